@@ -1,0 +1,3 @@
+export * from './airframes';
+export * from './transmitters';
+export * from './units';

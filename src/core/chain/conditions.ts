@@ -1,0 +1,70 @@
+import type { Condition, ControlKind, Setup, Source } from '../setup';
+import type { Frame, Layout, Stimulus } from './frame';
+
+export type Test = (stimulus: Stimulus, frame: Frame) => boolean;
+export type Read = (stimulus: Stimulus, frame: Frame) => number;
+
+/**
+ * Position of a switch from its value: a two-position switch splits at 0, a three-position one
+ * at ±50. Counted from the far position.
+ */
+export function switchPosition(kind: ControlKind, value: number): number {
+  if (kind !== 'switch-3') return value < 0 ? 0 : 1;
+  return value < -50 ? 0 : value <= 50 ? 1 : 2;
+}
+
+/** Value a switch sends in a position: −100, (0,) +100. */
+export function switchValue(kind: ControlKind, position: number): number {
+  return kind === 'switch-3' ? (position - 1) * 100 : position * 200 - 100;
+}
+
+export function compileCondition(condition: Condition, layout: Layout, setup: Setup): Test {
+  switch (condition.kind) {
+    case 'switch': {
+      const at = layout.controls.get(condition.control)!;
+      const kind = setup.transmitter.controls[at]!.kind;
+      const { position } = condition;
+      return (s) => switchPosition(kind, s.controls[at]!) === position;
+    }
+    case 'logic': {
+      const at = layout.logic.get(condition.id)!;
+      return (_, f) => f.logic[at] === 1;
+    }
+    case 'not': {
+      const of = compileCondition(condition.of, layout, setup);
+      return (s, f) => !of(s, f);
+    }
+    case 'all': {
+      const parts = condition.of.map((c) => compileCondition(c, layout, setup));
+      return (s, f) => parts.every((part) => part(s, f));
+    }
+    case 'any': {
+      const parts = condition.of.map((c) => compileCondition(c, layout, setup));
+      return (s, f) => parts.some((part) => part(s, f));
+    }
+  }
+}
+
+/** Reads a source in percent. */
+export function compileSource(source: Source, layout: Layout): Read {
+  switch (source.kind) {
+    case 'constant':
+      return () => 100;
+    case 'control': {
+      const at = layout.controls.get(source.id)!;
+      return (s) => s.controls[at]!;
+    }
+    case 'input': {
+      const at = layout.inputs.get(source.id)!;
+      return (_, f) => f.inputsPct[at]!;
+    }
+    case 'channel': {
+      const at = source.channel - 1;
+      return (_, f) => f.channelsPct[at]!;
+    }
+    case 'variable': {
+      const at = layout.variables.get(source.id)!;
+      return (_, f) => f.variablesPct[at]!;
+    }
+  }
+}

@@ -1,0 +1,24 @@
+export * from './chain';
+export {
+  copyMemory,
+  type Frame,
+  type Layout,
+  type Memory,
+  type Stimulus,
+} from './frame';
+export { switchPosition, switchValue } from './conditions';
+export { expo, TRIM_SHARE } from './inputs';
+export { curveAt } from './lines';
+export { edgeMm, hornDeg } from './linkage';
+export { pulseUs, shapeOutput } from './outputs';
+export {
+  beliefMatrix,
+  fadeOf,
+  gainOf,
+  mixedFunction,
+  axisWeights,
+  nominalUs,
+  pitchWithThrottleDeg,
+  NO_SLOT,
+} from './unit';
+export * from './words';

@@ -1,0 +1,45 @@
+import type { Linkage } from '../setup';
+
+const RAD = Math.PI / 180;
+
+/**
+ * Surface angle for a servo angle, as a plane four-bar: servo arm a, horn h, rod length held
+ * constant. At centre the arm stands `armOffsetDeg` and the horn `hornOffsetDeg` off square to the
+ * rod. Near centre the ratio is a/h; away from it the rod's slant shows.
+ * @param linkage lengths in mm, offsets in degrees @param servoDeg servo rotation
+ * @returns horn rotation in degrees, sense not applied; NaN when the rod cannot reach
+ */
+export function hornDeg(linkage: Linkage, servoDeg: number): number {
+  return compileHorn(linkage)(servoDeg);
+}
+
+/**
+ * The same with everything that does not move worked out once.
+ * Loop closure: |horn end − arm end|² = rod², solved as A·cos β + B·sin β = C for the horn angle β.
+ */
+export function compileHorn(linkage: Linkage): (servoDeg: number) => number {
+  const { armMm: a, hornMm: h, rodMm: rod, armOffsetDeg, hornOffsetDeg } = linkage;
+  const arm0 = armOffsetDeg * RAD;
+  const horn0 = hornOffsetDeg * RAD;
+  // Servo pivot at the origin, rod along x at centre: the horn pivot follows from the arm's end.
+  const pivotX = a * Math.sin(arm0) + rod - h * Math.sin(horn0);
+  const pivotY = a * Math.cos(arm0) - h * Math.cos(horn0);
+  const sides = h * h - rod * rod;
+  return (servoDeg) => {
+    const arm = arm0 + servoDeg * RAD;
+    const dx = pivotX - a * Math.sin(arm);
+    const dy = pivotY - a * Math.cos(arm);
+    // |(dx + h sin β, dy + h cos β)|² = rod²
+    const c = (-sides - dx * dx - dy * dy) / (2 * h);
+    const r = Math.sqrt(dx * dx + dy * dy);
+    const ratio = c / r;
+    if (ratio > 1 || ratio < -1) return NaN;
+    // dx sin β + dy cos β = c has two roots; the linkage stays on the one it started on.
+    return (Math.asin(ratio) - Math.atan2(dy, dx) - horn0) / RAD;
+  };
+}
+
+/** Millimetres the trailing edge moves, along the chord's arc chord: 2·c·sin(δ/2). */
+export function edgeMm(chordMm: number, surfaceDeg: number): number {
+  return 2 * chordMm * Math.sin((surfaceDeg * RAD) / 2);
+}

@@ -1,0 +1,97 @@
+import { AXES, type Setup } from '../../setup';
+import type { Frame, Memory, Stimulus } from '../frame';
+import { compileFunction, compileSticks, senses } from './decode';
+import { compileGain } from './gain';
+import { pitchWithThrottleDeg } from './laws';
+import { compileModeSelect } from './modes';
+import { compilePorts } from './ports';
+import { compileSensor } from './sensor';
+import { compileStabilize, type Target } from './stabilize';
+
+export { beliefMatrix } from './sensor';
+export * from './laws';
+export { NO_SLOT, nominalUs } from './modes';
+export { axisWeights, mixedFunction } from './functions';
+
+/** Fifth link: the unit, interpreted from its traits and settings. */
+export function compileUnit(
+  setup: Setup,
+): (stimulus: Stimulus, memory: Memory, frame: Frame) => void {
+  const { traits, settings } = setup.unit;
+  const selectMode = compileModeSelect(setup);
+  const readGain = compileGain(setup);
+  const readSticks = compileSticks(setup);
+  const sense = compileSensor(setup);
+  const stabilize = compileStabilize(setup);
+  const ports = compilePorts(setup);
+  const axisSense = senses(setup);
+  const throttle = compileFunction(setup, 'throttle');
+  const recoveryChannel =
+    traits.panic === 'none' || traits.panic === 'mode-band'
+      ? undefined
+      : settings.inputs.find((i) => i.carries === 'recovery');
+  const recoveryAt =
+    recoveryChannel && recoveryChannel.channel <= setup.transmitter.channels
+      ? recoveryChannel.channel - 1
+      : -1;
+  const { recovery, failsafe, angleLimitsDeg, pitchWithThrottle } = settings;
+  const armsByThrottle = traits.arming === 'after-throttle';
+  const waitsForFix = traits.arming === 'position-fix';
+  const ownFailsafe =
+    failsafe && traits.failsafe.some((k) => k === 'unit-mode' || k === 'autopilot')
+      ? failsafe
+      : undefined;
+  const sticks = new Float64Array(3);
+  const target: Target = {
+    rollDeg: 0,
+    pitchDeg: 0,
+    rollLimitDeg: 0,
+    pitchUpLimitDeg: 0,
+    pitchDownLimitDeg: 0,
+  };
+
+  return (stimulus, memory, frame) => {
+    readSticks(frame.receivedUs, sticks);
+    selectMode(frame);
+    readGain(memory, frame);
+    sense(stimulus, frame);
+
+    const throttleValue = throttle ? throttle(frame.receivedUs) : NaN;
+    const throttlePct = Number.isNaN(throttleValue) ? 0 : (throttleValue + 1) * 50;
+    if (!armsByThrottle || throttlePct > traits.armThrottlePct) memory.armed = true;
+    frame.armed = memory.armed;
+    if (waitsForFix && !stimulus.positionFix && (frame.mode === 'level' || frame.mode === 'home'))
+      frame.mode = 'rate';
+
+    target.rollDeg = 0;
+    target.pitchDeg = pitchWithThrottle ? pitchWithThrottleDeg(pitchWithThrottle, throttlePct) : 0;
+    target.rollLimitDeg = angleLimitsDeg.roll;
+    target.pitchUpLimitDeg = angleLimitsDeg.pitchUp;
+    target.pitchDownLimitDeg = angleLimitsDeg.pitchDown;
+
+    const pressed =
+      recovery !== undefined &&
+      recoveryAt >= 0 &&
+      frame.receivedUs[recoveryAt]! > recovery.thresholdUs;
+    memory.recoveryHeldS = pressed ? memory.recoveryHeldS + stimulus.dtS : 0;
+    frame.recovering = pressed && memory.recoveryHeldS * 1000 >= recovery.delayMs;
+    if (frame.recovering) {
+      frame.mode = recovery!.mode;
+      target.rollLimitDeg = recovery!.rollLimitDeg;
+      target.pitchUpLimitDeg = recovery!.pitchLimitDeg;
+      target.pitchDownLimitDeg = recovery!.pitchLimitDeg;
+    }
+
+    frame.failsafeActive = !stimulus.linkUp && ownFailsafe !== undefined;
+    if (frame.failsafeActive) {
+      frame.mode = ownFailsafe!.mode;
+      target.rollDeg = ownFailsafe!.rollDeg;
+      target.pitchDeg = ownFailsafe!.pitchDeg;
+    }
+
+    for (let i = 0; i < AXES.length; i++) frame.stickPct[i] = 100 * axisSense[i]! * sticks[i]!;
+    if (memory.armed) stabilize(stimulus, memory, frame, target);
+    else frame.correctionPct.fill(0);
+    ports(sticks, axisSense, memory, frame);
+  };
+}

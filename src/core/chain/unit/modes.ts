@@ -1,0 +1,57 @@
+import type { Mode, Setup } from '../../setup';
+import type { Frame } from '../frame';
+import { compileFunction } from './decode';
+import { CENTRE_US, HALF_TRAVEL_US } from './laws';
+
+/** Slot for pulses that fall between the bands: the unit is taken to be a plain receiver there. */
+export const NO_SLOT = -1;
+
+/** Which slot the transmitter has selected, and the mode it stands for. */
+export function compileModeSelect(setup: Setup): (frame: Frame) => void {
+  const { traits, settings } = setup.unit;
+  const { slots } = settings;
+  const select = traits.modeSelect;
+  const channelOf = (carries: 'mode' | 'mode2' | 'gain') => {
+    const input = settings.inputs.find((i) => i.carries === carries);
+    return input && input.channel <= setup.transmitter.channels ? input.channel - 1 : -1;
+  };
+  const set = (frame: Frame, slot: number) => {
+    frame.slot = slot;
+    frame.mode = (slots[slot] ?? 'off') as Mode;
+  };
+  switch (select.by) {
+    case 'fixed':
+      return (frame) => set(frame, 0);
+    case 'gain-sign': {
+      const read = compileFunction(setup, 'gain');
+      const dead = select.deadPct / 100;
+      return (frame) => {
+        const value = read ? read(frame.receivedUs) : 0;
+        set(frame, value < -dead ? 0 : value > dead ? 2 : 1);
+      };
+    }
+    default: {
+      const first = channelOf('mode');
+      const second = channelOf('mode2');
+      const { bands } = select;
+      const two = select.by === 'two-channels';
+      return (frame) => {
+        const us = first < 0 ? NaN : frame.receivedUs[first]!;
+        const us2 = second < 0 ? NaN : frame.receivedUs[second]!;
+        // A channel that never arrives reads as centre.
+        const a = Number.isNaN(us) ? CENTRE_US : us;
+        const b = Number.isNaN(us2) ? CENTRE_US : us2;
+        for (let i = 0; i < bands.length; i++) {
+          const band = bands[i]!;
+          if (a < band.fromUs || a >= band.toUs) continue;
+          if (two && (b < (band.secondFromUs ?? 0) || b >= (band.secondToUs ?? 9999))) continue;
+          return set(frame, band.slot);
+        }
+        set(frame, NO_SLOT);
+      };
+    }
+  }
+}
+
+/** Percent of the nominal travel as a pulse in microseconds, for people who think in percent. */
+export const nominalUs = (pct: number) => CENTRE_US + (pct / 100) * HALF_TRAVEL_US;

@@ -1,0 +1,45 @@
+import type { Setup } from '../../setup';
+import { eulerMatrix, mountingMatrix, multiply, transpose, type Matrix3 } from '../../space';
+import type { Frame, Stimulus } from '../frame';
+
+/**
+ * Rotation from the model's true axes to the axes the unit believes in: how it sits (with skew),
+ * undone by how it was told it sits. The identity when both agree.
+ */
+export function beliefMatrix(setup: Setup): Matrix3 {
+  const { mounting, skewDeg } = setup.installation;
+  const sits = multiply(
+    eulerMatrix(skewDeg.roll, skewDeg.pitch, skewDeg.yaw),
+    mountingMatrix(mounting),
+  );
+  return multiply(mountingMatrix(setup.unit.settings.orientation), transpose(sits));
+}
+
+const RAD = Math.PI / 180;
+
+/** What the unit thinks the model is doing: rates, and bank and pitch from the pull of gravity. */
+export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) => void {
+  const [a, b, c, d, e, f, g, h, i] = beliefMatrix(setup);
+  const { roll: rollOffset, pitch: pitchOffset } = setup.unit.settings.levelOffsetDeg;
+  return (s, frame) => {
+    const p = s.rollRateDegPerS;
+    const q = s.pitchRateDegPerS;
+    const r = s.yawRateDegPerS;
+    const rates = frame.believedRatesDegPerS;
+    rates[0] = a * p + b * q + c * r;
+    rates[1] = d * p + e * q + f * r;
+    rates[2] = g * p + h * q + i * r;
+    // "Down" seen from the model: (−sin θ, cos θ sin φ, cos θ cos φ).
+    const cosPitch = Math.cos(s.pitchDeg * RAD);
+    const x = -Math.sin(s.pitchDeg * RAD);
+    const y = cosPitch * Math.sin(s.rollDeg * RAD);
+    const z = cosPitch * Math.cos(s.rollDeg * RAD);
+    const seenX = a * x + b * y + c * z;
+    const seenY = d * x + e * y + f * z;
+    const seenZ = g * x + h * y + i * z;
+    // Straight up or down the bank is undefined; a residue of rounding must not become 180°.
+    const flat = Math.sqrt(seenY * seenY + seenZ * seenZ);
+    frame.believedRollDeg = (flat < 1e-9 ? 0 : Math.atan2(seenY, seenZ) / RAD) - rollOffset;
+    frame.believedPitchDeg = Math.atan2(-seenX, flat) / RAD - pitchOffset;
+  };
+}

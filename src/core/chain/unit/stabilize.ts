@@ -1,0 +1,96 @@
+import { AXES, type Setup } from '../../setup';
+import type { Frame, Memory, Stimulus } from '../frame';
+import {
+  HOLD_DEADBAND_PCT,
+  HOLD_PCT_PER_DEG,
+  LEVEL_RATE_PCT_PER_DEG_S,
+  LEVEL_STRENGTH,
+  RATE_PCT_PER_DEG_S,
+  fadeOf,
+} from './laws';
+
+/** Attitude the unit aims for with sticks centred, and how far a stick may ask. */
+export interface Target {
+  rollDeg: number;
+  pitchDeg: number;
+  rollLimitDeg: number;
+  pitchUpLimitDeg: number;
+  pitchDownLimitDeg: number;
+}
+
+/**
+ * What the unit adds to the sticks, per axis, in percent of full travel. Positive asks for roll
+ * right, nose up, nose right, so a correction has the sign against the movement.
+ */
+export function compileStabilize(
+  setup: Setup,
+): (stimulus: Stimulus, memory: Memory, frame: Frame, target: Target) => void {
+  const { axes } = setup.unit.settings;
+  const fades = Float64Array.from(AXES, (axis) => axes[axis].fadePct);
+  const holdAllowed = AXES.map((axis) => axes[axis].holdAllowed);
+
+  return (stimulus, memory, frame, target) => {
+    const { mode, stickPct, gainPct, fade, believedRatesDegPerS: rates, correctionPct } = frame;
+    for (let i = 0; i < 3; i++) {
+      fade[i] = fadeOf(fades[i]!, stickPct[i]!);
+      correctionPct[i] = 0;
+    }
+    if (mode === 'off') {
+      memory.holdErrorDeg.fill(0);
+      return;
+    }
+
+    for (let i = 0; i < 3; i++) {
+      const gain = gainPct[i]! / 100;
+      const damping = -RATE_PCT_PER_DEG_S * rates[i]!;
+      const holding = (mode === 'hold' || mode === 'hover') && holdAllowed[i];
+      if (holding && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
+        memory.holdErrorDeg[i]! += rates[i]! * stimulus.dtS;
+      else memory.holdErrorDeg[i] = 0;
+      const held = holding ? -HOLD_PCT_PER_DEG * memory.holdErrorDeg[i]! : 0;
+      correctionPct[i] = gain * fade[i]! * (damping + held);
+    }
+
+    if (mode === 'level' || mode === 'home') {
+      correctionPct[0] = levelling(gainPct[0]!, stickPct[0]!, target.rollDeg, target.rollLimitDeg, target.rollLimitDeg, frame.believedRollDeg, rates[0]!);
+      correctionPct[1] = levelling(gainPct[1]!, stickPct[1]!, target.pitchDeg, target.pitchUpLimitDeg, target.pitchDownLimitDeg, frame.believedPitchDeg, rates[1]!);
+    }
+    if (mode === 'trainer') {
+      // Damping inside the limits, pushed back once past them.
+      correctionPct[0]! += pushBack(gainPct[0]!, frame.believedRollDeg, target.rollLimitDeg, target.rollLimitDeg);
+      correctionPct[1]! += pushBack(gainPct[1]!, frame.believedPitchDeg, target.pitchUpLimitDeg, target.pitchDownLimitDeg);
+    }
+  };
+}
+
+/**
+ * Self-levelling: the stick asks for an angle, and the share of the surface the unit takes over
+ * grows with gain, so that with no gain the sticks stay direct.
+ */
+function levelling(
+  gainPct: number,
+  stickPct: number,
+  neutralDeg: number,
+  upLimitDeg: number,
+  downLimitDeg: number,
+  believedDeg: number,
+  rateDegPerS: number,
+): number {
+  const gain = gainPct / 100;
+  const limit = stickPct < 0 ? downLimitDeg : upLimitDeg;
+  const stick = Math.max(-1, Math.min(1, stickPct / 100));
+  const wantedDeg = neutralDeg + stick * limit;
+  const full = Math.max(5, Math.max(upLimitDeg, downLimitDeg));
+  const taken = Math.min(1, gain);
+  return (
+    gain *
+      ((100 * LEVEL_STRENGTH * (wantedDeg - believedDeg)) / full -
+        LEVEL_RATE_PCT_PER_DEG_S * rateDegPerS) -
+    taken * stickPct
+  );
+}
+
+function pushBack(gainPct: number, deg: number, upLimitDeg: number, downLimitDeg: number): number {
+  const over = deg > upLimitDeg ? deg - upLimitDeg : deg < -downLimitDeg ? deg + downLimitDeg : 0;
+  return (-gainPct / 100) * LEVEL_STRENGTH * 4 * over;
+}

@@ -1,0 +1,39 @@
+import type { Surface, Setup } from '../setup';
+import type { Frame } from './frame';
+
+/** A surface within this angle of centre is said to be at centre. */
+export const STILL_DEG = 0.5;
+
+export type Movement = 'up' | 'down' | 'left' | 'right' | 'centre';
+
+/** Whether a surface turns about an upright hinge, and so moves left and right. */
+export function isUpright(surface: Pick<Surface, 'role'>): boolean {
+  return surface.role === 'rudder' || surface.role === 'wheel';
+}
+
+/** Where the trailing edge (of a wheel: its front) stands, in words. Positive is down, or left. */
+export function movementOf(surface: Pick<Surface, 'role'>, deg: number): Movement {
+  if (Number.isNaN(deg) || Math.abs(deg) < STILL_DEG) return 'centre';
+  if (isUpright(surface)) return deg > 0 ? 'left' : 'right';
+  return deg > 0 ? 'down' : 'up';
+}
+
+/** "left aileron 12° up" */
+export function describeSurface(surface: Surface, deg: number): string {
+  const movement = movementOf(surface, deg);
+  const name = surface.label.toLowerCase();
+  if (Number.isNaN(deg)) return `${name} cannot be reached by its rod`;
+  return movement === 'centre'
+    ? `${name} at centre`
+    : `${name} ${Math.abs(deg).toFixed(0)}° ${movement}`;
+}
+
+/** The whole model in one sentence list: every surface, then every motor. */
+export function describeFrame(setup: Setup, frame: Frame): string[] {
+  return [
+    ...setup.airframe.surfaces.map((s, i) => describeSurface(s, frame.surfaceDeg[i]!)),
+    ...setup.airframe.motors.map(
+      (m, i) => `${m.label.toLowerCase()} ${frame.motorPct[i]!.toFixed(0)} %`,
+    ),
+  ];
+}

@@ -1,0 +1,3 @@
+export * from './assign';
+export * from './compose';
+export * from './program';

@@ -1,0 +1,167 @@
+import { axisWeights } from '../chain';
+import type {
+  ChannelFunction,
+  Control,
+  ControlKind,
+  Failsafe,
+  GainLaw,
+  Input,
+  Line,
+  Output,
+  Program,
+  Transmitter,
+} from '../setup';
+import type { Assignment } from './assign';
+
+/** Which hand control works what, beyond the sticks. */
+export interface Hands {
+  mode?: string | undefined;
+  gain?: string | undefined;
+  throttleCut?: string | undefined;
+  flap?: string | undefined;
+  gear?: string | undefined;
+}
+
+/** A knob's whole turn laid over the useful part of a gain law: value = weight × knob + offset. */
+export function knobToGain(law: GainLaw): { weightPct: number; offsetPct: number } {
+  // Only −100…+100 uses the knob as it is; the others waste or mirror its lower half.
+  return law === 'full-range'
+    ? { weightPct: 100, offsetPct: 0 }
+    : { weightPct: 50, offsetPct: 50 };
+}
+
+/** First control of one of these kinds that nothing uses yet. */
+export function freeControl(
+  transmitter: Transmitter,
+  kinds: readonly ControlKind[],
+  used: readonly (string | undefined)[],
+): string | undefined {
+  for (const kind of kinds) {
+    const found = transmitter.controls.find((c) => c.kind === kind && !used.includes(c.id));
+    if (found) return found.id;
+  }
+  return undefined;
+}
+
+const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
+
+function stickFor(transmitter: Transmitter, carries: ChannelFunction): Control | undefined {
+  const sticks = transmitter.controls.filter((c) => c.kind === 'stick');
+  return (
+    sticks.find((c) => c.hand === carries) ??
+    (carries === 'steering' ? sticks.find((c) => c.hand === 'aileron') : undefined) ??
+    (carries === 'rudder' ? sticks.find((c) => c.hand === 'steering') : undefined)
+  );
+}
+
+/** Stick of each axis, and the input it becomes. */
+const AXIS_INPUT = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as const;
+
+/** A complete transmitter program for an assignment: sticks, mode, gain, throttle cut, failsafe. */
+export function writeProgram(
+  transmitter: Transmitter,
+  assignment: Assignment,
+  hands: Hands,
+  gainLaw: GainLaw,
+): Program {
+  const inputs: Input[] = [];
+  const lines: Line[] = [];
+  const outputs: Output[] = [];
+  const failsafe: Failsafe[] = [];
+
+  const input = (carries: ChannelFunction): string | undefined => {
+    const stick = stickFor(transmitter, carries);
+    if (!stick) return undefined;
+    if (!inputs.some((i) => i.id === carries)) {
+      const trim = transmitter.controls.find((c) => c.kind === 'trim' && c.hand === stick.hand);
+      inputs.push({
+        id: carries,
+        label: carries[0]!.toUpperCase() + carries.slice(1),
+        control: stick.id,
+        ...(trim ? { trim: trim.id } : {}),
+        rates: [{ weightPct: 100, expoPct: carries === 'throttle' ? 0 : 20 }],
+      });
+    }
+    return carries;
+  };
+  const line = (partial: Pick<Line, 'channel' | 'source' | 'purpose'> & Partial<Line>) =>
+    lines.push({
+      id: `l${lines.length + 1}`,
+      weightPct: 100,
+      offsetPct: 0,
+      op: 'add',
+      ...partial,
+    });
+  const fromInput = (channel: number, id: string | undefined, weightPct = 100) => {
+    if (id) line({ channel, source: { kind: 'input', id }, weightPct, purpose: 'stick' });
+  };
+  const fromControl = (
+    channel: number,
+    id: string | undefined,
+    purpose: Line['purpose'],
+    law: { weightPct: number; offsetPct: number } = { weightPct: 100, offsetPct: 0 },
+  ) => {
+    if (id) line({ channel, source: { kind: 'control', id }, purpose, ...law });
+  };
+
+  for (const { carries, channel } of assignment) {
+    outputs.push({ channel, carries, reversed: false, subtrimPct: 0, minPct: -100, maxPct: 100 });
+    switch (carries) {
+      case 'mode':
+        fromControl(channel, hands.mode, 'mode');
+        break;
+      case 'gain':
+        fromControl(channel, hands.gain, 'gain', knobToGain(gainLaw));
+        break;
+      case 'flap':
+      case 'flap2':
+        fromControl(channel, hands.flap, 'other');
+        break;
+      case 'gear':
+        fromControl(channel, hands.gear, 'other');
+        break;
+      case 'aileron2':
+        fromInput(channel, input('aileron'));
+        break;
+      case 'elevator2':
+        fromInput(channel, input('elevator'));
+        break;
+      case 'wheel':
+        fromInput(channel, input('rudder'));
+        break;
+      default:
+        if ((STICK_FUNCTIONS as readonly string[]).includes(carries))
+          fromInput(channel, input(carries));
+        else
+          for (const [axis, weight] of Object.entries(axisWeights(carries)))
+            fromInput(channel, input(AXIS_INPUT[axis as keyof typeof AXIS_INPUT]), 100 * weight);
+    }
+    const throttle = carries === 'throttle' || carries === 'throttle2';
+    if (throttle && hands.throttleCut)
+      line({
+        channel,
+        label: 'Throttle cut',
+        source: { kind: 'constant' },
+        weightPct: -100,
+        when: { kind: 'switch', control: hands.throttleCut, position: 0 },
+        op: 'replace',
+        purpose: 'throttle-cut',
+      });
+    failsafe.push(
+      throttle
+        ? { channel, kind: 'preset', valuePct: -100 }
+        : { channel, kind: 'hold' },
+    );
+  }
+  return {
+    inputs,
+    logic: [],
+    curves: [],
+    variables: [],
+    lines,
+    outputs,
+    failsafe,
+    callouts: [],
+    timers: [],
+  };
+}

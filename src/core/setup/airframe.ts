@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { AngleDegSchema, FunctionSchema, IdSchema, LabelSchema } from './basics';
+
+export const AIRFRAME_KINDS = [
+  'conventional',
+  't-tail',
+  'v-tail',
+  'inverted-v-tail',
+  'flying-wing',
+  'three-channel',
+  'car',
+  'boat',
+] as const;
+
+export const SURFACE_ROLES = [
+  'aileron',
+  'elevator',
+  'rudder',
+  'elevon',
+  'ruddervator',
+  'flaperon',
+  'flap',
+  'gear',
+  'wheel',
+] as const;
+
+/** Rod from servo arm to surface horn, as a plane four-bar. Angles are at servo centre. */
+export const LinkageSchema = z.strictObject({
+  armMm: z.number().min(2).max(100),
+  hornMm: z.number().min(2).max(100),
+  rodMm: z.number().min(5).max(1500),
+  /** How far the arm stands off square to the rod. */
+  armOffsetDeg: z.number().min(-60).max(60),
+  /** How far the horn stands off square to the rod. */
+  hornOffsetDeg: z.number().min(-60).max(60),
+  /** 'same': a longer pulse to an unreversed servo moves the trailing edge down (or left). */
+  sense: z.enum(['same', 'opposite']),
+});
+
+export const SurfaceSchema = z.strictObject({
+  id: IdSchema,
+  label: LabelSchema,
+  role: z.enum(SURFACE_ROLES),
+  side: z.enum(['left', 'right', 'centre']),
+  servo: IdSchema,
+  linkage: LinkageSchema,
+  /** Width of the moving part, leading hinge to trailing edge: turns degrees into millimetres. */
+  chordMm: z.number().min(3).max(1000),
+});
+
+export const ServoSchema = z.strictObject({
+  id: IdSchema,
+  label: LabelSchema,
+  /** What its lead must carry; the plug it sits in is in the installation. */
+  carries: FunctionSchema,
+  rotation: z.enum(['normal', 'reversed']),
+  /** Whether it can be reversed after the unit (programmable servo, or moved to the other side). */
+  reversible: z.boolean(),
+  degAt500Us: z.number().min(10).max(120),
+  limitDeg: z.number().min(10).max(120),
+  secondsPer60Deg: z.number().min(0.01).max(2),
+  pulse: z.enum(['analog', 'digital']),
+});
+
+export const MotorSchema = z.strictObject({
+  id: IdSchema,
+  label: LabelSchema,
+  carries: FunctionSchema,
+  power: z.enum(['electric', 'engine']),
+});
+
+export const MeasuresSchema = z.strictObject({
+  spanMm: z.number().min(50).max(10_000),
+  lengthMm: z.number().min(50).max(10_000),
+  chordMm: z.number().min(10).max(3000),
+  massG: z.number().min(5).max(100_000),
+  cruiseMps: z.number().min(1).max(120),
+  approachMps: z.number().min(0.5).max(80),
+  glideRatio: z.number().min(0.5).max(60),
+  stance: z.enum(['nose-wheel', 'tail-wheel', 'floats', 'skis', 'belly', 'wheels', 'hull']),
+  /** Distance between the supports it stands on, fore and aft. */
+  wheelbaseMm: z.number().min(20).max(5000),
+  trackMm: z.number().min(10).max(5000),
+  /** Pitch when standing on its own gear, nose up positive. */
+  standingPitchDeg: AngleDegSchema,
+  /** Pitch in level flight at cruise, nose up positive. */
+  flyingPitchDeg: z.number().min(-20).max(30),
+});
+
+export const AirframeSchema = z.strictObject({
+  kind: z.enum(AIRFRAME_KINDS),
+  measures: MeasuresSchema,
+  surfaces: z.array(SurfaceSchema).max(24),
+  servos: z.array(ServoSchema).max(24),
+  motors: z.array(MotorSchema).max(4),
+});
+
+export type AirframeKind = (typeof AIRFRAME_KINDS)[number];
+export type SurfaceRole = (typeof SURFACE_ROLES)[number];
+export type Linkage = z.infer<typeof LinkageSchema>;
+export type Surface = z.infer<typeof SurfaceSchema>;
+export type Servo = z.infer<typeof ServoSchema>;
+export type Motor = z.infer<typeof MotorSchema>;
+export type Measures = z.infer<typeof MeasuresSchema>;
+export type Airframe = z.infer<typeof AirframeSchema>;

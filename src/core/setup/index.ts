@@ -1,0 +1,10 @@
+export * from './airframe';
+export * from './basics';
+export * from './installation';
+export * from './problem';
+export * from './program';
+export * from './read';
+export * from './setup';
+export * from './transmitter';
+export * from './unit';
+export { checkReferences } from './references';

@@ -1,0 +1,291 @@
+import type { Condition, Source } from './program';
+import { pointer, type Problem } from './problem';
+import type { Setup } from './setup';
+
+type Path = readonly (string | number)[];
+
+/** Everything a schema cannot say: names that must exist, be unique, and not go round in circles. */
+export function checkReferences(setup: Setup): Problem[] {
+  const problems: Problem[] = [];
+  const report = (path: Path, reason: string) => problems.push({ path: pointer(...path), reason });
+
+  const unique = <T>(path: Path, items: readonly T[], key: string, of: (t: T) => unknown) => {
+    const first = new Map<unknown, number>();
+    items.forEach((item, i) => {
+      const value = of(item);
+      if (first.has(value))
+        report([...path, i, key], `${String(value)} is already used by entry ${first.get(value)}`);
+      else first.set(value, i);
+    });
+    return new Set(first.keys());
+  };
+
+  const { airframe, unit, transmitter, program, installation } = setup;
+
+  // Airframe: surfaces hang on servos.
+  const servos = unique(['airframe', 'servos'], airframe.servos, 'id', (s) => s.id);
+  unique(['airframe', 'surfaces'], airframe.surfaces, 'id', (s) => s.id);
+  unique(['airframe', 'motors'], airframe.motors, 'id', (m) => m.id);
+  airframe.motors.forEach((m, i) => {
+    if (servos.has(m.id)) report(['airframe', 'motors', i, 'id'], `${m.id} is also a servo`);
+  });
+  airframe.surfaces.forEach((s, i) => {
+    if (!servos.has(s.servo))
+      report(['airframe', 'surfaces', i, 'servo'], `there is no servo "${s.servo}"`);
+  });
+
+  // Unit: outputs name ports, slots exist, bands do not overlap.
+  const ports = unique(['unit', 'traits', 'ports'], unit.traits.ports, 'id', (p) => p.id);
+  unique(['unit', 'settings', 'outputs'], unit.settings.outputs, 'port', (o) => o.port);
+  unique(['unit', 'settings', 'inputs'], unit.settings.inputs, 'carries', (i) => i.carries);
+  unit.settings.outputs.forEach((o, i) => {
+    const port = unit.traits.ports.find((p) => p.id === o.port);
+    const path = ['unit', 'settings', 'outputs', i];
+    if (!port) report([...path, 'port'], `the unit has no port "${o.port}"`);
+    else if (o.stabilized && !port.canStabilize)
+      report([...path, 'stabilized'], `port "${o.port}" cannot be stabilized`);
+  });
+  unit.settings.inputs.forEach((input, i) => {
+    if (input.channel > unit.traits.inputChannels)
+      report(
+        ['unit', 'settings', 'inputs', i, 'channel'],
+        `the unit receives ${unit.traits.inputChannels} channels only`,
+      );
+  });
+  unit.settings.slots.forEach((mode, i) => {
+    if (!unit.traits.modes.includes(mode))
+      report(['unit', 'settings', 'slots', i], `this unit has no ${mode} mode`);
+  });
+  const select = unit.traits.modeSelect;
+  if (select.by === 'bands' || select.by === 'two-channels')
+    select.bands.forEach((band, i) => {
+      const path = ['unit', 'traits', 'modeSelect', 'bands', i];
+      if (band.fromUs >= band.toUs)
+        report([...path, 'toUs'], `must be above fromUs (${band.fromUs})`);
+      if (band.slot >= unit.settings.slots.length)
+        report([...path, 'slot'], `there is no mode slot ${band.slot} in the settings`);
+      select.bands.slice(0, i).forEach((other, j) => {
+        const meets = (a: number, b: number, c: number, d: number) => a < d && c < b;
+        const first = meets(band.fromUs, band.toUs, other.fromUs, other.toUs);
+        const second = meets(
+          band.secondFromUs ?? 0,
+          band.secondToUs ?? 9999,
+          other.secondFromUs ?? 0,
+          other.secondToUs ?? 9999,
+        );
+        if (first && second) report([...path, 'fromUs'], `overlaps band ${j}`);
+      });
+    });
+  if (select.by === 'gain-sign' && unit.settings.slots.length < 3)
+    report(['unit', 'settings', 'slots'], 'the gain channel chooses among three modes: give three');
+
+  // Transmitter.
+  const controls = unique(
+    ['transmitter', 'controls'],
+    transmitter.controls,
+    'id',
+    (c) => c.id,
+  );
+  const links = unique(
+    ['transmitter', 'linkVariants'],
+    transmitter.linkVariants,
+    'id',
+    (v) => v.id,
+  );
+  if (!links.has(transmitter.link))
+    report(['transmitter', 'link'], `there is no link variant "${transmitter.link}"`);
+
+  // Program: every name used must be defined; logic and channels may look back, never round.
+  const inputs = unique(['program', 'inputs'], program.inputs, 'id', (i) => i.id);
+  const logic = unique(['program', 'logic'], program.logic, 'id', (l) => l.id);
+  const curves = unique(['program', 'curves'], program.curves, 'id', (c) => c.id);
+  const variables = unique(['program', 'variables'], program.variables, 'id', (v) => v.id);
+  unique(['program', 'lines'], program.lines, 'id', (l) => l.id);
+  unique(['program', 'outputs'], program.outputs, 'channel', (o) => o.channel);
+  unique(['program', 'failsafe'], program.failsafe, 'channel', (f) => f.channel);
+  unique(['program', 'callouts'], program.callouts, 'id', (c) => c.id);
+  unique(['program', 'timers'], program.timers, 'id', (t) => t.id);
+
+  const needControl = (path: Path, id: string) => {
+    if (!controls.has(id)) report(path, `the transmitter has no control "${id}"`);
+  };
+  const checkCondition = (path: Path, c: Condition): void => {
+    switch (c.kind) {
+      case 'switch': {
+        needControl([...path, 'control'], c.control);
+        const kind = transmitter.controls.find((k) => k.id === c.control)?.kind;
+        if (kind && !kind.startsWith('switch') && kind !== 'momentary')
+          report([...path, 'control'], `"${c.control}" is a ${kind}, not a switch`);
+        if (kind && kind !== 'switch-3' && c.position > 1)
+          report([...path, 'position'], `"${c.control}" has only two positions`);
+        return;
+      }
+      case 'logic':
+        if (!logic.has(c.id)) report([...path, 'id'], `there is no logic "${c.id}"`);
+        return;
+      case 'not':
+        return checkCondition([...path, 'of'], c.of);
+      default:
+        c.of.forEach((part, i) => checkCondition([...path, 'of', i], part));
+    }
+  };
+  const checkSource = (path: Path, s: Source) => {
+    if (s.kind === 'control') needControl([...path, 'id'], s.id);
+    if (s.kind === 'input' && !inputs.has(s.id))
+      report([...path, 'id'], `there is no input "${s.id}"`);
+    if (s.kind === 'variable' && !variables.has(s.id))
+      report([...path, 'id'], `there is no variable "${s.id}"`);
+    if (s.kind === 'channel') needChannel([...path, 'channel'], s.channel);
+  };
+  const needChannel = (path: Path, channel: number) => {
+    if (channel > transmitter.channels)
+      report(path, `the transmitter has ${transmitter.channels} channels only`);
+  };
+
+  program.inputs.forEach((input, i) => {
+    needControl(['program', 'inputs', i, 'control'], input.control);
+    if (input.trim) needControl(['program', 'inputs', i, 'trim'], input.trim);
+    input.rates.forEach((rate, j) => {
+      const path = ['program', 'inputs', i, 'rates', j];
+      if (rate.when) checkCondition([...path, 'when'], rate.when);
+      else if (j < input.rates.length - 1)
+        report(path, 'a rate without a condition hides the rates after it: put it last');
+      if (rate.when && j === input.rates.length - 1)
+        report(path, 'the last rate must have no condition');
+    });
+  });
+  program.logic.forEach((l, i) => {
+    const path = ['program', 'logic', i];
+    if (l.op === 'near' || l.op === 'greater') checkSource([...path, 'source'], l.source);
+    if (l.op === 'when') checkCondition([...path, 'when'], l.when);
+    if (l.op === 'edge' || l.op === 'delay' || l.op === 'toggles')
+      checkCondition([...path, 'of'], l.of);
+    if (l.op === 'latch') {
+      checkCondition([...path, 'set'], l.set);
+      checkCondition([...path, 'reset'], l.reset);
+    }
+  });
+  program.curves.forEach((c, i) =>
+    c.points.slice(1).forEach((p, j) => {
+      if (p.inPct <= c.points[j]!.inPct)
+        report(['program', 'curves', i, 'points', j + 1, 'inPct'], 'points must rise from left to right');
+    }),
+  );
+  program.variables.forEach((v, i) => {
+    if (v.adjust) needControl(['program', 'variables', i, 'adjust', 'control'], v.adjust.control);
+  });
+  program.lines.forEach((line, i) => {
+    const path = ['program', 'lines', i];
+    needChannel([...path, 'channel'], line.channel);
+    checkSource([...path, 'source'], line.source);
+    if (line.when) checkCondition([...path, 'when'], line.when);
+    if (line.curve && !curves.has(line.curve))
+      report([...path, 'curve'], `there is no curve "${line.curve}"`);
+  });
+  program.outputs.forEach((o, i) =>
+    needChannel(['program', 'outputs', i, 'channel'], o.channel),
+  );
+  program.failsafe.forEach((f, i) =>
+    needChannel(['program', 'failsafe', i, 'channel'], f.channel),
+  );
+  program.callouts.forEach((c, i) => {
+    checkCondition(['program', 'callouts', i, 'when'], c.when);
+    if (c.valueOf) checkSource(['program', 'callouts', i, 'valueOf'], c.valueOf);
+  });
+  program.timers.forEach((t, i) => checkCondition(['program', 'timers', i, 'when'], t.when));
+
+  const cycle = findCycle(setup);
+  if (cycle)
+    report(['program', cycle[0]!.list, cycle[0]!.index], `goes round in a circle: ${cycle.map((n) => n.name).join(' → ')} → ${cycle[0]!.name}`);
+
+  // Installation: one lead a plug, one plug a servo.
+  const driven = new Map<string, number>();
+  const drivable = new Set([...servos, ...airframe.motors.map((m) => m.id)]);
+  unique(['installation', 'plugs'], installation.plugs, 'port', (p) => p.port);
+  installation.plugs.forEach((plug, i) => {
+    const path = ['installation', 'plugs', i];
+    if (!ports.has(plug.port)) report([...path, 'port'], `the unit has no port "${plug.port}"`);
+    if (plug.lead === 'plain' && plug.drives.length > 1)
+      report([...path, 'drives'], 'two on one output need a Y-lead');
+    plug.drives.forEach((id, j) => {
+      if (!drivable.has(id))
+        report([...path, 'drives', j], `there is no servo or motor "${id}"`);
+      if (driven.has(id))
+        report([...path, 'drives', j], `"${id}" is already plugged in at entry ${driven.get(id)}`);
+      driven.set(id, i);
+    });
+  });
+  unique(
+    ['installation', 'travelCapture'],
+    installation.travelCapture ?? [],
+    'carries',
+    (c) => c.carries,
+  );
+  return problems;
+}
+
+interface Node {
+  list: 'logic' | 'lines';
+  index: number;
+  name: string;
+}
+
+/** First circle among logic and channels that read each other, or undefined. */
+function findCycle(setup: Setup): Node[] | undefined {
+  const { program } = setup;
+  const nodes = new Map<string, { node: Node; needs: string[] }>();
+  const ofCondition = (c: Condition): string[] =>
+    c.kind === 'logic'
+      ? [`logic ${c.id}`]
+      : c.kind === 'switch'
+        ? []
+        : c.kind === 'not'
+          ? ofCondition(c.of)
+          : c.of.flatMap(ofCondition);
+  const ofInput = (id: string): string[] =>
+    program.inputs
+      .filter((input) => input.id === id)
+      .flatMap((input) => input.rates.flatMap((r) => (r.when ? ofCondition(r.when) : [])));
+  const ofSource = (s: Source): string[] =>
+    s.kind === 'channel' ? [`channel ${s.channel}`] : s.kind === 'input' ? ofInput(s.id) : [];
+
+  program.logic.forEach((l, index) => {
+    const needs =
+      l.op === 'near' || l.op === 'greater'
+        ? ofSource(l.source)
+        : l.op === 'when'
+          ? ofCondition(l.when)
+          : l.op === 'latch'
+            ? [...ofCondition(l.set), ...ofCondition(l.reset)]
+            : ofCondition(l.of);
+    nodes.set(`logic ${l.id}`, { node: { list: 'logic', index, name: `logic ${l.id}` }, needs });
+  });
+  program.lines.forEach((line, index) => {
+    const name = `channel ${line.channel}`;
+    const entry = nodes.get(name) ?? { node: { list: 'lines' as const, index, name }, needs: [] };
+    entry.needs.push(...ofSource(line.source), ...(line.when ? ofCondition(line.when) : []));
+    nodes.set(name, entry);
+  });
+
+  const done = new Set<string>();
+  const trail: string[] = [];
+  const visit = (name: string): Node[] | undefined => {
+    const at = trail.indexOf(name);
+    if (at >= 0) return trail.slice(at).map((n) => nodes.get(n)!.node);
+    const entry = nodes.get(name);
+    if (!entry || done.has(name)) return undefined;
+    trail.push(name);
+    for (const next of entry.needs) {
+      const found = visit(next);
+      if (found) return found;
+    }
+    trail.pop();
+    done.add(name);
+    return undefined;
+  };
+  for (const name of nodes.keys()) {
+    const found = visit(name);
+    if (found) return found;
+  }
+  return undefined;
+}

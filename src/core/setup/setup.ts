@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { AirframeSchema } from './airframe';
+import { FunctionSchema, LabelSchema, NoteSchema } from './basics';
+import { InstallationSchema } from './installation';
+import { ProgramSchema } from './program';
+import { TransmitterSchema } from './transmitter';
+import { UnitSchema } from './unit';
+
+export const SETUP_FORMAT = 'tolvan-setup';
+export const SETUP_VERSION = 1;
+
+/** What the person wants; the planner makes the program from it. */
+export const IntentsSchema = z.strictObject({
+  school: z.enum(['sticks-first', 'unit-first']),
+  wishes: z.array(FunctionSchema).max(16),
+});
+
+/** Everything decided about one model. Immutable: every save is a new version. */
+export const SetupSchema = z.strictObject({
+  format: z.literal(SETUP_FORMAT),
+  version: z.literal(SETUP_VERSION),
+  name: LabelSchema,
+  notes: NoteSchema,
+  airframe: AirframeSchema,
+  unit: UnitSchema,
+  transmitter: TransmitterSchema,
+  program: ProgramSchema,
+  installation: InstallationSchema,
+  intents: IntentsSchema,
+});
+
+export type Setup = z.infer<typeof SetupSchema>;
+
+/** JSON Schema 2020-12 of a Setup file, made from the same source as the types. */
+export function setupJsonSchema(): Record<string, unknown> {
+  return {
+    title: 'Tolvan Setup',
+    ...z.toJSONSchema(SetupSchema, { target: 'draft-2020-12', io: 'input' }),
+  };
+}

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { ChannelSchema, FunctionSchema, IdSchema, LabelSchema, NoteSchema } from './basics';
+
+export const CONTROL_KINDS = [
+  'stick',
+  'switch-2',
+  'switch-3',
+  'momentary',
+  'knob',
+  'slider',
+  'trim',
+] as const;
+
+/**
+ * One thing a hand can move. Values run −100…+100: a stick right or away from you is positive; a
+ * switch counts from its far position (−100) to the near one (+100); a momentary is −100 released.
+ */
+export const ControlSchema = z.strictObject({
+  id: IdSchema,
+  label: LabelSchema,
+  kind: z.enum(CONTROL_KINDS),
+  /** Value when nobody touches it, as it lies in the case. */
+  rest: z.number().min(-100).max(100),
+  /** For sticks and trims: the function the hand expects. */
+  hand: FunctionSchema.optional(),
+});
+
+export const TransmitterSchema = z.strictObject({
+  name: LabelSchema,
+  description: NoteSchema,
+  style: z.enum(['line', 'function', 'switch-value']),
+  channels: z.int().min(2).max(32),
+  /** Channels that can carry a switch but no proportional control. */
+  switchOnly: z.array(ChannelSchema).max(8),
+  pulse: z.strictObject({
+    centreUs: z.number().min(1400).max(1600),
+    usAt100: z.number().min(300).max(600),
+  }),
+  frameMs: z.number().min(4).max(40),
+  defaultOrder: z.array(FunctionSchema).min(1).max(8),
+  /** The throttle channel is already reversed inside, whatever the menu says. */
+  throttleReversedInside: z.boolean(),
+  controls: z.array(ControlSchema).min(1).max(48),
+  linkVariants: z
+    .array(z.strictObject({ id: IdSchema, label: LabelSchema, channels: z.int().min(1).max(32) }))
+    .min(1)
+    .max(6),
+  link: IdSchema,
+});
+
+export type Control = z.infer<typeof ControlSchema>;
+export type ControlKind = (typeof CONTROL_KINDS)[number];
+export type Transmitter = z.infer<typeof TransmitterSchema>;
