@@ -1,0 +1,121 @@
+import type { PatchOperation } from '../patch';
+import { AXES, pointer, type Axis, type Setup } from '../setup';
+
+/** Where a change is made. */
+export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage';
+
+/** One elementary change to a Setup that turns something round. */
+export interface Atom {
+  id: string;
+  place: Place;
+  /** As an order: "Reverse channel 2 (elevator) in the transmitter". */
+  title: string;
+  /** Work it takes: settings are cheapest, moving a rod dearest. */
+  cost: number;
+  patch: PatchOperation[];
+}
+
+const replace = (path: string, value: unknown): PatchOperation[] => [
+  { op: 'replace', path, value },
+];
+
+/** Physical facts nobody can read off a screen: rod side, and what the unit takes a longer pulse for. */
+export function factAtoms(setup: Setup): Atom[] {
+  const facts: Atom[] = AXES.map((axis) => ({
+    id: `sense-${axis}`,
+    place: 'unit',
+    title: `The unit works ${axis} the other way about than its description says`,
+    cost: 1,
+    patch: replace(
+      pointer('unit', 'traits', 'nominalSense', axis),
+      -setup.unit.traits.nominalSense[axis],
+    ),
+  }));
+  setup.airframe.surfaces.forEach((surface, i) =>
+    facts.push({
+      id: `rod-${surface.id}`,
+      place: 'linkage',
+      title: `${surface.label} is linked the other way about than written down`,
+      cost: 1,
+      patch: replace(
+        pointer('airframe', 'surfaces', i, 'linkage', 'sense'),
+        surface.linkage.sense === 'same' ? 'opposite' : 'same',
+      ),
+    }),
+  );
+  return facts;
+}
+
+const HOW_IN_UNIT: Record<string, string> = {
+  menu: 'in the unit’s menu',
+  switches: 'with its small switch on the unit',
+  button: 'with the unit’s button',
+  'dial-side': 'by turning its dial to the other side of centre',
+};
+
+/** Everything the person can turn round, in the transmitter, in the unit and after it. */
+export function settingAtoms(setup: Setup): Atom[] {
+  const { program, unit, airframe } = setup;
+  const atoms: Atom[] = [];
+  program.outputs.forEach((output, i) => {
+    if (/^(mode|gain|recovery|throttle|flap|gear|aux)/.test(output.carries)) return;
+    atoms.push({
+      id: `channel-${output.channel}`,
+      place: 'transmitter',
+      title: `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'back to normal' : ''} in the transmitter`.replace(/ {2}/, ' '),
+      cost: 1,
+      patch: replace(pointer('program', 'outputs', i, 'reversed'), !output.reversed),
+    });
+  });
+  const how = HOW_IN_UNIT[unit.traits.correctionDirection];
+  if (how)
+    unit.traits.axes.forEach((axis: Axis) =>
+      atoms.push({
+        id: `axis-${axis}`,
+        place: 'unit',
+        title: `Reverse the ${axis} correction ${how}`,
+        cost: 1,
+        patch: replace(
+          pointer('unit', 'settings', 'axes', axis, 'reversed'),
+          !unit.settings.axes[axis].reversed,
+        ),
+      }),
+    );
+  if (unit.traits.portReverse)
+    unit.settings.outputs.forEach((output, i) => {
+      const port = unit.traits.ports.find((p) => p.id === output.port)!;
+      atoms.push({
+        id: `port-${output.port}`,
+        place: 'servo',
+        title: `Reverse the servo on ${port.label} (${output.carries}) in the unit’s output menu`,
+        cost: 1.1,
+        patch: replace(pointer('unit', 'settings', 'outputs', i, 'reversed'), !output.reversed),
+      });
+    });
+  airframe.servos.forEach((servo, i) => {
+    if (!servo.reversible) return;
+    atoms.push({
+      id: `servo-${servo.id}`,
+      place: 'servo',
+      title: `Reverse the ${servo.label.toLowerCase()} itself`,
+      cost: 1.2,
+      patch: replace(
+        pointer('airframe', 'servos', i, 'rotation'),
+        servo.rotation === 'normal' ? 'reversed' : 'normal',
+      ),
+    });
+  });
+  airframe.surfaces.forEach((surface, i) =>
+    atoms.push({
+      id: `move-rod-${surface.id}`,
+      place: 'linkage',
+      title: `Move the rod of the ${surface.label.toLowerCase()} to the other side of its servo arm`,
+      cost: 3,
+      patch: replace(
+        pointer('airframe', 'surfaces', i, 'linkage', 'sense'),
+        surface.linkage.sense === 'same' ? 'opposite' : 'same',
+      ),
+    }),
+  );
+  return atoms;
+}

@@ -1,0 +1,88 @@
+import type { Chain, Frame, Memory, Stimulus } from '../chain';
+import { switchValue } from '../chain';
+import type { Mode } from '../setup';
+
+/** Controls set so that the unit stands in a mode, with as much gain as they can give. */
+export interface Pose {
+  controls: Float64Array;
+  mode: Mode;
+}
+
+const HAND_KINDS = new Set(['switch-2', 'switch-3', 'momentary', 'knob', 'slider']);
+
+/**
+ * Finds control positions that put the unit in one of the wanted modes, trying only the controls
+ * that reach the unit's mode, gain or recovery channels. Sticks stay centred, the throttle low.
+ * @returns the pose with the most gain for the first wanted mode that can be reached, or undefined
+ */
+export function poseFor(chain: Chain, wanted: readonly Mode[]): Pose | undefined {
+  const frame = chain.newFrame();
+  const stimulus = chain.restStimulus();
+  const values = steeringControls(chain, stimulus, frame);
+  const best = new Map<Mode, { gain: number; controls: Float64Array }>();
+
+  const tryAll = (depth: number): void => {
+    if (depth === values.length) {
+      const memory = chain.newMemory();
+      memory.armed = true;
+      chain.step(stimulus, memory, frame);
+      if (frame.recovering) return;
+      const gain = frame.gainPct[0]! + frame.gainPct[1]! + frame.gainPct[2]!;
+      const known = best.get(frame.mode);
+      if (!known || gain > known.gain)
+        best.set(frame.mode, { gain, controls: stimulus.controls.slice() });
+      return;
+    }
+    const { at, options } = values[depth]!;
+    for (const value of options) {
+      stimulus.controls[at] = value;
+      tryAll(depth + 1);
+    }
+  };
+  tryAll(0);
+  for (const mode of wanted) {
+    const found = best.get(mode);
+    if (found) return { controls: found.controls, mode };
+  }
+  return undefined;
+}
+
+/** Controls whose movement changes a channel the unit takes orders from, with their end values. */
+function steeringControls(
+  chain: Chain,
+  stimulus: Stimulus,
+  frame: Frame,
+): { at: number; options: number[] }[] {
+  const { setup } = chain;
+  const orders = setup.unit.settings.inputs
+    .filter((i) => /^(mode|gain|recovery)/.test(i.carries))
+    .map((i) => i.channel - 1);
+  const found: { at: number; options: number[] }[] = [];
+  setup.transmitter.controls.forEach((control, at) => {
+    if (!HAND_KINDS.has(control.kind)) return;
+    const options =
+      control.kind === 'switch-3'
+        ? [0, 1, 2].map((p) => switchValue(control.kind, p))
+        : control.kind === 'knob' || control.kind === 'slider'
+          ? [100, 0, -100]
+          : [-100, 100];
+    const seen = new Set(
+      options.map((value) => {
+        const rest = stimulus.controls[at]!;
+        stimulus.controls[at] = value;
+        chain.step(stimulus, chain.newMemory(), frame);
+        stimulus.controls[at] = rest;
+        return orders.map((channel) => frame.channelsPct[channel] ?? 0).join();
+      }),
+    );
+    if (seen.size > 1 && found.length < 8) found.push({ at, options });
+  });
+  return found;
+}
+
+/** Memory of a unit that has been used: armed, nothing else remembered. */
+export function armedMemory(chain: Chain): Memory {
+  const memory = chain.newMemory();
+  memory.armed = true;
+  return memory;
+}
