@@ -1,0 +1,3 @@
+export * from './evidence';
+export * from './models';
+export * from './open';

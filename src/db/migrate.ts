@@ -1,0 +1,35 @@
+import type { Database } from 'better-sqlite3';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** 'Tlvn' in ASCII: marks the file as ours, so that a foreign database is never written to. */
+const APPLICATION_ID = 0x546c766e;
+
+/** The numbered SQL files, in order. */
+export function migrations(): { number: number; sql: string }[] {
+  const folder = join(process.cwd(), 'src', 'db', 'migrations');
+  return readdirSync(folder)
+    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
+    .sort()
+    .map((name) => ({ number: Number(name.slice(0, 3)), sql: readFileSync(join(folder, name), 'utf8') }));
+}
+
+/** Brings a database to the newest version, each step in a transaction of its own. */
+export function migrate(db: Database, steps = migrations()): void {
+  const id = db.pragma('application_id', { simple: true }) as number;
+  const tables = db.prepare("SELECT count(*) FROM sqlite_schema WHERE type = 'table'").pluck().get();
+  if (id !== APPLICATION_ID && tables !== 0)
+    throw new Error('it is a database of another program');
+  const version = db.pragma('user_version', { simple: true }) as number;
+  const newest = steps.at(-1)?.number ?? 0;
+  if (version > newest)
+    throw new Error(`it was made by a newer Tolvan (schema ${version}, this one knows ${newest})`);
+  for (const step of steps) {
+    if (step.number <= version) continue;
+    db.transaction(() => {
+      db.exec(step.sql);
+      db.pragma(`application_id = ${APPLICATION_ID}`);
+      db.pragma(`user_version = ${step.number}`);
+    }).immediate();
+  }
+}

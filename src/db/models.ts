@@ -1,0 +1,103 @@
+import type { Setup } from '../core/setup';
+import type { Db } from './open';
+
+/** One stored version of a model's Setup. */
+export interface StoredVersion {
+  modelId: string;
+  version: number;
+  label: string;
+  setup: Setup;
+  createdAt: string;
+}
+
+/** Refused because somebody saved in between. */
+export class OutdatedError extends Error {
+  constructor(readonly head: number) {
+    super(`the model is at version ${head} by now`);
+  }
+}
+
+interface Row {
+  model_id: string;
+  version: number;
+  label: string;
+  setup: string;
+  created_at: string;
+}
+
+const fromRow = (row: Row): StoredVersion => ({
+  modelId: row.model_id,
+  version: row.version,
+  label: row.label,
+  setup: JSON.parse(row.setup) as Setup,
+  createdAt: row.created_at,
+});
+
+/** Models and the versions of their Setups. */
+export function modelRepository(db: Db) {
+  const insertModel = db.prepare('INSERT INTO model (id, created_at) VALUES (?, ?)');
+  const insertVersion = db.prepare(
+    `INSERT INTO setup_version (model_id, version, label, setup, created_at)
+     VALUES (@modelId, @version, @label, @setup, @createdAt)`,
+  );
+  const selectHead = db.prepare(
+    `SELECT * FROM setup_version WHERE model_id = ? ORDER BY version DESC LIMIT 1`,
+  );
+  const selectVersion = db.prepare(
+    `SELECT * FROM setup_version WHERE model_id = ? AND version = ?`,
+  );
+  const selectHeads = db.prepare(
+    `SELECT v.* FROM setup_version AS v
+       JOIN (SELECT model_id, max(version) AS head FROM setup_version GROUP BY model_id) AS h
+         ON h.model_id = v.model_id AND h.head = v.version
+      ORDER BY v.created_at DESC, v.model_id`,
+  );
+  const countModels = db.prepare('SELECT count(*) FROM model').pluck();
+
+  const head = (modelId: string): StoredVersion | undefined => {
+    const row = selectHead.get(modelId) as Row | undefined;
+    return row && fromRow(row);
+  };
+
+  return {
+    head,
+    heads: () => (selectHeads.all() as Row[]).map(fromRow),
+    count: () => countModels.get() as number,
+    version: (modelId: string, version: number): StoredVersion | undefined => {
+      const row = selectVersion.get(modelId, version) as Row | undefined;
+      return row && fromRow(row);
+    },
+    /** Makes a model with its first version. */
+    create: db.transaction((modelId: string, setup: Setup, label: string, at: string) => {
+      insertModel.run(modelId, at);
+      insertVersion.run({
+        modelId,
+        version: 1,
+        label,
+        setup: JSON.stringify(setup),
+        createdAt: at,
+      });
+      return 1;
+    }),
+    /**
+     * Adds a version on top of the one it was based on.
+     * @throws OutdatedError when the head has moved on
+     */
+    save: db.transaction(
+      (modelId: string, basedOn: number, setup: Setup, label: string, at: string) => {
+        const current = head(modelId)?.version ?? 0;
+        if (current !== basedOn) throw new OutdatedError(current);
+        insertVersion.run({
+          modelId,
+          version: basedOn + 1,
+          label,
+          setup: JSON.stringify(setup),
+          createdAt: at,
+        });
+        return basedOn + 1;
+      },
+    ),
+  };
+}
+
+export type ModelRepository = ReturnType<typeof modelRepository>;

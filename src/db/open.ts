@@ -1,0 +1,29 @@
+import Database from 'better-sqlite3';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { migrate } from './migrate';
+
+export type Db = Database.Database;
+
+/**
+ * Opens (and makes, and migrates) the one database file.
+ * @param folder where it lives; ':memory:' for tests
+ * @throws Error in words when the file is not a database of ours or was made by a newer version
+ */
+export function openDatabase(folder: string): Db {
+  const file = folder === ':memory:' ? folder : join(folder, 'tolvan.db');
+  if (folder !== ':memory:') mkdirSync(folder, { recursive: true });
+  const db = new Database(file);
+  try {
+    db.pragma('foreign_keys = ON');
+    db.pragma('busy_timeout = 5000');
+    if (folder !== ':memory:') db.pragma('journal_mode = WAL');
+    // An answer is acknowledged only when it is on the disk.
+    db.pragma('synchronous = FULL');
+    migrate(db);
+    return db;
+  } catch (error) {
+    db.close();
+    throw new Error(`${file} cannot be used: ${(error as Error).message}. It was left as it is.`);
+  }
+}

@@ -1,0 +1,30 @@
+import { OutdatedError } from '../db';
+import type { Problem } from '../core/setup';
+
+/** A request that cannot be done, with the status it earns and every reason. */
+export class Failure extends Error {
+  constructor(
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 507,
+    readonly problems: Problem[],
+    readonly head?: number,
+  ) {
+    super(problems.map((p) => p.reason).join('; '));
+  }
+}
+
+export const notFound = (what: string) =>
+  new Failure(404, [{ path: '', reason: `${what} is not here (any more)` }]);
+
+/** Turns what storage throws into something a person can act on; unknown errors pass. */
+export function asFailure(error: unknown): unknown {
+  if (error instanceof OutdatedError)
+    return new Failure(
+      409,
+      [{ path: '', reason: 'someone else, or another tab of yours, saved this model meanwhile' }],
+      error.head,
+    );
+  const code = (error as { code?: string } | null)?.code;
+  if (code === 'SQLITE_FULL')
+    return new Failure(507, [{ path: '', reason: 'the disk is full: nothing was saved' }]);
+  return error;
+}

@@ -1,0 +1,61 @@
+import { Failure, asFailure } from './failure';
+import { MAX_SETUP_CHARS } from '../core/setup';
+
+/** Largest request body accepted, in bytes; text of a Setup may take several bytes a character. */
+export const MAX_BODY_BYTES = 2 * MAX_SETUP_CHARS;
+
+/**
+ * Runs a use case behind a route: its value becomes JSON, a Failure its status with the problems.
+ */
+export async function answer(work: () => unknown): Promise<Response> {
+  try {
+    const value = await work();
+    return value instanceof Response ? value : Response.json(value ?? {});
+  } catch (thrown) {
+    const error = asFailure(thrown);
+    if (error instanceof Failure)
+      return Response.json(
+        { problems: error.problems, ...(error.head ? { head: error.head } : {}) },
+        { status: error.status },
+      );
+    console.error(error);
+    return Response.json(
+      { problems: [{ path: '', reason: 'something went wrong here; nothing was saved' }] },
+      { status: 500 },
+    );
+  }
+}
+
+/** Reads a body up to the limit, without trusting the length the sender claims. */
+export async function readText(request: Request): Promise<string> {
+  const tooLarge = () =>
+    new Failure(413, [
+      { path: '', reason: `too large: at most ${MAX_BODY_BYTES / 1_000_000} million bytes` },
+    ]);
+  if (Number(request.headers.get('content-length') ?? 0) > MAX_BODY_BYTES) throw tooLarge();
+  const reader = request.body?.getReader();
+  if (!reader) return '';
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    size += value.byteLength;
+    if (size > MAX_BODY_BYTES) {
+      await reader.cancel();
+      throw tooLarge();
+    }
+    chunks.push(value);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** Reads a JSON body. */
+export async function readJson(request: Request): Promise<unknown> {
+  const text = await readText(request);
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new Failure(400, [{ path: '', reason: `not JSON: ${(error as Error).message}` }]);
+  }
+}

@@ -1,0 +1,208 @@
+import { randomUUID } from 'node:crypto';
+import { z } from 'zod';
+import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../core/catalogue';
+import { allExpectations, diagnose } from '../core/directions';
+import { latestOf, observedDirections, stamp, staleReasons, worstOf, type Evidence } from '../core/logbook';
+import { composeSetup } from '../core/plan';
+import {
+  AIRFRAME_KINDS,
+  LabelSchema,
+  describeIssue,
+  parseSetup,
+  readSetup,
+  type Setup,
+} from '../core/setup';
+import { Failure, notFound } from './failure';
+import { workshop, type Workshop } from './workshop';
+
+/** A model as the screens need it. */
+export interface ModelView {
+  id: string;
+  version: number;
+  setup: Setup;
+  evidence: Evidence[];
+}
+
+/** The questions a new model starts from. */
+export const NewModelSchema = z.strictObject({
+  name: LabelSchema,
+  kind: z.enum(AIRFRAME_KINDS),
+  ailerons: z.enum(['none', 'one-servo', 'y-lead', 'two-outputs', 'flaperons']),
+  unit: z.enum(Object.keys(UNITS) as [string, ...string[]]),
+  transmitter: z.enum(Object.keys(TRANSMITTERS) as [string, ...string[]]),
+});
+export type NewModel = z.infer<typeof NewModelSchema>;
+
+const now = () => new Date().toISOString();
+
+/** Validates input at the edge. @throws Failure 422 with the path of each problem */
+function checked<T>(schema: z.ZodType<T>, data: unknown): T {
+  const parsed = schema.safeParse(data);
+  if (!parsed.success) throw new Failure(422, parsed.error.issues.flatMap(describeIssue));
+  return parsed.data;
+}
+
+function validSetup(data: unknown): Setup {
+  const result = parseSetup(data);
+  if (!result.ok) throw new Failure(422, result.problems);
+  return result.value;
+}
+
+function headOf(store: Workshop, id: string) {
+  const head = store.models.head(id);
+  if (!head) throw notFound('this model');
+  return head;
+}
+
+export function getModel(id: string, store = workshop()): ModelView {
+  const head = headOf(store, id);
+  return { id, version: head.version, setup: head.setup, evidence: latestOf(store.evidence.of(id)) };
+}
+
+/** The shelf: every model with what stands between it and its next flight. */
+export function listModels(store = workshop()) {
+  return store.models.heads().map((head) => {
+    const observed = observedDirections(head.setup, store.evidence.of(head.modelId));
+    const count = (status: string) => observed.filter((o) => o.status === status).length;
+    return {
+      id: head.modelId,
+      setup: head.setup,
+      version: head.version,
+      label: head.label,
+      changedAt: head.createdAt,
+      status: worstOf(observed.map((o) => o.status)),
+      todo: count('todo'),
+      stale: count('stale'),
+      wrong: count('stop'),
+      total: observed.length,
+    };
+  });
+}
+export type ShelfEntry = ReturnType<typeof listModels>[number];
+
+export function createModel(data: unknown, store = workshop()): { id: string } {
+  const answers = checked(NewModelSchema, data);
+  const airframe = buildAirframe({ ...usualAnswers(answers.kind), ailerons: answers.ailerons });
+  const setup = composeSetup(
+    answers.name,
+    airframe,
+    UNITS[answers.unit]!,
+    TRANSMITTERS[answers.transmitter]!,
+  );
+  return addModel(validSetup(setup), 'Started', store);
+}
+
+export function addModel(setup: Setup, label: string, store = workshop()): { id: string } {
+  const id = randomUUID().slice(0, 8);
+  store.models.create(id, setup, label, now());
+  return { id };
+}
+
+/** Makes a new model from the text of a Setup file. */
+export function importSetup(text: string, store = workshop()): { id: string } {
+  const result = readSetup(text);
+  if (!result.ok) {
+    const tooLarge = text.length > 1_000_000;
+    throw new Failure(tooLarge ? 413 : 422, result.problems);
+  }
+  return addModel(result.value, 'Imported', store);
+}
+
+const SaveSchema = z.strictObject({
+  basedOn: z.int().min(1),
+  label: LabelSchema,
+  setup: z.unknown(),
+});
+
+/** Saves a new version. @throws OutdatedError when the model moved on meanwhile */
+export function saveSetup(id: string, data: unknown, store = workshop()): ModelView {
+  headOf(store, id);
+  const { basedOn, label, setup } = checked(SaveSchema, data);
+  store.models.save(id, basedOn, validSetup(setup), label, now());
+  return getModel(id, store);
+}
+
+const ObservationSchema = z.strictObject({
+  check: z.string().max(60),
+  surface: z.string().max(60),
+  seen: z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen']),
+});
+
+/** Keeps what was seen, stamped with what it depends on. */
+export function recordObservation(id: string, data: unknown, store = workshop()): ModelView {
+  const head = headOf(store, id);
+  const observation = checked(ObservationSchema, data);
+  const known = allExpectations(head.setup).some(
+    (e) => e.check.id === observation.check && e.surface.id === observation.surface,
+  );
+  if (!known)
+    throw new Failure(422, [
+      {
+        path: '/check',
+        reason: `this model has no check "${observation.check}" on "${observation.surface}"`,
+      },
+    ]);
+  store.evidence.add(id, {
+    ...observation,
+    parts: stamp(head.setup, observation),
+    version: head.version,
+    at: now(),
+  });
+  return getModel(id, store);
+}
+
+/** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */
+export function freshObservations(setup: Setup, evidence: readonly Evidence[]) {
+  return evidence.flatMap((e) =>
+    e.seen === 'unseen' || staleReasons(setup, e).length > 0
+      ? []
+      : [{ check: e.check, surface: e.surface, seen: e.seen }],
+  );
+}
+
+const RemedySchema = z.strictObject({ basedOn: z.int().min(1) });
+
+/**
+ * Applies what the diagnosis offers: first what was learned about the real model, with the
+ * observations stamped anew since they are what taught it; then the changes, which make the
+ * observations they concern stale. One transaction.
+ */
+export function applyRemedy(id: string, data: unknown, store = workshop()): ModelView {
+  const { basedOn } = checked(RemedySchema, data);
+  store.db.transaction(() => {
+    const head = headOf(store, id);
+    const evidence = latestOf(store.evidence.of(id));
+    const fresh = freshObservations(head.setup, evidence);
+    const diagnosis = diagnose(head.setup, fresh);
+    if (!diagnosis.proved || diagnosis.contradiction)
+      throw new Failure(409, [
+        { path: '', reason: 'there is no proven change to apply for what was seen' },
+      ]);
+    let version = basedOn;
+    if (diagnosis.learned.length > 0) {
+      version = store.models.save(
+        id,
+        version,
+        diagnosis.learnedSetup,
+        `Learned: ${diagnosis.learned.map((c) => c.title).join('; ')}`,
+        now(),
+      );
+      for (const seen of fresh)
+        store.evidence.add(id, {
+          ...seen,
+          parts: stamp(diagnosis.learnedSetup, seen),
+          version,
+          at: now(),
+        });
+    }
+    if (diagnosis.changes.length > 0)
+      store.models.save(
+        id,
+        version,
+        diagnosis.correctedSetup,
+        diagnosis.changes.map((c) => c.title).join('; '),
+        now(),
+      );
+  })();
+  return getModel(id, store);
+}

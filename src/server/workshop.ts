@@ -1,0 +1,23 @@
+import { join } from 'node:path';
+import { evidenceRepository, modelRepository, openDatabase } from '../db';
+
+/** Everything kept on this machine: opened once in a process. */
+function openWorkshop(folder: string) {
+  const db = openDatabase(folder);
+  return { db, models: modelRepository(db), evidence: evidenceRepository(db) };
+}
+
+export type Workshop = ReturnType<typeof openWorkshop>;
+
+const shared = globalThis as { tolvanWorkshop?: Workshop };
+
+/** The folder that holds the database: `TOLVAN_DATA`, or `data` under the working folder. */
+export function dataFolder(): string {
+  return process.env.TOLVAN_DATA ?? join(process.cwd(), 'data');
+}
+
+export function workshop(): Workshop {
+  return (shared.tolvanWorkshop ??= openWorkshop(dataFolder()));
+}
+
+export { openWorkshop };
