@@ -11,15 +11,20 @@ export function migrations(): { number: number; sql: string }[] {
   return readdirSync(folder)
     .filter((name) => /^\d{3}-.*\.sql$/.test(name))
     .sort()
-    .map((name) => ({ number: Number(name.slice(0, 3)), sql: readFileSync(join(folder, name), 'utf8') }));
+    .map((name) => ({
+      number: Number(name.slice(0, 3)),
+      sql: readFileSync(join(folder, name), 'utf8'),
+    }));
 }
 
 /** Brings a database to the newest version, each step in a transaction of its own. */
 export function migrate(db: Database, steps = migrations()): void {
   const id = db.pragma('application_id', { simple: true }) as number;
-  const tables = db.prepare("SELECT count(*) FROM sqlite_schema WHERE type = 'table'").pluck().get();
-  if (id !== APPLICATION_ID && tables !== 0)
-    throw new Error('it is a database of another program');
+  const tables = db
+    .prepare("SELECT count(*) FROM sqlite_schema WHERE type = 'table'")
+    .pluck()
+    .get();
+  if (id !== APPLICATION_ID && tables !== 0) throw new Error('it is a database of another program');
   const version = db.pragma('user_version', { simple: true }) as number;
   const newest = steps.at(-1)?.number ?? 0;
   if (version > newest)

@@ -2,7 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../core/catalogue';
 import { allExpectations, diagnose } from '../core/directions';
-import { latestOf, observedDirections, stamp, staleReasons, worstOf, type Evidence } from '../core/logbook';
+import {
+  freshObservations,
+  latestOf,
+  observedDirections,
+  stamp,
+  worstOf,
+  type Evidence,
+} from '../core/logbook';
 import { composeSetup } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -56,7 +63,12 @@ function headOf(store: Workshop, id: string) {
 
 export function getModel(id: string, store = workshop()): ModelView {
   const head = headOf(store, id);
-  return { id, version: head.version, setup: head.setup, evidence: latestOf(store.evidence.of(id)) };
+  return {
+    id,
+    version: head.version,
+    setup: head.setup,
+    evidence: latestOf(store.evidence.of(id)),
+  };
 }
 
 /** The shelf: every model with what stands between it and its next flight. */
@@ -149,15 +161,6 @@ export function recordObservation(id: string, data: unknown, store = workshop())
     at: now(),
   });
   return getModel(id, store);
-}
-
-/** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */
-export function freshObservations(setup: Setup, evidence: readonly Evidence[]) {
-  return evidence.flatMap((e) =>
-    e.seen === 'unseen' || staleReasons(setup, e).length > 0
-      ? []
-      : [{ check: e.check, surface: e.surface, seen: e.seen }],
-  );
 }
 
 const RemedySchema = z.strictObject({ basedOn: z.int().min(1) });

@@ -112,17 +112,46 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   ) => {
     const share = role === 'rudder' || role === 'ruddervator' ? 0.22 : 0.18;
     const chordMm = role === 'wheel' ? 30 : Math.round(size.chordMm * share);
-    surfaces.push({ id, label, role, side, servo: on, linkage: { ...USUAL_LINKAGE, sense }, chordMm });
+    surfaces.push({
+      id,
+      label,
+      role,
+      side,
+      servo: on,
+      linkage: { ...USUAL_LINKAGE, sense },
+      chordMm,
+    });
   };
   const rudder = () => {
-    surface('rudder', 'Rudder', 'rudder', 'centre', servo('rudder', 'Rudder servo', 'rudder'), 'opposite');
+    surface(
+      'rudder',
+      'Rudder',
+      'rudder',
+      'centre',
+      servo('rudder', 'Rudder servo', 'rudder'),
+      'opposite',
+    );
     if (answers.wheel === 'shared')
       surface('wheel', wheelLabel(size.stance), 'wheel', 'centre', 'rudder', 'opposite');
     if (answers.wheel === 'separate')
-      surface('wheel', wheelLabel(size.stance), 'wheel', 'centre', servo('wheel', 'Wheel servo', 'wheel'), 'opposite');
+      surface(
+        'wheel',
+        wheelLabel(size.stance),
+        'wheel',
+        'centre',
+        servo('wheel', 'Wheel servo', 'wheel'),
+        'opposite',
+      );
   };
   const elevator = () =>
-    surface('elevator', 'Elevator', 'elevator', 'centre', servo('elevator', 'Elevator servo', 'elevator'), 'same');
+    surface(
+      'elevator',
+      'Elevator',
+      'elevator',
+      'centre',
+      servo('elevator', 'Elevator servo', 'elevator'),
+      'same',
+    );
 
   if (answers.ailerons !== 'none') {
     const flaperons = answers.ailerons === 'flaperons';
@@ -130,7 +159,8 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
     const name = flaperons ? 'flaperon' : 'aileron';
     let left: string;
     let right: string;
-    if (answers.ailerons === 'one-servo') left = right = servo('aileron', 'Aileron servo', 'aileron');
+    if (answers.ailerons === 'one-servo')
+      left = right = servo('aileron', 'Aileron servo', 'aileron');
     else {
       const two = answers.ailerons === 'two-outputs';
       left = servo(`${name}-left`, `Left ${name} servo`, flaperons ? 'flaperon-left' : 'aileron');
@@ -152,12 +182,40 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
       break;
     case 'v-tail':
     case 'inverted-v-tail':
-      surface('panel-left', 'Left V-tail panel', 'ruddervator', 'left', servo('panel-left', 'Left panel servo', 'vtail-left'), 'same');
-      surface('panel-right', 'Right V-tail panel', 'ruddervator', 'right', servo('panel-right', 'Right panel servo', 'vtail-right'), 'same');
+      surface(
+        'panel-left',
+        'Left V-tail panel',
+        'ruddervator',
+        'left',
+        servo('panel-left', 'Left panel servo', 'vtail-left'),
+        'same',
+      );
+      surface(
+        'panel-right',
+        'Right V-tail panel',
+        'ruddervator',
+        'right',
+        servo('panel-right', 'Right panel servo', 'vtail-right'),
+        'same',
+      );
       break;
     case 'flying-wing':
-      surface('elevon-left', 'Left elevon', 'elevon', 'left', servo('elevon-left', 'Left elevon servo', 'elevon-left'), 'same');
-      surface('elevon-right', 'Right elevon', 'elevon', 'right', servo('elevon-right', 'Right elevon servo', 'elevon-right'), 'same');
+      surface(
+        'elevon-left',
+        'Left elevon',
+        'elevon',
+        'left',
+        servo('elevon-left', 'Left elevon servo', 'elevon-left'),
+        'same',
+      );
+      surface(
+        'elevon-right',
+        'Right elevon',
+        'elevon',
+        'right',
+        servo('elevon-right', 'Right elevon servo', 'elevon-right'),
+        'same',
+      );
       if (answers.rudder) rudder();
       break;
     case 'car': {
@@ -167,7 +225,14 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
       break;
     }
     case 'boat':
-      surface('rudder', 'Rudder', 'rudder', 'centre', servo('steering', 'Rudder servo', 'steering'), 'opposite');
+      surface(
+        'rudder',
+        'Rudder',
+        'rudder',
+        'centre',
+        servo('steering', 'Rudder servo', 'steering'),
+        'opposite',
+      );
       break;
   }
   if (answers.flaps) {
@@ -178,7 +243,8 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   if (answers.gear)
     surface('gear', 'Retracts', 'gear', 'centre', servo('gear', 'Retract servo', 'gear'), 'same');
   const electric = 'electric' as const;
-  if (answers.motors === 1) motors.push({ id: 'motor', label: 'Motor', carries: 'throttle', power: electric });
+  if (answers.motors === 1)
+    motors.push({ id: 'motor', label: 'Motor', carries: 'throttle', power: electric });
   if (answers.motors === 2)
     motors.push(
       { id: 'motor-left', label: 'Left motor', carries: 'throttle', power: electric },

@@ -1,11 +1,5 @@
 export * from './chain';
-export {
-  copyMemory,
-  type Frame,
-  type Layout,
-  type Memory,
-  type Stimulus,
-} from './frame';
+export { copyMemory, type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export { switchPosition, switchValue } from './conditions';
 export { expo, TRIM_SHARE } from './inputs';
 export { curveAt } from './lines';

@@ -31,7 +31,6 @@ export function compileInput(setup: Setup, layout: Layout, position: number): St
   return (stimulus, frame) => {
     const rate = only ?? rates.find((r) => r.when === undefined || r.when(stimulus, frame))!;
     const shaped = rate.weight * expo(stimulus.controls[control]!, rate.expoPct);
-    frame.inputsPct[position] =
-      trim < 0 ? shaped : shaped + TRIM_SHARE * stimulus.controls[trim]!;
+    frame.inputsPct[position] = trim < 0 ? shaped : shaped + TRIM_SHARE * stimulus.controls[trim]!;
   };
 }

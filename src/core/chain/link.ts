@@ -6,9 +6,7 @@ import { pulseUs } from './outputs';
  * Fourth link: the radio. Up: the channels its variant carries arrive, the others never do. Lost:
  * each channel does what its failsafe says; a channel without one holds its last value.
  */
-export function compileLink(
-  setup: Setup,
-): (linkUp: boolean, memory: Memory, frame: Frame) => void {
+export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, frame: Frame) => void {
   const { transmitter, program } = setup;
   const carried = transmitter.linkVariants.find((v) => v.id === transmitter.link)!.channels;
   const HOLD = -1;

@@ -77,4 +77,3 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
     for (let i = 0; i < list.length; i++) list[i]!(stimulus, memory, frame);
   };
 }
-

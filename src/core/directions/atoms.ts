@@ -62,7 +62,11 @@ export function settingAtoms(setup: Setup): Atom[] {
     atoms.push({
       id: `channel-${output.channel}`,
       place: 'transmitter',
-      title: `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'back to normal' : ''} in the transmitter`.replace(/ {2}/, ' '),
+      title:
+        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'back to normal' : ''} in the transmitter`.replace(
+          / {2}/,
+          ' ',
+        ),
       cost: 1,
       patch: replace(pointer('program', 'outputs', i, 'reversed'), !output.reversed),
     });

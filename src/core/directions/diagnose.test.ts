@@ -17,7 +17,12 @@ const SERVOS: Record<Axis, string[]> = {
 
 function clean(portReverse: boolean): Setup {
   const airframe = buildAirframe(usualAnswers('conventional'));
-  const setup = composeSetup('Test', airframe, UNITS['menu-receiver']!, TRANSMITTERS['line-sixteen']!);
+  const setup = composeSetup(
+    'Test',
+    airframe,
+    UNITS['menu-receiver']!,
+    TRANSMITTERS['line-sixteen']!,
+  );
   setup.unit.traits.portReverse = portReverse;
   return setup;
 }
@@ -50,7 +55,10 @@ const COMBINATIONS = AXES.flatMap((axis) =>
 );
 
 /** Fewest changes by the truth table: stick wrong iff t≠s, correction wrong iff u≠s. */
-function fewest({ t, u, s }: { t: boolean; u: boolean; s: boolean }, portReverse: boolean): string[] {
+function fewest(
+  { t, u, s }: { t: boolean; u: boolean; s: boolean },
+  portReverse: boolean,
+): string[] {
   const stick = t !== s;
   const correction = u !== s;
   if (stick && correction) return portReverse ? ['servo'] : ['transmitter', 'unit'];
@@ -75,19 +83,29 @@ describe.each([true, false])('reversal truth table, port reverse available: %s',
     // Rods and the unit's own sense differ from what is written down; channels are as entered.
     const written = seeded(base, c.axis, c.t, false, false);
     const truth = seeded(base, c.axis, c.t, false, c.s);
-    if (c.u) truth.unit.traits.nominalSense[c.axis] = -truth.unit.traits.nominalSense[c.axis] as 1 | -1;
+    if (c.u)
+      truth.unit.traits.nominalSense[c.axis] = -truth.unit.traits.nominalSense[c.axis] as 1 | -1;
     const diagnosis = diagnose(written, watch(truth));
     expect(diagnosis.contradiction).toBeUndefined();
     expect(diagnosis.proved).toBe(true);
     // The same settings on the real model make it right.
-    const fixed = applyPatch(truth, diagnosis.changes.flatMap((change) => change.patch));
+    const fixed = applyPatch(
+      truth,
+      diagnosis.changes.flatMap((change) => change.patch),
+    );
     expect(watch(fixed).map((o) => o.seen)).toEqual(allExpectations(truth).map((e) => e.movement));
   });
 });
 
 describe('diagnose', () => {
   it('names the elevator channel and the roll correction for the two-fault model', () => {
-    const truth = seeded(seeded(clean(true), 'pitch', true, false, false), 'roll', false, true, false);
+    const truth = seeded(
+      seeded(clean(true), 'pitch', true, false, false),
+      'roll',
+      false,
+      true,
+      false,
+    );
     // A reversed channel leaves the correction right, so the unit stays as it is.
     const { changes } = diagnose(truth, watch(truth));
     expect(changes.map((c) => c.title)).toEqual([
@@ -129,9 +147,9 @@ describe('diagnose', () => {
   });
 
   it('refuses an observation of a surface that is not there', () => {
-    expect(() => diagnose(clean(true), [{ check: 'stick-roll', surface: 'keel', seen: 'up' }])).toThrow(
-      /no surface "keel"/,
-    );
+    expect(() =>
+      diagnose(clean(true), [{ check: 'stick-roll', surface: 'keel', seen: 'up' }]),
+    ).toThrow(/no surface "keel"/);
   });
 });
 

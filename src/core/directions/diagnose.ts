@@ -86,7 +86,10 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
   const settings = settingAtoms(learnedSetup);
   const settingFlips = flipsOf(learnedSetup, settings, pairs, settled);
   const remedy = cheapestFlips(settingFlips, wrong, moving)[0];
-  const correctedSetup = applyPatch(learnedSetup, (remedy ?? []).flatMap((i) => settings[i]!.patch));
+  const correctedSetup = applyPatch(
+    learnedSetup,
+    (remedy ?? []).flatMap((i) => settings[i]!.patch),
+  );
   const after = signsOf(correctedSetup, pairs);
   const proved =
     remedy !== undefined && pairs.every((p, i) => after[i] === p.sign || settled[i] === 0);
@@ -94,11 +97,29 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
   return {
     verdicts: verdictsOf(setup, pairs, seen),
     learned: explanation.map((i) =>
-      describeChange(facts[i]!, factFlips[i]!, differs, factFlips, facts, pairs, [...explanation], true),
+      describeChange(
+        facts[i]!,
+        factFlips[i]!,
+        differs,
+        factFlips,
+        facts,
+        pairs,
+        [...explanation],
+        true,
+      ),
     ),
     changes: proved
       ? remedy.map((i) =>
-          describeChange(settings[i]!, settingFlips[i]!, wrong, settingFlips, settings, pairs, remedy, false),
+          describeChange(
+            settings[i]!,
+            settingFlips[i]!,
+            wrong,
+            settingFlips,
+            settings,
+            pairs,
+            remedy,
+            false,
+          ),
         )
       : [],
     proved,
@@ -155,7 +176,8 @@ function verdictsOf(
       .map((p, i) => ({ p, s: seen[i] }))
       .filter(({ p }) => p.check.axis === axis && p.check.kind === kind);
     const looked = answers.filter(({ s }) => s !== undefined);
-    if (looked.length < answers.length || looked.length === 0) return looked.some(({ p, s }) => s !== p.movement) ? 'wrong' : 'unseen';
+    if (looked.length < answers.length || looked.length === 0)
+      return looked.some(({ p, s }) => s !== p.movement) ? 'wrong' : 'unseen';
     if (looked.every(({ p, s }) => s === p.movement)) return 'right';
     if (looked.every(({ s }) => s === 'centre')) return 'still';
     return looked.some(({ p, s }) => s === p.movement) ? 'mixed' : 'wrong';
@@ -197,9 +219,13 @@ function describeChange(
     if (other.id === atom.id || chosen.includes(i) || (mask & flip.mask) === 0n) return [];
     const spoiled = mask & ~wrong;
     if (spoiled !== 0n)
-      return [`Not: ${lower(other.title)}. That would also turn the ${listed(bits(spoiled).map(pairName))}, which is right.`];
+      return [
+        `Not: ${lower(other.title)}. That would also turn the ${listed(bits(spoiled).map(pairName))}, which is right.`,
+      ];
     if ((mask & flip.mask) !== flip.mask)
-      return [`Not: ${lower(other.title)} alone. It leaves the ${listed(bits(flip.mask & ~mask).map(pairName))} wrong.`];
+      return [
+        `Not: ${lower(other.title)} alone. It leaves the ${listed(bits(flip.mask & ~mask).map(pairName))} wrong.`,
+      ];
     return [`${other.title} would do as well, with more work.`];
   });
   return {

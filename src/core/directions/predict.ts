@@ -15,7 +15,14 @@ const AXIS_STICK: Record<Axis, readonly string[]> = {
 };
 
 /** The mode a correction is looked at in: damping shows direction best, then the others. */
-export const CORRECTION_MODES: readonly Mode[] = ['rate', 'hold', 'hover', 'trainer', 'level', 'home'];
+export const CORRECTION_MODES: readonly Mode[] = [
+  'rate',
+  'hold',
+  'hover',
+  'trainer',
+  'level',
+  'home',
+];
 
 /** What the hands do for a check, as a stimulus for the chain. */
 export function stimulusFor(chain: Chain, check: Check, pose: Pose | undefined): Stimulus {

@@ -1,4 +1,5 @@
 import type { Movement } from '../chain';
+import type { Observation } from '../directions';
 import type { Setup } from '../setup';
 import { hashOf, partsOf, type Subject } from './parts';
 
@@ -34,4 +35,13 @@ export function latestOf(evidence: readonly Evidence[]): Evidence[] {
   const latest = new Map<string, Evidence>();
   for (const e of evidence) latest.set(`${e.check} ${e.surface}`, e);
   return [...latest.values()];
+}
+
+/** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */
+export function freshObservations(setup: Setup, evidence: readonly Evidence[]): Observation[] {
+  return evidence.flatMap((e) =>
+    e.seen === 'unseen' || staleReasons(setup, e).length > 0
+      ? []
+      : [{ check: e.check, surface: e.surface, seen: e.seen }],
+  );
 }

@@ -39,7 +39,9 @@ export function channelsReaching(setup: Setup, surfaceId: string): number[] {
   const wanted =
     direct !== undefined
       ? [direct]
-      : AXES.filter((axis) => axisWeights(carries)[axis]).map((axis) => channelOf(AXIS_FUNCTION[axis]));
+      : AXES.filter((axis) => axisWeights(carries)[axis]).map((axis) =>
+          channelOf(AXIS_FUNCTION[axis]),
+        );
   return wanted.filter((c) => c !== undefined);
 }
 
@@ -63,7 +65,11 @@ export function partsOf(setup: Setup, subject: Subject): Part[] {
       title: `the linkage of the ${name}`,
       value: [surface?.role, surface?.side, surface?.servo, surface?.linkage.sense],
     },
-    { key: `servo:${servo?.id}`, title: `the ${servo?.label.toLowerCase()}`, value: servo?.rotation },
+    {
+      key: `servo:${servo?.id}`,
+      title: `the ${servo?.label.toLowerCase()}`,
+      value: servo?.rotation,
+    },
     { key: `plug:${servo?.id}`, title: `the plug of the ${name}`, value: plug?.port },
     {
       key: `output:${plug?.port}`,
@@ -105,9 +111,7 @@ export function partsOf(setup: Setup, subject: Subject): Part[] {
       );
     }
   if (check?.kind === 'correction') {
-    const weights = axisWeights(
-      mixedFunction(unit.settings.wingType, output?.carries ?? 'aux1'),
-    );
+    const weights = axisWeights(mixedFunction(unit.settings.wingType, output?.carries ?? 'aux1'));
     for (const axis of AXES.filter((a) => a === check.axis || weights[a]))
       parts.push({
         key: `axis:${axis}`,
@@ -135,7 +139,11 @@ export function partsOf(setup: Setup, subject: Subject): Part[] {
         title: 'how the unit sits in the model',
         value: [installation.mounting, installation.skewDeg, revisions.unitMoved],
       },
-      { key: 'unit-firmware', title: 'the unit’s firmware', value: [installation.unitFirmware, revisions.unitFirmware] },
+      {
+        key: 'unit-firmware',
+        title: 'the unit’s firmware',
+        value: [installation.unitFirmware, revisions.unitFirmware],
+      },
     );
   }
   return parts;

@@ -93,7 +93,7 @@ export function composeSetup(
       },
     },
     intents: {
-      school: unit.traits.correctionDirection === 'learned' ? 'sticks-first' : 'unit-first',
+      school: 'sticks-first',
       wishes: [],
     },
   };

@@ -25,9 +25,7 @@ export interface Hands {
 /** A knob's whole turn laid over the useful part of a gain law: value = weight × knob + offset. */
 export function knobToGain(law: GainLaw): { weightPct: number; offsetPct: number } {
   // Only −100…+100 uses the knob as it is; the others waste or mirror its lower half.
-  return law === 'full-range'
-    ? { weightPct: 100, offsetPct: 0 }
-    : { weightPct: 50, offsetPct: 50 };
+  return law === 'full-range' ? { weightPct: 100, offsetPct: 0 } : { weightPct: 50, offsetPct: 50 };
 }
 
 /** First control of one of these kinds that nothing uses yet. */
@@ -148,9 +146,7 @@ export function writeProgram(
         purpose: 'throttle-cut',
       });
     failsafe.push(
-      throttle
-        ? { channel, kind: 'preset', valuePct: -100 }
-        : { channel, kind: 'hold' },
+      throttle ? { channel, kind: 'preset', valuePct: -100 } : { channel, kind: 'hold' },
     );
   }
   return {

@@ -9,9 +9,7 @@ export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[
 
 /** JSON Pointer from path segments (RFC 6901 §3, `~` and `/` escaped). */
 export function pointer(...segments: readonly (string | number | symbol)[]): string {
-  return segments
-    .map((s) => '/' + String(s).replaceAll('~', '~0').replaceAll('/', '~1'))
-    .join('');
+  return segments.map((s) => '/' + String(s).replaceAll('~', '~0').replaceAll('/', '~1')).join('');
 }
 
 /** One line for a terminal or a toast: path, then reason. */

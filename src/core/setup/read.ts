@@ -64,7 +64,10 @@ export function describeIssue(issue: z.core.$ZodIssue): Problem[] {
       return [
         {
           path,
-          reason: issue.input === undefined ? `missing: needs ${issue.expected}` : `must be ${issue.expected}`,
+          reason:
+            issue.input === undefined
+              ? `missing: needs ${issue.expected}`
+              : `must be ${issue.expected}`,
         },
       ];
     case 'too_big':

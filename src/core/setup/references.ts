@@ -80,12 +80,7 @@ export function checkReferences(setup: Setup): Problem[] {
     report(['unit', 'settings', 'slots'], 'the gain channel chooses among three modes: give three');
 
   // Transmitter.
-  const controls = unique(
-    ['transmitter', 'controls'],
-    transmitter.controls,
-    'id',
-    (c) => c.id,
-  );
+  const controls = unique(['transmitter', 'controls'], transmitter.controls, 'id', (c) => c.id);
   const links = unique(
     ['transmitter', 'linkVariants'],
     transmitter.linkVariants,
@@ -168,7 +163,10 @@ export function checkReferences(setup: Setup): Problem[] {
   program.curves.forEach((c, i) =>
     c.points.slice(1).forEach((p, j) => {
       if (p.inPct <= c.points[j]!.inPct)
-        report(['program', 'curves', i, 'points', j + 1, 'inPct'], 'points must rise from left to right');
+        report(
+          ['program', 'curves', i, 'points', j + 1, 'inPct'],
+          'points must rise from left to right',
+        );
     }),
   );
   program.variables.forEach((v, i) => {
@@ -182,12 +180,8 @@ export function checkReferences(setup: Setup): Problem[] {
     if (line.curve && !curves.has(line.curve))
       report([...path, 'curve'], `there is no curve "${line.curve}"`);
   });
-  program.outputs.forEach((o, i) =>
-    needChannel(['program', 'outputs', i, 'channel'], o.channel),
-  );
-  program.failsafe.forEach((f, i) =>
-    needChannel(['program', 'failsafe', i, 'channel'], f.channel),
-  );
+  program.outputs.forEach((o, i) => needChannel(['program', 'outputs', i, 'channel'], o.channel));
+  program.failsafe.forEach((f, i) => needChannel(['program', 'failsafe', i, 'channel'], f.channel));
   program.callouts.forEach((c, i) => {
     checkCondition(['program', 'callouts', i, 'when'], c.when);
     if (c.valueOf) checkSource(['program', 'callouts', i, 'valueOf'], c.valueOf);
@@ -196,7 +190,10 @@ export function checkReferences(setup: Setup): Problem[] {
 
   const cycle = findCycle(setup);
   if (cycle)
-    report(['program', cycle[0]!.list, cycle[0]!.index], `goes round in a circle: ${cycle.map((n) => n.name).join(' → ')} → ${cycle[0]!.name}`);
+    report(
+      ['program', cycle[0]!.list, cycle[0]!.index],
+      `goes round in a circle: ${cycle.map((n) => n.name).join(' → ')} → ${cycle[0]!.name}`,
+    );
 
   // Installation: one lead a plug, one plug a servo.
   const driven = new Map<string, number>();
@@ -208,8 +205,7 @@ export function checkReferences(setup: Setup): Problem[] {
     if (plug.lead === 'plain' && plug.drives.length > 1)
       report([...path, 'drives'], 'two on one output need a Y-lead');
     plug.drives.forEach((id, j) => {
-      if (!drivable.has(id))
-        report([...path, 'drives', j], `there is no servo or motor "${id}"`);
+      if (!drivable.has(id)) report([...path, 'drives', j], `there is no servo or motor "${id}"`);
       if (driven.has(id))
         report([...path, 'drives', j], `"${id}" is already plugged in at entry ${driven.get(id)}`);
       driven.set(id, i);

@@ -123,9 +123,7 @@ export const AxisSettingsSchema = z.strictObject({
 
 export const UnitSettingsSchema = z.strictObject({
   wingType: z.enum(['normal', 'delta', 'v-tail', 'steering']),
-  inputs: z
-    .array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema }))
-    .max(32),
+  inputs: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
   outputs: z
     .array(
       z.strictObject({

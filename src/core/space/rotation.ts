@@ -2,9 +2,15 @@ import type { Mounting } from '../setup';
 
 /** Row-major 3×3 matrix. */
 export type Matrix3 = readonly [
-  number, number, number,
-  number, number, number,
-  number, number, number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
 ];
 export type Vector3 = readonly [number, number, number];
 
@@ -61,9 +67,15 @@ export function eulerMatrix(rollDeg: number, pitchDeg: number, yawDeg: number): 
   const [cp, sp] = cosSin(pitchDeg);
   const [cy, sy] = cosSin(yawDeg);
   return [
-    cy * cp, cy * sp * sr - sy * cr, cy * sp * cr + sy * sr,
-    sy * cp, sy * sp * sr + cy * cr, sy * sp * cr - cy * sr,
-    -sp, cp * sr, cp * cr,
+    cy * cp,
+    cy * sp * sr - sy * cr,
+    cy * sp * cr + sy * sr,
+    sy * cp,
+    sy * sp * sr + cy * cr,
+    sy * sp * cr - cy * sr,
+    -sp,
+    cp * sr,
+    cp * cr,
   ];
 }
 

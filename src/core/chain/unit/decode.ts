@@ -26,9 +26,17 @@ export function compileSticks(setup: Setup): (receivedUs: Float64Array, out: Flo
   const none = { channel: -1, weight: 0, read: () => 0 };
   const axes = AXES.map((axis) => {
     for (const group of STICK_SOURCES[axis]) {
-      const reads = group.map((g) => ({ read: compileFunction(setup, g.carries), weight: g.weight }));
+      const reads = group.map((g) => ({
+        read: compileFunction(setup, g.carries),
+        weight: g.weight,
+      }));
       if (reads.every((r) => r.read !== undefined))
-        return { a: reads[0]!.read!, wa: reads[0]!.weight, b: reads[1]?.read, wb: reads[1]?.weight ?? 0 };
+        return {
+          a: reads[0]!.read!,
+          wa: reads[0]!.weight,
+          b: reads[1]?.read,
+          wb: reads[1]?.weight ?? 0,
+        };
     }
     return { a: none.read as ReadFunction, wa: 0, b: undefined, wb: 0 };
   });

@@ -9,9 +9,7 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
   const law = traits.gainLaw;
   const gain = settings.inputs.find((i) => i.carries === 'gain');
   const connected =
-    setup.installation.gainLead &&
-    gain !== undefined &&
-    gain.channel <= setup.transmitter.channels;
+    setup.installation.gainLead && gain !== undefined && gain.channel <= setup.transmitter.channels;
   const at = connected ? gain.channel - 1 : -1;
   const missing = traits.gainLeadMissing;
   const tuning = AXES.map((axis) => compileFunction(setup, `gain-${axis}`));

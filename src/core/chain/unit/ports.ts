@@ -8,7 +8,12 @@ import { CENTRE_US, HALF_TRAVEL_US } from './laws';
 export const PORT_MIN_US = 800;
 export const PORT_MAX_US = 2200;
 
-type PortStep = (sticks: Float64Array, axisSense: Float64Array, memory: Memory, frame: Frame) => void;
+type PortStep = (
+  sticks: Float64Array,
+  axisSense: Float64Array,
+  memory: Memory,
+  frame: Frame,
+) => void;
 
 /** Last link in the unit: stick signal plus correction, mixed for the wing, out of each port. */
 export function compilePorts(setup: Setup): PortStep {
@@ -45,7 +50,9 @@ export function compilePorts(setup: Setup): PortStep {
       if (port.pass !== undefined) us = port.pass(frame.receivedUs);
       else {
         const m = port.mix!;
-        us = CENTRE_US + HALF_TRAVEL_US * (m[0]! * sticks[0]! + m[1]! * sticks[1]! + m[2]! * sticks[2]!);
+        us =
+          CENTRE_US +
+          HALF_TRAVEL_US * (m[0]! * sticks[0]! + m[1]! * sticks[1]! + m[2]! * sticks[2]!);
       }
       if (Number.isNaN(us)) {
         // No pulses: the servo stays where it was, a motor stops (speed controllers cut on no signal).

@@ -52,13 +52,39 @@ export function compileStabilize(
     }
 
     if (mode === 'level' || mode === 'home') {
-      correctionPct[0] = levelling(gainPct[0]!, stickPct[0]!, target.rollDeg, target.rollLimitDeg, target.rollLimitDeg, frame.believedRollDeg, rates[0]!);
-      correctionPct[1] = levelling(gainPct[1]!, stickPct[1]!, target.pitchDeg, target.pitchUpLimitDeg, target.pitchDownLimitDeg, frame.believedPitchDeg, rates[1]!);
+      correctionPct[0] = levelling(
+        gainPct[0]!,
+        stickPct[0]!,
+        target.rollDeg,
+        target.rollLimitDeg,
+        target.rollLimitDeg,
+        frame.believedRollDeg,
+        rates[0]!,
+      );
+      correctionPct[1] = levelling(
+        gainPct[1]!,
+        stickPct[1]!,
+        target.pitchDeg,
+        target.pitchUpLimitDeg,
+        target.pitchDownLimitDeg,
+        frame.believedPitchDeg,
+        rates[1]!,
+      );
     }
     if (mode === 'trainer') {
       // Damping inside the limits, pushed back once past them.
-      correctionPct[0]! += pushBack(gainPct[0]!, frame.believedRollDeg, target.rollLimitDeg, target.rollLimitDeg);
-      correctionPct[1]! += pushBack(gainPct[1]!, frame.believedPitchDeg, target.pitchUpLimitDeg, target.pitchDownLimitDeg);
+      correctionPct[0]! += pushBack(
+        gainPct[0]!,
+        frame.believedRollDeg,
+        target.rollLimitDeg,
+        target.rollLimitDeg,
+      );
+      correctionPct[1]! += pushBack(
+        gainPct[1]!,
+        frame.believedPitchDeg,
+        target.pitchUpLimitDeg,
+        target.pitchDownLimitDeg,
+      );
     }
   };
 }

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4477;
+
+export default defineConfig({
+  testDir: 'tests/browser',
+  outputDir: 'test-results/browser',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: `rm -rf test-results/data && npx tsx src/demo/fill.ts && npx next start -H 127.0.0.1 -p ${PORT}`,
+    url: `http://127.0.0.1:${PORT}`,
+    env: { TOLVAN_DATA: 'test-results/data', NEXT_TELEMETRY_DISABLED: '1' },
+    timeout: 120_000,
+  },
+});

@@ -1,0 +1,28 @@
+// Finds the Chromium the browser tests drive, installing Debian's when it may.
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { run } from './prepare.mjs';
+
+const PLACES = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+const find = () => PLACES.find((p) => p && existsSync(p));
+
+/** Path of a Chromium; ends the run with what to install when there is none to be had. */
+export function chromium() {
+  const there = find();
+  if (there) return there;
+  const root = process.getuid?.() === 0;
+  const apt = spawnSync('apt-get', ['--version']).status === 0;
+  if (root && apt) {
+    console.log('Installing Chromium for the browser tests …');
+    run('apt-get', ['update', '-qq']);
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
+    const now = find();
+    if (now) return now;
+  }
+  console.error(
+    '\nThe browser tests need Chromium and it is not here. Install it (on Debian: apt-get install chromium), or set CHROMIUM to its path.',
+  );
+  console.log('0 passed, 1 failed');
+  process.exit(1);
+}

@@ -1,0 +1,5 @@
+import { DirectionsStation } from '@/ui/directions/DirectionsStation';
+
+export default function Page() {
+  return <DirectionsStation />;
+}

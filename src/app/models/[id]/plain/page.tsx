@@ -1,0 +1,5 @@
+import { PlainStation } from '@/ui/plain/PlainStation';
+
+export default function Page() {
+  return <PlainStation />;
+}

@@ -1,0 +1,5 @@
+import { RigStation } from '@/ui/rig/RigStation';
+
+export default function Page() {
+  return <RigStation />;
+}

@@ -1,0 +1,5 @@
+import { UnitStation } from '@/ui/unit/UnitStation';
+
+export default function Page() {
+  return <UnitStation />;
+}

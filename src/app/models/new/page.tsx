@@ -1,0 +1,13 @@
+import { NewModelForm } from '@/ui/newmodel/NewModelForm';
+import type { Metadata } from 'next';
+
+export const metadata: Metadata = { title: 'New model' };
+
+export default function NewModelPage() {
+  return (
+    <>
+      <h1 className="my-4 text-3xl font-bold">New model</h1>
+      <NewModelForm />
+    </>
+  );
+}

@@ -1,0 +1,163 @@
+import {
+  compileChain,
+  describeFrame,
+  movementOf,
+  type Chain,
+  type Frame,
+  type Memory,
+  type Movement,
+  type Stimulus,
+} from '../chain';
+import { AXES, type Axis, type Mode, type Setup } from '../setup';
+
+/** How quickly a hand brings the model to where it is wanted. */
+const HAND_TIME_S = 0.15;
+const HAND_MAX_DEG_S = 240;
+/** A movement counts as one above this rate; its largest answers are kept until the next. */
+const MOVING_DEG_S = 8;
+
+/** One cell's worth of values for the screen; plain data, so that it crosses to another thread. */
+export interface Snapshot {
+  controls: number[];
+  linkUp: boolean;
+  inputsPct: number[];
+  channelsPct: number[];
+  sentUs: number[];
+  receivedUs: number[];
+  mode: Mode;
+  slot: number;
+  armed: boolean;
+  recovering: boolean;
+  stickPct: number[];
+  gainPct: number[];
+  fade: number[];
+  believedRatesDegPerS: number[];
+  believedRollDeg: number;
+  believedPitchDeg: number;
+  correctionPct: number[];
+  portsUs: number[];
+  servoDeg: number[];
+  surfaceDeg: number[];
+  motorPct: number[];
+  attitudeDeg: Record<Axis, number>;
+  ratesDegPerS: Record<Axis, number>;
+  /** Every surface and motor in words. */
+  twin: string[];
+  /** Largest answer of each surface during the newest movement of the model, in words. */
+  answers: { surface: string; movement: Movement; deg: number }[];
+  movement: string;
+}
+
+/** What the hands do to the bench. */
+export interface Bench {
+  setControl(id: string, value: number): void;
+  setLink(up: boolean): void;
+  /** Moves the wanted attitude; yaw turns without end. */
+  tilt(axis: Axis, byDeg: number): void;
+  /** Puts the model straight back on the stand. */
+  level(): void;
+  advance(dtS: number): Snapshot;
+}
+
+const MOVEMENT_WORDS: Record<Axis, readonly [string, string]> = {
+  roll: ['left wing raised', 'right wing raised'],
+  pitch: ['nose raised', 'tail raised'],
+  yaw: ['nose swung right', 'nose swung left'],
+};
+
+/** The stand-in transmitter, link, unit and model on the virtual bench. */
+export function createBench(setup: Setup): Bench {
+  const chain: Chain = compileChain(setup);
+  const memory: Memory = chain.newMemory();
+  const frame: Frame = chain.newFrame();
+  const stimulus: Stimulus = chain.restStimulus();
+  const attitude: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
+  const wanted: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
+  const rates: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
+  const still = new Float64Array(frame.surfaceDeg.length);
+  let moving = false;
+  let movement = '';
+  let answers: Snapshot['answers'] = [];
+
+  return {
+    setControl(id, value) {
+      const at = chain.layout.controls.get(id);
+      if (at !== undefined) stimulus.controls[at] = Math.max(-100, Math.min(100, value));
+    },
+    setLink(up) {
+      stimulus.linkUp = up;
+    },
+    tilt(axis, byDeg) {
+      const limit = axis === 'pitch' ? 85 : Infinity;
+      wanted[axis] = Math.max(-limit, Math.min(limit, wanted[axis] + byDeg));
+    },
+    level() {
+      for (const axis of AXES) wanted[axis] = 0;
+    },
+    advance(dtS) {
+      for (const axis of AXES) {
+        const off = wanted[axis] - attitude[axis];
+        const rate = Math.max(-HAND_MAX_DEG_S, Math.min(HAND_MAX_DEG_S, off / HAND_TIME_S));
+        rates[axis] = Math.abs(off) < 0.05 ? 0 : rate;
+        attitude[axis] += rates[axis] * dtS;
+      }
+      const fastest = AXES.reduce((a, b) => (Math.abs(rates[a]) >= Math.abs(rates[b]) ? a : b));
+      const nowMoving = Math.abs(rates[fastest]) > MOVING_DEG_S;
+      if (nowMoving && !moving) {
+        still.set(frame.surfaceDeg);
+        answers = [];
+        movement = MOVEMENT_WORDS[fastest][rates[fastest] > 0 ? 0 : 1];
+      }
+      moving = nowMoving;
+
+      stimulus.dtS = dtS;
+      stimulus.rollDeg = attitude.roll;
+      stimulus.pitchDeg = attitude.pitch;
+      stimulus.rollRateDegPerS = rates.roll;
+      stimulus.pitchRateDegPerS = rates.pitch;
+      stimulus.yawRateDegPerS = rates.yaw;
+      chain.step(stimulus, memory, frame);
+
+      if (moving)
+        answers = setup.airframe.surfaces.map((surface, i) => {
+          const deg = frame.surfaceDeg[i]! - still[i]!;
+          const before = answers.find((a) => a.surface === surface.id);
+          return before && Math.abs(before.deg) >= Math.abs(deg)
+            ? before
+            : { surface: surface.id, movement: movementOf(surface, deg), deg };
+        });
+      return snapshot();
+    },
+  };
+
+  function snapshot(): Snapshot {
+    return {
+      controls: [...stimulus.controls],
+      linkUp: stimulus.linkUp,
+      inputsPct: [...frame.inputsPct],
+      channelsPct: [...frame.channelsPct],
+      sentUs: [...frame.sentUs],
+      receivedUs: [...frame.receivedUs],
+      mode: frame.mode,
+      slot: frame.slot,
+      armed: frame.armed,
+      recovering: frame.recovering,
+      stickPct: [...frame.stickPct],
+      gainPct: [...frame.gainPct],
+      fade: [...frame.fade],
+      believedRatesDegPerS: [...frame.believedRatesDegPerS],
+      believedRollDeg: frame.believedRollDeg,
+      believedPitchDeg: frame.believedPitchDeg,
+      correctionPct: [...frame.correctionPct],
+      portsUs: [...frame.portsUs],
+      servoDeg: [...frame.servoDeg],
+      surfaceDeg: [...frame.surfaceDeg],
+      motorPct: [...frame.motorPct],
+      attitudeDeg: { ...attitude },
+      ratesDegPerS: { ...rates },
+      twin: describeFrame(setup, frame),
+      answers,
+      movement,
+    };
+  }
+}

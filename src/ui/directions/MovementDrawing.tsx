@@ -1,0 +1,63 @@
+'use client';
+
+import type { Check } from '@/core/directions';
+import { eulerMatrix, apply, multiply } from '@/core/space';
+import { useModel } from '../frame/modelStore';
+import { shapeOf, type Point } from '../drawing/shape';
+
+const TILT: Record<Check['axis'], readonly [number, number, number]> = {
+  roll: [22, 0, 0],
+  pitch: [0, 20, 0],
+  yaw: [0, 0, 26],
+};
+
+/** The model as its pilot sees it, moved as the check asks, the surface in question marked. */
+export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId: string }) {
+  const airframe = useModel((s) => s.setup.airframe);
+  const shape = shapeOf(airframe);
+  const [roll, pitch, yaw] = check.kind === 'correction' ? TILT[check.axis] : [0, 0, 0];
+  // Seen from behind and above: the camera looks down on the model by this much.
+  const view = multiply(eulerMatrix(0, -28, 0), eulerMatrix(roll, pitch, yaw));
+  const flat = (p: Point) => {
+    const [x, y, z] = apply(view, p);
+    return { x: y, y: z, depth: x };
+  };
+  const faces = [
+    ...shape.fixed.map((quad) => ({ points: quad.map(flat), mark: false })),
+    ...shape.moving.map(({ surface, quad }) => ({
+      points: quad.map(flat),
+      mark: surface.id === surfaceId,
+    })),
+    ...shape.body.slice(1).map((b, i) => {
+      const a = shape.body[i]!;
+      const points = [
+        [a.x, -a.half, 0],
+        [a.x, 0, a.top],
+        [a.x, a.half, 0],
+        [b.x, b.half, 0],
+        [b.x, 0, b.top],
+        [b.x, -b.half, 0],
+      ] as const;
+      return { points: points.map(flat), mark: false };
+    }),
+  ];
+  const depth = (f: (typeof faces)[number]) =>
+    f.points.reduce((sum, p) => sum + p.depth, 0) / f.points.length;
+  const r = shape.radiusMm * 1.02;
+  return (
+    <svg viewBox={`${-r} ${-r * 0.62} ${2 * r} ${1.24 * r}`} className="w-full" aria-hidden>
+      {faces
+        .toSorted((a, b) => depth(b) - depth(a))
+        .map((face, i) => (
+          <polygon
+            key={i}
+            points={face.points.map((p) => `${p.x.toFixed(0)},${p.y.toFixed(0)}`).join(' ')}
+            fill={face.mark ? 'var(--accent)' : 'var(--shade)'}
+            stroke="var(--ink)"
+            strokeWidth={face.mark ? r / 60 : r / 140}
+            strokeLinejoin="round"
+          />
+        ))}
+    </svg>
+  );
+}

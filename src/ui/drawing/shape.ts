@@ -1,0 +1,285 @@
+import type { Airframe, Surface } from '@/core/setup';
+import { isUpright } from '@/core/chain';
+
+/** Millimetres in body axes: x forward, y right, z down, from about the centre of gravity. */
+export type Point = readonly [number, number, number];
+/** Root leading, tip leading, tip trailing, root trailing. For a surface the leading edge is its hinge. */
+export type Quad = readonly [Point, Point, Point, Point];
+
+/** A cross-section of the body: where, half width, top and bottom. */
+export interface Section {
+  x: number;
+  half: number;
+  top: number;
+  bottom: number;
+}
+
+export interface ModelShape {
+  body: Section[];
+  fixed: Quad[];
+  moving: { surface: Surface; quad: Quad }[];
+  /** Radius that holds everything. */
+  radiusMm: number;
+}
+
+const mirror = (quad: Quad): Quad =>
+  quad.map(([x, y, z]) => [x, -y, z] as const) as unknown as Quad;
+
+/** A picture of the model made from its measures: sizes are its own, proportions are guessed. */
+export function shapeOf(airframe: Airframe): ModelShape {
+  if (airframe.kind === 'car') return carShape(airframe);
+  if (airframe.kind === 'boat') return boatShape(airframe);
+  const { spanMm: span, lengthMm: length, chordMm: chord } = airframe.measures;
+  const wing = airframe.kind === 'flying-wing';
+  const fixed: Quad[] = [];
+  const moving: ModelShape['moving'] = [];
+  const half = span / 2;
+  const lead = 0.3 * chord;
+  const sweep = wing ? 0.55 * half : 0;
+  const dihedral = wing ? 0 : 0.04 * half;
+  const tipChord = wing ? 0.55 * chord : 0.85 * chord;
+
+  /** Point on the right wing at a share of half span and of local chord (0 leading, 1 trailing). */
+  const onWing = (s: number, c: number): Point => {
+    const local = chord + (tipChord - chord) * s;
+    const start = lead - sweep * s - (wing ? 0 : 0.2 * (chord - local));
+    return [start - c * local, s * half, -dihedral * s - (wing ? 0 : 0.05 * length)];
+  };
+  const strip = (from: number, to: number, front: number): Quad => [
+    onWing(from, front),
+    onWing(to, front),
+    onWing(to, 1),
+    onWing(from, 1),
+  ];
+  const cuts = new Map<string, readonly [number, number]>();
+  for (const s of airframe.surfaces) {
+    if (s.role === 'aileron') cuts.set(s.id, [0.52, 0.94]);
+    if (s.role === 'flaperon') cuts.set(s.id, [0.12, 0.94]);
+    if (s.role === 'flap') cuts.set(s.id, [0.1, 0.46]);
+    if (s.role === 'elevon') cuts.set(s.id, [0.3, 0.95]);
+  }
+  const board = (side: 1 | -1, quad: Quad) => (side === 1 ? quad : mirror(quad));
+  for (const side of [1, -1] as const) {
+    const name = side === 1 ? 'right' : 'left';
+    const own = airframe.surfaces.filter((s) => s.side === name && cuts.has(s.id));
+    fixed.push(board(side, [onWing(0, 0), onWing(1, 0), onWing(1, 0.76), onWing(0, 0.76)]));
+    // The fixed trailing strips between the moving ones.
+    let from = 0;
+    for (const s of [...own].sort((a, b) => cuts.get(a.id)![0] - cuts.get(b.id)![0])) {
+      const [start, end] = cuts.get(s.id)!;
+      if (start > from) fixed.push(board(side, strip(from, start, 0.76)));
+      moving.push({ surface: s, quad: board(side, strip(start, end, 0.78)) });
+      from = end;
+    }
+    if (from < 1) fixed.push(board(side, strip(from, 1, 0.76)));
+  }
+
+  const tailX = -0.62 * length;
+  const tailChord = 0.62 * chord;
+  const tailHalf = 0.19 * span;
+  const finTop = -0.17 * length;
+  const tailZ = airframe.kind === 't-tail' ? finTop : -0.01 * length;
+  const find = (role: Surface['role'], side?: Surface['side']) =>
+    airframe.surfaces.find((s) => s.role === role && (!side || s.side === side));
+
+  const elevator = find('elevator');
+  if (elevator) {
+    const x0 = tailX + tailChord;
+    fixed.push([
+      [x0, -tailHalf, tailZ],
+      [x0, tailHalf, tailZ],
+      [x0 - 0.55 * tailChord, tailHalf, tailZ],
+      [x0 - 0.55 * tailChord, -tailHalf, tailZ],
+    ]);
+    moving.push({
+      surface: elevator,
+      quad: [
+        [x0 - 0.6 * tailChord, -tailHalf, tailZ],
+        [x0 - 0.6 * tailChord, tailHalf, tailZ],
+        [tailX, tailHalf, tailZ],
+        [tailX, -tailHalf, tailZ],
+      ],
+    });
+  }
+  const rudder = find('rudder');
+  if (rudder || elevator || (wing && rudder)) {
+    const finX = wing ? lead - 0.9 * chord : tailX + tailChord;
+    const height = wing ? -0.3 * length : finTop;
+    const root = tailChord * 1.05;
+    fixed.push([
+      [finX, 0, 0],
+      [finX - 0.35 * root, 0, height],
+      [finX - 0.62 * root, 0, height],
+      [finX - 0.6 * root, 0, 0],
+    ]);
+    if (rudder)
+      moving.push({
+        surface: rudder,
+        quad: [
+          [finX - 0.64 * root, 0, 0],
+          [finX - 0.64 * root, 0, height],
+          [finX - 1.02 * root, 0, height],
+          [finX - 1.02 * root, 0, 0],
+        ],
+      });
+  }
+  for (const side of ['right', 'left'] as const) {
+    const panel = find('ruddervator', side);
+    if (!panel) continue;
+    const sign = side === 'right' ? 1 : -1;
+    const up = airframe.kind === 'inverted-v-tail' ? 1 : -1;
+    const reach = 0.75 * tailHalf;
+    const rise = up * 0.65 * tailHalf;
+    const base = up > 0 ? -0.13 * length : -0.02 * length;
+    const x0 = tailX + tailChord;
+    const point = (c: number, out: number): Point => [
+      x0 - c * tailChord - 0.2 * tailChord * out,
+      sign * reach * out,
+      base + rise * out,
+    ];
+    fixed.push([point(0, 0), point(0, 1), point(0.58, 1), point(0.58, 0)]);
+    moving.push({
+      surface: panel,
+      quad: [point(0.62, 0), point(0.62, 1), point(1, 1), point(1, 0)],
+    });
+  }
+  const wheel = find('wheel');
+  if (wheel) {
+    const nose = airframe.measures.stance === 'nose-wheel';
+    const x = nose ? 0.25 * length : tailX + 0.1 * length;
+    const size = 0.035 * length;
+    const z = 0.11 * length;
+    moving.push({
+      surface: wheel,
+      quad: [
+        [x + size, 0, z - size],
+        [x + size, 0, z + size],
+        [x - size, 0, z + size],
+        [x - size, 0, z - size],
+      ],
+    });
+  }
+  const wide = wing ? 0.1 * length : 0.055 * length;
+  const body: Section[] = wing
+    ? [
+        { x: lead + 0.12 * length, half: 4, top: -6, bottom: 6 },
+        { x: lead - 0.1 * length, half: wide * 0.7, top: -wide * 0.6, bottom: wide * 0.35 },
+        { x: lead - 0.9 * chord, half: wide * 0.5, top: -wide * 0.3, bottom: wide * 0.2 },
+      ]
+    : [
+        { x: 0.37 * length, half: 0.4 * wide, top: -0.25 * wide, bottom: 0.45 * wide },
+        { x: 0.3 * length, half: 0.8 * wide, top: -0.7 * wide, bottom: 0.8 * wide },
+        { x: 0.06 * length, half: wide, top: -0.95 * wide, bottom: wide },
+        { x: -0.18 * length, half: 0.8 * wide, top: -0.8 * wide, bottom: 0.7 * wide },
+        { x: tailX, half: 0.18 * wide, top: -0.25 * wide, bottom: 0.12 * wide },
+      ];
+  return { body, fixed, moving, radiusMm: Math.max(half, 0.7 * length) };
+}
+
+function carShape(airframe: Airframe): ModelShape {
+  const { lengthMm: length, spanMm: width, wheelbaseMm: base, trackMm: track } = airframe.measures;
+  const size = 0.16 * length;
+  const wheel = (x: number, y: number): Quad => [
+    [x + size / 2, y, size * 0.1],
+    [x + size / 2, y, size * 1.1],
+    [x - size / 2, y, size * 1.1],
+    [x - size / 2, y, size * 0.1],
+  ];
+  const front = airframe.surfaces.filter((s) => s.role === 'wheel');
+  return {
+    body: [
+      { x: 0.55 * length, half: width * 0.36, top: -10, bottom: 20 },
+      { x: 0.2 * length, half: width * 0.4, top: -30, bottom: 25 },
+      { x: 0.02 * length, half: width * 0.34, top: -85, bottom: 25 },
+      { x: -0.25 * length, half: width * 0.34, top: -80, bottom: 25 },
+      { x: -0.45 * length, half: width * 0.4, top: -35, bottom: 20 },
+    ],
+    fixed: [wheel(-base * 0.45, track / 2), wheel(-base * 0.45, -track / 2)],
+    moving: front.map((surface) => ({
+      surface,
+      quad: wheel(base * 0.55, (surface.side === 'left' ? -1 : 1) * (track / 2)),
+    })),
+    radiusMm: length * 0.75,
+  };
+}
+
+function boatShape(airframe: Airframe): ModelShape {
+  const { lengthMm: length, spanMm: width } = airframe.measures;
+  const half = width / 2;
+  const rudder = airframe.surfaces.find((s) => s.role === 'rudder');
+  const x = -0.52 * length;
+  const size = 0.07 * length;
+  return {
+    body: [
+      { x: 0.5 * length, half: 4, top: -70, bottom: -30 },
+      { x: 0.3 * length, half: half * 0.7, top: -55, bottom: 30 },
+      { x: 0, half, top: -45, bottom: 45 },
+      { x: -0.5 * length, half: half * 0.85, top: -45, bottom: 40 },
+    ],
+    fixed: [
+      [
+        [0.1 * length, -half * 0.5, -110],
+        [0.1 * length, half * 0.5, -110],
+        [-0.2 * length, half * 0.5, -110],
+        [-0.2 * length, -half * 0.5, -110],
+      ],
+    ],
+    moving: rudder
+      ? [
+          {
+            surface: rudder,
+            quad: [
+              [x, 0, 20],
+              [x, 0, 20 + 1.6 * size],
+              [x - size, 0, 20 + 1.6 * size],
+              [x - size, 0, 20],
+            ],
+          },
+        ]
+      : [],
+    radiusMm: length * 0.6,
+  };
+}
+
+/**
+ * Turns a moving part about its hinge, which is its leading edge (a wheel's middle).
+ * @param deg positive moves the trailing edge down, or left on upright parts
+ */
+export function deflect(surface: Surface, quad: Quad, deg: number): Quad {
+  if (!deg) return quad;
+  const [rootLead, tipLead] = quad;
+  const wheel = surface.role === 'wheel';
+  const origin: Point = wheel ? [(quad[0][0] + quad[2][0]) / 2, quad[0][1], quad[0][2]] : rootLead;
+  const along = unit(minus(tipLead, rootLead));
+  const chord = minus(quad[3], rootLead);
+  const lift = cross(along, chord);
+  const upright = isUpright(surface);
+  // Which way round the hinge carries the trailing edge down (or left). A wheel's front goes left.
+  const towards = upright ? -lift[1] : lift[2];
+  const sign = (towards >= 0 ? 1 : -1) * (wheel ? -1 : 1);
+  const angle = (sign * deg * Math.PI) / 180;
+  return quad.map((p) => turn(p, origin, along, angle)) as unknown as Quad;
+}
+
+const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const cross = (a: Point, b: Point): Point => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+const unit = (a: Point): Point => {
+  const n = Math.hypot(...a) || 1;
+  return [a[0] / n, a[1] / n, a[2] / n];
+};
+
+/** Rodrigues' rotation of a point about an axis through `origin`. */
+function turn(p: Point, origin: Point, axis: Point, angle: number): Point {
+  const v = minus(p, origin);
+  const k = cross(axis, v);
+  const dot = axis[0] * v[0] + axis[1] * v[1] + axis[2] * v[2];
+  const c = Math.cos(angle);
+  const s = Math.sin(angle);
+  return [0, 1, 2].map(
+    (i) => origin[i]! + v[i]! * c + k[i]! * s + axis[i]! * dot * (1 - c),
+  ) as unknown as Point;
+}

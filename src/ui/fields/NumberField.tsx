@@ -1,0 +1,105 @@
+'use client';
+
+import { useId, useRef, useState } from 'react';
+
+/**
+ * A number with its unit: typed, stepped with the arrow keys (Shift for ten steps) or dragged
+ * sideways by its label. Committed on Enter, on leaving, and at the end of a drag.
+ */
+export function NumberField({
+  label,
+  value,
+  unit,
+  min,
+  max,
+  step = 1,
+  hideLabel = false,
+  onCommit,
+}: {
+  label: string;
+  value: number;
+  unit: string;
+  min: number;
+  max: number;
+  step?: number;
+  hideLabel?: boolean;
+  /** @returns what is wrong with it, or nothing */
+  onCommit: (value: number) => string | undefined;
+}) {
+  const id = useId();
+  const [text, setText] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const drag = useRef<{ x: number; from: number } | undefined>(undefined);
+  const tidy = (n: number) => Math.round(Math.min(max, Math.max(min, n)) / step) * step;
+  const show = (n: number) => String(Math.round(n * 1000) / 1000);
+
+  const commit = (raw: string) => {
+    const number = Number(raw.replace(',', '.').replace('−', '-'));
+    if (raw.trim() === '' || Number.isNaN(number)) return setProblem('Write a number.');
+    if (number < min || number > max) return setProblem(`From ${min} to ${max} ${unit}.`);
+    const refused = number === value ? undefined : onCommit(number);
+    setProblem(refused);
+    if (!refused) setText(undefined);
+  };
+  const stepBy = (by: number) => {
+    const next = tidy(Number(text ?? value) + by);
+    setText(show(next));
+    setProblem(undefined);
+  };
+
+  return (
+    <div className="flex flex-col gap-0.5">
+      <label
+        htmlFor={id}
+        className={
+          hideLabel ? 'sr-only' : 'cursor-ew-resize touch-none text-sm font-semibold select-none'
+        }
+        onPointerDown={(e) => {
+          drag.current = { x: e.clientX, from: value };
+          e.currentTarget.setPointerCapture(e.pointerId);
+        }}
+        onPointerMove={(e) => {
+          if (!drag.current) return;
+          setText(
+            show(tidy(drag.current.from + Math.round((e.clientX - drag.current.x) / 4) * step)),
+          );
+        }}
+        onPointerUp={() => {
+          drag.current = undefined;
+          if (text !== undefined) commit(text);
+        }}
+      >
+        {label}
+      </label>
+      <span className="field flex items-center gap-1 focus-within:outline-3 focus-within:outline-[var(--focus)]">
+        <input
+          id={id}
+          className="num w-full min-w-10 bg-transparent outline-none"
+          inputMode="decimal"
+          value={text ?? show(value)}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(e) => setText(e.target.value)}
+          onBlur={() => text !== undefined && commit(text)}
+          onKeyDown={(e) => {
+            const size = step * (e.shiftKey ? 10 : 1);
+            if (e.key === 'Enter' && text !== undefined) commit(text);
+            else if (e.key === 'Escape') {
+              setText(undefined);
+              setProblem(undefined);
+            } else if (e.key === 'ArrowUp') stepBy(size);
+            else if (e.key === 'ArrowDown') stepBy(-size);
+            else return;
+            e.preventDefault();
+          }}
+        />
+        <span className="text-soft font-num text-sm">{unit}</span>
+      </span>
+      {problem && (
+        <span id={`${id}-problem`} role="alert" className="text-stop text-sm">
+          {problem}
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { Download, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { StatusMark } from '../status/StatusMark';
+import { useModel } from './modelStore';
+import { STATIONS } from './stations';
+
+/** Name of the model and the strip of stations, in the order of the work. */
+export function ModelHeader() {
+  const { id, setup, evidence, past, undo, version, saving } = useModel((s) => s);
+  const here = usePathname().split('/')[3];
+  return (
+    <div className="mb-4 print:hidden">
+      <div className="flex flex-wrap items-center justify-between gap-2 py-2">
+        <h1 className="min-w-0 text-2xl font-bold wrap-anywhere">{setup.name}</h1>
+        <div className="flex items-center gap-2">
+          <span className="text-soft text-sm" aria-live="polite">
+            {saving > 0 ? 'saving …' : `version ${version}, kept`}
+          </span>
+          <button
+            type="button"
+            className="btn"
+            onClick={undo}
+            disabled={past.length === 0}
+            aria-label="Undo the last change"
+          >
+            <Undo2 size={18} aria-hidden />
+          </button>
+          <a href={`/api/models/${id}/export`} className="btn" aria-label="Save as a Setup file">
+            <Download size={18} aria-hidden />
+          </a>
+        </div>
+      </div>
+      <nav aria-label="Stations of the job">
+        <ol className="flex gap-1 overflow-x-auto pb-1">
+          {STATIONS.map((station) => {
+            const status = station.status?.(setup, evidence);
+            const current = station.id === here;
+            return (
+              <li key={station.id} className="shrink-0">
+                <Link
+                  href={`/models/${id}/${station.id}`}
+                  aria-current={current ? 'page' : undefined}
+                  className={`flex min-h-11 items-center gap-2 border-b-4 px-3 ${
+                    current ? 'border-accent bg-card font-bold' : 'border-edge'
+                  }`}
+                >
+                  {station.title}
+                  {status && <StatusMark status={status} quiet />}
+                </Link>
+              </li>
+            );
+          })}
+        </ol>
+      </nav>
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Problem } from '@/core/setup';
+
+export type Reply<T> =
+  { ok: true; value: T } | { ok: false; status: number; problems: Problem[]; head?: number };
+
+/** Talks to the server; a broken connection is a reply like any other, so that text is never lost. */
+export async function send<T>(method: string, path: string, body: unknown): Promise<Reply<T>> {
+  try {
+    const response = await fetch(path, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      ...(body === undefined
+        ? {}
+        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const data = (await response.json()) as T & { problems?: Problem[]; head?: number };
+    if (response.ok) return { ok: true, value: data };
+    return {
+      ok: false,
+      status: response.status,
+      problems: data.problems ?? [{ path: '', reason: response.statusText }],
+      ...(data.head === undefined ? {} : { head: data.head }),
+    };
+  } catch {
+    return {
+      ok: false,
+      status: 0,
+      problems: [{ path: '', reason: 'the server does not answer; is it still running?' }],
+    };
+  }
+}

@@ -1,0 +1,130 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
+import type { AirframeKind } from '@/core/setup';
+import type { NewModel } from '@/server/models';
+import { Silhouette } from '../drawing/Silhouette';
+import { send } from '../frame/send';
+import { AILERON_WORDS, KIND_WORDS } from './words';
+
+/** The fewest questions that let the chain run. Everything asked here can be changed later. */
+export function NewModelForm() {
+  const router = useRouter();
+  const [refused, setRefused] = useState('');
+  const { register, handleSubmit, control, setValue, formState } = useForm<NewModel>({
+    defaultValues: {
+      name: '',
+      kind: 'conventional',
+      ailerons: 'y-lead',
+      unit: 'menu-receiver',
+      transmitter: 'line-sixteen',
+    },
+  });
+  const [kind, ailerons, unit, transmitter] = useWatch({
+    control,
+    name: ['kind', 'ailerons', 'unit', 'transmitter'],
+  });
+  const airframe = buildAirframe({ ...usualAnswers(kind), ailerons });
+  const hasAilerons = usualAnswers(kind).ailerons !== 'none';
+
+  const start = handleSubmit(async (answers) => {
+    setRefused('');
+    const reply = await send<{ id: string }>('POST', '/api/models', answers);
+    if (reply.ok) router.push(`/models/${reply.value.id}/plain`);
+    else setRefused(reply.problems.map((p) => p.reason).join('; '));
+  });
+
+  return (
+    <form onSubmit={start} noValidate className="grid gap-6 lg:grid-cols-[1fr_20rem]">
+      <div className="card flex flex-col gap-5">
+        <label className="flex flex-col gap-1">
+          <span className="font-semibold">What do you call it?</span>
+          <input
+            {...register('name', {
+              required: 'Give it a name, so that you find it on the shelf.',
+              maxLength: { value: 80, message: 'At most 80 letters.' },
+              validate: (v) =>
+                v.trim() !== '' || 'Give it a name, so that you find it on the shelf.',
+            })}
+            className="field"
+            autoComplete="off"
+            aria-invalid={formState.errors.name !== undefined}
+            aria-describedby="name-error"
+          />
+          <span id="name-error" role="alert" className="text-stop text-sm">
+            {formState.errors.name?.message}
+          </span>
+        </label>
+        <label className="flex flex-col gap-1">
+          <span className="font-semibold">What is it?</span>
+          <select
+            {...register('kind', {
+              onChange: (event: React.ChangeEvent<HTMLSelectElement>) =>
+                setValue('ailerons', usualAnswers(event.target.value as AirframeKind).ailerons),
+            })}
+            className="field"
+          >
+            {Object.entries(KIND_WORDS).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        {hasAilerons && (
+          <label className="flex flex-col gap-1">
+            <span className="font-semibold">How are the ailerons moved?</span>
+            <select {...register('ailerons')} className="field">
+              {Object.entries(AILERON_WORDS).map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <label className="flex flex-col gap-1">
+          <span className="font-semibold">Which unit is most like yours?</span>
+          <select {...register('unit')} className="field">
+            {Object.entries(UNITS).map(([id, { name }]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <span className="text-soft text-sm">{UNITS[unit]?.description}</span>
+        </label>
+        <label className="flex flex-col gap-1">
+          <span className="font-semibold">Which transmitter is most like yours?</span>
+          <select {...register('transmitter')} className="field">
+            {Object.entries(TRANSMITTERS).map(([id, { name }]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <span className="text-soft text-sm">{TRANSMITTERS[transmitter]?.description}</span>
+        </label>
+        {refused && (
+          <p role="alert" className="text-stop">
+            {refused}
+          </p>
+        )}
+        <button type="submit" className="btn btn-main self-start" disabled={formState.isSubmitting}>
+          Put it on the bench
+        </button>
+      </div>
+      <aside className="card flex flex-col gap-2 self-start" aria-label="What you get">
+        <Silhouette airframe={airframe} className="h-52 w-full" />
+        <p className="text-soft text-sm">
+          {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}; {airframe.servos.length}{' '}
+          servos. Measures, linkages and channels start from usual values; you change them on the
+          model’s own pages.
+        </p>
+      </aside>
+    </form>
+  );
+}

@@ -1,0 +1,77 @@
+'use client';
+
+import { pointer } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+
+/** Reverse, subtrim and endpoints of every channel, as the transmitter's output menu has them. */
+export function ChannelTable() {
+  const { setup, edit } = useModel((s) => s);
+  const { outputs } = setup.program;
+  const { pulse } = setup.transmitter;
+  const change = (i: number, field: string, value: unknown, words: string) =>
+    edit(
+      [{ op: 'replace', path: pointer('program', 'outputs', i, field), value }],
+      `Channel ${outputs[i]!.channel}: ${words}`,
+    )[0]?.reason;
+
+  return (
+    <section className="card" aria-labelledby="channels-title">
+      <h2 id="channels-title" className="text-lg font-bold">
+        Channels in the transmitter
+      </h2>
+      <ul className="mt-2 flex flex-col divide-y divide-(--card-edge)">
+        {outputs.map((o, i) => (
+          <li
+            key={o.channel}
+            className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[8rem_9rem_repeat(3,1fr)]"
+          >
+            <p className="self-center">
+              <span className="num mr-2 text-lg font-bold">{o.channel}</span>
+              {o.carries}
+            </p>
+            <button
+              type="button"
+              className="btn text-sm"
+              aria-pressed={o.reversed}
+              onClick={() =>
+                change(i, 'reversed', !o.reversed, o.reversed ? 'set to normal' : 'reversed')
+              }
+            >
+              {o.reversed ? 'reversed' : 'normal'}
+              <span className="sr-only">, channel {o.channel}</span>
+            </button>
+            <NumberField
+              label="lower end"
+              unit="%"
+              min={-150}
+              max={0}
+              value={o.minPct}
+              onCommit={(v) => change(i, 'minPct', v, `lower end ${v} %`)}
+            />
+            <NumberField
+              label="subtrim"
+              unit="%"
+              min={-50}
+              max={50}
+              value={o.subtrimPct}
+              onCommit={(v) => change(i, 'subtrimPct', v, `subtrim ${v} %`)}
+            />
+            <NumberField
+              label="upper end"
+              unit="%"
+              min={0}
+              max={150}
+              value={o.maxPct}
+              onCommit={(v) => change(i, 'maxPct', v, `upper end ${v} %`)}
+            />
+          </li>
+        ))}
+      </ul>
+      <p className="text-soft mt-2 text-sm">
+        100 % is <span className="num">{pulse.usAt100} µs</span> either side of{' '}
+        <span className="num">{pulse.centreUs} µs</span> on this transmitter.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+'use client';
+
+import { pointer } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+
+/** Rate and expo of every stick. */
+export function InputTable() {
+  const { setup, edit } = useModel((s) => s);
+  const change = (i: number, j: number, field: string, value: number, words: string) =>
+    edit(
+      [{ op: 'replace', path: pointer('program', 'inputs', i, 'rates', j, field), value }],
+      `${setup.program.inputs[i]!.label}: ${words}`,
+    )[0]?.reason;
+  return (
+    <section className="card" aria-labelledby="rates-title">
+      <h2 id="rates-title" className="text-lg font-bold">
+        Rates and expo
+      </h2>
+      <ul className="mt-2 grid gap-3 sm:grid-cols-2">
+        {setup.program.inputs.map((input, i) =>
+          input.rates.map((rate, j) => (
+            <li key={`${input.id}-${j}`} className="grid grid-cols-[1fr_1fr_1fr] items-end gap-2">
+              <p className="self-center font-semibold">{input.label}</p>
+              <NumberField
+                label="rate"
+                unit="%"
+                min={0}
+                max={150}
+                value={rate.weightPct}
+                onCommit={(v) => change(i, j, 'weightPct', v, `rate ${v} %`)}
+              />
+              <NumberField
+                label="expo"
+                unit="%"
+                min={-100}
+                max={100}
+                value={rate.expoPct}
+                onCommit={(v) => change(i, j, 'expoPct', v, `expo ${v} %`)}
+              />
+            </li>
+          )),
+        )}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,120 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { compileChain, describeSurface } from '@/core/chain';
+import { checksFor, expectationsOf, predictAll } from '@/core/directions';
+import { observedDirections } from '@/core/logbook';
+import { useModel } from '../frame/modelStore';
+import { StatusMark } from '../status/StatusMark';
+import { ChannelTable } from './ChannelTable';
+import { InputTable } from './InputTable';
+
+/** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
+export function PlainStation() {
+  const { id, setup, evidence } = useModel((s) => s);
+  const predictions = useMemo(() => predictAll(setup), [setup]);
+  const observed = observedDirections(setup, evidence);
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_22rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <p className="text-lg">
+          With the unit <strong>off</strong> the model must already be right: every stick, every
+          centre, the throttle cut. All that follows is built on it.
+        </p>
+        <ChannelTable />
+        <InputTable />
+      </div>
+      <aside className="flex flex-col gap-4">
+        <ThrottleCut />
+        <section className="card" aria-labelledby="sticks-title">
+          <h2 id="sticks-title" className="text-lg font-bold">
+            What the sticks will do
+          </h2>
+          <ul className="mt-2 flex flex-col gap-3">
+            {checksFor(setup)
+              .filter((c) => c.kind === 'stick')
+              .map((check) => (
+                <li key={check.id}>
+                  <p className="text-soft text-sm">{check.instruction}</p>
+                  <ul>
+                    {expectationsOf(setup, check).map(({ surface, movement }) => {
+                      const answer = predictions.get(check.id)!.get(surface.id)!;
+                      const seen = observed.find(
+                        (o) =>
+                          o.expectation.check.id === check.id &&
+                          o.expectation.surface.id === surface.id,
+                      );
+                      const wrong = answer.movement !== movement;
+                      return (
+                        <li key={surface.id} className="flex flex-wrap justify-between gap-x-3">
+                          <span>{describeSurface(surface, answer.deg)}</span>
+                          {wrong ? (
+                            <StatusMark status="stop" words={`should go ${movement}`} />
+                          ) : (
+                            <StatusMark
+                              status={seen?.status ?? 'todo'}
+                              words={seen?.status === 'proven' ? 'seen' : 'not seen yet'}
+                            />
+                          )}
+                        </li>
+                      );
+                    })}
+                  </ul>
+                </li>
+              ))}
+          </ul>
+          <Link href={`/models/${id}/directions`} className="btn btn-main mt-4 w-full">
+            Look at the real ones
+          </Link>
+        </section>
+      </aside>
+    </div>
+  );
+}
+
+/** Whether a control holds the motor off, tried on the chain with the stick right up. */
+function ThrottleCut() {
+  const setup = useModel((s) => s.setup);
+  const cut = useMemo(() => {
+    if (setup.airframe.motors.length === 0) return undefined;
+    const chain = compileChain(setup);
+    const frame = chain.newFrame();
+    const stimulus = chain.restStimulus();
+    const stick = setup.transmitter.controls.findIndex(
+      (c) => c.kind === 'stick' && c.hand === 'throttle',
+    );
+    const motorAt = (throttle: number) => {
+      if (stick >= 0) stimulus.controls[stick] = throttle;
+      chain.step(stimulus, chain.newMemory(), frame);
+      return Math.max(...frame.motorPct);
+    };
+    const line = setup.program.lines.find((l) => l.purpose === 'throttle-cut');
+    const control = line?.when?.kind === 'switch' ? line.when.control : undefined;
+    return {
+      name: setup.transmitter.controls.find((c) => c.id === control)?.label,
+      lowPct: motorAt(-100),
+      highPct: motorAt(100),
+    };
+  }, [setup]);
+  if (!cut) return null;
+  const safe = cut.name !== undefined && cut.highPct < 1 && cut.lowPct < 1;
+  return (
+    <section className="card" aria-labelledby="cut-title">
+      <h2 id="cut-title" className="text-lg font-bold">
+        Throttle cut
+      </h2>
+      <div className="mt-1">
+        <StatusMark
+          status={safe ? 'caution' : 'stop'}
+          words={safe ? `${cut.name} at rest holds the motor off` : 'the motor is live at rest'}
+        />
+      </div>
+      <p className="text-soft mt-1 text-sm">
+        Switches at rest: stick low gives {cut.lowPct.toFixed(0)} %, stick full gives{' '}
+        {cut.highPct.toFixed(0)} %. Take the propeller off, then try both on the model before you
+        open any menu.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+
+import { Radio, RadioTower } from 'lucide-react';
+import { switchPosition, switchValue } from '@/core/chain';
+import type { Control, Setup } from '@/core/setup';
+import { StickPad } from './StickPad';
+import { switchesOf } from './switches';
+import type { RigHandle } from './useRig';
+
+const POSITION_WORDS = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
+
+/** What a control is used for in this program, so that nobody has to remember it. */
+function purposeOf(setup: Setup, id: string): string {
+  const direct = setup.program.lines.filter(
+    (l) =>
+      (l.source.kind === 'control' && l.source.id === id) ||
+      (l.when?.kind === 'switch' && l.when.control === id),
+  );
+  const words = direct.map((l) =>
+    l.purpose === 'other' || l.purpose === undefined
+      ? (setup.program.outputs.find((o) => o.channel === l.channel)?.carries ??
+        `channel ${l.channel}`)
+      : l.purpose.replace('-', ' '),
+  );
+  return [...new Set(words)].join(', ');
+}
+
+/** The transmitter under the hands: sticks, switches, knobs, the link. */
+export function Hands({ setup, rig }: { setup: Setup; rig: RigHandle }) {
+  const { controls } = setup.transmitter;
+  const stick = (hand: string) => controls.find((c) => c.kind === 'stick' && c.hand === hand);
+  const used = (c: Control) => purposeOf(setup, c.id) !== '';
+  const switches = switchesOf(controls);
+  const shown = [...switches.filter(used), ...switches.filter((c) => !used(c))];
+  const turning = controls.filter((c) => c.kind === 'knob' || c.kind === 'slider');
+  return (
+    <section className="card" aria-label="Transmitter">
+      <div className="flex flex-wrap items-start justify-center gap-6">
+        <StickPad name="Left stick" across={stick('rudder')} along={stick('throttle')} rig={rig} />
+        <div className="order-last flex min-w-0 flex-1 basis-96 flex-col gap-3 xl:order-none">
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-2">
+            {shown.map((c) => (
+              <SwitchControl
+                key={c.id}
+                control={c}
+                purpose={purposeOf(setup, c.id)}
+                digit={switches.indexOf(c) + 1}
+                rig={rig}
+              />
+            ))}
+          </div>
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3">
+            {[...turning.filter(used), ...turning.filter((c) => !used(c))].map((c) => (
+              <label key={c.id} className="text-sm">
+                <span className="font-semibold">{c.label}</span>{' '}
+                <span className="text-accent">{purposeOf(setup, c.id)}</span>
+                <span className="num float-right">{rig.controls[c.id]!.toFixed(0)} %</span>
+                <input
+                  type="range"
+                  min={-100}
+                  max={100}
+                  value={rig.controls[c.id]}
+                  onChange={(e) => rig.setControl(c.id, Number(e.target.value))}
+                  className="h-11 w-full accent-(--accent)"
+                />
+              </label>
+            ))}
+          </div>
+          <div className="flex flex-wrap gap-2">
+            {controls
+              .filter((c) => c.kind === 'momentary')
+              .map((c) => (
+                <button
+                  key={c.id}
+                  type="button"
+                  className="btn text-sm"
+                  aria-pressed={rig.controls[c.id]! > 0}
+                  onPointerDown={() => rig.setControl(c.id, 100)}
+                  onPointerUp={() => rig.setControl(c.id, -100)}
+                  onPointerLeave={() => rig.setControl(c.id, -100)}
+                  onKeyDown={(e) => {
+                    if (e.key === ' ' || e.key === 'Enter') rig.setControl(c.id, 100);
+                  }}
+                  onKeyUp={() => rig.setControl(c.id, -100)}
+                  onBlur={() => rig.setControl(c.id, -100)}
+                >
+                  {c.label}: hold
+                  {purposeOf(setup, c.id) && <span>({purposeOf(setup, c.id)})</span>}
+                </button>
+              ))}
+            <button
+              type="button"
+              className="btn text-sm"
+              aria-pressed={!rig.linkUp}
+              onClick={() => rig.setLink(!rig.linkUp)}
+            >
+              {rig.linkUp ? <RadioTower size={18} aria-hidden /> : <Radio size={18} aria-hidden />}
+              {rig.linkUp ? 'Cut the link' : 'Link lost: restore it'}
+            </button>
+          </div>
+        </div>
+        <StickPad
+          name="Right stick"
+          across={stick('aileron') ?? stick('steering')}
+          along={stick('elevator')}
+          rig={rig}
+        />
+      </div>
+    </section>
+  );
+}
+
+function SwitchControl({
+  control,
+  purpose,
+  digit,
+  rig,
+}: {
+  control: Control;
+  purpose: string;
+  digit: number;
+  rig: RigHandle;
+}) {
+  const count = control.kind === 'switch-3' ? 3 : 2;
+  const position = switchPosition(control.kind, rig.controls[control.id]!);
+  return (
+    <fieldset>
+      <legend className="text-sm">
+        <span className="font-semibold">{control.label}</span>{' '}
+        {digit <= 9 && <kbd className="text-soft font-num">{digit}</kbd>}{' '}
+        <span className="text-accent">{purpose}</span>
+      </legend>
+      <div className="flex">
+        {POSITION_WORDS[count].map((words, i) => (
+          <label
+            key={words}
+            className="btn has-checked:bg-ink has-checked:text-card min-w-0 flex-1 rounded-none px-1 text-sm font-normal first:rounded-l-md last:rounded-r-md has-focus-visible:outline-3 has-focus-visible:outline-[var(--focus)]"
+          >
+            <input
+              type="radio"
+              name={`switch-${control.id}`}
+              className="sr-only"
+              checked={i === position}
+              onChange={() => rig.setControl(control.id, switchValue(control.kind, i))}
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

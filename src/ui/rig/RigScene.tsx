@@ -1,0 +1,323 @@
+'use client';
+
+import { Canvas, useThree } from '@react-three/fiber';
+import { useEffect, useMemo } from 'react';
+import { BufferGeometry, DoubleSide, Float32BufferAttribute, Matrix4 } from 'three';
+import type { Airframe, Axis, Mounting } from '@/core/setup';
+import { eulerMatrix, mountingMatrix, multiply, type Matrix3 } from '@/core/space';
+import { deflect, shapeOf, type Point, type Quad, type Section } from '../drawing/shape';
+
+interface SceneProps {
+  airframe: Airframe;
+  attitudeDeg: Record<Axis, number>;
+  surfaceDeg: readonly number[];
+  correctionPct: readonly number[];
+  mounting: Mounting;
+  unitAt: { x: number; y: number; z: number };
+  motorPct: number;
+}
+
+/** Body axes (x forward, y right, z down) to the screen's (right, up, towards the viewer). */
+const TO_SCREEN: Matrix3 = [0, 1, 0, 0, 0, -1, -1, 0, 0];
+
+function matrix4(m: Matrix3): Matrix4 {
+  return new Matrix4().set(
+    m[0],
+    m[1],
+    m[2],
+    0,
+    m[3],
+    m[4],
+    m[5],
+    0,
+    m[6],
+    m[7],
+    m[8],
+    0,
+    0,
+    0,
+    0,
+    1,
+  );
+}
+
+/** The model from behind and slightly above. Decorative: the text twin says the same in words. */
+export default function RigScene(props: SceneProps) {
+  const radius = shapeOf(props.airframe).radiusMm;
+  return (
+    <Canvas
+      frameloop="demand"
+      flat
+      dpr={[1, 2]}
+      camera={{
+        position: [0, radius * 0.95, radius * 2.1],
+        fov: 38,
+        near: radius * 0.05,
+        far: radius * 10,
+      }}
+      aria-hidden
+    >
+      <Model {...props} />
+    </Canvas>
+  );
+}
+
+function Model({
+  airframe,
+  attitudeDeg,
+  surfaceDeg,
+  correctionPct,
+  mounting,
+  unitAt,
+  motorPct,
+}: SceneProps) {
+  const invalidate = useThree((s) => s.invalidate);
+  const camera = useThree((s) => s.camera);
+  const colours = useColours();
+  const shape = useMemo(() => shapeOf(airframe), [airframe]);
+  const body = useMemo(() => loft(shape.body), [shape]);
+  const fixed = useMemo(() => shape.fixed.map(plate), [shape]);
+  useEffect(() => {
+    camera.lookAt(0, 0, 0);
+  }, [camera]);
+  const attitude = matrix4(
+    multiply(TO_SCREEN, eulerMatrix(attitudeDeg.roll, attitudeDeg.pitch, attitudeDeg.yaw)),
+  );
+  useEffect(() => invalidate());
+  const half = airframe.measures.spanMm / 2;
+  const length = airframe.measures.lengthMm;
+  const [roll = 0, pitch = 0, yaw = 0] = correctionPct;
+  return (
+    <>
+      <ambientLight intensity={1.6} />
+      <directionalLight position={[1, 3, 2]} intensity={1.8} />
+      <gridHelper
+        args={[shape.radiusMm * 5, 20, colours.line, colours.line]}
+        position={[0, -shape.radiusMm * 0.75, 0]}
+      />
+      <group matrixAutoUpdate={false} matrix={attitude}>
+        <Part geometry={body} colour={colours.shade} edge={colours.ink} />
+        {fixed.map((geometry, i) => (
+          <Part key={i} geometry={geometry} colour={colours.shade} edge={colours.ink} />
+        ))}
+        {shape.moving.map(({ surface, quad }) => {
+          const at = airframe.surfaces.findIndex((s) => s.id === surface.id);
+          const deg = surfaceDeg[at] ?? 0;
+          return (
+            <Moving
+              key={surface.id}
+              quad={deflect(surface, quad, deg)}
+              colour={colours.accent}
+              edge={colours.ink}
+            />
+          );
+        })}
+        <UnitBox
+          mounting={mounting}
+          at={unitAt}
+          size={length * 0.035}
+          colour={colours.ink}
+          arrow={colours.card}
+          z={shape.body[1]!.top}
+        />
+        {/* What the unit pushes: each arrow where the push is felt. */}
+        <Push
+          from={[0, half * 0.8, -60]}
+          dir={[0, 0, 1]}
+          pct={roll}
+          size={length}
+          colour={colours.focus}
+        />
+        <Push
+          from={[0, -half * 0.8, -60]}
+          dir={[0, 0, -1]}
+          pct={roll}
+          size={length}
+          colour={colours.focus}
+        />
+        <Push
+          from={[0.36 * length, 0, -60]}
+          dir={[0, 0, -1]}
+          pct={pitch}
+          size={length}
+          colour={colours.focus}
+        />
+        <Push
+          from={[0.36 * length, 0, -60]}
+          dir={[0, 1, 0]}
+          pct={yaw}
+          size={length}
+          colour={colours.focus}
+        />
+        {motorPct > 1 && airframe.kind !== 'car' && airframe.kind !== 'boat' && (
+          <mesh position={[shape.body[0]!.x + 8, 0, 0]} rotation={[0, Math.PI / 2, 0]}>
+            <ringGeometry args={[6, length * 0.13, 24]} />
+            <meshBasicMaterial color={colours.ink} transparent opacity={0.25} side={DoubleSide} />
+          </mesh>
+        )}
+      </group>
+    </>
+  );
+}
+
+function Part({
+  geometry,
+  colour,
+  edge,
+}: {
+  geometry: BufferGeometry;
+  colour: string;
+  edge: string;
+}) {
+  return (
+    <>
+      <mesh geometry={geometry}>
+        <meshLambertMaterial
+          color={colour}
+          side={DoubleSide}
+          flatShading
+          polygonOffset
+          polygonOffsetFactor={1}
+          polygonOffsetUnits={1}
+        />
+      </mesh>
+      <lineSegments>
+        <edgesGeometry args={[geometry, 20]} />
+        <lineBasicMaterial color={edge} />
+      </lineSegments>
+    </>
+  );
+}
+
+function Moving({ quad, colour, edge }: { quad: Quad; colour: string; edge: string }) {
+  const geometry = useMemo(() => plate(quad), [quad]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  return <Part geometry={geometry} colour={colour} edge={edge} />;
+}
+
+function UnitBox({
+  mounting,
+  at,
+  size,
+  colour,
+  arrow,
+  z,
+}: {
+  mounting: Mounting;
+  at: { x: number; y: number; z: number };
+  size: number;
+  colour: string;
+  arrow: string;
+  z: number;
+}) {
+  const matrix = useMemo(
+    () => matrix4(mountingMatrix(mounting)).setPosition(at.x, at.y, at.z + z - size),
+    [mounting, at, size, z],
+  );
+  return (
+    <group matrixAutoUpdate={false} matrix={matrix}>
+      <mesh>
+        <boxGeometry args={[size * 2, size * 1.4, size * 0.7]} />
+        <meshLambertMaterial color={colour} />
+      </mesh>
+      <mesh position={[size * 0.3, 0, -size * 0.4]} rotation={[0, 0, -Math.PI / 2]}>
+        <coneGeometry args={[size * 0.4, size * 0.9, 3]} />
+        <meshBasicMaterial color={arrow} />
+      </mesh>
+    </group>
+  );
+}
+
+/** An arrow as long as the correction is large; none when it is small. */
+function Push({
+  from,
+  dir,
+  pct,
+  size,
+  colour,
+}: {
+  from: Point;
+  dir: Point;
+  pct: number;
+  size: number;
+  colour: string;
+}) {
+  if (Math.abs(pct) < 2) return null;
+  const long = Math.min(1, Math.abs(pct) / 100) * size * 0.3 + size * 0.05;
+  const sign = Math.sign(pct);
+  const middle = from.map((v, i) => v + (sign * dir[i]! * long) / 2) as unknown as Point;
+  const tip = from.map((v, i) => v + sign * dir[i]! * long) as unknown as Point;
+  const rotation: [number, number, number] =
+    dir[1] !== 0
+      ? [0, 0, sign * dir[1] > 0 ? 0 : Math.PI]
+      : [sign * dir[2] > 0 ? Math.PI / 2 : -Math.PI / 2, 0, 0];
+  return (
+    <>
+      <mesh position={[...middle]} rotation={rotation}>
+        <cylinderGeometry args={[size * 0.008, size * 0.008, long, 6]} />
+        <meshBasicMaterial color={colour} />
+      </mesh>
+      <mesh position={[...tip]} rotation={rotation}>
+        <coneGeometry args={[size * 0.025, size * 0.06, 10]} />
+        <meshBasicMaterial color={colour} />
+      </mesh>
+    </>
+  );
+}
+
+function plate(quad: Quad): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute(
+    'position',
+    new Float32BufferAttribute(
+      quad.flatMap((p) => [...p]),
+      3,
+    ),
+  );
+  geometry.setIndex([0, 1, 2, 0, 2, 3]);
+  geometry.computeVertexNormals();
+  return geometry;
+}
+
+const RING = 10;
+
+/** A skin through the sections of the body. */
+function loft(sections: readonly Section[]): BufferGeometry {
+  const points = sections.flatMap((s) =>
+    Array.from({ length: RING }, (_, i) => {
+      const angle = (2 * Math.PI * i) / RING;
+      const z = Math.sin(angle);
+      return [s.x, Math.cos(angle) * s.half, z < 0 ? -z * s.top : z * s.bottom];
+    }).flat(),
+  );
+  const index: number[] = [];
+  for (let s = 0; s + 1 < sections.length; s++)
+    for (let i = 0; i < RING; i++) {
+      const a = s * RING + i;
+      const b = s * RING + ((i + 1) % RING);
+      index.push(a, b, a + RING, b, b + RING, a + RING);
+    }
+  for (let i = 1; i + 1 < RING; i++) {
+    const end = (sections.length - 1) * RING;
+    index.push(0, i, i + 1, end, end + i + 1, end + i);
+  }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(points, 3));
+  geometry.setIndex(index);
+  geometry.computeVertexNormals();
+  return geometry;
+}
+
+/** The theme's colours, as the renderer needs them. */
+function useColours() {
+  const style = getComputedStyle(document.documentElement);
+  const colour = (name: string) => style.getPropertyValue(name).trim();
+  return {
+    ink: colour('--ink'),
+    accent: colour('--accent'),
+    shade: colour('--shade'),
+    card: colour('--card'),
+    line: colour('--card-edge'),
+    focus: colour('--focus'),
+  };
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import type { Setup } from '@/core/setup';
+import type { Snapshot } from '@/core/standin';
+import { AXIS_WORDS, MODE_WORDS } from '../unit/words';
+import { AXES } from '@/core/setup';
+
+const signed = (n: number, digits = 0) =>
+  `${n < -0.05 ? '−' : n > 0.05 ? '+' : ''}${Math.abs(n).toFixed(digits)}`;
+
+/** Everything the picture shows, in words. */
+export function TextTwin({
+  setup,
+  snapshot,
+  linkUp,
+}: {
+  setup: Setup;
+  snapshot: Snapshot | undefined;
+  linkUp: boolean;
+}) {
+  if (!snapshot) return <aside className="card">…</aside>;
+  const moved = snapshot.answers.filter((a) => a.movement !== 'centre');
+  const label = (id: string) =>
+    setup.airframe.surfaces.find((s) => s.id === id)!.label.toLowerCase();
+  const light = setup.unit.traits.lights.find((l) => l.mode === snapshot.mode);
+  return (
+    <aside className="card flex flex-col gap-3" aria-label="In words">
+      <div>
+        <h2 className="text-lg font-bold">The unit: {MODE_WORDS[snapshot.mode]}</h2>
+        <p className="text-soft text-sm">
+          {linkUp ? 'link up' : 'LINK LOST'}
+          {snapshot.recovering && ', recovering'}
+          {!snapshot.armed && ', not armed: run the throttle up once'}
+          {light &&
+            light.colour !== 'none' &&
+            `, light ${light.colour}, ${light.blinks} blink${light.blinks === 1 ? '' : 's'}`}
+        </p>
+        <dl className="mt-1 grid grid-cols-[4rem_repeat(3,1fr)] text-sm">
+          <dt className="sr-only">Axis</dt>
+          <dd className="text-soft col-start-2 text-right">gain</dd>
+          <dd className="text-soft text-right">tilt</dd>
+          <dd className="text-soft text-right">pushes</dd>
+          {AXES.map((axis, i) => (
+            <div key={axis} className="contents">
+              <dt className="font-semibold">{AXIS_WORDS[axis]}</dt>
+              <dd className="num">{snapshot.gainPct[i]!.toFixed(0)} %</dd>
+              <dd className="num">{signed(wrap180(snapshot.attitudeDeg[axis]))}°</dd>
+              <dd className="num">{signed(snapshot.correctionPct[i]!)} %</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      <div>
+        <h2 className="text-lg font-bold">Now</h2>
+        <ul data-testid="twin-now">
+          {snapshot.twin.map((line) => (
+            <li key={line.replace(/ -?\d+.*/, '')}>{line}</li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2 className="text-lg font-bold">Last movement</h2>
+        <p data-testid="twin-last" aria-live="polite">
+          {snapshot.movement === ''
+            ? 'Move the model to see what the unit does.'
+            : moved.length === 0
+              ? `${snapshot.movement}: nothing moved`
+              : `${snapshot.movement}: ${moved.map((a) => `${label(a.surface)} ${a.movement}`).join(', ')}`}
+        </p>
+      </div>
+    </aside>
+  );
+}
+
+const wrap180 = (deg: number) => ((((deg + 180) % 360) + 360) % 360) - 180;

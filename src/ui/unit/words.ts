@@ -1,0 +1,19 @@
+import type { Axis, Mode, Mounting } from '@/core/setup';
+
+export const AXIS_WORDS: Record<Axis, string> = { roll: 'Roll', pitch: 'Pitch', yaw: 'Yaw' };
+
+export const MODE_WORDS: Record<Mode, string> = {
+  off: 'off',
+  rate: 'rate damping',
+  hold: 'attitude hold',
+  level: 'self-levelling',
+  trainer: 'level trainer',
+  home: 'return home',
+  hover: 'hover',
+};
+
+/** "arrow to the nose, label up" */
+export function mountingWords(mounting: Mounting): string {
+  const [arrow, label] = mounting.split('-');
+  return `arrow to the ${arrow}, label ${label}`;
+}
