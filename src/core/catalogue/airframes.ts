@@ -242,14 +242,17 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   }
   if (answers.gear)
     surface('gear', 'Retracts', 'gear', 'centre', servo('gear', 'Retract servo', 'gear'), 'same');
-  const electric = 'electric' as const;
-  if (answers.motors === 1)
-    motors.push({ id: 'motor', label: 'Motor', carries: 'throttle', power: electric });
+  const motor = (id: string, label: string): Motor => ({
+    id,
+    label,
+    carries: 'throttle',
+    power: 'electric',
+    stopUs: 1000,
+    fullUs: 2000,
+  });
+  if (answers.motors === 1) motors.push(motor('motor', 'Motor'));
   if (answers.motors === 2)
-    motors.push(
-      { id: 'motor-left', label: 'Left motor', carries: 'throttle', power: electric },
-      { id: 'motor-right', label: 'Right motor', carries: 'throttle', power: electric },
-    );
+    motors.push(motor('motor-left', 'Left motor'), motor('motor-right', 'Right motor'));
   return { kind: answers.kind, measures: size, surfaces, servos, motors };
 }
 

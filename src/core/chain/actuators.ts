@@ -24,7 +24,11 @@ export function compileActuators(
     sense: surface.linkage.sense === 'same' ? 1 : -1,
     horn: compileHorn(surface.linkage),
   }));
-  const motors = setup.airframe.motors.map((motor) => portOf(setup, motor.id, ports));
+  const motors = setup.airframe.motors.map((motor) => ({
+    port: portOf(setup, motor.id, ports),
+    stopUs: motor.stopUs,
+    pctPerUs: 100 / (motor.fullUs - motor.stopUs),
+  }));
   return (frame) => {
     for (let i = 0; i < servos.length; i++) {
       const { port, degPerUs, limit } = servos[i]!;
@@ -38,10 +42,10 @@ export function compileActuators(
       frame.surfaceDeg[i] = surface.sense * surface.horn(frame.servoDeg[surface.servo]!);
     }
     for (let i = 0; i < motors.length; i++) {
-      const port = motors[i]!;
+      const { port, stopUs, pctPerUs } = motors[i]!;
       const us = port < 0 ? NaN : frame.portsUs[port]!;
       // A speed controller without pulses stops its motor.
-      const pct = us !== us ? 0 : (us - 1000) / 10;
+      const pct = us !== us ? 0 : (us - stopUs) * pctPerUs;
       frame.motorPct[i] = pct < 0 ? 0 : pct > 100 ? 100 : pct;
     }
   };

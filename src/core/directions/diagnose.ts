@@ -47,12 +47,14 @@ export interface Diagnosis {
   learned: Change[];
   /** What to change so that everything is right; in order. */
   changes: Change[];
-  /** Proved by the chain: with `learned` and `changes` applied every check comes out right. */
+  /** Proved by the chain: with `learned` and `changes` applied, all axes looked at come out right. */
   proved: boolean;
   /** The Setup that tells what was seen, and the one after the changes. */
   learnedSetup: Setup;
   correctedSetup: Setup;
   silences: Silence[];
+  /** Axes with something wrong that are not fully looked at: no change is offered for them yet. */
+  unfinished: Axis[];
   /** Checks not looked at whose answer would tell equally good explanations apart. */
   lookNext: Check[];
   /** Set when nothing known explains what was seen; then the observations should be repeated. */
@@ -82,7 +84,12 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
 
   const settled = signsOf(learnedSetup, pairs);
   const moving = maskWhere(pairs, (i) => settled[i] !== 0);
-  const wrong = maskWhere(pairs, (i) => settled[i] !== pairs[i]!.sign) & moving;
+  const complete = new Set(
+    AXES.filter((axis) => pairs.every((p, i) => p.check.axis !== axis || seen[i] !== undefined)),
+  );
+  const wrong =
+    maskWhere(pairs, (i) => settled[i] !== pairs[i]!.sign && complete.has(pairs[i]!.check.axis)) &
+    moving;
   const settings = settingAtoms(learnedSetup);
   const settingFlips = flipsOf(learnedSetup, settings, pairs, settled);
   const remedy = cheapestFlips(settingFlips, wrong, moving)[0];
@@ -92,7 +99,13 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
   );
   const after = signsOf(correctedSetup, pairs);
   const proved =
-    remedy !== undefined && pairs.every((p, i) => after[i] === p.sign || settled[i] === 0);
+    remedy !== undefined &&
+    pairs.every(
+      (p, i) =>
+        after[i] === p.sign ||
+        settled[i] === 0 ||
+        (!complete.has(p.check.axis) && after[i] === settled[i]),
+    );
 
   return {
     verdicts: verdictsOf(setup, pairs, seen),
@@ -126,6 +139,13 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
     learnedSetup,
     correctedSetup,
     silences: silencesOf(pairs, seen, predicted),
+    unfinished: AXES.filter(
+      (axis) =>
+        !complete.has(axis) &&
+        pairs.some(
+          (p, i) => p.check.axis === axis && seen[i] !== undefined && seen[i] !== p.movement,
+        ),
+    ),
     lookNext: tellApart(setup, explanations, factFlips, pairs, care),
     contradiction:
       explanations.length === 0

@@ -67,7 +67,7 @@ export function composeSetup(
     version: SETUP_VERSION,
     name,
     notes: '',
-    airframe: clone(airframe),
+    airframe: withTaughtMotors(airframe, transmitter),
     unit,
     transmitter: clone(transmitter),
     program,
@@ -97,6 +97,16 @@ export function composeSetup(
       wishes: [],
     },
   };
+}
+
+/** Speed controllers are taught the ends of the transmitter they are used with. */
+function withTaughtMotors(airframe: Airframe, { pulse }: Transmitter): Airframe {
+  const own = clone(airframe);
+  for (const motor of own.motors) {
+    motor.stopUs = pulse.centreUs - pulse.usAt100;
+    motor.fullUs = pulse.centreUs + pulse.usAt100;
+  }
+  return own;
 }
 
 /** Puts every servo and motor in a port: the labelled one, else the next free one. */

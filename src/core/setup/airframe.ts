@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AngleDegSchema, FunctionSchema, IdSchema, LabelSchema } from './basics';
+import { AngleDegSchema, FunctionSchema, IdSchema, LabelSchema, PulseUsSchema } from './basics';
 
 export const AIRFRAME_KINDS = [
   'conventional',
@@ -67,6 +67,9 @@ export const MotorSchema = z.strictObject({
   label: LabelSchema,
   carries: FunctionSchema,
   power: z.enum(['electric', 'engine']),
+  /** Pulses at which it stands still and at which it runs full, as taught to its controller. */
+  stopUs: PulseUsSchema,
+  fullUs: PulseUsSchema,
 });
 
 export const MeasuresSchema = z.strictObject({

@@ -28,6 +28,8 @@ export function checkReferences(setup: Setup): Problem[] {
   unique(['airframe', 'motors'], airframe.motors, 'id', (m) => m.id);
   airframe.motors.forEach((m, i) => {
     if (servos.has(m.id)) report(['airframe', 'motors', i, 'id'], `${m.id} is also a servo`);
+    if (m.stopUs === m.fullUs)
+      report(['airframe', 'motors', i, 'fullUs'], 'must differ from stopUs');
   });
   airframe.surfaces.forEach((s, i) => {
     if (!servos.has(s.servo))

@@ -27,7 +27,7 @@ const PLACES: Record<Place, string> = {
 export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
   const applyRemedy = useModel((s) => s.applyRemedy);
   const [busy, setBusy] = useState(false);
-  const { learned, changes, silences, lookNext, contradiction, verdicts } = diagnosis;
+  const { learned, changes, silences, lookNext, unfinished, contradiction, verdicts } = diagnosis;
   const proven = verdicts.every(
     (v) => v.stick === 'right' && (v.correction === 'right' || v.correction === 'unseen'),
   );
@@ -73,7 +73,13 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
           {lookNext[0]!.instruction.toLowerCase()}.
         </p>
       )}
-      {something && !contradiction && lookNext.length === 0 && (
+      {unfinished.length > 0 && (
+        <p className="mt-3">
+          {unfinished.map((axis) => AXIS_WORDS[axis]).join(' and ')}: look at the stick and the
+          correction of every surface first. Which single thing to change follows from all of them.
+        </p>
+      )}
+      {something && !contradiction && unfinished.length === 0 && lookNext.length === 0 && (
         <>
           {learned.length > 0 && (
             <>

@@ -17,7 +17,7 @@ export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId:
   const shape = shapeOf(airframe);
   const [roll, pitch, yaw] = check.kind === 'correction' ? TILT[check.axis] : [0, 0, 0];
   // Seen from behind and above: the camera looks down on the model by this much.
-  const view = multiply(eulerMatrix(0, -28, 0), eulerMatrix(roll, pitch, yaw));
+  const view = multiply(eulerMatrix(0, 28, 0), eulerMatrix(roll, pitch, yaw));
   const flat = (p: Point) => {
     const [x, y, z] = apply(view, p);
     return { x: y, y: z, depth: x };

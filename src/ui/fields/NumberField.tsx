@@ -4,7 +4,7 @@ import { useId, useRef, useState } from 'react';
 
 /**
  * A number with its unit: typed, stepped with the arrow keys (Shift for ten steps) or dragged
- * sideways by its label. Committed on Enter, on leaving, and at the end of a drag.
+ * sideways by its label or its unit. Committed on Enter, on leaving, and at the end of a drag.
  */
 export function NumberField({
   label,
@@ -22,6 +22,7 @@ export function NumberField({
   min: number;
   max: number;
   step?: number;
+  /** Under a table heading: the label shows on narrow screens only. */
   hideLabel?: boolean;
   /** @returns what is wrong with it, or nothing */
   onCommit: (value: number) => string | undefined;
@@ -47,29 +48,33 @@ export function NumberField({
     setProblem(undefined);
   };
 
+  const handle = {
+    onPointerDown(e: React.PointerEvent) {
+      drag.current = { x: e.clientX, from: value };
+      e.currentTarget.setPointerCapture(e.pointerId);
+    },
+    onPointerMove(e: React.PointerEvent) {
+      if (!drag.current) return;
+      const steps = Math.round((e.clientX - drag.current.x) / 4);
+      setText(show(tidy(drag.current.from + steps * step)));
+    },
+    onPointerUp() {
+      drag.current = undefined;
+      if (text !== undefined) commit(text);
+    },
+  };
+
   return (
     <div className="flex flex-col gap-0.5">
       <label
         htmlFor={id}
-        className={
-          hideLabel ? 'sr-only' : 'cursor-ew-resize touch-none text-sm font-semibold select-none'
-        }
-        onPointerDown={(e) => {
-          drag.current = { x: e.clientX, from: value };
-          e.currentTarget.setPointerCapture(e.pointerId);
-        }}
-        onPointerMove={(e) => {
-          if (!drag.current) return;
-          setText(
-            show(tidy(drag.current.from + Math.round((e.clientX - drag.current.x) / 4) * step)),
-          );
-        }}
-        onPointerUp={() => {
-          drag.current = undefined;
-          if (text !== undefined) commit(text);
-        }}
+        className={`cursor-ew-resize touch-none text-sm font-semibold select-none ${
+          hideLabel ? 'sm:sr-only' : ''
+        }`}
+        {...handle}
       >
         {label}
+        <span className="sr-only">, {unit}</span>
       </label>
       <span className="field flex items-center gap-1 focus-within:outline-3 focus-within:outline-[var(--focus)]">
         <input
@@ -93,7 +98,13 @@ export function NumberField({
             e.preventDefault();
           }}
         />
-        <span className="text-soft font-num text-sm">{unit}</span>
+        <span
+          className="text-soft font-num cursor-ew-resize touch-none text-sm select-none"
+          aria-hidden
+          {...handle}
+        >
+          {unit}
+        </span>
       </span>
       {problem && (
         <span id={`${id}-problem`} role="alert" className="text-stop text-sm">

@@ -20,7 +20,17 @@ export function ChannelTable() {
       <h2 id="channels-title" className="text-lg font-bold">
         Channels in the transmitter
       </h2>
-      <ul className="mt-2 flex flex-col divide-y divide-(--card-edge)">
+      <p
+        aria-hidden
+        className="text-soft mt-2 hidden grid-cols-[8rem_9rem_repeat(3,1fr)] gap-2 text-sm sm:grid"
+      >
+        <span>Channel</span>
+        <span>Direction</span>
+        <span>Lower end</span>
+        <span>Subtrim</span>
+        <span>Upper end</span>
+      </p>
+      <ul className="flex flex-col divide-y divide-(--card-edge)">
         {outputs.map((o, i) => (
           <li
             key={o.channel}
@@ -42,6 +52,7 @@ export function ChannelTable() {
               <span className="sr-only">, channel {o.channel}</span>
             </button>
             <NumberField
+              hideLabel
               label="lower end"
               unit="%"
               min={-150}
@@ -50,6 +61,7 @@ export function ChannelTable() {
               onCommit={(v) => change(i, 'minPct', v, `lower end ${v} %`)}
             />
             <NumberField
+              hideLabel
               label="subtrim"
               unit="%"
               min={-50}
@@ -58,6 +70,7 @@ export function ChannelTable() {
               onCommit={(v) => change(i, 'subtrimPct', v, `subtrim ${v} %`)}
             />
             <NumberField
+              hideLabel
               label="upper end"
               unit="%"
               min={0}

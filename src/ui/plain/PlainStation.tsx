@@ -106,8 +106,10 @@ function ThrottleCut() {
       </h2>
       <div className="mt-1">
         <StatusMark
-          status={safe ? 'caution' : 'stop'}
-          words={safe ? `${cut.name} at rest holds the motor off` : 'the motor is live at rest'}
+          status={safe ? 'todo' : 'stop'}
+          words={
+            safe ? `${cut.name} at rest should hold the motor off` : 'the motor is live at rest'
+          }
         />
       </div>
       <p className="text-soft mt-1 text-sm">
