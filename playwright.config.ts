@@ -5,7 +5,7 @@ const PORT = 4477;
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results/browser',
-  timeout: 60_000,
+  timeout: 40_000,
   expect: { timeout: 10_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

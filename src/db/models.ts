@@ -10,8 +10,12 @@ export interface StoredVersion {
   createdAt: string;
 }
 
-/** Refused because somebody saved in between. */
+/**
+ * Refused because somebody saved in between. Known by its code, not its class: pages and routes
+ * are bundled apart and each has a class of its own, while the open database is shared.
+ */
 export class OutdatedError extends Error {
+  readonly code = 'OUTDATED';
   constructor(readonly head: number) {
     super(`the model is at version ${head} by now`);
   }

@@ -1,4 +1,3 @@
-import { OutdatedError } from '../db';
 import type { Problem } from '../core/setup';
 
 /** A request that cannot be done, with the status it earns and every reason. */
@@ -17,13 +16,13 @@ export const notFound = (what: string) =>
 
 /** Turns what storage throws into something a person can act on; unknown errors pass. */
 export function asFailure(error: unknown): unknown {
-  if (error instanceof OutdatedError)
+  const { code, head } = (error ?? {}) as { code?: string; head?: number };
+  if (code === 'OUTDATED')
     return new Failure(
       409,
       [{ path: '', reason: 'someone else, or another tab of yours, saved this model meanwhile' }],
-      error.head,
+      head,
     );
-  const code = (error as { code?: string } | null)?.code;
   if (code === 'SQLITE_FULL')
     return new Failure(507, [{ path: '', reason: 'the disk is full: nothing was saved' }]);
   return error;

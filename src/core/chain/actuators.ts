@@ -19,10 +19,17 @@ export function compileActuators(
     degPerUs: ((servo.rotation === 'reversed' ? -1 : 1) * servo.degAt500Us) / 500,
     limit: servo.limitDeg,
   }));
-  const surfaces = setup.airframe.surfaces.map((surface) => ({
+  const drive = setup.airframe.surfaces.map(({ servo: id, linkage }) => {
+    const { id: _, label: __, ...servo } = setup.airframe.servos.find((s) => s.id === id)!;
+    const { sense: ___, ...rod } = linkage;
+    return JSON.stringify([portOf(setup, id, ports), { ...servo, carries: '' }, rod]);
+  });
+  const surfaces = setup.airframe.surfaces.map((surface, i) => ({
     servo: setup.airframe.servos.findIndex((s) => s.id === surface.servo),
     sense: surface.linkage.sense === 'same' ? 1 : -1,
     horn: compileHorn(surface.linkage),
+    /** An earlier surface with the same signal, servo and rod; −1 when there is none. */
+    twin: drive.indexOf(drive[i]!) < i ? drive.indexOf(drive[i]!) : -1,
   }));
   const motors = setup.airframe.motors.map((motor) => ({
     port: portOf(setup, motor.id, ports),
@@ -30,16 +37,21 @@ export function compileActuators(
     pctPerUs: 100 / (motor.fullUs - motor.stopUs),
   }));
   return (frame) => {
+    const { servoDeg, surfaceDeg } = frame;
     for (let i = 0; i < servos.length; i++) {
       const { port, degPerUs, limit } = servos[i]!;
       const us = port < 0 ? NaN : frame.portsUs[port]!;
       // Without pulses a servo rests; on the bench it is found at its centre.
       const deg = us !== us ? 0 : (us - CENTRE_US) * degPerUs;
-      frame.servoDeg[i] = deg > limit ? limit : deg < -limit ? -limit : deg;
+      servoDeg[i] = deg > limit ? limit : deg < -limit ? -limit : deg;
     }
     for (let i = 0; i < surfaces.length; i++) {
-      const surface = surfaces[i]!;
-      frame.surfaceDeg[i] = surface.sense * surface.horn(frame.servoDeg[surface.servo]!);
+      const { sense, horn, servo, twin } = surfaces[i]!;
+      // A second surface moved the same way by the same signal is its mirror image.
+      surfaceDeg[i] =
+        twin < 0
+          ? sense * horn(servoDeg[servo]!)
+          : sense * surfaces[twin]!.sense * surfaceDeg[twin]!;
     }
     for (let i = 0; i < motors.length; i++) {
       const { port, stopUs, pctPerUs } = motors[i]!;

@@ -9,7 +9,7 @@ import {
   type Memory,
   type Stimulus,
 } from './frame';
-import { compileLink } from './link';
+import { carriedChannels, compileLink } from './link';
 import { compileOutputs } from './outputs';
 import { compileProgram } from './program';
 import { compileUnit } from './unit';
@@ -45,7 +45,14 @@ export function compileChain(setup: Setup): Chain {
       actuators(frame);
     },
     newMemory: () => newMemory(layout),
-    newFrame: () => newFrame(layout),
+    newFrame() {
+      const frame = newFrame(layout);
+      frame.sentUs.fill(setup.transmitter.pulse.centreUs);
+      frame.receivedUs.fill(setup.transmitter.pulse.centreUs, 0, carriedChannels(setup));
+      frame.receivedUs.fill(NaN, carriedChannels(setup));
+      frame.portsUs.fill(NaN);
+      return frame;
+    },
     restStimulus: () => ({
       controls: Float64Array.from(setup.transmitter.controls, (c) => c.rest),
       linkUp: true,

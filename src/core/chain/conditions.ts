@@ -2,7 +2,6 @@ import type { Condition, ControlKind, Setup, Source } from '../setup';
 import type { Frame, Layout, Stimulus } from './frame';
 
 export type Test = (stimulus: Stimulus, frame: Frame) => boolean;
-export type Read = (stimulus: Stimulus, frame: Frame) => number;
 
 /**
  * Position of a switch from its value: a two-position switch splits at 0, a three-position one
@@ -45,26 +44,39 @@ export function compileCondition(condition: Condition, layout: Layout, setup: Se
   }
 }
 
-/** Reads a source in percent. */
-export function compileSource(source: Source, layout: Layout): Read {
+/** Where a source's value lies; a number, so that reading it needs no call through a pointer. */
+export interface CompiledSource {
+  kind: 0 | 1 | 2 | 3 | 4;
+  at: number;
+}
+
+export function compileSource(source: Source, layout: Layout): CompiledSource {
   switch (source.kind) {
     case 'constant':
-      return () => 100;
-    case 'control': {
-      const at = layout.controls.get(source.id)!;
-      return (s) => s.controls[at]!;
-    }
-    case 'input': {
-      const at = layout.inputs.get(source.id)!;
-      return (_, f) => f.inputsPct[at]!;
-    }
-    case 'channel': {
-      const at = source.channel - 1;
-      return (_, f) => f.channelsPct[at]!;
-    }
-    case 'variable': {
-      const at = layout.variables.get(source.id)!;
-      return (_, f) => f.variablesPct[at]!;
-    }
+      return { kind: 0, at: 0 };
+    case 'control':
+      return { kind: 1, at: layout.controls.get(source.id)! };
+    case 'input':
+      return { kind: 2, at: layout.inputs.get(source.id)! };
+    case 'channel':
+      return { kind: 3, at: source.channel - 1 };
+    case 'variable':
+      return { kind: 4, at: layout.variables.get(source.id)! };
+  }
+}
+
+/** Reads a source in percent. */
+export function readSource({ kind, at }: CompiledSource, stimulus: Stimulus, frame: Frame): number {
+  switch (kind) {
+    case 0:
+      return 100;
+    case 1:
+      return stimulus.controls[at]!;
+    case 2:
+      return frame.inputsPct[at]!;
+    case 3:
+      return frame.channelsPct[at]!;
+    case 4:
+      return frame.variablesPct[at]!;
   }
 }

@@ -1,5 +1,5 @@
 import type { Setup } from '../setup';
-import { compileCondition } from './conditions';
+import { compileCondition, type Test } from './conditions';
 import type { Frame, Layout, Stimulus } from './frame';
 
 /** Share of full stick that a trim lever at its end adds. Common practice, no source. */
@@ -15,22 +15,33 @@ export function expo(stickPct: number, expoPct: number): number {
   return 100 * ((1 - e) * x + e * x * x * x);
 }
 
-export type Step = (stimulus: Stimulus, frame: Frame) => void;
+export interface CompiledInput {
+  at: number;
+  control: number;
+  /** −1: no trim. */
+  trim: number;
+  rates: readonly { when: Test | undefined; weight: number; expoPct: number }[];
+}
 
-/** First link: sticks with trim, rates and expo. One step for each input. */
-export function compileInput(setup: Setup, layout: Layout, position: number): Step {
+/** First link: sticks with trim, rates and expo. */
+export function compileInput(setup: Setup, layout: Layout, position: number): CompiledInput {
   const input = setup.program.inputs[position]!;
-  const control = layout.controls.get(input.control)!;
-  const trim = input.trim === undefined ? -1 : layout.controls.get(input.trim)!;
-  const rates = input.rates.map((rate) => ({
-    when: rate.when ? compileCondition(rate.when, layout, setup) : undefined,
-    weight: rate.weightPct / 100,
-    expoPct: rate.expoPct,
-  }));
-  const only = rates.length === 1 ? rates[0]! : undefined;
-  return (stimulus, frame) => {
-    const rate = only ?? rates.find((r) => r.when === undefined || r.when(stimulus, frame))!;
-    const shaped = rate.weight * expo(stimulus.controls[control]!, rate.expoPct);
-    frame.inputsPct[position] = trim < 0 ? shaped : shaped + TRIM_SHARE * stimulus.controls[trim]!;
+  return {
+    at: position,
+    control: layout.controls.get(input.control)!,
+    trim: input.trim === undefined ? -1 : layout.controls.get(input.trim)!,
+    rates: input.rates.map((rate) => ({
+      when: rate.when ? compileCondition(rate.when, layout, setup) : undefined,
+      weight: rate.weightPct / 100,
+      expoPct: rate.expoPct,
+    })),
   };
+}
+
+export function runInput(input: CompiledInput, stimulus: Stimulus, frame: Frame): void {
+  const { rates, trim } = input;
+  let rate = rates[0]!;
+  for (let i = 0; rate.when !== undefined && !rate.when(stimulus, frame);) rate = rates[++i]!;
+  const shaped = rate.weight * expo(stimulus.controls[input.control]!, rate.expoPct);
+  frame.inputsPct[input.at] = trim < 0 ? shaped : shaped + TRIM_SHARE * stimulus.controls[trim]!;
 }

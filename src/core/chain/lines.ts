@@ -1,5 +1,11 @@
 import type { Curve, Line, Setup } from '../setup';
-import { compileCondition, compileSource, type Read, type Test } from './conditions';
+import {
+  compileCondition,
+  compileSource,
+  readSource,
+  type CompiledSource,
+  type Test,
+} from './conditions';
 import type { Frame, Layout, Stimulus } from './frame';
 
 /**
@@ -20,7 +26,7 @@ export function curveAt(points: Curve['points'], inPct: number): number {
 }
 
 interface CompiledLine {
-  read: Read;
+  source: CompiledSource;
   weight: number;
   offsetPct: number;
   points: Curve['points'] | undefined;
@@ -28,35 +34,49 @@ interface CompiledLine {
   op: Line['op'];
 }
 
-/** One channel: its lines in order; each adds to, multiplies or replaces what stands so far. */
-export function compileChannel(
-  setup: Setup,
-  layout: Layout,
-  channel: number,
-): (stimulus: Stimulus, frame: Frame) => void {
-  const lines: CompiledLine[] = setup.program.lines
+export interface CompiledChannel {
+  at: number;
+  lines: readonly CompiledLine[];
+  /** The only line, when it does nothing but scale its source: most channels are like that. */
+  plain: CompiledLine | undefined;
+}
+
+/** Second link: the lines of one channel, in order. */
+export function compileChannel(setup: Setup, layout: Layout, channel: number): CompiledChannel {
+  const lines = setup.program.lines
     .filter((line) => line.channel === channel)
     .map((line) => ({
-      read: compileSource(line.source, layout),
+      source: compileSource(line.source, layout),
       weight: line.weightPct / 100,
       offsetPct: line.offsetPct,
       points: setup.program.curves.find((c) => c.id === line.curve)?.points,
       when: line.when && compileCondition(line.when, layout, setup),
       op: line.op,
     }));
-  const at = channel - 1;
-  return (stimulus, frame) => {
-    let value = 0;
-    for (let i = 0; i < lines.length; i++) {
-      const line = lines[i]!;
-      if (line.when !== undefined && !line.when(stimulus, frame)) continue;
-      let source = line.read(stimulus, frame);
-      if (line.points !== undefined) source = curveAt(line.points, source);
-      const term = source * line.weight + line.offsetPct;
-      if (line.op === 'add') value += term;
-      else if (line.op === 'multiply') value *= term / 100;
-      else value = term;
-    }
-    frame.channelsPct[at] = value;
-  };
+  const [first] = lines;
+  const plain =
+    lines.length === 1 && first && !first.when && !first.points && first.op !== 'multiply';
+  return { at: channel - 1, lines, plain: plain ? first : undefined };
+}
+
+/** Each line adds to, multiplies or replaces what stands so far. */
+export function runChannel(channel: CompiledChannel, stimulus: Stimulus, frame: Frame): void {
+  const { lines, plain } = channel;
+  if (plain !== undefined) {
+    frame.channelsPct[channel.at] =
+      readSource(plain.source, stimulus, frame) * plain.weight + plain.offsetPct;
+    return;
+  }
+  let value = 0;
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i]!;
+    if (line.when !== undefined && !line.when(stimulus, frame)) continue;
+    let source = readSource(line.source, stimulus, frame);
+    if (line.points !== undefined) source = curveAt(line.points, source);
+    const term = source * line.weight + line.offsetPct;
+    if (line.op === 'add') value += term;
+    else if (line.op === 'multiply') value *= term / 100;
+    else value = term;
+  }
+  frame.channelsPct[channel.at] = value;
 }

@@ -1,6 +1,6 @@
 import type { Setup } from '../setup';
 import type { Frame, Memory } from './frame';
-import { pulseUs } from './outputs';
+import { activeChannels, pulseUs } from './outputs';
 
 /**
  * Fourth link: the radio. Up: the channels its variant carries arrive, the others never do. Lost:
@@ -8,20 +8,33 @@ import { pulseUs } from './outputs';
  */
 export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, frame: Frame) => void {
   const { transmitter, program } = setup;
-  const carried = transmitter.linkVariants.find((v) => v.id === transmitter.link)!.channels;
+  const carried = carriedChannels(setup);
   const HOLD = -1;
-  const lost = Float64Array.from({ length: transmitter.channels }, (_, i) => {
-    const failsafe = program.failsafe.find((f) => f.channel === i + 1);
-    if (!failsafe || failsafe.kind === 'hold') return HOLD;
-    return failsafe.kind === 'no-pulses' ? NaN : pulseUs(transmitter.pulse, failsafe.valuePct);
-  });
+  const channels = activeChannels(setup)
+    .filter((channel) => channel <= carried)
+    .map((channel) => {
+      const failsafe = program.failsafe.find((f) => f.channel === channel);
+      const lostUs =
+        !failsafe || failsafe.kind === 'hold'
+          ? HOLD
+          : failsafe.kind === 'no-pulses'
+            ? NaN
+            : pulseUs(transmitter.pulse, failsafe.valuePct);
+      return { at: channel - 1, lostUs };
+    });
   return (linkUp, memory, frame) => {
-    for (let i = 0; i < lost.length; i++) {
-      if (i >= carried) frame.receivedUs[i] = NaN;
-      else if (linkUp) {
-        frame.receivedUs[i] = frame.sentUs[i]!;
-        memory.lastReceivedUs[i] = frame.sentUs[i]!;
-      } else frame.receivedUs[i] = lost[i] === HOLD ? memory.lastReceivedUs[i]! : lost[i]!;
+    const { sentUs, receivedUs } = frame;
+    for (let i = 0; i < channels.length; i++) {
+      const { at, lostUs } = channels[i]!;
+      if (linkUp) {
+        receivedUs[at] = sentUs[at]!;
+        memory.lastReceivedUs[at] = sentUs[at]!;
+      } else receivedUs[at] = lostUs === HOLD ? memory.lastReceivedUs[at]! : lostUs;
     }
   };
+}
+
+/** How many channels the chosen link variant carries. */
+export function carriedChannels({ transmitter }: Setup): number {
+  return transmitter.linkVariants.find((v) => v.id === transmitter.link)!.channels;
 }

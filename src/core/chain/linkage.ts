@@ -31,11 +31,10 @@ export function compileHorn(linkage: Linkage): (servoDeg: number) => number {
     const dy = pivotY - a * Math.cos(arm);
     // |(dx + h sin β, dy + h cos β)|² = rod²
     const c = (-sides - dx * dx - dy * dy) / (2 * h);
-    const r = Math.sqrt(dx * dx + dy * dy);
-    const ratio = c / r;
-    if (ratio > 1 || ratio < -1) return NaN;
-    // dx sin β + dy cos β = c has two roots; the linkage stays on the one it started on.
-    return (Math.asin(ratio) - Math.atan2(dy, dx) - horn0) / RAD;
+    // dx sin β + dy cos β = c has two roots; the linkage stays on the one it started on, where the
+    // derivative dx cos β − dy sin β = d is positive. Both equations together give sin and cos of β.
+    const d = Math.sqrt(dx * dx + dy * dy - c * c);
+    return (Math.atan2(c * dx - d * dy, d * dx + c * dy) - horn0) / RAD;
   };
 }
 

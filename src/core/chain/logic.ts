@@ -1,5 +1,5 @@
 import type { Setup } from '../setup';
-import { compileCondition, compileSource } from './conditions';
+import { compileCondition, compileSource, readSource } from './conditions';
 import type { Frame, Layout, Memory, Stimulus } from './frame';
 
 /**
@@ -18,15 +18,16 @@ export function compileLogic(
   const test = (c: Parameters<typeof compileCondition>[0]) => compileCondition(c, layout, setup);
   switch (entry.op) {
     case 'near': {
-      const read = compileSource(entry.source, layout);
+      const source = compileSource(entry.source, layout);
       return (s, _, f) => {
-        f.logic[position] = Math.abs(read(s, f) - entry.valuePct) <= entry.withinPct ? 1 : 0;
+        f.logic[position] =
+          Math.abs(readSource(source, s, f) - entry.valuePct) <= entry.withinPct ? 1 : 0;
       };
     }
     case 'greater': {
-      const read = compileSource(entry.source, layout);
+      const source = compileSource(entry.source, layout);
       return (s, _, f) => {
-        f.logic[position] = read(s, f) > entry.valuePct ? 1 : 0;
+        f.logic[position] = readSource(source, s, f) > entry.valuePct ? 1 : 0;
       };
     }
     case 'when': {

@@ -17,42 +17,47 @@ export function pulseUs(pulse: Setup['transmitter']['pulse'], pct: number): numb
   return pulse.centreUs + (pct / 100) * pulse.usAt100;
 }
 
-/** Third link: what the transmitter sends on every channel. */
+/**
+ * Channels something is said about. The others stand still at centre, and are written once when a
+ * frame is made.
+ */
+export function activeChannels(setup: Setup): number[] {
+  const { lines, outputs, failsafe } = setup.program;
+  const named = [...lines, ...outputs, ...failsafe].map((x) => x.channel);
+  return [...new Set(named)].filter((c) => c <= setup.transmitter.channels).sort((a, b) => a - b);
+}
+
+/** Third link: what the transmitter sends. */
 export function compileOutputs(setup: Setup): (frame: Frame) => void {
-  const { pulse, channels, throttleReversedInside, defaultOrder, switchOnly } = setup.transmitter;
-  const plain = (channel: number): Output => ({
-    channel,
-    carries: 'aux1',
-    reversed: false,
-    subtrimPct: 0,
-    minPct: -100,
-    maxPct: 100,
-  });
-  const outputs = Array.from({ length: channels }, (_, i) => {
-    const output = setup.program.outputs.find((o) => o.channel === i + 1) ?? plain(i + 1);
-    const inside = throttleReversedInside && defaultOrder[i] === 'throttle';
+  const { pulse, throttleReversedInside, defaultOrder, switchOnly } = setup.transmitter;
+  const outputs = activeChannels(setup).map((channel) => {
+    const output = setup.program.outputs.find((o) => o.channel === channel);
+    const inside = throttleReversedInside && defaultOrder[channel - 1] === 'throttle';
     return {
-      reversed: output.reversed !== inside,
-      down: -output.minPct / 100,
-      up: output.maxPct / 100,
-      subtrim: output.subtrimPct,
-      min: output.minPct,
-      max: output.maxPct,
-      stepped: switchOnly.includes(i + 1),
+      at: channel - 1,
+      reversed: (output?.reversed ?? false) !== inside,
+      down: -(output?.minPct ?? -100) / 100,
+      up: (output?.maxPct ?? 100) / 100,
+      subtrim: output?.subtrimPct ?? 0,
+      min: output?.minPct ?? -100,
+      max: output?.maxPct ?? 100,
+      stepped: switchOnly.includes(channel),
     };
   });
   const scale = pulse.usAt100 / 100;
+  const centre = pulse.centreUs;
   return (frame) => {
-    for (let i = 0; i < channels; i++) {
+    const { channelsPct, sentUs } = frame;
+    for (let i = 0; i < outputs.length; i++) {
       const o = outputs[i]!;
-      let value = frame.channelsPct[i]!;
+      let value = channelsPct[o.at]!;
       // A switch-only channel knows three values and nothing between.
       if (o.stepped) value = value < -50 ? -100 : value > 50 ? 100 : 0;
       if (o.reversed) value = -value;
       value = value * (value < 0 ? o.down : o.up) + o.subtrim;
       if (value < o.min) value = o.min;
       else if (value > o.max) value = o.max;
-      frame.sentUs[i] = pulse.centreUs + value * scale;
+      sentUs[o.at] = centre + value * scale;
     }
   };
 }

@@ -1,10 +1,23 @@
 import type { Condition, Setup, Source } from '../setup';
 import type { Frame, Layout, Memory, Stimulus } from './frame';
-import { compileInput } from './inputs';
-import { compileChannel } from './lines';
+import { compileInput, runInput, type CompiledInput } from './inputs';
+import { compileChannel, runChannel, type CompiledChannel } from './lines';
 import { compileLogic } from './logic';
 
 type ProgramStep = (stimulus: Stimulus, memory: Memory, frame: Frame) => void;
+
+/** Inputs and channels are data run in place; only what has memory is a function of its own. */
+interface Step {
+  input: CompiledInput | undefined;
+  channel: CompiledChannel | undefined;
+  other: ProgramStep | undefined;
+}
+
+const step = (part: Partial<Step>): Step => ({
+  input: part.input,
+  channel: part.channel,
+  other: part.other,
+});
 
 /**
  * Compiles variables, inputs, logic and channels into one list of steps, each after everything it
@@ -12,7 +25,7 @@ type ProgramStep = (stimulus: Stimulus, memory: Memory, frame: Frame) => void;
  */
 export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
   const { program } = setup;
-  const steps: ProgramStep[] = [];
+  const steps: Step[] = [];
   const done = new Set<string>();
 
   const needCondition = (c: Condition): void => {
@@ -24,19 +37,16 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
     if (s.kind === 'input') needInput(s.id);
     if (s.kind === 'channel') needChannel(s.channel);
   };
-  const once = (name: string, make: () => ProgramStep) => {
+  const once = (name: string, make: () => Partial<Step>) => {
     if (done.has(name)) return;
     done.add(name);
-    steps.push(make());
+    steps.push(step(make()));
   };
   const needInput = (id: string) => {
     if (done.has(`input ${id}`)) return;
     const position = layout.inputs.get(id)!;
     program.inputs[position]!.rates.forEach((r) => r.when && needCondition(r.when));
-    once(`input ${id}`, () => {
-      const step = compileInput(setup, layout, position);
-      return (s, _, f) => step(s, f);
-    });
+    once(`input ${id}`, () => ({ input: compileInput(setup, layout, position) }));
   };
   const needLogic = (id: string) => {
     if (done.has(`logic ${id}`)) return;
@@ -46,7 +56,7 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
     else if (entry.op === 'when') needCondition(entry.when);
     else if (entry.op === 'latch') [entry.set, entry.reset].forEach(needCondition);
     else needCondition(entry.of);
-    once(`logic ${id}`, () => compileLogic(setup, layout, position));
+    once(`logic ${id}`, () => ({ other: compileLogic(setup, layout, position) }));
   };
   const needChannel = (channel: number) => {
     if (done.has(`channel ${channel}`)) return;
@@ -54,26 +64,31 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
       needSource(line.source);
       if (line.when) needCondition(line.when);
     }
-    once(`channel ${channel}`, () => {
-      const step = compileChannel(setup, layout, channel);
-      return (s, _, f) => step(s, f);
-    });
+    once(`channel ${channel}`, () => ({ channel: compileChannel(setup, layout, channel) }));
   };
 
   program.variables.forEach((variable, i) => {
     const { adjust, valuePct } = variable;
     const control = adjust ? layout.controls.get(adjust.control)! : -1;
     const share = adjust ? adjust.rangePct / 100 : 0;
-    steps.push((s, _, f) => {
-      f.variablesPct[i] = control < 0 ? valuePct : valuePct + share * s.controls[control]!;
-    });
+    steps.push(
+      step({
+        other: (s, _, f) => {
+          f.variablesPct[i] = control < 0 ? valuePct : valuePct + share * s.controls[control]!;
+        },
+      }),
+    );
   });
   program.inputs.forEach((i) => needInput(i.id));
   program.logic.forEach((l) => needLogic(l.id));
-  for (let channel = 1; channel <= layout.channels; channel++) needChannel(channel);
+  program.lines.forEach((l) => needChannel(l.channel));
 
-  const list = steps;
   return (stimulus, memory, frame) => {
-    for (let i = 0; i < list.length; i++) list[i]!(stimulus, memory, frame);
+    for (let i = 0; i < steps.length; i++) {
+      const { input, channel, other } = steps[i]!;
+      if (input !== undefined) runInput(input, stimulus, frame);
+      else if (channel !== undefined) runChannel(channel, stimulus, frame);
+      else other!(stimulus, memory, frame);
+    }
   };
 }

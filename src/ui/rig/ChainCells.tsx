@@ -11,7 +11,7 @@ const signed = (n: number) => `${n < -0.5 ? '−' : n > 0.5 ? '+' : ''}${Math.ab
 export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapshot }) {
   const controlAt = new Map(setup.transmitter.controls.map((c, i) => [c.id, i]));
   return (
-    <section className="card overflow-x-auto" aria-labelledby="chain-title">
+    <section className="card overflow-x-auto" aria-labelledby="chain-title" tabIndex={0}>
       <h2 id="chain-title" className="text-lg font-bold">
         The chain
       </h2>

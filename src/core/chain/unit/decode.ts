@@ -2,49 +2,55 @@ import { AXES, type ChannelFunction, type Setup } from '../../setup';
 import { CENTRE_US, HALF_TRAVEL_US } from './laws';
 import { STICK_SOURCES } from './functions';
 
-/** Reads one function from the received pulses as −1…+1 of travel; NaN where nothing arrives. */
-export type ReadFunction = (receivedUs: Float64Array) => number;
-
 /** How the unit reads a function: from which channel, round which centre, over which travel. */
-export function compileFunction(setup: Setup, carries: ChannelFunction): ReadFunction | undefined {
+export interface Reading {
+  at: number;
+  centreUs: number;
+  downPerUs: number;
+  upPerUs: number;
+}
+
+/** The channel of a function as the unit has learned it; undefined when it has none. */
+export function compileReading(setup: Setup, carries: ChannelFunction): Reading | undefined {
   const input = setup.unit.settings.inputs.find((i) => i.carries === carries);
   if (!input || input.channel > setup.transmitter.channels) return undefined;
-  const at = input.channel - 1;
   const learned = setup.installation.travelCapture?.find((t) => t.carries === carries);
-  if (!learned) return (us) => (us[at]! - CENTRE_US) / HALF_TRAVEL_US;
-  const { centreUs } = learned;
-  const down = Math.max(1, centreUs - learned.minUs);
-  const up = Math.max(1, learned.maxUs - centreUs);
-  return (us) => {
-    const off = us[at]! - centreUs;
-    return off / (off < 0 ? down : up);
+  const centreUs = learned?.centreUs ?? CENTRE_US;
+  return {
+    at: input.channel - 1,
+    centreUs,
+    downPerUs: 1 / Math.max(1, centreUs - (learned?.minUs ?? CENTRE_US - HALF_TRAVEL_US)),
+    upPerUs: 1 / Math.max(1, (learned?.maxUs ?? CENTRE_US + HALF_TRAVEL_US) - centreUs),
   };
+}
+
+/** A function as −1…+1 of its travel; NaN where nothing arrives. */
+export function readFunction(reading: Reading, receivedUs: Float64Array): number {
+  const off = receivedUs[reading.at]! - reading.centreUs;
+  return off * (off < 0 ? reading.downPerUs : reading.upPerUs);
 }
 
 /** Reads roll, pitch and yaw sticks into `out`, −1…+1 in pulse terms; 0 where there is no stick. */
 export function compileSticks(setup: Setup): (receivedUs: Float64Array, out: Float64Array) => void {
-  const none = { channel: -1, weight: 0, read: () => 0 };
   const axes = AXES.map((axis) => {
     for (const group of STICK_SOURCES[axis]) {
-      const reads = group.map((g) => ({
-        read: compileFunction(setup, g.carries),
-        weight: g.weight,
-      }));
-      if (reads.every((r) => r.read !== undefined))
-        return {
-          a: reads[0]!.read!,
-          wa: reads[0]!.weight,
-          b: reads[1]?.read,
-          wb: reads[1]?.weight ?? 0,
-        };
+      const parts = group.flatMap(({ carries, weight }) => {
+        const reading = compileReading(setup, carries);
+        return reading ? [{ reading, weight }] : [];
+      });
+      if (parts.length === group.length) return parts;
     }
-    return { a: none.read as ReadFunction, wa: 0, b: undefined, wb: 0 };
+    return [];
   });
   return (us, out) => {
     for (let i = 0; i < 3; i++) {
-      const { a, wa, b, wb } = axes[i]!;
-      const value = b === undefined ? wa * a(us) : wa * a(us) + wb * b(us);
-      out[i] = Number.isNaN(value) ? 0 : value;
+      const parts = axes[i]!;
+      let value = 0;
+      for (let j = 0; j < parts.length; j++) {
+        const { reading, weight } = parts[j]!;
+        value += weight * readFunction(reading, us);
+      }
+      out[i] = value === value ? value : 0;
     }
   };
 }

@@ -1,6 +1,6 @@
 import { AXES, type Setup } from '../../setup';
 import type { Frame, Memory } from '../frame';
-import { compileFunction } from './decode';
+import { compileReading, readFunction } from './decode';
 import { CENTRE_US, HALF_TRAVEL_US, gainOf } from './laws';
 
 /** Gain of each axis in percent: master × axis share × sensitivity class. */
@@ -12,12 +12,13 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
     setup.installation.gainLead && gain !== undefined && gain.channel <= setup.transmitter.channels;
   const at = connected ? gain.channel - 1 : -1;
   const missing = traits.gainLeadMissing;
-  const tuning = AXES.map((axis) => compileFunction(setup, `gain-${axis}`));
+  const readings = AXES.map((axis) => compileReading(setup, `gain-${axis}`));
   const shares = AXES.map((axis) => ({
     first: (settings.axes[axis].gainPct / 100) * settings.sensitivity,
     second: (settings.axes[axis].secondGainPct / 100) * settings.sensitivity,
     present: traits.axes.includes(axis),
   }));
+  const tuned = readings.some((r) => r !== undefined);
   return (memory, frame) => {
     let value = 1;
     if (law !== 'fixed') {
@@ -34,8 +35,9 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
     const secondSet = law === 'sign-selects-set' && value < 0;
     for (let i = 0; i < 3; i++) {
       const share = shares[i]!;
-      const own = tuning[i]?.(frame.receivedUs);
-      const scale = own === undefined || Number.isNaN(own) ? master : gainOf(law, own);
+      const reading = tuned ? readings[i] : undefined;
+      const own = reading === undefined ? NaN : readFunction(reading, frame.receivedUs);
+      const scale = Number.isNaN(own) ? master : gainOf(law, own);
       frame.gainPct[i] = share.present ? 100 * scale * (secondSet ? share.second : share.first) : 0;
     }
   };

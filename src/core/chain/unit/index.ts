@@ -1,6 +1,6 @@
 import { AXES, type Setup } from '../../setup';
 import type { Frame, Memory, Stimulus } from '../frame';
-import { compileFunction, compileSticks, senses } from './decode';
+import { compileReading, compileSticks, readFunction, senses } from './decode';
 import { compileGain } from './gain';
 import { pitchWithThrottleDeg } from './laws';
 import { compileModeSelect } from './modes';
@@ -25,7 +25,7 @@ export function compileUnit(
   const stabilize = compileStabilize(setup);
   const ports = compilePorts(setup);
   const axisSense = senses(setup);
-  const throttle = compileFunction(setup, 'throttle');
+  const throttle = compileReading(setup, 'throttle');
   const recoveryChannel =
     traits.panic === 'none' || traits.panic === 'mode-band'
       ? undefined
@@ -56,7 +56,7 @@ export function compileUnit(
     readGain(memory, frame);
     sense(stimulus, frame);
 
-    const throttleValue = throttle ? throttle(frame.receivedUs) : NaN;
+    const throttleValue = throttle ? readFunction(throttle, frame.receivedUs) : NaN;
     const throttlePct = Number.isNaN(throttleValue) ? 0 : (throttleValue + 1) * 50;
     if (!armsByThrottle || throttlePct > traits.armThrottlePct) memory.armed = true;
     frame.armed = memory.armed;

@@ -1,6 +1,6 @@
 import type { Mode, Setup } from '../../setup';
 import type { Frame } from '../frame';
-import { compileFunction } from './decode';
+import { compileReading, readFunction } from './decode';
 import { CENTRE_US, HALF_TRAVEL_US } from './laws';
 
 /** Slot for pulses that fall between the bands: the unit is taken to be a plain receiver there. */
@@ -23,10 +23,10 @@ export function compileModeSelect(setup: Setup): (frame: Frame) => void {
     case 'fixed':
       return (frame) => set(frame, 0);
     case 'gain-sign': {
-      const read = compileFunction(setup, 'gain');
+      const reading = compileReading(setup, 'gain');
       const dead = select.deadPct / 100;
       return (frame) => {
-        const value = read ? read(frame.receivedUs) : 0;
+        const value = reading ? readFunction(reading, frame.receivedUs) : 0;
         set(frame, value < -dead ? 0 : value > dead ? 2 : 1);
       };
     }

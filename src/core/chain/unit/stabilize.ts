@@ -31,25 +31,21 @@ export function compileStabilize(
 
   return (stimulus, memory, frame, target) => {
     const { mode, stickPct, gainPct, fade, believedRatesDegPerS: rates, correctionPct } = frame;
+    const off = mode === 'off';
+    const holds = mode === 'hold' || mode === 'hover';
+    const { holdErrorDeg } = memory;
     for (let i = 0; i < 3; i++) {
-      fade[i] = fadeOf(fades[i]!, stickPct[i]!);
-      correctionPct[i] = 0;
+      const left = fadeOf(fades[i]!, stickPct[i]!);
+      fade[i] = left;
+      let held = 0;
+      if (holds && holdAllowed[i] && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
+        held = holdErrorDeg[i]! + rates[i]! * stimulus.dtS;
+      holdErrorDeg[i] = held;
+      correctionPct[i] = off
+        ? 0
+        : (-gainPct[i]! / 100) * left * (RATE_PCT_PER_DEG_S * rates[i]! + HOLD_PCT_PER_DEG * held);
     }
-    if (mode === 'off') {
-      memory.holdErrorDeg.fill(0);
-      return;
-    }
-
-    for (let i = 0; i < 3; i++) {
-      const gain = gainPct[i]! / 100;
-      const damping = -RATE_PCT_PER_DEG_S * rates[i]!;
-      const holding = (mode === 'hold' || mode === 'hover') && holdAllowed[i];
-      if (holding && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
-        memory.holdErrorDeg[i]! += rates[i]! * stimulus.dtS;
-      else memory.holdErrorDeg[i] = 0;
-      const held = holding ? -HOLD_PCT_PER_DEG * memory.holdErrorDeg[i]! : 0;
-      correctionPct[i] = gain * fade[i]! * (damping + held);
-    }
+    if (off) return;
 
     if (mode === 'level' || mode === 'home') {
       correctionPct[0] = levelling(

@@ -1,0 +1,167 @@
+import Database from 'better-sqlite3';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { makeSetup, watch } from '../../tests/kit/setups';
+import { OutdatedError, openDatabase } from '../db';
+import { migrate, migrations } from '../db/migrate';
+import { asFailure, type Failure } from './failure';
+import {
+  addModel,
+  applyRemedy,
+  createModel,
+  getModel,
+  importSetup,
+  listModels,
+  recordObservation,
+  saveSetup,
+} from './models';
+import { openWorkshop, type Workshop } from './workshop';
+
+let store: Workshop;
+beforeEach(() => {
+  store = openWorkshop(':memory:');
+});
+afterEach(() => {
+  store.db.close();
+});
+
+const ANSWERS = {
+  name: 'Grebe',
+  kind: 'conventional',
+  ailerons: 'y-lead',
+  unit: 'menu-receiver',
+  transmitter: 'line-sixteen',
+};
+
+function failureOf(work: () => unknown): Failure {
+  try {
+    work();
+  } catch (error) {
+    return asFailure(error) as Failure;
+  }
+  throw new Error('nothing failed');
+}
+
+describe('models', () => {
+  it('start from a few answers and stand on the shelf', () => {
+    const { id } = createModel(ANSWERS, store);
+    expect(getModel(id, store).setup.name).toBe('Grebe');
+    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', todo: 8 });
+  });
+  it.each([
+    [{ ...ANSWERS, name: '  ' }, '/name'],
+    [{ ...ANSWERS, unit: 'nothing' }, '/unit'],
+    [{ ...ANSWERS, more: 1 }, '/more'],
+    [null, ''],
+  ])('refuse %j', (answers, path) => {
+    const failure = failureOf(() => createModel(answers, store));
+    expect(failure.status).toBe(422);
+    expect(failure.problems[0]!.path).toBe(path);
+    expect(store.models.count()).toBe(0);
+  });
+  it('are made from a file, or not at all', () => {
+    const { id } = importSetup(JSON.stringify(makeSetup()), store);
+    expect(getModel(id, store).version).toBe(1);
+    expect(failureOf(() => importSetup('nonsense', store)).status).toBe(422);
+    expect(failureOf(() => importSetup('x'.repeat(1_000_001), store)).status).toBe(413);
+    expect(store.models.count()).toBe(1);
+  });
+  it('say when they are not there', () => {
+    expect(failureOf(() => getModel('nobody', store)).status).toBe(404);
+  });
+});
+
+describe('saving', () => {
+  it('adds a version and keeps the old one', () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    saveSetup(id, { basedOn: 1, label: 'Named', setup: { ...makeSetup(), name: 'Tern' } }, store);
+    expect(getModel(id, store)).toMatchObject({ version: 2, setup: { name: 'Tern' } });
+    expect(store.models.version(id, 1)!.setup.name).toBe('Test model');
+  });
+  it('refuses an outdated save, naming the head, and changes nothing', () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    const save = (name: string) =>
+      saveSetup(id, { basedOn: 1, label: 'Named', setup: { ...makeSetup(), name } }, store);
+    save('First');
+    expect(() => save('Second')).toThrow(OutdatedError);
+    expect(failureOf(() => save('Second'))).toMatchObject({ status: 409, head: 2 });
+    expect(getModel(id, store).setup.name).toBe('First');
+  });
+  it('cannot rewrite a version', () => {
+    addModel(makeSetup(), 'Started', store);
+    expect(() => store.db.exec("UPDATE setup_version SET label = 'x'")).toThrow(/append-only/);
+  });
+});
+
+describe('observations and remedies', () => {
+  it('keep what was seen, with what it depends on', () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    const view = recordObservation(
+      id,
+      { check: 'stick-roll', surface: 'aileron-left', seen: 'down' },
+      store,
+    );
+    expect(Object.keys(view.evidence[0]!.parts)).toContain('reverse:1');
+    expect(
+      failureOf(() => recordObservation(id, { check: 'x', surface: 'y', seen: 'up' }, store))
+        .status,
+    ).toBe(422);
+  });
+  it('apply the proven change and make only what it touches stale', () => {
+    const setup = makeSetup();
+    setup.unit.settings.axes.roll.reversed = true;
+    setup.program.outputs[1]!.reversed = true;
+    const { id } = addModel(setup, 'Started', store);
+    for (const o of watch(setup)) recordObservation(id, o, store);
+    expect(listModels(store)[0]).toMatchObject({ status: 'stop', wrong: 3 });
+    const fixed = applyRemedy(id, { basedOn: 1 }, store);
+    expect(fixed.setup.unit.settings.axes.roll.reversed).toBe(false);
+    expect(fixed.setup.program.outputs[1]!.reversed).toBe(false);
+    expect(listModels(store)[0]).toMatchObject({ stale: 3, wrong: 0 });
+  });
+  it('write down what was learned and keep the observations that taught it', () => {
+    const truth = makeSetup();
+    truth.airframe.surfaces[3]!.linkage.sense = 'same';
+    const { id } = addModel(makeSetup(), 'Started', store);
+    for (const o of watch(truth)) recordObservation(id, o, store);
+    const fixed = applyRemedy(id, { basedOn: 1 }, store);
+    expect(fixed.version).toBe(3);
+    expect(store.models.version(id, 2)!.setup.airframe.surfaces[3]!.linkage.sense).toBe('same');
+    expect(listModels(store)[0]!.wrong).toBe(0);
+  });
+});
+
+describe('database file', () => {
+  let folder: string;
+  beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), 'tolvan-'));
+  });
+  afterEach(() => rmSync(folder, { recursive: true }));
+  it('is reported, not overwritten, when it is not one', () => {
+    writeFileSync(
+      join(folder, 'tolvan.db'),
+      'a letter to an aunt, long enough to have a header'.repeat(40),
+    );
+    expect(() => openDatabase(folder)).toThrow(/cannot be used.*left as it is/);
+  });
+  it('is left alone when another program made it', () => {
+    const other = new Database(join(folder, 'tolvan.db'));
+    other.exec('CREATE TABLE recipe (name TEXT)');
+    other.close();
+    expect(() => openDatabase(folder)).toThrow(/another program/);
+  });
+  it('is refused when a newer version made it', () => {
+    const db = openDatabase(folder);
+    db.pragma('user_version = 999');
+    db.close();
+    expect(() => openDatabase(folder)).toThrow(/newer Tolvan/);
+  });
+  it('migrates step by step and only once', () => {
+    const db = new Database(':memory:');
+    migrate(db);
+    migrate(db);
+    expect(db.pragma('user_version', { simple: true })).toBe(migrations().at(-1)!.number);
+  });
+});

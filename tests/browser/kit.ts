@@ -1,0 +1,43 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** Opens a station of the model with this name, by way of the shelf. */
+export async function openModel(page: Page, name: string, station: string) {
+  await page.goto('/');
+  await page.getByRole('link', { name }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: station })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`/${station.toLowerCase().split(' ')[0]}$`));
+}
+
+/** Nothing serious in the automatic accessibility check. */
+export async function expectAccessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
+}
+
+/** The page is never wider than its window. */
+export async function expectNoSideways(page: Page) {
+  const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  expect(over).toBeLessThanOrEqual(0);
+}
+
+/** Tabs until the named control has focus, as someone without a mouse would. */
+export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
+  for (let i = 0; i < limit; i++) {
+    await page.keyboard.press('Tab');
+    const text = await page.evaluate(() => {
+      const e = document.activeElement as HTMLElement | null;
+      return (
+        e?.getAttribute('aria-label') ?? e?.closest('label')?.textContent ?? e?.textContent ?? ''
+      );
+    });
+    if (typeof name === 'string' ? text.includes(name) : name.test(text)) return;
+  }
+  throw new Error(`Tab never reached ${name}`);
+}

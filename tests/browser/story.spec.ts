@@ -1,0 +1,168 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openModel, tabTo } from './kit';
+
+const question = (page: Page) => page.locator('section', { has: page.locator('#question-title') });
+
+/**
+ * Answers every open question from the keyboard as somebody with the demo tug would: its elevator
+ * stick and its roll correction are the wrong way round until they are changed.
+ */
+async function answerAll(page: Page, faults: { elevatorStick: boolean; rollCorrection: boolean }) {
+  for (let i = 0; i < 20; i++) {
+    const title = page.locator('#question-title');
+    if ((await title.count()) === 0) return;
+    const order = (await title.textContent())!;
+    const surface = (await question(page).locator('strong').textContent())!;
+    const left = (await question(page)
+      .getByText(/to look at/)
+      .textContent())!;
+    if (left.startsWith('0 ')) return;
+    const flip = (key: string, wrong: boolean) =>
+      wrong
+        ? ({ ArrowUp: 'ArrowDown', ArrowDown: 'ArrowUp' } as Record<string, string>)[key]!
+        : key;
+    let key: string;
+    if (surface === 'rudder') key = /stick/.test(order) ? 'ArrowRight' : 'ArrowLeft';
+    else if (surface === 'elevator')
+      key = /stick/.test(order) ? flip('ArrowUp', faults.elevatorStick) : 'ArrowDown';
+    else {
+      const isLeft = surface === 'left aileron';
+      key = /stick/.test(order)
+        ? isLeft
+          ? 'ArrowDown'
+          : 'ArrowUp'
+        : flip(isLeft ? 'ArrowUp' : 'ArrowDown', faults.rollCorrection);
+    }
+    await page.keyboard.press(key);
+    await expect(question(page).getByText(left)).toHaveCount(0);
+  }
+}
+
+test('the two faults of the tug are found, changed, proven and kept, by keyboard alone', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await tabTo(page, /Otter/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/directions$/);
+  await expect(page.getByText('8 of 8 to look at')).toBeVisible();
+
+  await answerAll(page, { elevatorStick: true, rollCorrection: true });
+  await expect(page.getByText('Change these 2 things')).toBeVisible();
+  await expect(page.getByText(/Reverse the roll correction with its small switch/)).toBeVisible();
+  await expect(page.getByText(/Set channel 2 \(elevator\) back to normal/)).toBeVisible();
+
+  await tabTo(page, 'Apply to the Setup');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('3 of 8 to look at')).toBeVisible();
+  await page.locator('body').press('Escape');
+  await answerAll(page, { elevatorStick: false, rollCorrection: false });
+  await expect(page.getByText(/Directions proven/)).toBeVisible();
+
+  await page.reload();
+  await expect(page.getByText(/Directions proven/)).toBeVisible();
+
+  // Then the unit is turned round: what was seen of it no longer holds, and says why.
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: 'Unit' })
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/unit$/);
+  const told = page
+    .getByRole('group', { name: 'The unit has been told' })
+    .getByLabel('label facing');
+  await told.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('These two differ')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.locator('h1').first().click();
+  await page.keyboard.press('d');
+  await expect(
+    page.getByText(/4 answers no longer hold, because the orientation set in the unit/),
+  ).toBeVisible();
+});
+
+test('a new model is made from nothing and driven on the rig', async ({ page }) => {
+  await page.goto('/');
+  await tabTo(page, 'New model');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('What do you call it?').focus();
+  await page.keyboard.type('Bench pigeon');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/plain$/);
+  await page.keyboard.press('r');
+  await expect(page).toHaveURL(/rig$/);
+  const now = page.getByTestId('twin-now');
+  await expect(now).toContainText('left aileron at centre');
+  await expect(page.getByRole('heading', { name: 'The unit: off' })).toBeVisible();
+
+  // Switch A to the middle: damping. Raise the left wing with a key and watch what answers.
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'The unit: rate damping' })).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('twin-last')).toHaveText(
+    'left wing raised: left aileron up, right aileron down',
+  );
+  await page.keyboard.press('c');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'The unit: self-levelling' })).toBeVisible();
+  await page.keyboard.press('ArrowUp');
+  await expect(now).toContainText(/elevator \d+° up/);
+  await page.keyboard.press('l');
+  await expect(page.getByText('LINK LOST', { exact: false }).first()).toBeVisible();
+
+  // The stick, by its slider.
+  await page.keyboard.press('l');
+  await page.keyboard.press('1');
+  await page.keyboard.press('c');
+  const aileron = page.getByRole('slider', { name: /^Aileron/ });
+  await aileron.focus();
+  await page.keyboard.press('End');
+  await expect(now).toContainText(/left aileron \d+° down/);
+});
+
+test('mouse and touch: the stick pad moves surfaces and springs back', async ({ page }) => {
+  await openModel(page, 'Loon', 'Rig');
+  const pad = page.locator('div[aria-hidden]', { has: page.locator('span.bg-accent') }).last();
+  const box = (await pad.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width, box.y + box.height / 2);
+  await expect(page.getByTestId('twin-now')).toContainText(/left aileron \d+° down/);
+  await page.mouse.up();
+  await expect(page.getByTestId('twin-now')).toContainText('left aileron at centre');
+});
+
+test('two tabs: the later save is refused with a choice, and nothing is lost', async ({
+  page,
+  context,
+}) => {
+  await openModel(page, 'Loon', 'Plain model');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await page.getByRole('button', { name: /^normal\s*, channel 1/ }).click();
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await other.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
+  await expect(other.getByText('Two hands on one model.')).toBeVisible();
+  await other.getByRole('button', { name: 'Drop mine, show the other' }).click();
+  await expect(other.getByRole('button', { name: /^reversed\s*, channel 1/ })).toBeVisible();
+  await expect(other.getByRole('button', { name: /^normal\s*, channel 2/ })).toBeVisible();
+  // And put back, by undo in the first tab.
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByText('version 3, kept')).toBeVisible();
+});
+
+test('a number is refused in words at its field, and typed again', async ({ page }) => {
+  await openModel(page, 'Loon', 'Plain model');
+  const field = page.getByLabel('subtrim').first();
+  await field.fill('80');
+  await field.press('Enter');
+  await expect(page.getByText('From -50 to 50 %.')).toBeVisible();
+  await field.fill('3');
+  await field.press('Enter');
+  await expect(page.getByText(/version \d+, kept/)).toBeVisible();
+  await expect(field).toHaveValue('3');
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(field).toHaveValue('0');
+});
