@@ -10,7 +10,7 @@ const chain = compileChain(setup);
 const memory = chain.newMemory();
 const frame = chain.newFrame();
 const stimulus = chain.restStimulus();
-const answer = new Float64Array(4);
+const answer = new Float64Array(6);
 
 /** A different moment for every call, so that nothing can be worked out once. */
 let tick = 0;
@@ -28,11 +28,11 @@ for (let i = 0; i < 1000; i++) {
   move();
   chain.step(stimulus, memory, frame);
   straightLine(stimulus, answer);
-  for (let s = 0; s < 4; s++)
-    if (Math.abs(answer[s]! - frame.surfaceDeg[s]!) > 1e-6)
-      throw new Error(
-        `straight line and chain differ on surface ${s}: ${answer[s]} ${frame.surfaceDeg[s]}`,
-      );
+  const chainSays = [...frame.surfaceDeg, frame.believedRollDeg, frame.believedPitchDeg];
+  chainSays.forEach((value, s) => {
+    if (Math.abs(answer[s]! - value) > 1e-6)
+      throw new Error(`straight line and chain differ at ${s}: ${answer[s]} ${value}`);
+  });
 }
 
 /** Evaluations a second of each, in turns, so that a busy moment of the machine hits both. */

@@ -4,9 +4,10 @@ const RAD = Math.PI / 180;
 
 /**
  * The clean conventional model in rate damping, written out by hand as one function: what the
- * compiled chain is measured against. Numbers are those of the shipped parts.
+ * compiled chain is measured against. `answer` is four surfaces, then believed bank and pitch.
+ * Numbers are those of the shipped parts.
  */
-export function straightLine(s: Stimulus, surfaceDeg: Float64Array): void {
+export function straightLine(s: Stimulus, answer: Float64Array): void {
   const c = s.controls;
   const aileron = shaped(c[0]!) + 0.25 * c[4]!;
   const elevator = shaped(c[1]!) + 0.25 * c[5]!;
@@ -21,16 +22,16 @@ export function straightLine(s: Stimulus, surfaceDeg: Float64Array): void {
   const cosPitch = Math.cos(s.pitchDeg * RAD);
   const y = cosPitch * Math.sin(s.rollDeg * RAD);
   const z = cosPitch * Math.cos(s.rollDeg * RAD);
-  Math.atan2(y, z);
-  Math.atan2(Math.sin(s.pitchDeg * RAD), Math.sqrt(y * y + z * z));
+  answer[4] = Math.atan2(y, z) / RAD;
+  answer[5] = Math.atan2(Math.sin(s.pitchDeg * RAD), Math.sqrt(y * y + z * z)) / RAD;
   const roll = -0.5 * s.rollRateDegPerS * gain * Math.max(0, 1 - Math.abs(a - 1500) / 500);
   const pitch = -0.5 * s.pitchRateDegPerS * gain * Math.max(0, 1 - Math.abs(e - 1500) / 500);
   const yaw = -0.5 * s.yawRateDegPerS * gain * Math.max(0, 1 - Math.abs(r - 1500) / 500);
   const servoA = servo(a + 5 * roll);
-  surfaceDeg[0] = horn(servoA);
-  surfaceDeg[1] = -horn(servoA);
-  surfaceDeg[2] = horn(servo(e - 5 * pitch));
-  surfaceDeg[3] = -horn(servo(r + 5 * yaw));
+  answer[0] = horn(servoA);
+  answer[1] = -horn(servoA);
+  answer[2] = horn(servo(e - 5 * pitch));
+  answer[3] = -horn(servo(r + 5 * yaw));
 }
 
 function shaped(stick: number): number {
