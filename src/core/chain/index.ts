@@ -3,6 +3,7 @@ export { copyMemory, type Frame, type Layout, type Memory, type Stimulus } from 
 export { switchPosition, switchValue } from './conditions';
 export { expo, TRIM_SHARE } from './inputs';
 export { curveAt } from './lines';
+export { carriedChannels } from './link';
 export { edgeMm, hornDeg } from './linkage';
 export { pulseUs, shapeOutput } from './outputs';
 export {

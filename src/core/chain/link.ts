@@ -35,6 +35,6 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
 }
 
 /** How many channels the chosen link variant carries. */
-export function carriedChannels({ transmitter }: Setup): number {
+export function carriedChannels({ transmitter }: Pick<Setup, 'transmitter'>): number {
   return transmitter.linkVariants.find((v) => v.id === transmitter.link)!.channels;
 }

@@ -1,27 +1,20 @@
-import { mixedFunction } from '../chain';
 import {
   SETUP_FORMAT,
   SETUP_VERSION,
   type Airframe,
   type ChannelFunction,
-  type Plug,
+  type ControlKind,
   type Setup,
   type Transmitter,
   type Unit,
-  type UnitSettings,
 } from '../setup';
-import { assignChannels, neededFunctions, type Mixer } from './assign';
+import { planChannels, type Assignment } from './channels';
+import { mixerOf } from './functions';
+import { learnTravel } from './travel';
+import { plugIn, wingTypeOf } from './plugs';
 import { freeControl, writeProgram } from './program';
 
 const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-
-const WING_TYPES: Partial<Record<Airframe['kind'], UnitSettings['wingType']>> = {
-  'flying-wing': 'delta',
-  'v-tail': 'v-tail',
-  'inverted-v-tail': 'v-tail',
-  car: 'steering',
-  boat: 'steering',
-};
 
 /** The whole Setup of a new model from its three parts, every value filled with a usual one. */
 export function composeSetup(
@@ -29,29 +22,55 @@ export function composeSetup(
   airframe: Airframe,
   unitPart: Unit,
   transmitter: Transmitter,
+  wishes: readonly ChannelFunction[] = [],
+  pins: Assignment = [],
 ): Setup {
   const unit = clone(unitPart);
-  const mixer: Mixer = unit.traits.mixer === 'transmitter' ? 'transmitter' : 'unit';
-  const needsMode = unit.traits.modeSelect.by === 'bands';
-  const functions: ChannelFunction[] = [
-    ...neededFunctions(airframe, mixer),
-    ...(needsMode ? (['mode'] as const) : []),
-    ...(unit.traits.gainLaw === 'fixed' ? [] : (['gain'] as const)),
-  ];
-  const assignment = assignChannels(functions, unit, transmitter);
-  const mode = needsMode ? freeControl(transmitter, ['switch-3', 'switch-2'], []) : undefined;
-  const throttleCut = freeControl(transmitter, ['switch-2', 'switch-3'], [mode]);
-  const gain = freeControl(transmitter, ['knob', 'slider'], []);
-  const flap = freeControl(transmitter, ['switch-3', 'switch-2'], [mode, throttleCut]);
-  const gear = freeControl(transmitter, ['switch-2', 'switch-3'], [mode, throttleCut, flap]);
+  const mixer = mixerOf(unit);
+  const plan = planChannels({ airframe, unit, transmitter, wishes, pins });
+  const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
+  const wanted = new Set(assignment.map((a) => a.carries));
+  const used: (string | undefined)[] = [];
+  const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
+    const found = needed ? freeControl(transmitter, kinds, used) : undefined;
+    used.push(found);
+    return found;
+  };
+  const three = unit.settings.slots.length > 2;
+  const mode = give(
+    three ? ['switch-3', 'switch-2'] : ['switch-2', 'switch-3'],
+    wanted.has('mode'),
+  );
   const program = writeProgram(
     transmitter,
     assignment,
-    { mode, gain, throttleCut, flap, gear },
+    {
+      mode,
+      throttleCut: give(['switch-2', 'switch-3'], airframe.motors.length > 0),
+      mode2: give(['switch-2', 'switch-3'], wanted.has('mode2')),
+      recovery: give(['momentary', 'switch-2', 'switch-3'], wanted.has('recovery')),
+      gain: give(
+        ['knob', 'slider'],
+        [...wanted].some((f) => f.startsWith('gain')),
+      ),
+      flap: give(
+        ['switch-3', 'switch-2', 'slider'],
+        wanted.has('flap') || wanted.has('flaperon-left'),
+      ),
+      gear: give(['switch-2', 'switch-3'], wanted.has('gear')),
+    },
     unit.traits.gainLaw,
   );
+  if (wanted.has('recovery'))
+    unit.settings.recovery ??= {
+      mode: unit.traits.modes.includes('level') ? 'level' : 'rate',
+      rollLimitDeg: 15,
+      pitchLimitDeg: 15,
+      delayMs: 300,
+      thresholdUs: 1700,
+    };
 
-  unit.settings.wingType = mixer === 'unit' ? (WING_TYPES[airframe.kind] ?? 'normal') : 'normal';
+  unit.settings.wingType = wingTypeOf(airframe, unit);
   unit.settings.inputs = assignment
     .filter((a) => a.channel <= unit.traits.inputChannels)
     .map(({ carries, channel }) => ({ carries, channel }));
@@ -60,9 +79,14 @@ export function composeSetup(
   if (airframe.kind === 'inverted-v-tail') {
     // An inverted V answers the rudder the other way about: turn its stick and its correction.
     for (const o of program.outputs) if (o.carries === 'rudder') o.reversed = true;
+    for (const line of program.lines) {
+      const mixed = mixer === 'transmitter' && line.source.kind === 'input';
+      if (mixed && line.source.kind === 'input' && line.source.id === 'rudder')
+        line.weightPct = -line.weightPct;
+    }
     unit.settings.axes.yaw.reversed = true;
   }
-  return {
+  const setup: Setup = {
     format: SETUP_FORMAT,
     version: SETUP_VERSION,
     name,
@@ -94,58 +118,22 @@ export function composeSetup(
     },
     intents: {
       school: 'sticks-first',
-      wishes: [],
+      wishes: [...wishes],
     },
   };
+  if (unit.traits.correctionDirection === 'learned')
+    setup.installation.travelCapture = learnTravel(setup);
+  return setup;
 }
 
 /** Speed controllers are taught the ends of the transmitter they are used with. */
-function withTaughtMotors(airframe: Airframe, { pulse }: Transmitter): Airframe {
+function withTaughtMotors(airframe: Airframe, { pulse, controls }: Transmitter): Airframe {
   const own = clone(airframe);
   for (const motor of own.motors) {
-    motor.stopUs = pulse.centreUs - pulse.usAt100;
+    // A trigger rests in the middle, and there the motor must stand still.
+    const rest = controls.find((c) => c.kind === 'stick' && c.hand === 'throttle')?.rest ?? -100;
+    motor.stopUs = pulse.centreUs + (rest / 100) * pulse.usAt100;
     motor.fullUs = pulse.centreUs + pulse.usAt100;
   }
   return own;
-}
-
-/** Puts every servo and motor in a port: the labelled one, else the next free one. */
-function plugIn(
-  airframe: Airframe,
-  unit: Unit,
-): { plugs: Plug[]; outputs: UnitSettings['outputs'] } {
-  const plugs: Plug[] = [];
-  const outputs: UnitSettings['outputs'] = [];
-  const { ports } = unit.traits;
-  const bases = ['aileron', 'elevator', 'rudder'] as const;
-  for (const actuator of [...airframe.servos, ...airframe.motors]) {
-    // An elevon hangs on the port whose function the unit's mixer turns into that elevon.
-    const base =
-      bases.find((f) => mixedFunction(unit.settings.wingType, f) === actuator.carries) ??
-      actuator.carries;
-    const output = outputs.find((o) => o.carries === base);
-    if (output) {
-      const plug = plugs.find((p) => p.port === output.port)!;
-      plug.lead = 'y-lead';
-      plug.drives.push(actuator.id);
-      continue;
-    }
-    const free = ports.filter((p) => !outputs.some((o) => o.port === p.id));
-    const port =
-      free.find((p) => p.labelledFor === base) ??
-      free.find((p) => p.labelledFor === undefined) ??
-      free.find((p) => p.labelledFor?.startsWith('aux'));
-    if (!port) continue;
-    const steers = !['throttle', 'throttle2', 'flap', 'flap2', 'gear'].includes(base);
-    outputs.push({
-      port: port.id,
-      carries: base,
-      stabilized: port.canStabilize && steers,
-      maxGainPct: 100,
-      reversed: false,
-      correctionReversed: false,
-    });
-    plugs.push({ port: port.id, lead: 'plain', drives: [actuator.id] });
-  }
-  return { plugs, outputs };
 }

@@ -1,3 +1,5 @@
-export * from './assign';
+export * from './channels';
 export * from './compose';
+export * from './functions';
 export * from './program';
+export * from './travel';

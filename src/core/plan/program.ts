@@ -11,7 +11,7 @@ import type {
   Program,
   Transmitter,
 } from '../setup';
-import type { Assignment } from './assign';
+import type { Assignment } from './channels';
 
 /** Which hand control works what, beyond the sticks. */
 export interface Hands {
@@ -20,6 +20,8 @@ export interface Hands {
   throttleCut?: string | undefined;
   flap?: string | undefined;
   gear?: string | undefined;
+  mode2?: string | undefined;
+  recovery?: string | undefined;
 }
 
 /** A knob's whole turn laid over the useful part of a gain law: value = weight × knob + offset. */
@@ -108,7 +110,16 @@ export function writeProgram(
       case 'mode':
         fromControl(channel, hands.mode, 'mode');
         break;
+      case 'mode2':
+        fromControl(channel, hands.mode2, 'mode');
+        break;
+      case 'recovery':
+        fromControl(channel, hands.recovery, 'panic');
+        break;
       case 'gain':
+      case 'gain-roll':
+      case 'gain-pitch':
+      case 'gain-yaw':
         fromControl(channel, hands.gain, 'gain', knobToGain(gainLaw));
         break;
       case 'flap':
@@ -126,6 +137,18 @@ export function writeProgram(
         break;
       case 'wheel':
         fromInput(channel, input('rudder'));
+        break;
+      case 'throttle2':
+        fromInput(channel, input('throttle'));
+        break;
+      case 'flaperon-left':
+      case 'flaperon-right':
+        fromInput(channel, input('aileron'));
+        // Both go down together: the right one is linked the other way round.
+        fromControl(channel, hands.flap, 'mix', {
+          weightPct: carries === 'flaperon-left' ? 25 : -25,
+          offsetPct: carries === 'flaperon-left' ? 25 : -25,
+        });
         break;
       default:
         if ((STICK_FUNCTIONS as readonly string[]).includes(carries))

@@ -21,6 +21,8 @@ export const PortSchema = z.strictObject({
   /** A labelled port takes this servo whatever channel the transmitter uses for it. */
   labelledFor: FunctionSchema.optional(),
   canStabilize: z.boolean(),
+  /** Where the plug is: a gyro between receiver and servos leaves the others on the receiver. */
+  on: z.enum(['unit', 'receiver']).optional(),
   /** Ports of one bank are switched on and off together. */
   bank: z.int().min(1).max(2).optional(),
 });

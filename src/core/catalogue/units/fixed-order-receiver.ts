@@ -12,6 +12,8 @@ export const fixedOrderReceiver = unit(
       { carries: 'rudder', label: 'R', canStabilize: true },
       { carries: 'aileron2', label: 'A2', canStabilize: true },
       { carries: 'flap', label: 'F', canStabilize: false },
+      { carries: 'aux1', label: 'X1', canStabilize: false },
+      { carries: 'aux2', label: 'X2', canStabilize: false },
     ]),
     inputOrder: { kind: 'fixed', order: ['aileron', 'elevator', 'throttle', 'rudder'] },
     mixer: 'unit',

@@ -105,3 +105,13 @@ export function unit(
 }
 
 const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** Plugs that stay on the ordinary receiver when only some servos go through the unit. */
+export function receiverPorts(count: number): Port[] {
+  return Array.from({ length: count }, (_, i) => ({
+    id: `rx${i + 1}`,
+    label: `Receiver ${i + 1}`,
+    canStabilize: false,
+    on: 'receiver' as const,
+  }));
+}

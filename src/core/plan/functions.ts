@@ -1,0 +1,77 @@
+import type { Airframe, ChannelFunction, Unit } from '../setup';
+
+export type Mixer = 'unit' | 'transmitter';
+
+/** What the unit must be sent plain when it mixes a pair itself. */
+const PLAIN_OF_PAIR: Partial<Record<ChannelFunction, ChannelFunction[]>> = {
+  'elevon-left': ['aileron', 'elevator'],
+  'elevon-right': ['aileron', 'elevator'],
+  'vtail-left': ['elevator', 'rudder'],
+  'vtail-right': ['elevator', 'rudder'],
+};
+
+/** Who mixes elevons and V-tails: the unit where it can, so that its correction is mixed alike. */
+export function mixerOf(unit: Unit): Mixer {
+  return unit.traits.mixer === 'transmitter' ? 'transmitter' : 'unit';
+}
+
+/** Functions the transmitter must send for this airframe, sticks first, without mode and gain. */
+export function neededFunctions(airframe: Airframe, mixer: Mixer): ChannelFunction[] {
+  const carried = [...airframe.servos, ...airframe.motors].map((a) => a.carries);
+  const plain = carried.flatMap((f) => (mixer === 'unit' && PLAIN_OF_PAIR[f]) || [f]);
+  return [...new Set(plain)];
+}
+
+/** Functions by which the transmitter tells the unit what to do, that this unit understands. */
+export function orderFunctions(unit: Unit): ChannelFunction[] {
+  const { modeSelect, gainLaw, panic } = unit.traits;
+  return [
+    ...(modeSelect.by === 'bands' || modeSelect.by === 'two-channels' ? (['mode'] as const) : []),
+    ...(modeSelect.by === 'two-channels' ? (['mode2'] as const) : []),
+    ...(gainLaw === 'fixed' ? [] : (['gain'] as const)),
+    ...(panic === 'channel' || panic === 'mode-limits-delay' ? (['recovery'] as const) : []),
+  ];
+}
+
+/** Functions a switch can work, and so a channel that only carries a switch. */
+const SWITCHED: ReadonlySet<ChannelFunction> = new Set([
+  'mode',
+  'mode2',
+  'recovery',
+  'gear',
+  'flap',
+  'flap2',
+]);
+
+export const canRideSwitch = (carries: ChannelFunction) => SWITCHED.has(carries);
+
+/** Why a unit does not suit an airframe; empty when it does. */
+export function unsuited(airframe: Airframe, unit: Unit): string[] {
+  const { traits } = unit;
+  const surface = airframe.kind === 'car' || airframe.kind === 'boat';
+  const steering = traits.ports.some((p) => p.labelledFor === 'steering');
+  const reasons: string[] = [];
+  if (surface && !steering)
+    reasons.push(
+      'This unit is made for aeroplanes; a car or boat wants one with a steering output.',
+    );
+  if (!surface && steering)
+    reasons.push('This unit has one steering output; an aeroplane needs three axes.');
+  const pair = airframe.surfaces.find((s) => s.role === 'elevon' || s.role === 'ruddervator');
+  if (pair && traits.place === 'single-axis')
+    reasons.push(
+      `A gyro in one lead cannot steady ${pair.role === 'elevon' ? 'elevons' : 'a V-tail'}: it would see half of a mix.`,
+    );
+  if (
+    airframe.surfaces.some((s) => s.role === 'flaperon') &&
+    mixerOf(unit) === 'unit' &&
+    traits.mixer === 'unit'
+  )
+    reasons.push(
+      'This unit mixes by itself and knows no flaperons; use separate flaps or a unit that lets the transmitter mix.',
+    );
+  const needsRudder =
+    traits.place === 'single-axis' && !airframe.surfaces.some((s) => s.role === 'rudder');
+  if (!pair && needsRudder) reasons.push('This gyro works on the rudder, and the model has none.');
+  return reasons;
+}

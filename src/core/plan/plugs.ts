@@ -1,0 +1,61 @@
+import { mixedFunction } from '../chain';
+import type { Airframe, Plug, Unit, UnitSettings } from '../setup';
+import { mixerOf } from './functions';
+
+const WING_TYPES: Partial<Record<Airframe['kind'], UnitSettings['wingType']>> = {
+  'flying-wing': 'delta',
+  'v-tail': 'v-tail',
+  'inverted-v-tail': 'v-tail',
+  car: 'steering',
+  boat: 'steering',
+};
+
+/** The wing type to set in a unit that mixes by itself. */
+export function wingTypeOf(airframe: Airframe, unit: Unit): UnitSettings['wingType'] {
+  return mixerOf(unit) === 'unit' ? (WING_TYPES[airframe.kind] ?? 'normal') : 'normal';
+}
+
+/** Puts every servo and motor in a port: the labelled one, else the next free one; `loose` lists what finds none. */
+export function plugIn(
+  airframe: Airframe,
+  unit: Unit,
+): { plugs: Plug[]; outputs: UnitSettings['outputs']; loose: string[] } {
+  const plugs: Plug[] = [];
+  const outputs: UnitSettings['outputs'] = [];
+  const loose: string[] = [];
+  const { ports } = unit.traits;
+  const wingType = wingTypeOf(airframe, unit);
+  const bases = ['aileron', 'elevator', 'rudder'] as const;
+  for (const actuator of [...airframe.servos, ...airframe.motors]) {
+    // An elevon hangs on the port whose function the unit's mixer turns into that elevon.
+    const base =
+      bases.find((f) => mixedFunction(wingType, f) === actuator.carries) ?? actuator.carries;
+    const output = outputs.find((o) => o.carries === base);
+    if (output) {
+      const plug = plugs.find((p) => p.port === output.port)!;
+      plug.lead = 'y-lead';
+      plug.drives.push(actuator.id);
+      continue;
+    }
+    const free = ports.filter((p) => !outputs.some((o) => o.port === p.id));
+    const port =
+      free.find((p) => p.labelledFor === base) ??
+      free.find((p) => p.labelledFor === undefined) ??
+      free.find((p) => p.labelledFor?.startsWith('aux'));
+    if (!port) {
+      loose.push(actuator.label.toLowerCase());
+      continue;
+    }
+    const steers = !['throttle', 'throttle2', 'flap', 'flap2', 'gear'].includes(base);
+    outputs.push({
+      port: port.id,
+      carries: base,
+      stabilized: port.canStabilize && steers,
+      maxGainPct: 100,
+      reversed: false,
+      correctionReversed: false,
+    });
+    plugs.push({ port: port.id, lead: 'plain', drives: [actuator.id] });
+  }
+  return { plugs, outputs, loose };
+}
