@@ -10,13 +10,14 @@ import {
   worstOf,
   type Evidence,
 } from '../core/logbook';
-import { composeSetup } from '../core/plan';
+import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
   LabelSchema,
   describeIssue,
   parseSetup,
   readSetup,
+  type ChannelFunction,
   type Setup,
 } from '../core/setup';
 import { Failure, notFound } from './failure';
@@ -35,15 +36,18 @@ export const NewModelSchema = z.strictObject({
   name: LabelSchema,
   kind: z.enum(AIRFRAME_KINDS),
   ailerons: z.enum(['none', 'one-servo', 'y-lead', 'two-outputs', 'flaperons']),
+  flaps: z.boolean().default(false),
+  gear: z.boolean().default(false),
+  recovery: z.boolean().default(false),
   unit: z.enum(Object.keys(UNITS) as [string, ...string[]]),
   transmitter: z.enum(Object.keys(TRANSMITTERS) as [string, ...string[]]),
 });
-export type NewModel = z.infer<typeof NewModelSchema>;
+export type NewModel = z.input<typeof NewModelSchema>;
 
 const now = () => new Date().toISOString();
 
 /** Validates input at the edge. @throws Failure 422 with the path of each problem */
-function checked<T>(schema: z.ZodType<T>, data: unknown): T {
+function checked<S extends z.ZodType>(schema: S, data: unknown): z.output<S> {
   const parsed = schema.safeParse(data);
   if (!parsed.success) throw new Failure(422, parsed.error.issues.flatMap(describeIssue));
   return parsed.data;
@@ -94,13 +98,18 @@ export type ShelfEntry = ReturnType<typeof listModels>[number];
 
 export function createModel(data: unknown, store = workshop()): { id: string } {
   const answers = checked(NewModelSchema, data);
-  const airframe = buildAirframe({ ...usualAnswers(answers.kind), ailerons: answers.ailerons });
-  const setup = composeSetup(
-    answers.name,
-    airframe,
-    UNITS[answers.unit]!,
-    TRANSMITTERS[answers.transmitter]!,
-  );
+  const { name, kind, ailerons, flaps, gear } = answers;
+  const airframe = buildAirframe({ ...usualAnswers(kind), ailerons, flaps, gear });
+  const unit = UNITS[answers.unit]!;
+  const transmitter = TRANSMITTERS[answers.transmitter]!;
+  const wishes: ChannelFunction[] = answers.recovery ? ['recovery'] : [];
+  const plan = planChannels({ airframe, unit, transmitter, wishes, pins: [] });
+  if (plan.impossible.length > 0)
+    throw new Failure(
+      422,
+      plan.impossible.map((reason) => ({ path: '/unit', reason })),
+    );
+  const setup = composeSetup(name, airframe, unit, transmitter, wishes);
   return addModel(validSetup(setup), 'Started', store);
 }
 

@@ -106,11 +106,17 @@ function applyWay(
 
 /** Puts every function on a channel with a reason, or says what must give. Deterministic. */
 export function planChannels(request: PlanRequest): ChannelPlan {
-  const { airframe, unit, transmitter } = request;
+  const { airframe, unit, transmitter, pins } = request;
   const impossible = unsuited(airframe, unit);
   const { loose } = plugIn(airframe, unit);
   if (loose.length > 0) impossible.push(`The unit has no plug left for the ${loose.join(', ')}.`);
   const none = { rows: [], taken: [], choices: [], notes: [] };
+  for (const hand of ['aileron', 'elevator'] as const)
+    if (
+      neededFunctions(airframe, 'unit').includes(hand) &&
+      !transmitter.controls.some((c) => c.kind === 'stick' && c.hand === hand)
+    )
+      impossible.push(`This transmitter has no ${hand} stick.`);
   if (impossible.length > 0) return { ...none, impossible };
 
   const wanted = wantedFunctions(request);
@@ -125,6 +131,9 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       ways.push(WAYS[id]);
     });
     if (!functions) continue;
+    const left: readonly ChannelFunction[] = functions;
+    // What the person has fixed by hand is not given away.
+    if (pins.some((p) => wanted.includes(p.carries) && !left.includes(p.carries))) continue;
     // A set that holds a smaller one that fits already says nothing new.
     if (choices.some((c) => c.ways.every((w) => ways.includes(w)))) continue;
     const rows = place(functions, request);
@@ -133,7 +142,18 @@ export function planChannels(request: PlanRequest): ChannelPlan {
   const cost = (ways: readonly WayOut[]) => ways.reduce((sum, w) => sum + w.weight, 0);
   choices.sort((a, b) => cost(a.ways) - cost(b.ways));
   const best = choices[0];
-  if (!best) return { ...none, impossible: [tooFew(wanted, request)] };
+  if (!best) {
+    const free = place(wanted, { ...request, pins: [] });
+    const words = pins.map((p) => `${p.carries} on channel ${p.channel}`).join(', ');
+    return {
+      ...none,
+      impossible: [
+        free && pins.length > 0
+          ? `What you fixed by hand cannot all be kept: ${words}.`
+          : tooFew(wanted, request),
+      ],
+    };
+  }
   return {
     rows: best.rows,
     taken: best.ways,

@@ -3,7 +3,6 @@ import {
   SETUP_VERSION,
   type Airframe,
   type ChannelFunction,
-  type ControlKind,
   type Setup,
   type Transmitter,
   type Unit,
@@ -12,7 +11,7 @@ import { planChannels, type Assignment } from './channels';
 import { mixerOf } from './functions';
 import { learnTravel } from './travel';
 import { plugIn, wingTypeOf } from './plugs';
-import { freeControl, writeProgram } from './program';
+import { chooseHands, writeProgram } from './program';
 
 const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
@@ -30,35 +29,10 @@ export function composeSetup(
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
   const wanted = new Set(assignment.map((a) => a.carries));
-  const used: (string | undefined)[] = [];
-  const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
-    const found = needed ? freeControl(transmitter, kinds, used) : undefined;
-    used.push(found);
-    return found;
-  };
-  const three = unit.settings.slots.length > 2;
-  const mode = give(
-    three ? ['switch-3', 'switch-2'] : ['switch-2', 'switch-3'],
-    wanted.has('mode'),
-  );
   const program = writeProgram(
     transmitter,
     assignment,
-    {
-      mode,
-      throttleCut: give(['switch-2', 'switch-3'], airframe.motors.length > 0),
-      mode2: give(['switch-2', 'switch-3'], wanted.has('mode2')),
-      recovery: give(['momentary', 'switch-2', 'switch-3'], wanted.has('recovery')),
-      gain: give(
-        ['knob', 'slider'],
-        [...wanted].some((f) => f.startsWith('gain')),
-      ),
-      flap: give(
-        ['switch-3', 'switch-2', 'slider'],
-        wanted.has('flap') || wanted.has('flaperon-left'),
-      ),
-      gear: give(['switch-2', 'switch-3'], wanted.has('gear')),
-    },
+    chooseHands(transmitter, airframe, unit, wanted),
     unit.traits.gainLaw,
   );
   if (wanted.has('recovery'))
@@ -119,6 +93,7 @@ export function composeSetup(
     intents: {
       school: 'sticks-first',
       wishes: [...wishes],
+      pins: [...pins],
     },
   };
   if (unit.traits.correctionDirection === 'learned')

@@ -1,5 +1,6 @@
 import { axisWeights } from '../chain';
 import type {
+  Airframe,
   ChannelFunction,
   Control,
   ControlKind,
@@ -10,6 +11,7 @@ import type {
   Output,
   Program,
   Transmitter,
+  Unit,
 } from '../setup';
 import type { Assignment } from './channels';
 
@@ -31,7 +33,7 @@ export function knobToGain(law: GainLaw): { weightPct: number; offsetPct: number
 }
 
 /** First control of one of these kinds that nothing uses yet. */
-export function freeControl(
+function freeControl(
   transmitter: Transmitter,
   kinds: readonly ControlKind[],
   used: readonly (string | undefined)[],
@@ -41,6 +43,37 @@ export function freeControl(
     if (found) return found.id;
   }
   return undefined;
+}
+
+/** Gives every function a control of its own, as long as there are any. */
+export function chooseHands(
+  transmitter: Transmitter,
+  airframe: Airframe,
+  unit: Unit,
+  wanted: ReadonlySet<ChannelFunction>,
+): Hands {
+  const used: (string | undefined)[] = [];
+  const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
+    const found = needed ? freeControl(transmitter, kinds, used) : undefined;
+    used.push(found);
+    return found;
+  };
+  const three = unit.settings.slots.length > 2;
+  return {
+    mode: give(three ? ['switch-3', 'switch-2'] : ['switch-2', 'switch-3'], wanted.has('mode')),
+    throttleCut: give(['switch-2', 'switch-3'], airframe.motors.length > 0),
+    mode2: give(['switch-2', 'switch-3'], wanted.has('mode2')),
+    recovery: give(['momentary', 'switch-2', 'switch-3'], wanted.has('recovery')),
+    gain: give(
+      ['knob', 'slider'],
+      [...wanted].some((f) => f.startsWith('gain')),
+    ),
+    flap: give(
+      ['switch-3', 'switch-2', 'slider'],
+      wanted.has('flap') || wanted.has('flaperon-left'),
+    ),
+    gear: give(['switch-2', 'switch-3'], wanted.has('gear')),
+  };
 }
 
 const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
@@ -163,13 +196,19 @@ export function writeProgram(
         channel,
         label: 'Throttle cut',
         source: { kind: 'constant' },
-        weightPct: -100,
+        weightPct: stickFor(transmitter, 'throttle')?.rest ?? -100,
         when: { kind: 'switch', control: hands.throttleCut, position: 0 },
         op: 'replace',
         purpose: 'throttle-cut',
       });
     failsafe.push(
-      throttle ? { channel, kind: 'preset', valuePct: -100 } : { channel, kind: 'hold' },
+      throttle
+        ? {
+            channel,
+            kind: 'preset',
+            valuePct: stickFor(transmitter, 'throttle')?.rest ?? -100,
+          }
+        : { channel, kind: 'hold' },
     );
   }
   return {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { AirframeSchema } from './airframe';
-import { FunctionSchema, LabelSchema, NoteSchema } from './basics';
+import { ChannelSchema, FunctionSchema, LabelSchema, NoteSchema } from './basics';
 import { InstallationSchema } from './installation';
 import { ProgramSchema } from './program';
 import { TransmitterSchema } from './transmitter';
@@ -13,6 +13,8 @@ export const SETUP_VERSION = 1;
 export const IntentsSchema = z.strictObject({
   school: z.enum(['sticks-first', 'unit-first']),
   wishes: z.array(FunctionSchema).max(16),
+  /** Channels the person has fixed by hand. */
+  pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
 });
 
 /** Everything decided about one model. Immutable: every save is a new version. */

@@ -1,3 +1,4 @@
+import { verify } from '@/core/verify';
 import { observedDirections, worstOf, type Evidence, type Status } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 
@@ -19,6 +20,16 @@ const directionStatus =
 
 /** In the order of the work; the rig belongs to all of them and comes last. */
 export const STATIONS: readonly Station[] = [
+  {
+    id: 'plan',
+    title: 'Plan',
+    status(setup) {
+      const severities = verify(setup).map((f) => f.severity);
+      if (severities.includes('stop')) return 'stop';
+      return severities.includes('caution') ? 'caution' : 'proven';
+    },
+  },
+  { id: 'wiring', title: 'Wiring' },
   { id: 'plain', title: 'Plain model', status: directionStatus('stick') },
   { id: 'unit', title: 'Unit' },
   { id: 'directions', title: 'Directions', status: directionStatus() },

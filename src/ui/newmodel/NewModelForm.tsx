@@ -4,11 +4,18 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
+import { planChannels } from '@/core/plan';
 import type { AirframeKind } from '@/core/setup';
 import type { NewModel } from '@/server/models';
 import { Silhouette } from '../drawing/Silhouette';
 import { send } from '../frame/send';
 import { AILERON_WORDS, KIND_WORDS } from './words';
+
+const EXTRAS = [
+  ['flaps', 'flaps'],
+  ['gear', 'retracts'],
+  ['recovery', 'panic recovery on a button'],
+] as const;
 
 /** The fewest questions that let the chain run. Everything asked here can be changed later. */
 export function NewModelForm() {
@@ -21,13 +28,29 @@ export function NewModelForm() {
       ailerons: 'y-lead',
       unit: 'menu-receiver',
       transmitter: 'line-sixteen',
+      flaps: false,
+      gear: false,
+      recovery: false,
     },
   });
-  const [kind, ailerons, unit, transmitter] = useWatch({
+  const [kind, ailerons, unit, transmitter, flaps, gear, recovery] = useWatch({
     control,
-    name: ['kind', 'ailerons', 'unit', 'transmitter'],
+    name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'recovery'],
   });
-  const airframe = buildAirframe({ ...usualAnswers(kind), ailerons });
+  const airframe = buildAirframe({
+    ...usualAnswers(kind),
+    ailerons,
+    flaps: flaps ?? false,
+    gear: gear ?? false,
+  });
+  const plan = planChannels({
+    airframe,
+    unit: UNITS[unit]!,
+    transmitter: TRANSMITTERS[transmitter]!,
+    wishes: recovery ? ['recovery'] : [],
+    pins: [],
+  });
+  const flies = kind !== 'car' && kind !== 'boat';
   const hasAilerons = usualAnswers(kind).ailerons !== 'none';
 
   const start = handleSubmit(async (answers) => {
@@ -62,8 +85,18 @@ export function NewModelForm() {
           <span className="font-semibold">What is it?</span>
           <select
             {...register('kind', {
-              onChange: (event: React.ChangeEvent<HTMLSelectElement>) =>
-                setValue('ailerons', usualAnswers(event.target.value as AirframeKind).ailerons),
+              onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
+                const next = event.target.value as AirframeKind;
+                const drives = next === 'car' || next === 'boat';
+                setValue('ailerons', usualAnswers(next).ailerons);
+                if (drives !== !flies) {
+                  setValue('unit', drives ? 'steering-receiver' : 'menu-receiver');
+                  setValue('transmitter', drives ? 'surface-four' : 'line-sixteen');
+                }
+                if (drives)
+                  for (const extra of ['flaps', 'gear', 'recovery'] as const)
+                    setValue(extra, false);
+              },
             })}
             className="field"
           >
@@ -108,6 +141,32 @@ export function NewModelForm() {
           </select>
           <span className="text-soft text-sm">{TRANSMITTERS[transmitter]?.description}</span>
         </label>
+        {flies && (
+          <fieldset>
+            <legend className="font-semibold">It also has</legend>
+            <div className="flex flex-wrap gap-x-6">
+              {EXTRAS.map(([id, words]) => (
+                <label key={id} className="flex min-h-11 items-center gap-2">
+                  <input type="checkbox" className="h-5 w-5 accent-(--accent)" {...register(id)} />
+                  {words}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )}
+        {plan.impossible.length > 0 ? (
+          <p role="status" className="text-stop">
+            {plan.impossible.join(' ')}
+          </p>
+        ) : (
+          plan.taken.length > 0 && (
+            <p role="status" className="text-caution">
+              There are not enough channels:{' '}
+              {plan.taken.map((w) => w.title.toLowerCase()).join('; ')}. You can choose otherwise in
+              the channel plan.
+            </p>
+          )
+        )}
         {refused && (
           <p role="alert" className="text-stop">
             {refused}

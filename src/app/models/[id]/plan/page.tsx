@@ -1,0 +1,5 @@
+import { PlanStation } from '@/ui/plan/PlanStation';
+
+export default function Page() {
+  return <PlanStation />;
+}

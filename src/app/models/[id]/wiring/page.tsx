@@ -1,0 +1,5 @@
+import { WiringStation } from '@/ui/wiring/WiringStation';
+
+export default function Page() {
+  return <WiringStation />;
+}

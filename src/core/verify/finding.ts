@@ -1,0 +1,36 @@
+import type { PatchOperation } from '../patch';
+import type { Setup } from '../setup';
+
+export type Severity = 'stop' | 'caution' | 'note';
+
+/** The exact state that shows a fault: put on the bench it can be seen. */
+export interface Witness {
+  /** Controls away from rest, by id. */
+  controls: Record<string, number>;
+  words: string;
+}
+
+export interface Remedy {
+  label: string;
+  patch: PatchOperation[];
+}
+
+export interface Finding {
+  /** Id of the rule, as in the table of mistakes. */
+  rule: string;
+  severity: Severity;
+  /** What is wrong, in a sentence. */
+  says: string;
+  /** Where in the Setup (RFC 6901). */
+  where: string;
+  witness?: Witness;
+  remedies: Remedy[];
+}
+
+/** One mistake to catch. The message stands beside the check. */
+export interface Rule {
+  id: string;
+  title: string;
+  why: string;
+  check(setup: Setup): Finding[];
+}

@@ -1,0 +1,71 @@
+import { mixedFunction } from '../../chain';
+import { pointer } from '../../setup';
+import type { Finding, Rule } from '../finding';
+
+export const channelOrder: Rule = {
+  id: 'M7',
+  title: 'Channel or plug not where the unit expects it',
+  why: 'The unit steadies what it believes is there: the wrong surface answers.',
+  check(setup) {
+    const { unit, program, installation, airframe } = setup;
+    const findings: Finding[] = [];
+    unit.settings.inputs.forEach((input, i) => {
+      const sent = program.outputs.find((o) => o.channel === input.channel)?.carries;
+      if (sent === undefined || sent === input.carries) return;
+      const own = program.outputs.find((o) => o.carries === input.carries);
+      findings.push({
+        rule: 'M7',
+        severity: 'stop',
+        says: `The unit takes channel ${input.channel} for ${input.carries}, and the transmitter sends ${sent} there.`,
+        where: pointer('unit', 'settings', 'inputs', i, 'channel'),
+        remedies:
+          own && unit.traits.inputOrder.kind === 'free'
+            ? [
+                {
+                  label: `Tell the unit that ${input.carries} is on channel ${own.channel}`,
+                  patch: [
+                    {
+                      op: 'replace',
+                      path: pointer('unit', 'settings', 'inputs', i, 'channel'),
+                      value: own.channel,
+                    },
+                  ],
+                },
+              ]
+            : [],
+      });
+    });
+    const { inputOrder } = unit.traits;
+    if (inputOrder.kind === 'fixed')
+      unit.settings.inputs.forEach((input, i) => {
+        const at = inputOrder.order.indexOf(input.carries) + 1;
+        if (at > 0 && at !== input.channel)
+          findings.push({
+            rule: 'M7',
+            severity: 'stop',
+            says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and cannot be told otherwise.`,
+            where: pointer('unit', 'settings', 'inputs', i, 'channel'),
+            remedies: [],
+          });
+      });
+    installation.plugs.forEach((plug, i) => {
+      const output = unit.settings.outputs.find((o) => o.port === plug.port);
+      const carries = output && mixedFunction(unit.settings.wingType, output.carries);
+      plug.drives.forEach((id, j) => {
+        const actuator = [...airframe.servos, ...airframe.motors].find((a) => a.id === id)!;
+        // A second aileron may share the first one's signal.
+        const same = (f: string) => f.replace(/2$/, '');
+        if (carries === undefined || same(carries) === same(actuator.carries)) return;
+        const port = unit.traits.ports.find((p) => p.id === plug.port)!;
+        findings.push({
+          rule: 'M7',
+          severity: 'stop',
+          says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which gives ${carries}.`,
+          where: pointer('installation', 'plugs', i, 'drives', j),
+          remedies: [],
+        });
+      });
+    });
+    return findings;
+  },
+};

@@ -1,0 +1,83 @@
+import { allExpectations, diagnose, predictAll, type Observation } from '../../directions';
+import { pointer, type Setup } from '../../setup';
+import type { Finding, Rule } from '../finding';
+
+/** What the Setup itself says goes the wrong way, and the changes that would put it right. */
+function wrongWays(setup: Setup) {
+  const predictions = predictAll(setup);
+  const seen = allExpectations(setup).map((expectation) => {
+    const { movement } = predictions.get(expectation.check.id)!.get(expectation.surface.id)!;
+    return { expectation, movement };
+  });
+  const wrong = seen.filter(
+    (s) => s.movement !== s.expectation.movement && s.movement !== 'centre',
+  );
+  const hit = (kind: string) =>
+    new Map(
+      wrong
+        .filter((s) => s.expectation.check.kind === kind)
+        .map((s) => [`${s.expectation.check.axis} ${s.expectation.surface.id}`, s]),
+    );
+  const remedies = () => {
+    const observations: Observation[] = seen.map(({ expectation, movement }) => ({
+      check: expectation.check.id,
+      surface: expectation.surface.id,
+      seen: movement,
+    }));
+    const { changes, proved } = diagnose(setup, observations);
+    if (!proved || changes.length === 0) return [];
+    return [
+      { label: changes.map((c) => c.title).join('; '), patch: changes.flatMap((c) => c.patch) },
+    ];
+  };
+  return { sticks: hit('stick'), corrections: hit('correction'), remedies };
+}
+
+type Kind = 'correction' | 'stick' | 'both';
+
+function directionRule(id: string, kind: Kind, title: string, why: string): Rule {
+  return {
+    id,
+    title,
+    why,
+    check(setup) {
+      const { sticks, corrections, remedies } = wrongWays(setup);
+      const list =
+        kind === 'correction'
+          ? [...corrections].filter(([key]) => !sticks.has(key))
+          : [...sticks].filter(([key]) => corrections.has(key) === (kind === 'both'));
+      return list.map(([, { expectation, movement }]): Finding => {
+        const { check, surface } = expectation;
+        return {
+          rule: id,
+          severity: 'stop',
+          says: `When you have ${check.done}, the ${surface.label.toLowerCase()} goes ${movement}; it must go ${expectation.movement}.${
+            kind === 'both' ? ' Stick and correction are both the wrong way.' : ''
+          }`,
+          where: pointer('airframe', 'surfaces', setup.airframe.surfaces.indexOf(surface)),
+          witness: { controls: {}, words: check.instruction },
+          remedies: remedies(),
+        };
+      });
+    },
+  };
+}
+
+export const correctionReversed = directionRule(
+  'M3',
+  'correction',
+  'Correction the wrong way',
+  'A unit that pushes with the disturbance turns a gust into a roll: the model is lost at take-off.',
+);
+export const stickReversed = directionRule(
+  'M4',
+  'stick',
+  'Stick the wrong way',
+  'A reversed stick is not noticed until the model answers it.',
+);
+export const bothReversed = directionRule(
+  'M5',
+  'both',
+  'Stick and correction both the wrong way',
+  'Turning only one of them round leaves the other wrong: a servo or rod is the other way about.',
+);

@@ -1,0 +1,51 @@
+import { mixerOf, wingTypeOf } from '../../plan';
+import { pointer } from '../../setup';
+import type { Finding, Rule } from '../finding';
+
+export const mixedTwice: Rule = {
+  id: 'M6',
+  title: 'Delta or V-tail mixed twice, or not at all',
+  why: 'Mixed twice, one surface moves double and the other hardly; not mixed, one stick works each surface alone.',
+  check(setup) {
+    const { airframe, unit, program } = setup;
+    const needs = airframe.surfaces.some((s) => s.role === 'elevon' || s.role === 'ruddervator');
+    const inUnit = unit.settings.wingType === 'delta' || unit.settings.wingType === 'v-tail';
+    const mixedChannel = program.outputs.find((o) => {
+      const sticks = program.lines
+        .filter((l) => l.channel === o.channel && l.source.kind === 'input' && l.op === 'add')
+        .map((l) => (l.source.kind === 'input' ? l.source.id : ''));
+      return new Set(sticks.filter((s) => ['aileron', 'elevator', 'rudder'].includes(s))).size > 1;
+    });
+    const finding = (says: string, remedies: Finding['remedies'] = []): Finding[] => [
+      { rule: 'M6', severity: 'stop', says, where: '/unit/settings/wingType', remedies },
+    ];
+    const set = (wingType: string) => [
+      {
+        label: `Set the unit’s wing type to ${wingType}`,
+        patch: [
+          {
+            op: 'replace' as const,
+            path: pointer('unit', 'settings', 'wingType'),
+            value: wingType,
+          },
+        ],
+      },
+    ];
+    if (needs && inUnit && mixedChannel)
+      return finding(
+        `Channel ${mixedChannel.channel} is mixed in the transmitter and again in the unit.`,
+        unit.traits.mixer === 'unit' ? [] : set('normal'),
+      );
+    if (needs && !inUnit && !mixedChannel)
+      return finding(
+        'Nobody mixes: neither the transmitter’s lines nor the unit’s wing type.',
+        mixerOf(unit) === 'unit' ? set(wingTypeOf(airframe, unit)) : [],
+      );
+    if (!needs && inUnit)
+      return finding(
+        `The unit mixes for a ${unit.settings.wingType}, which this model is not.`,
+        set('normal'),
+      );
+    return [];
+  },
+};

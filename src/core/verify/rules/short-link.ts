@@ -1,0 +1,33 @@
+import { carriedChannels } from '../../chain';
+import { pointer } from '../../setup';
+import type { Rule } from '../finding';
+
+export const shortLink: Rule = {
+  id: 'M26',
+  title: 'A channel the link does not carry',
+  why: 'The transmitter shows it moving, and it never arrives.',
+  check(setup) {
+    const { transmitter, program } = setup;
+    const carried = carriedChannels(setup);
+    return program.outputs.flatMap((o, i) => {
+      if (o.channel <= carried) return [];
+      const better = transmitter.linkVariants.find((v) => v.channels >= o.channel);
+      return [
+        {
+          rule: 'M26',
+          severity: 'stop' as const,
+          says: `Channel ${o.channel} (${o.carries}) is sent, and the link carries ${carried} channels.`,
+          where: pointer('program', 'outputs', i, 'channel'),
+          remedies: better
+            ? [
+                {
+                  label: `Choose the link “${better.label}” by hand`,
+                  patch: [{ op: 'replace' as const, path: '/transmitter/link', value: better.id }],
+                },
+              ]
+            : [],
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,51 @@
+import { pointer } from '../../setup';
+import type { Finding, Rule } from '../finding';
+
+const NEVER = new Set(['flap', 'flap2', 'gear', 'throttle', 'throttle2']);
+
+export const stabilizedFlaps: Rule = {
+  id: 'M14',
+  title: 'Flaps, gear or motor on a stabilized output',
+  why: 'The unit would move them in every gust.',
+  check(setup) {
+    const { unit, installation, airframe } = setup;
+    return installation.plugs.flatMap((plug): Finding[] => {
+      const i = unit.settings.outputs.findIndex((o) => o.port === plug.port && o.stabilized);
+      const actuator = [...airframe.servos, ...airframe.motors].find(
+        (a) => plug.drives.includes(a.id) && NEVER.has(a.carries),
+      );
+      if (i < 0 || !actuator) return [];
+      const port = unit.traits.ports.find((p) => p.id === plug.port)!;
+      const { stabilizedOutputs } = unit.traits;
+      return [
+        {
+          rule: 'M14',
+          severity: 'stop',
+          says: `The ${actuator.label.toLowerCase()} sits on ${port.label}, which the unit steadies.`,
+          where: pointer('unit', 'settings', 'outputs', i, 'stabilized'),
+          remedies:
+            stabilizedOutputs === 'all'
+              ? []
+              : [
+                  {
+                    label: `Take ${port.label} off the stabilized outputs`,
+                    patch: unit.settings.outputs.flatMap((o, j) => {
+                      const bank = unit.traits.ports.find((p) => p.id === o.port)?.bank;
+                      const together = stabilizedOutputs === 'two-banks' && bank === port.bank;
+                      return j === i || together
+                        ? [
+                            {
+                              op: 'replace' as const,
+                              path: pointer('unit', 'settings', 'outputs', j, 'stabilized'),
+                              value: false,
+                            },
+                          ]
+                        : [];
+                    }),
+                  },
+                ],
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,186 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import type { Setup } from '@/core/setup';
+import { useModel } from '../frame/modelStore';
+
+const ROW = 56;
+const TOP = 40;
+
+/** What goes into which plug: drawn, and as a list in the order of plugging. Prints on one page. */
+export function WiringStation() {
+  const setup = useModel((s) => s.setup);
+  const rows = leadsOf(setup);
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex justify-between gap-2 print:hidden">
+        <p className="text-lg">
+          Battery out while you plug. Leads with slack, aerials square to each other.
+        </p>
+        <button type="button" className="btn" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden />
+          Print
+        </button>
+      </div>
+      <section className="card overflow-x-auto" aria-label="Wiring diagram" tabIndex={0}>
+        <h2 className="hidden text-xl font-bold print:block">{setup.name}: wiring</h2>
+        <Diagram setup={setup} rows={rows} />
+      </section>
+      <section className="card" aria-labelledby="order-title">
+        <h2 id="order-title" className="text-lg font-bold">
+          In this order
+        </h2>
+        <ol className="mt-2 list-decimal pl-6">
+          {rows.map((r) => (
+            <li key={r.port}>
+              <strong>{r.portLabel}</strong>
+              {r.onReceiver ? ' (on the receiver)' : ''}: {r.ends.join(' and ')}
+              {r.yLead ? ', joined by a Y-lead' : ''}; carries {r.carries}
+              {r.steadied ? ', steadied by the unit' : ''}.
+            </li>
+          ))}
+          {gainLeadWords(setup) && <li>{gainLeadWords(setup)}</li>}
+          <li>
+            Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
+          </li>
+          <li>
+            Unit: arrow to the {setup.installation.mounting.split('-')[0]}, label facing{' '}
+            {setup.installation.mounting.split('-')[1]}, square to the model.
+          </li>
+        </ol>
+      </section>
+    </div>
+  );
+}
+
+interface Lead {
+  port: string;
+  portLabel: string;
+  onReceiver: boolean;
+  carries: string;
+  steadied: boolean;
+  yLead: boolean;
+  ends: string[];
+}
+
+function leadsOf(setup: Setup): Lead[] {
+  const { unit, installation, airframe } = setup;
+  const actuators = [...airframe.servos, ...airframe.motors];
+  return unit.traits.ports.flatMap((port) => {
+    const plug = installation.plugs.find((p) => p.port === port.id);
+    if (!plug) return [];
+    const output = unit.settings.outputs.find((o) => o.port === port.id);
+    return [
+      {
+        port: port.id,
+        portLabel: port.label,
+        onReceiver: port.on === 'receiver',
+        carries: output?.carries ?? 'nothing',
+        steadied: output?.stabilized ?? false,
+        yLead: plug.lead === 'y-lead',
+        ends: plug.drives.map((id) => actuators.find((a) => a.id === id)!.label),
+      },
+    ];
+  });
+}
+
+function gainLeadWords(setup: Setup): string {
+  const { traits, settings } = setup.unit;
+  if (traits.place === 'receiver' || traits.gainLaw === 'fixed') return '';
+  const channel = settings.inputs.find((i) => i.carries === 'gain')?.channel;
+  return setup.installation.gainLead
+    ? `Gain lead: from receiver channel ${channel} to the unit.`
+    : 'Gain lead: not plugged in.';
+}
+
+function Diagram({ setup, rows }: { setup: Setup; rows: Lead[] }) {
+  const count = rows.reduce((n, r) => n + r.ends.length, 0);
+  const height = TOP + count * ROW + 20;
+  const separate = rows.some((r) => r.onReceiver) || setup.unit.traits.place !== 'receiver';
+  const text = { fill: 'var(--ink)', fontSize: 16 };
+  const [arrow] = setup.installation.mounting.split('-');
+  return (
+    <svg
+      viewBox={`0 0 900 ${height}`}
+      className="w-full min-w-[40rem]"
+      role="img"
+      aria-label={`Wiring of ${setup.name}; the list below says the same`}
+    >
+      <g fill="none" stroke="var(--ink)" strokeWidth="2">
+        {/* Two aerials at right angles. */}
+        <path d={`M60 ${TOP} v-24 h-20 M130 ${TOP} v-34`} />
+        <rect x="20" y={TOP} width="240" height={height - TOP - 20} rx="4" fill="var(--shade)" />
+      </g>
+      <text x="36" y={TOP + 26} {...text} fontWeight="700">
+        {separate ? 'Receiver and unit' : 'Receiver with unit'}
+      </text>
+      <text x="36" y={TOP + 48} {...text} fontSize="13">
+        arrow to the {arrow} ➜
+      </text>
+      {rows.map((r, index) => {
+        const above = rows.slice(0, index).reduce((n, other) => n + other.ends.length, 0);
+        const start = TOP + above * ROW + ROW / 2;
+        const middle = start + ((r.ends.length - 1) * ROW) / 2;
+        return (
+          <g key={r.port}>
+            <rect
+              x="196"
+              y={middle - 16}
+              width="92"
+              height="32"
+              fill="var(--card)"
+              stroke="var(--ink)"
+              strokeWidth="2"
+              strokeDasharray={r.onReceiver ? '5 4' : undefined}
+            />
+            <text
+              x="242"
+              y={middle + 5}
+              {...text}
+              fontSize="13"
+              textAnchor="middle"
+              fontWeight="700"
+            >
+              {r.portLabel}
+            </text>
+            <text x="300" y={middle - 8} {...text} fontSize="13">
+              {r.carries}
+              {r.steadied ? ' ≈ steadied' : ''}
+            </text>
+            {r.ends.map((end, i) => {
+              const y = start + i * ROW;
+              return (
+                <g key={end}>
+                  <path
+                    d={`M288 ${middle} H${r.yLead ? 470 : 600} ${r.yLead ? `L520 ${y} H600` : ''}`}
+                    fill="none"
+                    stroke="var(--ink)"
+                    strokeWidth="2.5"
+                  />
+                  <rect
+                    x="600"
+                    y={y - 19}
+                    width="270"
+                    height="38"
+                    rx="4"
+                    fill="var(--card)"
+                    stroke="var(--ink)"
+                    strokeWidth="2"
+                  />
+                  <text x="616" y={y + 6} {...text}>
+                    {end.length > 28 ? `${end.slice(0, 27)}…` : end}
+                  </text>
+                </g>
+              );
+            })}
+            {r.yLead && (
+              <text x="426" y={middle + 20} {...text} fontSize="13">
+                Y-lead
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
