@@ -16,4 +16,5 @@ export {
   pitchWithThrottleDeg,
   NO_SLOT,
 } from './unit';
+export { throwsOf, type SurfaceThrows } from './throws';
 export * from './words';

@@ -69,7 +69,7 @@ export function DirectionsStation() {
             <h2 className="text-xl font-bold">Every surface has been looked at</h2>
             <p className="mt-1">
               {diagnosis.verdicts.every((v) => v.stick === 'right' && v.correction !== 'wrong')
-                ? 'Choose any line on the right to look at it again.'
+                ? 'Choose any line of the lists to look at it again.'
                 : 'What was seen needs a change; it is worked out below.'}
             </p>
           </section>

@@ -3,6 +3,7 @@
 import { Download, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 import { StatusMark } from '../status/StatusMark';
 import { useModel } from './modelStore';
 import { STATIONS } from './stations';
@@ -11,6 +12,12 @@ import { STATIONS } from './stations';
 export function ModelHeader() {
   const { id, setup, evidence, past, undo, version, saving } = useModel((s) => s);
   const here = usePathname().split('/')[3];
+  const strip = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // On a narrow screen the station in hand must not hide beyond the edge of the strip.
+    const current = strip.current?.querySelector<HTMLElement>('[aria-current]');
+    if (current) strip.current!.scrollLeft = current.offsetLeft - 24;
+  }, [here]);
   return (
     <div className="mb-4 print:hidden">
       <div className="flex flex-wrap items-center justify-between gap-2 py-2">
@@ -34,7 +41,7 @@ export function ModelHeader() {
         </div>
       </div>
       <nav aria-label="Stations of the job">
-        <ol className="flex gap-1 overflow-x-auto pb-1">
+        <ol ref={strip} className="relative flex gap-1 overflow-x-auto pb-1">
           {STATIONS.map((station) => {
             const status = station.status?.(setup, evidence);
             const current = station.id === here;

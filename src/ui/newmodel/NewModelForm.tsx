@@ -180,8 +180,8 @@ export function NewModelForm() {
         <Silhouette airframe={airframe} className="h-52 w-full" />
         <p className="text-soft text-sm">
           {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}; {airframe.servos.length}{' '}
-          servos. Measures, linkages and channels start from usual values; you change them on the
-          model’s own pages.
+          {airframe.servos.length === 1 ? 'servo' : 'servos'}. Measures, linkages and channels start
+          from usual values; you change them on the model’s own pages.
         </p>
       </aside>
     </form>

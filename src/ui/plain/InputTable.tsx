@@ -1,8 +1,11 @@
 'use client';
 
 import { pointer } from '@/core/setup';
+import dynamic from 'next/dynamic';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+
+const RateChart = dynamic(() => import('./RateChart'), { ssr: false });
 
 /** Rate and expo of every stick. */
 export function InputTable() {
@@ -17,6 +20,7 @@ export function InputTable() {
       <h2 id="rates-title" className="text-lg font-bold">
         Rates and expo
       </h2>
+      <RateChart inputs={setup.program.inputs} />
       <ul className="mt-2 grid gap-3 sm:grid-cols-2">
         {setup.program.inputs.map((input, i) =>
           input.rates.map((rate, j) => (

@@ -9,6 +9,7 @@ import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
 import { InputTable } from './InputTable';
+import { ThrowTable } from './ThrowTable';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
@@ -24,6 +25,7 @@ export function PlainStation() {
         </p>
         <ChannelTable />
         <InputTable />
+        <ThrowTable />
       </div>
       <aside className="flex flex-col gap-4">
         <ThrottleCut />

@@ -1,6 +1,6 @@
 'use client';
 
-import { Pin, PinOff } from 'lucide-react';
+import { Pin } from 'lucide-react';
 import { useState } from 'react';
 import { difference } from '@/core/patch';
 import { applyPlan, orderFunctions, planFor, type Assignment } from '@/core/plan';
@@ -85,7 +85,7 @@ export function PlanStation() {
                     aria-label={pinned ? `Let ${o.carries} move again` : `Fix ${o.carries} here`}
                     onClick={() => (pinned ? unpin(o.carries) : pinTo(o.carries, o.channel))}
                   >
-                    {pinned ? <Pin size={18} aria-hidden /> : <PinOff size={18} aria-hidden />}
+                    <Pin size={18} aria-hidden />
                   </button>
                 </li>
               );

@@ -30,42 +30,20 @@ export function Hands({ setup, rig }: { setup: Setup; rig: RigHandle }) {
   const { controls } = setup.transmitter;
   const stick = (hand: string) => controls.find((c) => c.kind === 'stick' && c.hand === hand);
   const used = (c: Control) => purposeOf(setup, c.id) !== '';
-  const switches = switchesOf(controls);
-  const shown = [...switches.filter(used), ...switches.filter((c) => !used(c))];
-  const turning = controls.filter((c) => c.kind === 'knob' || c.kind === 'slider');
   return (
     <section className="card" aria-label="Transmitter">
       <div className="flex flex-wrap items-start justify-center gap-6">
         <StickPad name="Left stick" across={stick('rudder')} along={stick('throttle')} rig={rig} />
         <div className="order-last flex min-w-0 flex-1 basis-96 flex-col gap-3 xl:order-none">
-          <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-2">
-            {shown.map((c) => (
-              <SwitchControl
-                key={c.id}
-                control={c}
-                purpose={purposeOf(setup, c.id)}
-                digit={switches.indexOf(c) + 1}
-                rig={rig}
-              />
-            ))}
-          </div>
-          <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3">
-            {[...turning.filter(used), ...turning.filter((c) => !used(c))].map((c) => (
-              <label key={c.id} className="text-sm">
-                <span className="font-semibold">{c.label}</span>{' '}
-                <span className="text-accent">{purposeOf(setup, c.id)}</span>
-                <span className="num float-right">{rig.controls[c.id]!.toFixed(0)} %</span>
-                <input
-                  type="range"
-                  min={-100}
-                  max={100}
-                  value={rig.controls[c.id]}
-                  onChange={(e) => rig.setControl(c.id, Number(e.target.value))}
-                  className="h-11 w-full accent-(--accent)"
-                />
-              </label>
-            ))}
-          </div>
+          <Controls setup={setup} rig={rig} only={used} />
+          {controls.some((c) => MOVED.has(c.kind) && !used(c)) && (
+            <details>
+              <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
+                Controls this program does not use
+              </summary>
+              <Controls setup={setup} rig={rig} only={(c) => !used(c)} />
+            </details>
+          )}
           <div className="flex flex-wrap gap-2">
             {controls
               .filter((c) => c.kind === 'momentary')
@@ -107,6 +85,51 @@ export function Hands({ setup, rig }: { setup: Setup; rig: RigHandle }) {
         />
       </div>
     </section>
+  );
+}
+
+const MOVED: ReadonlySet<string> = new Set(['switch-2', 'switch-3', 'knob', 'slider']);
+
+function Controls({
+  setup,
+  rig,
+  only,
+}: {
+  setup: Setup;
+  rig: RigHandle;
+  only: (control: Control) => boolean;
+}) {
+  const switches = switchesOf(setup.transmitter.controls);
+  const turning = setup.transmitter.controls.filter(
+    (c) => (c.kind === 'knob' || c.kind === 'slider') && only(c),
+  );
+  return (
+    <div className="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-2">
+      {switches.filter(only).map((c) => (
+        <SwitchControl
+          key={c.id}
+          control={c}
+          purpose={purposeOf(setup, c.id)}
+          digit={switches.indexOf(c) + 1}
+          rig={rig}
+        />
+      ))}
+      {turning.map((c) => (
+        <label key={c.id} className="text-sm">
+          <span className="font-semibold">{c.label}</span>{' '}
+          <span className="text-accent">{purposeOf(setup, c.id)}</span>
+          <span className="num float-right">{rig.controls[c.id]!.toFixed(0)} %</span>
+          <input
+            type="range"
+            min={-100}
+            max={100}
+            value={rig.controls[c.id]}
+            onChange={(e) => rig.setControl(c.id, Number(e.target.value))}
+            className="h-11 w-full accent-(--accent)"
+          />
+        </label>
+      ))}
+    </div>
   );
 }
 

@@ -50,7 +50,6 @@ export default function RigScene(props: SceneProps) {
       flat
       dpr={[1, 2]}
       camera={{
-        position: [0, radius * 0.95, radius * 2.1],
         fov: 38,
         near: radius * 0.05,
         far: radius * 10,
@@ -73,13 +72,17 @@ function Model({
 }: SceneProps) {
   const invalidate = useThree((s) => s.invalidate);
   const camera = useThree((s) => s.camera);
+  const size = useThree((s) => s.size);
   const colours = useColours();
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const body = useMemo(() => loft(shape.body), [shape]);
   const fixed = useMemo(() => shape.fixed.map(plate), [shape]);
   useEffect(() => {
+    // In a narrow window the eye steps back until the wings fit.
+    const back = Math.max(1, 1.7 / (size.width / size.height));
+    camera.position.set(0, shape.radiusMm * 0.95 * back, shape.radiusMm * 2.1 * back);
     camera.lookAt(0, 0, 0);
-  }, [camera]);
+  }, [camera, shape, size]);
   const attitude = matrix4(
     multiply(TO_SCREEN, eulerMatrix(attitudeDeg.roll, attitudeDeg.pitch, attitudeDeg.yaw)),
   );

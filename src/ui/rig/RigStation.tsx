@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useSearchParams } from 'next/navigation';
 import { useRef } from 'react';
 import { switchPosition, switchValue } from '@/core/chain';
 import type { Axis } from '@/core/setup';
@@ -37,10 +38,21 @@ const MOVES: readonly (readonly [string, Axis, number])[] = [
   ['Nose left', 'yaw', -30],
 ];
 
+/** Reads "sa:100,k1:-20", the way a finding asks for its witness; anything else is passed over. */
+function parseControls(text: string): Record<string, number> {
+  const pairs = text.split(',').map((part) => part.split(':'));
+  return Object.fromEntries(
+    pairs
+      .map(([id, value]) => [id ?? '', Number(value)] as const)
+      .filter(([id, value]) => id !== '' && Number.isFinite(value)),
+  );
+}
+
 /** The virtual bench: the whole chain running, with everything on it to touch. */
 export function RigStation() {
   const setup = useModel((s) => s.setup);
-  const rig = useRig(setup);
+  const asked = useSearchParams().get('set') ?? '';
+  const rig = useRig(setup, parseControls(asked));
   const { snapshot } = rig;
   const drag = useRef<{ x: number; y: number } | undefined>(undefined);
   const { controls } = setup.transmitter;

@@ -17,8 +17,11 @@ export interface RigHandle {
   level(): void;
 }
 
-/** Runs the virtual bench in its worker for as long as the page shows it. */
-export function useRig(setup: Setup): RigHandle {
+/**
+ * Runs the virtual bench in its worker for as long as the page shows it.
+ * @param start controls already moved when it begins, by id
+ */
+export function useRig(setup: Setup, start: Record<string, number>): RigHandle {
   const remote = useRef<Remote<RigWorker> | undefined>(undefined);
   const [snapshot, setSnapshot] = useState<Snapshot>();
   const [linkUp, setLinkUp] = useState(true);
@@ -26,7 +29,7 @@ export function useRig(setup: Setup): RigHandle {
     () => Object.fromEntries(setup.transmitter.controls.map((c) => [c.id, c.rest])),
     [setup],
   );
-  const [moved, setMoved] = useState<Record<string, number>>({});
+  const [moved, setMoved] = useState<Record<string, number>>(start);
   const held = useRef(moved);
 
   useEffect(() => {
