@@ -9,9 +9,13 @@ process.env.TOLVAN_DATA ??= 'data/demo';
 if (!run('npx', ['tsx', 'src/demo/fill.ts'])) process.exit(1);
 
 const port = await freePort(Number(process.env.PORT ?? 4400));
-const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-  stdio: ['ignore', 'ignore', 'inherit'],
-});
+const server = spawn(
+  process.execPath,
+  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+  {
+    stdio: ['ignore', 'ignore', 'inherit'],
+  },
+);
 server.on('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 

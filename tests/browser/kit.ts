@@ -41,3 +41,16 @@ export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
   }
   throw new Error(`Tab never reached ${name}`);
 }
+
+/** A fresh model of shipped parts, so that a test disturbs no other. @returns its id */
+export async function newModel(page: Page, name: string): Promise<string> {
+  const answers = {
+    name,
+    kind: 'conventional',
+    ailerons: 'y-lead',
+    unit: 'menu-receiver',
+    transmitter: 'line-sixteen',
+  };
+  const reply = await page.request.post('/api/models', { data: answers });
+  return ((await reply.json()) as { id: string }).id;
+}

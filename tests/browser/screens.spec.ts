@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel } from './kit';
 
-const STATIONS = ['Plain model', 'Unit', 'Directions', 'Rig'];
+const STATIONS = ['Transmitter', 'Plan', 'Wiring', 'Plain model', 'Unit', 'Directions', 'Rig'];
 
 for (const size of [
   { width: 1280, height: 800 },

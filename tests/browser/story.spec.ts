@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openModel, tabTo } from './kit';
+import { newModel, openModel, tabTo } from './kit';
 
 const question = (page: Page) => page.locator('section', { has: page.locator('#question-title') });
 
@@ -138,7 +138,7 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
   page,
   context,
 }) => {
-  await openModel(page, 'Loon', 'Plain model');
+  await page.goto(`/models/${await newModel(page, 'Two hands')}/plain`);
   const other = await context.newPage();
   await other.goto(page.url());
   await page.getByRole('button', { name: /^normal\s*, channel 1/ }).click();
@@ -154,7 +154,7 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
 });
 
 test('a number is refused in words at its field, and typed again', async ({ page }) => {
-  await openModel(page, 'Loon', 'Plain model');
+  await page.goto(`/models/${await newModel(page, 'Numbers')}/plain`);
   const field = page.getByLabel('subtrim').first();
   await field.fill('80');
   await field.press('Enter');

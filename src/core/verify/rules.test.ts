@@ -3,6 +3,7 @@ import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { applyPatch } from '../patch';
 import { composeSetup, unsuited } from '../plan';
 import { AIRFRAME_KINDS, parseSetup, type AirframeKind, type Setup } from '../setup';
+import { createBench } from '../standin';
 import { RULES, verify } from './index';
 
 function make(
@@ -391,6 +392,22 @@ describe('seeded faults', () => {
         [],
       );
     }
+  });
+  it('show themselves: the witness, put on the chain, has the fault in it', () => {
+    const setup = make();
+    setup.program.outputs[2]!.reversed = true;
+    const { witness } = verify(setup).find((f) => f.rule === 'M29')!;
+    const bench = createBench(setup);
+    for (const [id, value] of Object.entries(witness!.controls)) bench.setControl(id, value);
+    expect(bench.advance(0.03).motorPct[0]).toBeGreaterThan(5);
+    const roll = make();
+    roll.unit.settings.axes.roll.reversed = true;
+    const found = verify(roll).find((f) => f.rule === 'M3')!;
+    const other = createBench(roll);
+    for (const [id, value] of Object.entries(found.witness!.controls)) other.setControl(id, value);
+    other.tilt('roll', 20);
+    expect(other.advance(0.03).answers[0]).toMatchObject({ movement: 'down' });
+    expect(found.remedies[0]!.label).toBe('Reverse the roll correction in the unit’s menu');
   });
   it('has three ways to be wrong for every rule', () => {
     for (const rule of RULES)

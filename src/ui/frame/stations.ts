@@ -20,6 +20,8 @@ const directionStatus =
 
 /** In the order of the work; the rig belongs to all of them and comes last. */
 export const STATIONS: readonly Station[] = [
+  { id: 'model', title: 'Model' },
+  { id: 'transmitter', title: 'Transmitter' },
   {
     id: 'plan',
     title: 'Plan',

@@ -55,7 +55,7 @@ export function ThrowTable() {
               )}
               <details>
                 <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
-                  arm, horn, rod, chord
+                  <span className="underline">Change arm, horn, rod or chord</span>
                 </summary>
                 <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
                   {LENGTHS.map(([field, words, min, max]) => (

@@ -4,6 +4,7 @@ import { AXES, MOUNTINGS, pointer, type Mounting } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+import { TraitQuestions } from './TraitQuestions';
 import { AXIS_WORDS, MODE_WORDS, mountingWords } from './words';
 
 /** What is set inside the unit, and how it really sits in the model. */
@@ -85,6 +86,7 @@ export function UnitStation() {
           <p className="text-soft text-sm">This unit’s modes are fixed to the switch positions.</p>
         )}
       </section>
+      <TraitQuestions />
       {AXES.filter((axis) => traits.axes.includes(axis)).map((axis) => {
         const own = settings.axes[axis];
         const path = (field: string) => pointer('unit', 'settings', 'axes', axis, field);

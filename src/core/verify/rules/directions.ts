@@ -1,5 +1,15 @@
-import { allExpectations, diagnose, predictAll, type Observation } from '../../directions';
-import { pointer, type Setup } from '../../setup';
+import { compileChain } from '../../chain';
+import {
+  CORRECTION_MODES,
+  allExpectations,
+  diagnose,
+  poseFor,
+  predictAll,
+  stimulusFor,
+  type Check,
+  type Observation,
+} from '../../directions';
+import { pointer, type Axis, type Setup } from '../../setup';
 import type { Finding, Rule } from '../finding';
 
 /** What the Setup itself says goes the wrong way, and the changes that would put it right. */
@@ -18,8 +28,10 @@ function wrongWays(setup: Setup) {
         .filter((s) => s.expectation.check.kind === kind)
         .map((s) => [`${s.expectation.check.axis} ${s.expectation.surface.id}`, s]),
     );
-  const remedies = () => {
-    const observations: Observation[] = seen.map(({ expectation, movement }) => ({
+  // Only the axis asked about is told to the diagnosis, so only its changes come back.
+  const remedies = (axis: Axis) => {
+    const own = seen.filter((s) => s.expectation.check.axis === axis);
+    const observations: Observation[] = own.map(({ expectation, movement }) => ({
       check: expectation.check.id,
       surface: expectation.surface.id,
       seen: movement,
@@ -31,6 +43,18 @@ function wrongWays(setup: Setup) {
     ];
   };
   return { sticks: hit('stick'), corrections: hit('correction'), remedies };
+}
+
+/** Controls away from rest that let a check be seen: the stick held, or the unit on with gain up. */
+function handsFor(setup: Setup, check: Check): Record<string, number> {
+  const chain = compileChain(setup);
+  const pose = poseFor(chain, check.kind === 'stick' ? ['off', 'rate', 'hold'] : CORRECTION_MODES);
+  const { controls } = stimulusFor(chain, check, pose);
+  return Object.fromEntries(
+    setup.transmitter.controls.flatMap((c, i) =>
+      controls[i] === c.rest ? [] : [[c.id, controls[i]!]],
+    ),
+  );
 }
 
 type Kind = 'correction' | 'stick' | 'both';
@@ -55,8 +79,8 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
             kind === 'both' ? ' Stick and correction are both the wrong way.' : ''
           }`,
           where: pointer('airframe', 'surfaces', setup.airframe.surfaces.indexOf(surface)),
-          witness: { controls: {}, words: check.instruction },
-          remedies: remedies(),
+          witness: { controls: handsFor(setup, check), words: check.instruction.toLowerCase() },
+          remedies: remedies(check.axis),
         };
       });
     },

@@ -1,0 +1,5 @@
+import { ModelStation } from '@/ui/model/ModelStation';
+
+export default function Page() {
+  return <ModelStation />;
+}

@@ -1,0 +1,5 @@
+import { TransmitterStation } from '@/ui/transmitter/TransmitterStation';
+
+export default function Page() {
+  return <TransmitterStation />;
+}

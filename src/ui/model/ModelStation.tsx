@@ -1,0 +1,96 @@
+'use client';
+
+import { pointer, type Measures } from '@/core/setup';
+import { Silhouette } from '../drawing/Silhouette';
+import { NumberField } from '../fields/NumberField';
+import { TextField } from '../fields/TextField';
+import { useModel } from '../frame/modelStore';
+import { KIND_WORDS } from '../newmodel/words';
+
+type NumberMeasure = Exclude<keyof Measures, 'stance'>;
+
+/** Ranges are the ones the Setup allows. */
+const FIELDS: readonly (readonly [NumberMeasure, string, string, number, number, number])[] = [
+  ['spanMm', 'span (or width)', 'mm', 50, 10_000, 10],
+  ['lengthMm', 'length', 'mm', 50, 10_000, 10],
+  ['chordMm', 'wing chord', 'mm', 10, 3000, 5],
+  ['massG', 'mass, ready to go', 'g', 5, 100_000, 10],
+  ['cruiseMps', 'usual speed', 'm/s', 1, 120, 0.5],
+  ['approachMps', 'approach speed', 'm/s', 0.5, 80, 0.5],
+  ['glideRatio', 'glide ratio', ': 1', 0.5, 60, 0.5],
+  ['wheelbaseMm', 'between supports, fore and aft', 'mm', 20, 5000, 5],
+  ['trackMm', 'track', 'mm', 10, 5000, 5],
+  ['standingPitchDeg', 'stands nose up by', '°', -180, 180, 0.5],
+  ['flyingPitchDeg', 'flies nose up by', '°', -20, 30, 0.5],
+];
+
+const STANCES: Record<Measures['stance'], string> = {
+  'nose-wheel': 'nose wheel',
+  'tail-wheel': 'tail wheel',
+  floats: 'floats',
+  skis: 'skis',
+  belly: 'its belly',
+  wheels: 'four wheels',
+  hull: 'its hull',
+};
+
+/** Name, notes and measures: what the pictures, and later the level and failsafe figures, are made of. */
+export function ModelStation() {
+  const { setup, edit } = useModel((s) => s);
+  const { airframe } = setup;
+  const set = (path: string, value: unknown, label: string) =>
+    edit([{ op: 'replace', path, value }], label)[0]?.reason;
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+      <section className="card flex flex-col gap-4" aria-label="Name and measures">
+        <TextField label="Name" value={setup.name} onCommit={(v) => set('/name', v, 'Renamed')} />
+        <TextField
+          long
+          label="Notes"
+          value={setup.notes}
+          onCommit={(v) => set('/notes', v, 'Notes changed')}
+        />
+        <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+          {FIELDS.map(([field, words, unit, min, max, step]) => (
+            <NumberField
+              key={field}
+              label={words}
+              unit={unit}
+              min={min}
+              max={max}
+              step={step}
+              value={airframe.measures[field]}
+              onCommit={(v) =>
+                set(pointer('airframe', 'measures', field), v, `${words}: ${v} ${unit}`)
+              }
+            />
+          ))}
+          <label className="text-sm font-semibold">
+            stands on
+            <select
+              className="field font-normal"
+              value={airframe.measures.stance}
+              onChange={(e) =>
+                void set('/airframe/measures/stance', e.target.value, `Stands on ${e.target.value}`)
+              }
+            >
+              {Object.entries(STANCES).map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+      </section>
+      <aside className="card" aria-label="Plan view">
+        <Silhouette airframe={airframe} className="h-72 w-full" />
+        <p className="text-soft mt-2 text-sm">
+          {KIND_WORDS[airframe.kind]}:{' '}
+          {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}. Drawn from the measures;
+          coloured parts move.
+        </p>
+      </aside>
+    </div>
+  );
+}

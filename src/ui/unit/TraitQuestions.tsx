@@ -1,0 +1,225 @@
+'use client';
+
+import { useState } from 'react';
+import { MODES, MOUNTINGS, pointer, type UnitTraits } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { MODE_WORDS } from './words';
+
+interface Question {
+  trait: keyof UnitTraits;
+  asks: string;
+  answers: readonly (readonly [unknown, string])[];
+  /** Asked only when earlier answers make it matter. */
+  when?: (traits: UnitTraits) => boolean;
+}
+
+const yesNo = [
+  [true, 'yes'],
+  [false, 'no'],
+] as const;
+const FLAT = ['nose-up', 'nose-down'] as const;
+const FLAT_BOTH = ['nose-up', 'nose-down', 'tail-up', 'tail-down'] as const;
+
+const QUESTIONS: readonly Question[] = [
+  {
+    trait: 'place',
+    asks: 'Where is the gyro?',
+    answers: [
+      ['receiver', 'inside the receiver'],
+      ['between', 'between receiver and servos'],
+      ['satellite', 'plugged into a receiver as a satellite'],
+      ['single-axis', 'in one servo lead'],
+    ],
+  },
+  {
+    trait: 'mixer',
+    asks: 'Who mixes a delta or a V-tail?',
+    answers: [
+      ['unit', 'the unit: send it plain sticks'],
+      ['transmitter', 'the transmitter: the unit learns the mix'],
+      ['either', 'either'],
+    ],
+    when: (t) => t.axes.length > 1,
+  },
+  {
+    trait: 'slotsSettable',
+    asks: 'Can you choose the mode of each switch position?',
+    answers: yesNo,
+    when: (t) => t.modeSelect.by !== 'fixed',
+  },
+  {
+    trait: 'gainLaw',
+    asks: 'How does it read its gain channel?',
+    answers: [
+      ['fixed', 'it has none'],
+      ['zero-to-full', '0 to +100 is gain, below 0 is nothing'],
+      ['magnitude', 'the size counts, not the sign'],
+      ['full-range', '−100 is nothing, +100 is full'],
+      ['sign-selects-set', 'the sign chooses a set, the size is gain'],
+    ],
+  },
+  {
+    trait: 'gainLeadMissing',
+    asks: 'Without its gain lead it …',
+    answers: [
+      ['keeps-last', 'keeps the last value it saw'],
+      ['zero', 'does nothing'],
+      ['full', 'gives full gain'],
+    ],
+    when: (t) => t.gainLaw !== 'fixed',
+  },
+  {
+    trait: 'dials',
+    asks: 'Dials on the unit?',
+    answers: [
+      ['none', 'none'],
+      ['one-turn', 'one turn from least to most'],
+      ['centre-zero', 'centre is nothing, the side is the direction'],
+    ],
+  },
+  {
+    trait: 'correctionDirection',
+    asks: 'How is a correction turned round?',
+    answers: [
+      ['menu', 'in a menu'],
+      ['switches', 'with small switches'],
+      ['button', 'with a button, by presses'],
+      ['dial-side', 'by the side of its dial'],
+      ['learned', 'it learns it from the sticks'],
+      ['none', 'it cannot: the orientation must be right'],
+    ],
+  },
+  {
+    trait: 'orientations',
+    asks: 'Which ways may it be fixed?',
+    answers: [
+      [MOUNTINGS, 'all 24'],
+      [FLAT_BOTH, 'flat, arrow to nose or tail'],
+      [FLAT, 'flat, arrow to the nose'],
+      [['nose-up'], 'one way only'],
+    ],
+  },
+  {
+    trait: 'stabilizedOutputs',
+    asks: 'Which outputs does it steady?',
+    answers: [
+      ['all', 'all of them'],
+      ['two-banks', 'two banks, each on or off'],
+      ['chosen', 'the ones you choose'],
+    ],
+  },
+  { trait: 'portReverse', asks: 'Can it reverse a servo at its port?', answers: yesNo },
+  {
+    trait: 'arming',
+    asks: 'When does it start to work?',
+    answers: [
+      ['always', 'at once'],
+      ['after-throttle', 'when the throttle has passed a point'],
+      ['position-fix', 'levelling and home after a position fix'],
+    ],
+  },
+  {
+    trait: 'panic',
+    asks: 'Panic recovery?',
+    answers: [
+      ['none', 'none'],
+      ['channel', 'a channel of its own'],
+      ['mode-band', 'a part of the mode channel'],
+      ['mode-limits-delay', 'a channel, with limits and a delay'],
+    ],
+  },
+];
+
+/** What kind of unit it is, asked in plain words; only what matters after the answers before. */
+export function TraitQuestions() {
+  const { setup, edit } = useModel((s) => s);
+  const { traits } = setup.unit;
+  const [refused, setRefused] = useState<{ trait: string; reason: string }>();
+  const set = (trait: string, value: unknown) => {
+    const problem = edit(
+      [{ op: 'replace', path: pointer('unit', 'traits', trait), value }],
+      `Unit: ${trait} changed`,
+    )[0];
+    setRefused(problem && { trait, reason: problem.reason });
+  };
+  const complaint = (trait: string) =>
+    refused?.trait === trait && (
+      <span role="alert" className="text-stop text-sm">
+        Not changed: {refused.reason}.
+      </span>
+    );
+
+  return (
+    <details className="card lg:col-span-2">
+      <summary className="min-h-11 cursor-pointer text-lg font-bold">
+        What kind of unit it is: {setup.unit.name}
+      </summary>
+      <p className="text-soft">{setup.unit.description}</p>
+      <p className="text-soft mt-1 text-sm">
+        Yours differs? Answer as your leaflet and your unit say; the rig follows at once.
+      </p>
+      <div className="mt-3 grid gap-3 sm:grid-cols-2">
+        {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
+          const now = JSON.stringify(traits[trait]);
+          const known = answers.some(([value]) => JSON.stringify(value) === now);
+          return (
+            <label key={trait} className="flex flex-col gap-1">
+              <span className="font-semibold">{asks}</span>
+              <select
+                className="field"
+                value={now}
+                onChange={(e) => set(trait, JSON.parse(e.target.value) as unknown)}
+              >
+                {!known && <option value={now}>as described</option>}
+                {answers.map(([value, words]) => (
+                  <option key={words} value={JSON.stringify(value)}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+              {complaint(trait)}
+            </label>
+          );
+        })}
+        {traits.arming === 'after-throttle' && (
+          <NumberField
+            label="throttle point"
+            unit="%"
+            min={0}
+            max={100}
+            value={traits.armThrottlePct}
+            onCommit={(v) => {
+              set('armThrottlePct', v);
+              return undefined;
+            }}
+          />
+        )}
+        <fieldset>
+          <legend className="font-semibold">Modes it has</legend>
+          <div className="flex flex-wrap gap-x-4">
+            {MODES.map((mode) => (
+              <label key={mode} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="h-5 w-5 accent-(--accent)"
+                  checked={traits.modes.includes(mode)}
+                  onChange={(e) =>
+                    set(
+                      'modes',
+                      MODES.filter((m) =>
+                        m === mode ? e.target.checked : traits.modes.includes(m),
+                      ),
+                    )
+                  }
+                />
+                {MODE_WORDS[mode]}
+              </label>
+            ))}
+          </div>
+          {complaint('modes')}
+        </fieldset>
+      </div>
+    </details>
+  );
+}

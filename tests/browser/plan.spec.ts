@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { newModel, openModel } from './kit';
+
+test('with too few channels the plan says what gives, and what else could', async ({ page }) => {
+  await page.goto('/models/new');
+  await page.getByLabel('What do you call it?').fill('Six and a switch');
+  await page.getByLabel('Which transmitter is most like yours?').selectOption('switch-value-six');
+  await page.getByLabel('How are the ailerons moved?').selectOption('two-outputs');
+  await page.getByRole('checkbox', { name: 'flaps' }).check();
+  await expect(page.getByText('join both ailerons on a y-lead')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: /^Plan(?! model)/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Not enough channels' })).toBeVisible();
+  await expect(page.getByText(/Channel 7 is used for/)).toBeVisible();
+});
+
+test('a row is pinned, refused where it cannot be, and planned round', async ({ page }) => {
+  await openModel(page, 'Loon', 'Plan');
+  await page.getByLabel('Channel of mode').selectOption('9');
+  await expect(page.getByText('Fixed here by you.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Let mode move again' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByLabel('Channel of mode')).toHaveValue('6');
+});
+
+test('a fault is shown on the rig from its finding, and mended from it', async ({ page }) => {
+  const id = await newModel(page, 'Bench wren');
+  await page.goto(`/models/${id}/unit`);
+  await page.getByRole('radio', { name: 'reversed' }).first().check({ force: true });
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await page.goto(`/models/${id}/plan`);
+  await page.getByRole('link', { name: /Show me: raise the left wing/ }).click();
+  await expect(page.getByRole('heading', { name: 'The unit: rate damping' })).toBeVisible();
+  await page.getByRole('button', { name: 'Raise left wing' }).click();
+  await expect(page.getByTestId('twin-last')).toContainText('left aileron down');
+  await page.goBack();
+  await page.getByRole('button', { name: /Reverse the roll correction/ }).click();
+  await expect(page.getByText(/Nothing against it/)).toBeVisible();
+});
+
+test('the model is named and measured, the transmitter described, and wrong words are refused in place', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Bench dipper');
+  await page.goto(`/models/${id}/model`);
+  await page.getByLabel('mass, ready to go').fill('-5');
+  await page.getByLabel('mass, ready to go').press('Enter');
+  await expect(page.getByText('From 5 to 100000 g.')).toBeVisible();
+  await page.getByLabel('mass, ready to go').fill('1450');
+  await page.getByLabel('mass, ready to go').press('Enter');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Dipper, renamed');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Dipper, renamed' })).toBeVisible();
+  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await page.goto(`/models/${id}/transmitter`);
+  await page.getByRole('button', { name: 'Take Switch A off' }).click();
+  await expect(page.getByText(/Not changed: the transmitter has no control "sa"/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take Switch B off' }).click();
+  await expect(page.getByText('version 4, kept')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take Switch B off' })).toHaveCount(0);
+});
+
+test('a unit is described otherwise, and what cannot be is refused at its question', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Bench finch');
+  await page.goto(`/models/${id}/unit`);
+  await page.getByText(/What kind of unit it is/).click();
+  await page.getByRole('checkbox', { name: 'self-levelling' }).click();
+  await expect(page.getByText(/Not changed: this unit has no level mode/)).toBeVisible();
+  await page
+    .getByLabel('How does it read its gain channel?')
+    .selectOption({ label: 'it has none' });
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByLabel('Without its gain lead it …')).toHaveCount(0);
+  await page.goto(`/models/${id}/rig`);
+  await expect(page.getByText('100 %').first()).toBeVisible();
+});
