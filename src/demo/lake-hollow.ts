@@ -38,7 +38,8 @@ function floatplane(): DemoModel {
     UNITS['menu-receiver']!,
     TRANSMITTERS['line-sixteen']!,
   );
-  setup.notes = 'Off the north jetty when the ice is gone. Damping near, level for the glide home.';
+  setup.notes =
+    'Off the north shore when the ice is gone. Damping in the middle, level near for the glide home.';
   return { setup, label: 'As flown in October', seen: everythingSeen(setup) };
 }
 

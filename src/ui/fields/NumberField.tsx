@@ -99,7 +99,7 @@ export function NumberField({
           }}
         />
         <span
-          className="text-soft font-num cursor-ew-resize touch-none text-sm select-none"
+          className="text-soft font-num cursor-ew-resize touch-none text-sm whitespace-nowrap select-none"
           aria-hidden
           {...handle}
         >
