@@ -165,7 +165,8 @@ export const ProgramSchema = z.strictObject({
         id: IdSchema,
         when: ConditionSchema,
         say: LabelSchema,
-        valueOf: SourceSchema.optional(),
+        /** A value spoken after the words. */
+        reading: SourceSchema.optional(),
       }),
     )
     .max(32),

@@ -186,7 +186,7 @@ export function checkReferences(setup: Setup): Problem[] {
   program.failsafe.forEach((f, i) => needChannel(['program', 'failsafe', i, 'channel'], f.channel));
   program.callouts.forEach((c, i) => {
     checkCondition(['program', 'callouts', i, 'when'], c.when);
-    if (c.valueOf) checkSource(['program', 'callouts', i, 'valueOf'], c.valueOf);
+    if (c.reading) checkSource(['program', 'callouts', i, 'reading'], c.reading);
   });
   program.timers.forEach((t, i) => checkCondition(['program', 'timers', i, 'when'], t.when));
 
