@@ -37,6 +37,13 @@ export default function ShelfPage() {
           ))}
         </ul>
       )}
+      <p className="text-soft mt-8 text-sm">
+        A model goes out and comes in as one Setup file:{' '}
+        <a href="/api/schema" className="underline">
+          its JSON Schema
+        </a>
+        .
+      </p>
     </>
   );
 }

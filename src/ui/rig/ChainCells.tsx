@@ -21,19 +21,20 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
             {[
               'Surface',
               'Stick',
+              'Rate, expo',
               'Channel',
               'Sent',
               'Arrives',
               'Out of the unit',
               'Servo',
-              'Surface',
+              'Angle',
             ].map((h, i) => (
               <th
                 key={i}
                 scope="col"
                 className={`px-2 font-normal whitespace-nowrap ${i > 0 ? 'text-right' : ''}`}
               >
-                {i === 7 ? 'Angle' : h}
+                {h}
               </th>
             ))}
           </tr>
@@ -44,16 +45,17 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
             const plug = setup.installation.plugs.find((p) => p.drives.includes(surface.servo));
             const port = setup.unit.traits.ports.findIndex((p) => p.id === plug?.port);
             const channels = channelsReaching(setup, surface.id);
-            const sticks = channels.flatMap((channel) =>
-              setup.program.lines
-                .filter((l) => l.channel === channel && l.source.kind === 'input')
-                .map((l) =>
-                  setup.program.inputs.find(
-                    (n) => l.source.kind === 'input' && n.id === l.source.id,
-                  )!,
-                )
-                .map((input) => snapshot.controls[controlAt.get(input.control)!]!),
+            const inputs = channels.flatMap((channel) =>
+              setup.program.lines.flatMap((l) =>
+                l.channel === channel && l.source.kind === 'input'
+                  ? setup.program.inputs.filter(
+                      (n) => l.source.kind === 'input' && n.id === l.source.id,
+                    )
+                  : [],
+              ),
             );
+            const sticks = inputs.map((n) => snapshot.controls[controlAt.get(n.control)!]!);
+            const shaped = inputs.map((n) => snapshot.inputsPct[setup.program.inputs.indexOf(n)]!);
             const list = (values: number[], unit: string) =>
               values.length === 0
                 ? '–'
@@ -65,6 +67,7 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
             const movement = movementOf(surface, deg);
             const cells = [
               list(sticks, '%'),
+              list(shaped, '%'),
               list(
                 channels.map((c) => snapshot.channelsPct[c - 1]!),
                 '%',
@@ -86,7 +89,7 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
                 {cells.map((value, j) => (
                   <td
                     key={j}
-                    className={`num bg-(--shade) px-2 ${j > 0 ? 'border-l-2 border-dashed border-(--line)' : ''} ${j === 6 ? 'text-base font-bold' : ''}`}
+                    className={`num bg-(--shade) px-2 ${j > 0 ? 'border-l-2 border-dashed border-(--line)' : ''} ${j === 7 ? 'text-base font-bold' : ''}`}
                   >
                     {value}
                   </td>
