@@ -103,5 +103,3 @@ export function modelRepository(db: Db) {
     ),
   };
 }
-
-export type ModelRepository = ReturnType<typeof modelRepository>;

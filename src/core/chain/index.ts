@@ -1,6 +1,7 @@
 export * from './chain';
 export { copyMemory, type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export { switchPosition, switchValue } from './conditions';
+export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { curveAt } from './lines';
 export { carriedChannels } from './link';
@@ -12,7 +13,6 @@ export {
   gainOf,
   mixedFunction,
   axisWeights,
-  nominalUs,
   pitchWithThrottleDeg,
   NO_SLOT,
 } from './unit';

@@ -6,10 +6,14 @@ import type { Frame } from './frame';
  * side, moved by the subtrim, and stopped at the endpoints, so subtrim costs travel on one side.
  * @param valuePct what the lines gave @returns percent of nominal travel
  */
-export function shapeOutput(output: Output, valuePct: number): number {
+export function shapeOutput(
+  output: Pick<Output, 'reversed' | 'subtrimPct' | 'minPct' | 'maxPct'>,
+  valuePct: number,
+): number {
+  const { minPct, maxPct } = output;
   const value = output.reversed ? -valuePct : valuePct;
-  const scaled = (value * (value < 0 ? -output.minPct : output.maxPct)) / 100;
-  return Math.min(output.maxPct, Math.max(output.minPct, scaled + output.subtrimPct));
+  const shaped = (value * (value < 0 ? -minPct : maxPct)) / 100 + output.subtrimPct;
+  return shaped < minPct ? minPct : shaped > maxPct ? maxPct : shaped;
 }
 
 /** Pulse width of a percentage on a transmitter's scale. */
@@ -36,11 +40,9 @@ export function compileOutputs(setup: Setup): (frame: Frame) => void {
     return {
       at: channel - 1,
       reversed: (output?.reversed ?? false) !== inside,
-      down: -(output?.minPct ?? -100) / 100,
-      up: (output?.maxPct ?? 100) / 100,
-      subtrim: output?.subtrimPct ?? 0,
-      min: output?.minPct ?? -100,
-      max: output?.maxPct ?? 100,
+      subtrimPct: output?.subtrimPct ?? 0,
+      minPct: output?.minPct ?? -100,
+      maxPct: output?.maxPct ?? 100,
       stepped: switchOnly.includes(channel),
     };
   });
@@ -53,11 +55,7 @@ export function compileOutputs(setup: Setup): (frame: Frame) => void {
       let value = channelsPct[o.at]!;
       // A switch-only channel knows three values and nothing between.
       if (o.stepped) value = value < -50 ? -100 : value > 50 ? 100 : 0;
-      if (o.reversed) value = -value;
-      value = value * (value < 0 ? o.down : o.up) + o.subtrim;
-      if (value < o.min) value = o.min;
-      else if (value > o.max) value = o.max;
-      sentUs[o.at] = centre + value * scale;
+      sentUs[o.at] = centre + shapeOutput(o, value) * scale;
     }
   };
 }

@@ -1,5 +1,14 @@
-import { compileChain, movementOf, type Chain, type Movement, type Stimulus } from '../chain';
-import type { Axis, Mode, Setup } from '../setup';
+import {
+  STICK_ASKS,
+  axisFunction,
+  compileChain,
+  movementOf,
+  stickOf,
+  type Chain,
+  type Movement,
+  type Stimulus,
+} from '../chain';
+import type { Mode, Setup } from '../setup';
 import { checksFor, type Check } from './checks';
 import { armedMemory, poseFor, type Pose } from './pose';
 
@@ -7,12 +16,6 @@ import { armedMemory, poseFor, type Pose } from './pose';
 const HAND_RATE_DEG_S = 120;
 /** How far it is tipped to see self-levelling. */
 const HAND_TILT_DEG = 45;
-
-const AXIS_STICK: Record<Axis, readonly string[]> = {
-  roll: ['aileron'],
-  pitch: ['elevator'],
-  yaw: ['rudder', 'steering', 'aileron'],
-};
 
 /** The mode a correction is looked at in: damping shows direction best, then the others. */
 export const CORRECTION_MODES: readonly Mode[] = [
@@ -29,14 +32,8 @@ export function stimulusFor(chain: Chain, check: Check, pose: Pose | undefined):
   const stimulus = chain.restStimulus();
   if (pose) stimulus.controls.set(pose.controls);
   if (check.kind === 'stick') {
-    const { controls } = chain.setup.transmitter;
-    for (const hand of AXIS_STICK[check.axis]) {
-      const at = controls.findIndex((c) => c.kind === 'stick' && c.hand === hand);
-      if (at < 0) continue;
-      // A stick value is positive away from you; back asks for nose up.
-      stimulus.controls[at] = 100 * check.sense * (hand === 'elevator' ? -1 : 1);
-      break;
-    }
+    const at = stickOf(chain.setup.transmitter, axisFunction(chain.setup, check.axis));
+    if (at >= 0) stimulus.controls[at] = 100 * check.sense * STICK_ASKS[check.axis];
     return stimulus;
   }
   const levelling = pose?.mode === 'level' || pose?.mode === 'home' || pose?.mode === 'trainer';

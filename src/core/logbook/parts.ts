@@ -1,9 +1,9 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
-import { axisWeights, mixedFunction } from '../chain';
+import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
-import { AXES, type Axis, type ChannelFunction, type Setup } from '../setup';
+import { AXES, type ChannelFunction, type Setup } from '../setup';
 
 /** A piece of the Setup that some evidence depends on. */
 export interface Part {
@@ -18,12 +18,6 @@ export interface Subject {
   check: string;
   surface: string;
 }
-
-const AXIS_FUNCTION: Record<Axis, ChannelFunction> = {
-  roll: 'aileron',
-  pitch: 'elevator',
-  yaw: 'rudder',
-};
 
 /** Channels that reach a surface through the unit: its own, or those of the sticks mixed into it. */
 export function channelsReaching(setup: Setup, surfaceId: string): number[] {
@@ -40,7 +34,7 @@ export function channelsReaching(setup: Setup, surfaceId: string): number[] {
     direct !== undefined
       ? [direct]
       : AXES.filter((axis) => axisWeights(carries)[axis]).map((axis) =>
-          channelOf(AXIS_FUNCTION[axis]),
+          channelOf(axisFunction(setup, axis)),
         );
   return wanted.filter((c) => c !== undefined);
 }

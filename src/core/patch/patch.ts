@@ -11,15 +11,6 @@ export function applyPatch<T>(document: T, patch: readonly PatchOperation[]): T 
   return jsonPatch.applyPatch(document, patch as Operation[], true, false).newDocument as T;
 }
 
-/** Value at a JSON Pointer (RFC 6901); undefined where the path leads nowhere. */
-export function valueAt(document: unknown, path: string): unknown {
-  try {
-    return jsonPatch.getValueByPointer(document, path) as unknown;
-  } catch {
-    return undefined;
-  }
-}
-
 /** The operations that turn one document into another. */
 export function difference(from: object, to: object): PatchOperation[] {
   return jsonPatch.compare(from, to);

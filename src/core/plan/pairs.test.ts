@@ -82,4 +82,16 @@ describe('every sensible unit and airframe', () => {
       expect(snapshot.surfaceDeg.every((deg) => Number.isFinite(deg))).toBe(true);
     },
   );
+
+  it('a boat worked by an aeroplane transmitter is steered, and seen to be, by the same stick', () => {
+    const setup = composeSetup(
+      'Boat',
+      buildAirframe(usualAnswers('boat')),
+      UNITS['steering-receiver']!,
+      TRANSMITTERS['line-sixteen']!,
+    );
+    expect(setup.program.inputs.find((i) => i.id === 'steering')!.control).toBe('stick-aileron');
+    for (const { check, surface, movement } of allExpectations(setup))
+      expect(predictAll(setup).get(check.id)!.get(surface.id)!.movement).toBe(movement);
+  });
 });

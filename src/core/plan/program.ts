@@ -1,4 +1,4 @@
-import { axisWeights } from '../chain';
+import { axisWeights, stickOf } from '../chain';
 import type {
   Airframe,
   ChannelFunction,
@@ -79,12 +79,7 @@ export function chooseHands(
 const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
 
 function stickFor(transmitter: Transmitter, carries: ChannelFunction): Control | undefined {
-  const sticks = transmitter.controls.filter((c) => c.kind === 'stick');
-  return (
-    sticks.find((c) => c.hand === carries) ??
-    (carries === 'steering' ? sticks.find((c) => c.hand === 'aileron') : undefined) ??
-    (carries === 'rudder' ? sticks.find((c) => c.hand === 'steering') : undefined)
-  );
+  return transmitter.controls[stickOf(transmitter, carries)];
 }
 
 /** Stick of each axis, and the input it becomes. */

@@ -1,15 +1,8 @@
-import { compileChain } from '../chain';
+import { STICK_ASKS, axisFunction, compileChain, stickOf } from '../chain';
 import { AXES, type Axis, type ChannelFunction, type Installation, type Setup } from '../setup';
 
-const HANDS: Record<
-  Axis,
-  { carries: ChannelFunction; hands: readonly ChannelFunction[]; ask: 1 | -1 }
-> = {
-  roll: { carries: 'aileron', hands: ['aileron'], ask: 1 },
-  // Back is the negative end of the stick, and asks for nose up.
-  pitch: { carries: 'elevator', hands: ['elevator'], ask: -1 },
-  yaw: { carries: 'rudder', hands: ['rudder', 'steering', 'aileron'], ask: 1 },
-};
+/** What a unit files each axis under, whatever stick works it. */
+const FILED: Record<Axis, ChannelFunction> = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' };
 
 /**
  * What a unit learns when the sticks are moved through their range: ends and centre of each stick
@@ -24,12 +17,10 @@ export function learnTravel(setup: Setup): NonNullable<Installation['travelCaptu
   const frame = chain.newFrame();
   const own = setup.unit.traits.nominalSense;
   return AXES.flatMap((axis) => {
-    const { carries, hands, ask } = HANDS[axis];
-    const { controls } = setup.transmitter;
-    const at = hands
-      .map((hand) => controls.findIndex((c) => c.kind === 'stick' && c.hand === hand))
-      .find((i) => i >= 0);
-    if (at === undefined) return [];
+    const carries = FILED[axis];
+    const ask = STICK_ASKS[axis];
+    const at = stickOf(setup.transmitter, axisFunction(setup, axis));
+    if (at < 0) return [];
     const read = (value: number) => {
       const stimulus = chain.restStimulus();
       stimulus.controls[at] = value;

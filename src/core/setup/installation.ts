@@ -58,5 +58,4 @@ export const InstallationSchema = z.strictObject({
 });
 
 export type Plug = z.infer<typeof PlugSchema>;
-export type Revisions = z.infer<typeof RevisionsSchema>;
 export type Installation = z.infer<typeof InstallationSchema>;

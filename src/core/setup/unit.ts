@@ -191,7 +191,6 @@ export const UnitSchema = z.strictObject({
 });
 
 export type Port = z.infer<typeof PortSchema>;
-export type ModeBand = z.infer<typeof ModeBandSchema>;
 export type GainLaw = (typeof GAIN_LAWS)[number];
 export type UnitTraits = z.infer<typeof UnitTraitsSchema>;
 export type UnitSettings = z.infer<typeof UnitSettingsSchema>;

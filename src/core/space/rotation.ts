@@ -14,8 +14,6 @@ export type Matrix3 = readonly [
 ];
 export type Vector3 = readonly [number, number, number];
 
-export const IDENTITY: Matrix3 = [1, 0, 0, 0, 1, 0, 0, 0, 1];
-
 export function multiply(a: Matrix3, b: Matrix3): Matrix3 {
   const at = (r: number, c: number) =>
     a[r * 3]! * b[c]! + a[r * 3 + 1]! * b[3 + c]! + a[r * 3 + 2]! * b[6 + c]!;

@@ -10,7 +10,7 @@ import { compileStabilize, type Target } from './stabilize';
 
 export { beliefMatrix } from './sensor';
 export * from './laws';
-export { NO_SLOT, nominalUs } from './modes';
+export { NO_SLOT } from './modes';
 export { axisWeights, mixedFunction } from './functions';
 
 /** Fifth link: the unit, interpreted from its traits and settings. */

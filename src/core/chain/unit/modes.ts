@@ -1,7 +1,7 @@
 import type { Mode, Setup } from '../../setup';
 import type { Frame } from '../frame';
 import { compileReading, readFunction } from './decode';
-import { CENTRE_US, HALF_TRAVEL_US } from './laws';
+import { CENTRE_US } from './laws';
 
 /** Slot for pulses that fall between the bands: the unit is taken to be a plain receiver there. */
 export const NO_SLOT = -1;
@@ -52,6 +52,3 @@ export function compileModeSelect(setup: Setup): (frame: Frame) => void {
     }
   }
 }
-
-/** Percent of the nominal travel as a pulse in microseconds, for people who think in percent. */
-export const nominalUs = (pct: number) => CENTRE_US + (pct / 100) * HALF_TRAVEL_US;

@@ -1,0 +1,26 @@
+import type { Axis, ChannelFunction, Sense, Setup, Transmitter } from '../setup';
+
+/** Sticks that may work a function, best first: a car's wheel can be an aeroplane's aileron stick. */
+const HANDS: Partial<Record<ChannelFunction, readonly ChannelFunction[]>> = {
+  rudder: ['rudder', 'steering'],
+  steering: ['steering', 'aileron'],
+};
+
+/** Position in the control list of the stick that works a function; −1 when there is none. */
+export function stickOf(transmitter: Transmitter, carries: ChannelFunction): number {
+  for (const hand of HANDS[carries] ?? [carries]) {
+    const at = transmitter.controls.findIndex((c) => c.kind === 'stick' && c.hand === hand);
+    if (at >= 0) return at;
+  }
+  return -1;
+}
+
+/** The plain function that asks for rotation about an axis on this model. */
+export function axisFunction(setup: Pick<Setup, 'airframe'>, axis: Axis): ChannelFunction {
+  if (axis === 'roll') return 'aileron';
+  if (axis === 'pitch') return 'elevator';
+  return setup.airframe.servos.some((s) => s.carries === 'steering') ? 'steering' : 'rudder';
+}
+
+/** Which way of a stick asks for roll right, nose up, nose right: back is the negative end. */
+export const STICK_ASKS: Readonly<Record<Axis, Sense>> = { roll: 1, pitch: -1, yaw: 1 };
