@@ -19,6 +19,10 @@ await page.goto(address);
 await shot('shelf');
 await page.goto(`${address}/models/new`);
 await shot('new');
+await page.goto(`${address}/hangar`);
+await shot('hangar');
+await page.goto(`${address}/hangar/satellite-gyro`);
+await shot('unit-page');
 const loon = await modelPath('Loon');
 for (const station of ['model', 'transmitter', 'wiring', 'plain', 'unit']) {
   await page.goto(address + loon + `/${station}`);

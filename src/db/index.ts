@@ -1,3 +1,4 @@
 export * from './evidence';
+export * from './hangar';
 export * from './models';
 export * from './open';

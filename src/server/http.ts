@@ -1,5 +1,6 @@
+import type { z } from 'zod';
+import { MAX_SETUP_CHARS, describeIssue } from '../core/setup';
 import { Failure, asFailure } from './failure';
-import { MAX_SETUP_CHARS } from '../core/setup';
 
 /** Largest request body accepted, in bytes; text of a Setup may take several bytes a character. */
 export const MAX_BODY_BYTES = 2 * MAX_SETUP_CHARS;
@@ -48,6 +49,13 @@ export async function readText(request: Request): Promise<string> {
     chunks.push(value);
   }
   return Buffer.concat(chunks).toString('utf8');
+}
+
+/** Validates input at the edge. @throws Failure 422 with the path of each problem */
+export function checked<S extends z.ZodType>(schema: S, data: unknown): z.output<S> {
+  const parsed = schema.safeParse(data);
+  if (!parsed.success) throw new Failure(422, parsed.error.issues.flatMap(describeIssue));
+  return parsed.data;
 }
 
 /** Reads a JSON body. */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../core/catalogue';
+import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { allExpectations, diagnose } from '../core/directions';
 import {
   freshObservations,
@@ -13,14 +13,16 @@ import {
 import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
+  IdSchema,
   LabelSchema,
-  describeIssue,
   parseSetup,
   readSetup,
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
 import { Failure, notFound } from './failure';
+import { transmitterOf, unitOf } from './hangar';
+import { checked } from './http';
 import { workshop, type Workshop } from './workshop';
 
 /** A model as the screens need it. */
@@ -38,20 +40,17 @@ export const NewModelSchema = z.strictObject({
   ailerons: z.enum(['none', 'one-servo', 'y-lead', 'two-outputs', 'flaperons']),
   flaps: z.boolean().default(false),
   gear: z.boolean().default(false),
+  wheel: z.enum(['none', 'shared', 'separate']).default('none'),
+  motors: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(1),
+  rudder: z.boolean().default(false),
   recovery: z.boolean().default(false),
-  unit: z.enum(Object.keys(UNITS) as [string, ...string[]]),
-  transmitter: z.enum(Object.keys(TRANSMITTERS) as [string, ...string[]]),
+  /** Ids of parts in the hangar, kept or shipped. */
+  unit: IdSchema,
+  transmitter: IdSchema,
 });
 export type NewModel = z.input<typeof NewModelSchema>;
 
 const now = () => new Date().toISOString();
-
-/** Validates input at the edge. @throws Failure 422 with the path of each problem */
-function checked<S extends z.ZodType>(schema: S, data: unknown): z.output<S> {
-  const parsed = schema.safeParse(data);
-  if (!parsed.success) throw new Failure(422, parsed.error.issues.flatMap(describeIssue));
-  return parsed.data;
-}
 
 function validSetup(data: unknown): Setup {
   const result = parseSetup(data);
@@ -98,10 +97,13 @@ export type ShelfEntry = ReturnType<typeof listModels>[number];
 
 export function createModel(data: unknown, store = workshop()): { id: string } {
   const answers = checked(NewModelSchema, data);
-  const { name, kind, ailerons, flaps, gear } = answers;
-  const airframe = buildAirframe({ ...usualAnswers(kind), ailerons, flaps, gear });
-  const unit = UNITS[answers.unit]!;
-  const transmitter = TRANSMITTERS[answers.transmitter]!;
+  const { name, kind, ailerons, flaps, gear, wheel, motors, rudder } = answers;
+  const airframe = buildAirframe({
+    ...usualAnswers(kind),
+    ...{ ailerons, flaps, gear, wheel, motors, rudder },
+  });
+  const unit = unitOf(answers.unit, store);
+  const transmitter = transmitterOf(answers.transmitter, store);
   const wishes: ChannelFunction[] = answers.recovery ? ['recovery'] : [];
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins: [] });
   if (plan.impossible.length > 0)

@@ -1,10 +1,15 @@
 import { join } from 'node:path';
-import { evidenceRepository, modelRepository, openDatabase } from '../db';
+import { evidenceRepository, hangarRepository, modelRepository, openDatabase } from '../db';
 
 /** Everything kept on this machine: opened once in a process. */
 function openWorkshop(folder: string) {
   const db = openDatabase(folder);
-  return { db, models: modelRepository(db), evidence: evidenceRepository(db) };
+  return {
+    db,
+    models: modelRepository(db),
+    evidence: evidenceRepository(db),
+    hangar: hangarRepository(db),
+  };
 }
 
 export type Workshop = ReturnType<typeof openWorkshop>;

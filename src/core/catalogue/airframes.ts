@@ -259,3 +259,58 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
 function wheelLabel(stance: Measures['stance']): string {
   return stance === 'tail-wheel' ? 'Tail wheel' : 'Nose wheel';
 }
+
+/** The answers an airframe would be built from: what it has, read off its parts. */
+export function answersOf(airframe: Airframe): AirframeAnswers {
+  const { kind, surfaces, servos, motors } = airframe;
+  const has = (role: SurfaceRole) => surfaces.some((s) => s.role === role);
+  const aileronServos = new Set(surfaces.filter((s) => s.role === 'aileron').map((s) => s.servo));
+  const ownOutput = servos.some((s) => s.carries === 'aileron2');
+  const wheel = surfaces.find((s) => s.role === 'wheel' && s.side === 'centre');
+  return {
+    kind,
+    ailerons: has('flaperon')
+      ? 'flaperons'
+      : aileronServos.size === 0
+        ? 'none'
+        : aileronServos.size === 1
+          ? 'one-servo'
+          : ownOutput
+            ? 'two-outputs'
+            : 'y-lead',
+    flaps: has('flap'),
+    gear: has('gear'),
+    wheel: !wheel
+      ? 'none'
+      : servos.find((s) => s.id === wheel.servo)?.carries === 'wheel'
+        ? 'separate'
+        : 'shared',
+    motors: Math.min(2, motors.length) as 0 | 1 | 2,
+    rudder: kind === 'flying-wing' && has('rudder'),
+  };
+}
+
+/**
+ * The airframe with other answers. Parts that stay keep what was measured and set on them; the
+ * measures stay as long as the kind does.
+ */
+export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): Airframe {
+  const fresh = buildAirframe(answers);
+  const kept = <T extends { id: string }>(
+    old: readonly T[],
+    item: T,
+    over: (o: T) => Partial<T>,
+  ) => {
+    const same = old.find((o) => o.id === item.id);
+    return same ? { ...item, ...over(same) } : item;
+  };
+  return {
+    ...fresh,
+    measures: answers.kind === airframe.kind ? airframe.measures : fresh.measures,
+    surfaces: fresh.surfaces.map((s) =>
+      kept(airframe.surfaces, s, ({ label, linkage, chordMm }) => ({ label, linkage, chordMm })),
+    ),
+    servos: fresh.servos.map((s) => kept(airframe.servos, s, ({ carries: _, ...own }) => own)),
+    motors: fresh.motors.map((m) => kept(airframe.motors, m, (own) => own)),
+  };
+}

@@ -1,3 +1,4 @@
 export * from './airframes';
+export * from './guide';
 export * from './transmitters';
 export * from './units';

@@ -1,6 +1,6 @@
 import type { Setup } from '../setup';
 import type { Frame } from './frame';
-import { compileHorn } from './linkage';
+import { compileHorn } from '../linkage';
 import { CENTRE_US } from './unit';
 
 /** Port each servo or motor is plugged into; −1 when it hangs loose. */

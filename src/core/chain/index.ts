@@ -5,7 +5,7 @@ export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { curveAt } from './lines';
 export { carriedChannels } from './link';
-export { edgeMm, hornDeg } from './linkage';
+export { edgeMm, hornDeg } from '../linkage';
 export { pulseUs, shapeOutput } from './outputs';
 export {
   beliefMatrix,

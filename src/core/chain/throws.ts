@@ -1,5 +1,5 @@
 import { compileChain } from './chain';
-import { edgeMm } from './linkage';
+import { edgeMm } from '../linkage';
 import type { Setup } from '../setup';
 
 /** One end of a surface's movement. */

@@ -1,7 +1,14 @@
 import { carriedChannels } from '../chain';
 import type { Airframe, ChannelFunction, Transmitter, Unit } from '../setup';
 import { plugIn } from './plugs';
-import { canRideSwitch, mixerOf, neededFunctions, orderFunctions, unsuited } from './functions';
+import {
+  canRideSwitch,
+  mixerOf,
+  neededFunctions,
+  orderFunctions,
+  unsuited,
+  type Mixer,
+} from './functions';
 
 /** Which function travels on which channel, 1-based. */
 export type Assignment = { carries: ChannelFunction; channel: number }[];
@@ -14,6 +21,8 @@ export interface PlanRequest {
   wishes: readonly ChannelFunction[];
   /** Rows the person has fixed by hand. */
   pins: Assignment;
+  /** Who mixes, where the unit leaves the choice. */
+  mixer?: Mixer | undefined;
 }
 
 export interface PlanRow {
@@ -107,8 +116,8 @@ function applyWay(
 /** Puts every function on a channel with a reason, or says what must give. Deterministic. */
 export function planChannels(request: PlanRequest): ChannelPlan {
   const { airframe, unit, transmitter, pins } = request;
-  const impossible = unsuited(airframe, unit);
-  const { loose } = plugIn(airframe, unit);
+  const impossible = unsuited(airframe, unit, request.mixer);
+  const { loose } = plugIn(airframe, unit, request.mixer);
   if (loose.length > 0) impossible.push(`The unit has no plug left for the ${loose.join(', ')}.`);
   const none = { rows: [], taken: [], choices: [], notes: [] };
   for (const hand of ['aileron', 'elevator'] as const)
@@ -163,7 +172,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
   };
 }
 
-function wantedFunctions({ airframe, unit, wishes }: PlanRequest): ChannelFunction[] {
+function wantedFunctions({ airframe, unit, wishes, mixer }: PlanRequest): ChannelFunction[] {
   const orders = orderFunctions(unit);
   const understood = new Set<ChannelFunction>(orders);
   if (unit.traits.gainLaw !== 'fixed')
@@ -171,7 +180,7 @@ function wantedFunctions({ airframe, unit, wishes }: PlanRequest): ChannelFuncti
   const asked = wishes.filter((w) => understood.has(w) || !/^(mode|gain|recovery)/.test(w));
   // Without its mode channel a unit with modes cannot be told anything: it is always wanted.
   const always = orders.filter((f) => f !== 'recovery');
-  return [...new Set([...neededFunctions(airframe, mixerOf(unit)), ...always, ...asked])];
+  return [...new Set([...neededFunctions(airframe, mixerOf(unit, mixer)), ...always, ...asked])];
 }
 
 /** The channels a function may use, best first. */

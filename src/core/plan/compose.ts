@@ -8,7 +8,7 @@ import {
   type Unit,
 } from '../setup';
 import { planChannels, type Assignment } from './channels';
-import { mixerOf } from './functions';
+import { mixerOf, type Mixer } from './functions';
 import { learnTravel } from './travel';
 import { plugIn, wingTypeOf } from './plugs';
 import { chooseHands, writeProgram } from './program';
@@ -23,10 +23,10 @@ export function composeSetup(
   transmitter: Transmitter,
   wishes: readonly ChannelFunction[] = [],
   pins: Assignment = [],
+  mixer?: Mixer,
 ): Setup {
   const unit = clone(unitPart);
-  const mixer = mixerOf(unit);
-  const plan = planChannels({ airframe, unit, transmitter, wishes, pins });
+  const plan = planChannels({ airframe, unit, transmitter, wishes, pins, mixer });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
   const wanted = new Set(assignment.map((a) => a.carries));
   const program = writeProgram(
@@ -35,26 +35,19 @@ export function composeSetup(
     chooseHands(transmitter, airframe, unit, wanted),
     unit.traits.gainLaw,
   );
-  if (wanted.has('recovery'))
-    unit.settings.recovery ??= {
-      mode: unit.traits.modes.includes('level') ? 'level' : 'rate',
-      rollLimitDeg: 15,
-      pitchLimitDeg: 15,
-      delayMs: 300,
-      thresholdUs: 1700,
-    };
+  if (wanted.has('recovery')) unit.settings.recovery ??= usualRecovery(unit);
 
-  unit.settings.wingType = wingTypeOf(airframe, unit);
+  unit.settings.wingType = wingTypeOf(airframe, unit, mixer);
   unit.settings.inputs = assignment
     .filter((a) => a.channel <= unit.traits.inputChannels)
     .map(({ carries, channel }) => ({ carries, channel }));
-  const { plugs, outputs } = plugIn(airframe, unit);
+  const { plugs, outputs } = plugIn(airframe, unit, mixer);
   unit.settings.outputs = outputs;
   if (airframe.kind === 'inverted-v-tail') {
     // An inverted V answers the rudder the other way about: turn its stick and its correction.
     for (const o of program.outputs) if (o.carries === 'rudder') o.reversed = true;
     for (const line of program.lines) {
-      const mixed = mixer === 'transmitter' && line.source.kind === 'input';
+      const mixed = mixerOf(unit, mixer) === 'transmitter' && line.source.kind === 'input';
       if (mixed && line.source.kind === 'input' && line.source.id === 'rudder')
         line.weightPct = -line.weightPct;
     }
@@ -92,6 +85,7 @@ export function composeSetup(
     },
     intents: {
       school: 'sticks-first',
+      ...(mixer ? { mixer } : {}),
       wishes: [...wishes],
       pins: [...pins],
     },
@@ -99,6 +93,17 @@ export function composeSetup(
   if (unit.traits.correctionDirection === 'learned')
     setup.installation.travelCapture = learnTravel(setup);
   return setup;
+}
+
+/** Panic recovery to start from: bank and pitch small enough that a panicked stick cannot hurt. */
+export function usualRecovery(unit: Unit): NonNullable<Unit['settings']['recovery']> {
+  return {
+    mode: unit.traits.modes.includes('level') ? 'level' : 'rate',
+    rollLimitDeg: 15,
+    pitchLimitDeg: 15,
+    delayMs: 300,
+    thresholdUs: 1700,
+  };
 }
 
 /** Speed controllers are taught the ends of the transmitter they are used with. */

@@ -10,9 +10,12 @@ const PLAIN_OF_PAIR: Partial<Record<ChannelFunction, ChannelFunction[]>> = {
   'vtail-right': ['elevator', 'rudder'],
 };
 
-/** Who mixes elevons and V-tails: the unit where it can, so that its correction is mixed alike. */
-export function mixerOf(unit: Unit): Mixer {
-  return unit.traits.mixer === 'transmitter' ? 'transmitter' : 'unit';
+/**
+ * Who mixes elevons and V-tails: the unit where it can, so that its correction is mixed alike,
+ * unless it leaves the choice and the person wants the transmitter to.
+ */
+export function mixerOf(unit: Unit, wish?: Mixer): Mixer {
+  return unit.traits.mixer === 'either' ? (wish ?? 'unit') : unit.traits.mixer;
 }
 
 /** Functions the transmitter must send for this airframe, sticks first, without mode and gain. */
@@ -46,7 +49,7 @@ const SWITCHED: ReadonlySet<ChannelFunction> = new Set([
 export const canRideSwitch = (carries: ChannelFunction) => SWITCHED.has(carries);
 
 /** Why a unit does not suit an airframe; empty when it does. */
-export function unsuited(airframe: Airframe, unit: Unit): string[] {
+export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[] {
   const { traits } = unit;
   const surface = airframe.kind === 'car' || airframe.kind === 'boat';
   const steering = traits.ports.some((p) => p.labelledFor === 'steering');
@@ -64,7 +67,7 @@ export function unsuited(airframe: Airframe, unit: Unit): string[] {
     );
   if (
     airframe.surfaces.some((s) => s.role === 'flaperon') &&
-    mixerOf(unit) === 'unit' &&
+    mixerOf(unit, mixer) === 'unit' &&
     traits.mixer === 'unit'
   )
     reasons.push(

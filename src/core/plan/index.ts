@@ -5,3 +5,5 @@ export * from './plugs';
 export * from './program';
 export * from './travel';
 export * from './replan';
+export * from './refit';
+export * from './differential';

@@ -1,6 +1,6 @@
 import { mixedFunction } from '../chain';
 import type { Airframe, Plug, Unit, UnitSettings } from '../setup';
-import { mixerOf } from './functions';
+import { mixerOf, type Mixer } from './functions';
 
 const WING_TYPES: Partial<Record<Airframe['kind'], UnitSettings['wingType']>> = {
   'flying-wing': 'delta',
@@ -11,20 +11,25 @@ const WING_TYPES: Partial<Record<Airframe['kind'], UnitSettings['wingType']>> = 
 };
 
 /** The wing type to set in a unit that mixes by itself. */
-export function wingTypeOf(airframe: Airframe, unit: Unit): UnitSettings['wingType'] {
-  return mixerOf(unit) === 'unit' ? (WING_TYPES[airframe.kind] ?? 'normal') : 'normal';
+export function wingTypeOf(
+  airframe: Airframe,
+  unit: Unit,
+  mixer?: Mixer,
+): UnitSettings['wingType'] {
+  return mixerOf(unit, mixer) === 'unit' ? (WING_TYPES[airframe.kind] ?? 'normal') : 'normal';
 }
 
 /** Puts every servo and motor in a port: the labelled one, else the next free one; `loose` lists what finds none. */
 export function plugIn(
   airframe: Airframe,
   unit: Unit,
+  mixer?: Mixer,
 ): { plugs: Plug[]; outputs: UnitSettings['outputs']; loose: string[] } {
   const plugs: Plug[] = [];
   const outputs: UnitSettings['outputs'] = [];
   const loose: string[] = [];
   const { ports } = unit.traits;
-  const wingType = wingTypeOf(airframe, unit);
+  const wingType = wingTypeOf(airframe, unit, mixer);
   const bases = ['aileron', 'elevator', 'rudder'] as const;
   for (const actuator of [...airframe.servos, ...airframe.motors]) {
     // An elevon hangs on the port whose function the unit's mixer turns into that elevon.

@@ -1,6 +1,7 @@
 import type { ChannelFunction, Setup } from '../setup';
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
-import { plugIn } from './plugs';
+import { usualRecovery } from './compose';
+import { plugIn, wingTypeOf } from './plugs';
 import { chooseHands, writeProgram } from './program';
 
 /** The plan for a Setup as it stands, with other wishes or pins. */
@@ -9,8 +10,8 @@ export function planFor(
   wishes: readonly ChannelFunction[] = setup.intents.wishes,
   pins: Assignment = setup.intents.pins,
 ): ChannelPlan {
-  const { airframe, unit, transmitter } = setup;
-  return planChannels({ airframe, unit, transmitter, wishes, pins });
+  const { airframe, unit, transmitter, intents } = setup;
+  return planChannels({ airframe, unit, transmitter, wishes, pins, mixer: intents.mixer });
 }
 
 /**
@@ -48,7 +49,7 @@ export function applyPlan(
     return { ...line, id };
   });
   const byChannel = (a: { channel: number }, b: { channel: number }) => a.channel - b.channel;
-  const { plugs, outputs } = plugIn(airframe, unit);
+  const { plugs, outputs } = plugIn(airframe, unit, setup.intents.mixer);
   const known = new Map(unit.settings.outputs.map((o) => [`${o.port} ${o.carries}`, o]));
   return {
     ...setup,
@@ -66,6 +67,10 @@ export function applyPlan(
       ...unit,
       settings: {
         ...unit.settings,
+        wingType: wingTypeOf(airframe, unit, setup.intents.mixer),
+        ...(target.has('recovery')
+          ? { recovery: unit.settings.recovery ?? usualRecovery(unit) }
+          : {}),
         inputs: plan.rows.map(({ carries, channel }) => ({ carries, channel })),
         outputs: outputs.map((o) => known.get(`${o.port} ${o.carries}`) ?? o),
       },

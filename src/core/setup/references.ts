@@ -1,15 +1,23 @@
+import { locksAtDeg } from '../linkage';
 import type { Condition, Source } from './program';
 import { pointer, type Problem } from './problem';
 import type { Setup } from './setup';
+import type { Transmitter } from './transmitter';
+import type { Unit } from './unit';
 
 type Path = readonly (string | number)[];
 
-/** Everything a schema cannot say: names that must exist, be unique, and not go round in circles. */
-export function checkReferences(setup: Setup): Problem[] {
-  const problems: Problem[] = [];
-  const report = (path: Path, reason: string) => problems.push({ path: pointer(...path), reason });
+type Report = (path: Path, reason: string) => void;
 
-  const unique = <T>(path: Path, items: readonly T[], key: string, of: (t: T) => unknown) => {
+const reportInto =
+  (problems: Problem[]): Report =>
+  (path, reason) =>
+    problems.push({ path: pointer(...path), reason });
+
+/** Reports names given twice in a list; the names come back as a set. */
+const uniqueIn =
+  (report: Report) =>
+  <T>(path: Path, items: readonly T[], key: string, of: (t: T) => unknown) => {
     const first = new Map<unknown, number>();
     items.forEach((item, i) => {
       const value = of(item);
@@ -20,29 +28,16 @@ export function checkReferences(setup: Setup): Problem[] {
     return new Set(first.keys());
   };
 
-  const { airframe, unit, transmitter, program, installation } = setup;
-
-  // Airframe: surfaces hang on servos.
-  const servos = unique(['airframe', 'servos'], airframe.servos, 'id', (s) => s.id);
-  unique(['airframe', 'surfaces'], airframe.surfaces, 'id', (s) => s.id);
-  unique(['airframe', 'motors'], airframe.motors, 'id', (m) => m.id);
-  airframe.motors.forEach((m, i) => {
-    if (servos.has(m.id)) report(['airframe', 'motors', i, 'id'], `${m.id} is also a servo`);
-    if (m.stopUs === m.fullUs)
-      report(['airframe', 'motors', i, 'fullUs'], 'must differ from stopUs');
-  });
-  airframe.surfaces.forEach((s, i) => {
-    if (!servos.has(s.servo))
-      report(['airframe', 'surfaces', i, 'servo'], `there is no servo "${s.servo}"`);
-  });
-
-  // Unit: outputs name ports, slots exist, bands do not overlap.
-  const ports = unique(['unit', 'traits', 'ports'], unit.traits.ports, 'id', (p) => p.id);
-  unique(['unit', 'settings', 'outputs'], unit.settings.outputs, 'port', (o) => o.port);
-  unique(['unit', 'settings', 'inputs'], unit.settings.inputs, 'carries', (i) => i.carries);
+/** A unit on its own: outputs name ports, slots exist, bands do not overlap. @returns its ports */
+export function checkUnit(unit: Unit, problems: Problem[], at: Path = []): Set<unknown> {
+  const report = reportInto(problems);
+  const unique = uniqueIn(report);
+  const ports = unique([...at, 'traits', 'ports'], unit.traits.ports, 'id', (p) => p.id);
+  unique([...at, 'settings', 'outputs'], unit.settings.outputs, 'port', (o) => o.port);
+  unique([...at, 'settings', 'inputs'], unit.settings.inputs, 'carries', (i) => i.carries);
   unit.settings.outputs.forEach((o, i) => {
     const port = unit.traits.ports.find((p) => p.id === o.port);
-    const path = ['unit', 'settings', 'outputs', i];
+    const path = [...at, 'settings', 'outputs', i];
     if (!port) report([...path, 'port'], `the unit has no port "${o.port}"`);
     else if (o.stabilized && !port.canStabilize)
       report([...path, 'stabilized'], `port "${o.port}" cannot be stabilized`);
@@ -50,18 +45,18 @@ export function checkReferences(setup: Setup): Problem[] {
   unit.settings.inputs.forEach((input, i) => {
     if (input.channel > unit.traits.inputChannels)
       report(
-        ['unit', 'settings', 'inputs', i, 'channel'],
+        [...at, 'settings', 'inputs', i, 'channel'],
         `the unit receives ${unit.traits.inputChannels} channels only`,
       );
   });
   unit.settings.slots.forEach((mode, i) => {
     if (!unit.traits.modes.includes(mode))
-      report(['unit', 'settings', 'slots', i], `this unit has no ${mode} mode`);
+      report([...at, 'settings', 'slots', i], `this unit has no ${mode} mode`);
   });
   const select = unit.traits.modeSelect;
   if (select.by === 'bands' || select.by === 'two-channels')
     select.bands.forEach((band, i) => {
-      const path = ['unit', 'traits', 'modeSelect', 'bands', i];
+      const path = [...at, 'traits', 'modeSelect', 'bands', i];
       if (band.fromUs >= band.toUs)
         report([...path, 'toUs'], `must be above fromUs (${band.fromUs})`);
       if (band.slot >= unit.settings.slots.length)
@@ -79,18 +74,62 @@ export function checkReferences(setup: Setup): Problem[] {
       });
     });
   if (select.by === 'gain-sign' && unit.settings.slots.length < 3)
-    report(['unit', 'settings', 'slots'], 'the gain channel chooses among three modes: give three');
+    report([...at, 'settings', 'slots'], 'the gain channel chooses among three modes: give three');
+  return ports;
+}
 
-  // Transmitter.
-  const controls = unique(['transmitter', 'controls'], transmitter.controls, 'id', (c) => c.id);
-  const links = unique(
-    ['transmitter', 'linkVariants'],
-    transmitter.linkVariants,
-    'id',
-    (v) => v.id,
-  );
+/** A transmitter on its own: controls and links have names of their own. @returns its controls */
+export function checkTransmitter(
+  transmitter: Transmitter,
+  problems: Problem[],
+  at: Path = [],
+): Set<unknown> {
+  const report = reportInto(problems);
+  const unique = uniqueIn(report);
+  const controls = unique([...at, 'controls'], transmitter.controls, 'id', (c) => c.id);
+  const links = unique([...at, 'linkVariants'], transmitter.linkVariants, 'id', (v) => v.id);
   if (!links.has(transmitter.link))
-    report(['transmitter', 'link'], `there is no link variant "${transmitter.link}"`);
+    report([...at, 'link'], `there is no link variant "${transmitter.link}"`);
+  transmitter.switchOnly.forEach((channel, i) => {
+    if (channel > transmitter.channels)
+      report([...at, 'switchOnly', i], `the transmitter has ${transmitter.channels} channels only`);
+  });
+  return controls;
+}
+
+/** Everything a schema cannot say: names that must exist, be unique, and not go round in circles. */
+export function checkReferences(setup: Setup): Problem[] {
+  const problems: Problem[] = [];
+  const report = reportInto(problems);
+  const unique = uniqueIn(report);
+
+  const { airframe, unit, transmitter, program, installation } = setup;
+
+  // Airframe: surfaces hang on servos.
+  const servos = unique(['airframe', 'servos'], airframe.servos, 'id', (s) => s.id);
+  unique(['airframe', 'surfaces'], airframe.surfaces, 'id', (s) => s.id);
+  unique(['airframe', 'motors'], airframe.motors, 'id', (m) => m.id);
+  airframe.motors.forEach((m, i) => {
+    if (servos.has(m.id)) report(['airframe', 'motors', i, 'id'], `${m.id} is also a servo`);
+    if (m.stopUs === m.fullUs)
+      report(['airframe', 'motors', i, 'fullUs'], 'must differ from stopUs');
+  });
+  airframe.surfaces.forEach((s, i) => {
+    const servo = airframe.servos.find((v) => v.id === s.servo);
+    if (!servo) {
+      report(['airframe', 'surfaces', i, 'servo'], `there is no servo "${s.servo}"`);
+      return;
+    }
+    const lockDeg = locksAtDeg(s.linkage, Math.min(servo.degAt500Us, servo.limitDeg));
+    if (lockDeg !== undefined)
+      report(
+        ['airframe', 'surfaces', i, 'linkage', 'armMm'],
+        `an arm of ${s.linkage.armMm} mm on a horn of ${s.linkage.hornMm} mm cannot follow: the rod locks when the servo has turned ${lockDeg.toFixed(0)}°`,
+      );
+  });
+
+  const ports = checkUnit(unit, problems, ['unit']);
+  const controls = checkTransmitter(transmitter, problems, ['transmitter']);
 
   // Program: every name used must be defined; logic and channels may look back, never round.
   const inputs = unique(['program', 'inputs'], program.inputs, 'id', (i) => i.id);

@@ -12,6 +12,8 @@ export const SETUP_VERSION = 1;
 /** What the person wants; the planner makes the program from it. */
 export const IntentsSchema = z.strictObject({
   school: z.enum(['sticks-first', 'unit-first']),
+  /** Who mixes a delta, a V-tail or flaperons, where the unit leaves the choice. */
+  mixer: z.enum(['unit', 'transmitter']).optional(),
   wishes: z.array(FunctionSchema).max(16),
   /** Channels the person has fixed by hand. */
   pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),

@@ -23,6 +23,8 @@ export const ControlSchema = z.strictObject({
   rest: z.number().min(-100).max(100),
   /** For sticks and trims: the function the hand expects. */
   hand: FunctionSchema.optional(),
+  /** Where it sits on the front, in percent from the left and from the top. For the drawing only. */
+  at: z.strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) }).optional(),
 });
 
 export const TransmitterSchema = z.strictObject({

@@ -20,19 +20,33 @@ export function TopBar({ theme }: { theme: Theme }) {
       >
         Tolvan
       </Link>
-      <button
-        type="button"
-        className="btn text-sm"
-        aria-label={`Light: ${current}. Change to ${next}`}
-        onClick={() => {
-          document.documentElement.dataset.theme = next;
-          document.cookie = `${THEME_COOKIE}=${next};path=/;max-age=31536000;samesite=strict`;
-          setCurrent(next);
-        }}
-      >
-        <Icon size={18} aria-hidden />
-        <span className="max-sm:sr-only">{current} light</span>
-      </button>
+      <nav aria-label="Places" className="flex items-center gap-1">
+        <Link
+          href="/"
+          className="flex min-h-11 items-center px-3 underline-offset-4 hover:underline"
+        >
+          Shelf
+        </Link>
+        <Link
+          href="/hangar"
+          className="flex min-h-11 items-center px-3 underline-offset-4 hover:underline"
+        >
+          Hangar
+        </Link>
+        <button
+          type="button"
+          className="btn text-sm"
+          aria-label={`Light: ${current}. Change to ${next}`}
+          onClick={() => {
+            document.documentElement.dataset.theme = next;
+            document.cookie = `${THEME_COOKIE}=${next};path=/;max-age=31536000;samesite=strict`;
+            setCurrent(next);
+          }}
+        >
+          <Icon size={18} aria-hidden />
+          <span className="max-sm:sr-only">{current} light</span>
+        </button>
+      </nav>
     </header>
   );
 }

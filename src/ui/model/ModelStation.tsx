@@ -6,6 +6,7 @@ import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../frame/modelStore';
 import { KIND_WORDS } from '../newmodel/words';
+import { AirframeQuestions } from './AirframeQuestions';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
@@ -42,7 +43,7 @@ export function ModelStation() {
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
   return (
     <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
-      <section className="card flex flex-col gap-4" aria-label="Name and measures">
+      <section className="card flex flex-col gap-4 self-start" aria-label="Name and measures">
         <TextField label="Name" value={setup.name} onCommit={(v) => set('/name', v, 'Renamed')} />
         <TextField
           long
@@ -83,14 +84,17 @@ export function ModelStation() {
           </label>
         </div>
       </section>
-      <aside className="card" aria-label="Plan view">
-        <Silhouette airframe={airframe} className="h-72 w-full" />
-        <p className="text-soft mt-2 text-sm">
-          {KIND_WORDS[airframe.kind]}:{' '}
-          {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}. Drawn from the measures;
-          coloured parts move.
-        </p>
-      </aside>
+      <div className="flex flex-col gap-4">
+        <aside className="card" aria-label="Plan view">
+          <Silhouette airframe={airframe} className="h-72 w-full" />
+          <p className="text-soft mt-2 text-sm">
+            {KIND_WORDS[airframe.kind]}:{' '}
+            {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}. Drawn from the
+            measures; coloured parts move.
+          </p>
+        </aside>
+        <AirframeQuestions />
+      </div>
     </div>
   );
 }

@@ -3,13 +3,14 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
+import { buildAirframe, usualAnswers } from '@/core/catalogue';
 import { planChannels } from '@/core/plan';
 import type { AirframeKind } from '@/core/setup';
+import type { HangarPart } from '@/server/hangar';
 import type { NewModel } from '@/server/models';
 import { Silhouette } from '../drawing/Silhouette';
 import { send } from '../frame/send';
-import { AILERON_WORDS, KIND_WORDS } from './words';
+import { AILERON_WORDS, KIND_WORDS, MOTOR_WORDS, WHEEL_WORDS } from './words';
 
 const EXTRAS = [
   ['flaps', 'flaps'],
@@ -18,7 +19,7 @@ const EXTRAS = [
 ] as const;
 
 /** The fewest questions that let the chain run. Everything asked here can be changed later. */
-export function NewModelForm() {
+export function NewModelForm({ parts }: { parts: HangarPart[] }) {
   const router = useRouter();
   const [refused, setRefused] = useState('');
   const { register, handleSubmit, control, setValue, formState } = useForm<NewModel>({
@@ -31,22 +32,34 @@ export function NewModelForm() {
       flaps: false,
       gear: false,
       recovery: false,
+      wheel: 'none',
+      motors: 1,
+      rudder: false,
     },
   });
   const [kind, ailerons, unit, transmitter, flaps, gear, recovery] = useWatch({
     control,
     name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'recovery'],
   });
+  const [wheel, motors, rudder] = useWatch({ control, name: ['wheel', 'motors', 'rudder'] });
+  const units = parts.filter((p) => p.kind === 'unit');
+  const transmitters = parts.filter((p) => p.kind === 'transmitter');
+  const chosenUnit = (units.find((p) => p.id === unit) ?? units[0]!).body;
+  const chosenTransmitter = (transmitters.find((p) => p.id === transmitter) ?? transmitters[0]!)
+    .body;
   const airframe = buildAirframe({
     ...usualAnswers(kind),
     ailerons,
     flaps: flaps ?? false,
     gear: gear ?? false,
+    wheel: wheel ?? 'none',
+    motors: motors ?? 1,
+    rudder: rudder ?? false,
   });
   const plan = planChannels({
     airframe,
-    unit: UNITS[unit]!,
-    transmitter: TRANSMITTERS[transmitter]!,
+    unit: chosenUnit,
+    transmitter: chosenTransmitter,
     wishes: recovery ? ['recovery'] : [],
     pins: [],
   });
@@ -93,6 +106,9 @@ export function NewModelForm() {
                   setValue('unit', drives ? 'steering-receiver' : 'menu-receiver');
                   setValue('transmitter', drives ? 'surface-four' : 'line-sixteen');
                 }
+                setValue('wheel', 'none');
+                setValue('rudder', false);
+                if (drives) setValue('motors', 1);
                 if (drives)
                   for (const extra of ['flaps', 'gear', 'recovery'] as const)
                     setValue(extra, false);
@@ -122,29 +138,70 @@ export function NewModelForm() {
         <label className="flex flex-col gap-1">
           <span className="font-semibold">Which unit is most like yours?</span>
           <select {...register('unit')} className="field">
-            {Object.entries(UNITS).map(([id, { name }]) => (
-              <option key={id} value={id}>
-                {name}
+            {units.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.body.name}
+                {p.shipped ? '' : ' (yours)'}
               </option>
             ))}
           </select>
-          <span className="text-soft text-sm">{UNITS[unit]?.description}</span>
+          <span className="text-soft text-sm">{chosenUnit.description}</span>
         </label>
         <label className="flex flex-col gap-1">
           <span className="font-semibold">Which transmitter is most like yours?</span>
           <select {...register('transmitter')} className="field">
-            {Object.entries(TRANSMITTERS).map(([id, { name }]) => (
-              <option key={id} value={id}>
-                {name}
+            {transmitters.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.body.name}
+                {p.shipped ? '' : ' (yours)'}
               </option>
             ))}
           </select>
-          <span className="text-soft text-sm">{TRANSMITTERS[transmitter]?.description}</span>
+          <span className="text-soft text-sm">{chosenTransmitter.description}</span>
         </label>
+        {flies && (
+          <div className="grid gap-4 sm:grid-cols-2">
+            <label className="flex flex-col gap-1">
+              <span className="font-semibold">How many motors?</span>
+              <select
+                {...register('motors', { setValueAs: (v) => Number(v) as 0 | 1 | 2 })}
+                className="field"
+              >
+                {Object.entries(MOTOR_WORDS).map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+            {(!kind.endsWith('v-tail') && kind !== 'flying-wing') || rudder ? (
+              <label className="flex flex-col gap-1">
+                <span className="font-semibold">Does a wheel steer?</span>
+                <select {...register('wheel')} className="field">
+                  {Object.entries(WHEEL_WORDS).map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            ) : null}
+          </div>
+        )}
         {flies && (
           <fieldset>
             <legend className="font-semibold">It also has</legend>
             <div className="flex flex-wrap gap-x-6">
+              {kind === 'flying-wing' && (
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="h-5 w-5 accent-(--accent)"
+                    {...register('rudder')}
+                  />
+                  a rudder
+                </label>
+              )}
               {EXTRAS.map(([id, words]) => (
                 <label key={id} className="flex min-h-11 items-center gap-2">
                   <input type="checkbox" className="h-5 w-5 accent-(--accent)" {...register(id)} />

@@ -1,8 +1,17 @@
 'use client';
 
-import { pointer } from '@/core/setup';
+import { pulseUs } from '@/core/chain';
+import { pointer, type ChannelFunction, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+
+/** How far a subtrim turns the servo it moves, in words. */
+function servoDeg({ airframe, transmitter }: Setup, carries: ChannelFunction, pct: number) {
+  const servo = airframe.servos.find((s) => s.carries === carries) ?? airframe.servos[0];
+  if (!servo) return '';
+  const deg = ((Math.abs(pct) / 100) * transmitter.pulse.usAt100 * servo.degAt500Us) / 500;
+  return `${deg.toFixed(1)}°`;
+}
 
 /** Reverse, subtrim and endpoints of every channel, as the transmitter's output menu has them. */
 export function ChannelTable() {
@@ -31,55 +40,67 @@ export function ChannelTable() {
         <span>Upper end</span>
       </p>
       <ul className="flex flex-col divide-y divide-(--card-edge)">
-        {outputs.map((o, i) => (
-          <li
-            key={o.channel}
-            className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[8rem_9rem_repeat(3,1fr)]"
-          >
-            <p className="self-center">
-              <span className="num mr-2 text-lg font-bold">{o.channel}</span>
-              {o.carries}
-            </p>
-            <button
-              type="button"
-              className="btn text-sm"
-              aria-pressed={o.reversed}
-              onClick={() =>
-                change(i, 'reversed', !o.reversed, o.reversed ? 'set to normal' : 'reversed')
-              }
+        {outputs.map((o, i) => {
+          const lostPct = Math.max(0, Math.abs(o.subtrimPct));
+          return (
+            <li
+              key={o.channel}
+              className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[8rem_9rem_repeat(3,1fr)]"
             >
-              {o.reversed ? 'reversed' : 'normal'}
-              <span className="sr-only">, channel {o.channel}</span>
-            </button>
-            <NumberField
-              hideLabel
-              label="lower end"
-              unit="%"
-              min={-150}
-              max={0}
-              value={o.minPct}
-              onCommit={(v) => change(i, 'minPct', v, `lower end ${v} %`)}
-            />
-            <NumberField
-              hideLabel
-              label="subtrim"
-              unit="%"
-              min={-50}
-              max={50}
-              value={o.subtrimPct}
-              onCommit={(v) => change(i, 'subtrimPct', v, `subtrim ${v} %`)}
-            />
-            <NumberField
-              hideLabel
-              label="upper end"
-              unit="%"
-              min={0}
-              max={150}
-              value={o.maxPct}
-              onCommit={(v) => change(i, 'maxPct', v, `upper end ${v} %`)}
-            />
-          </li>
-        ))}
+              <p className="self-center">
+                <span className="num mr-2 text-lg font-bold">{o.channel}</span>
+                {o.carries}
+              </p>
+              <button
+                type="button"
+                className="btn text-sm"
+                aria-pressed={o.reversed}
+                onClick={() =>
+                  change(i, 'reversed', !o.reversed, o.reversed ? 'set to normal' : 'reversed')
+                }
+              >
+                {o.reversed ? 'reversed' : 'normal'}
+                <span className="sr-only">, channel {o.channel}</span>
+              </button>
+              <NumberField
+                hideLabel
+                label="lower end"
+                unit="%"
+                min={-150}
+                max={0}
+                value={o.minPct}
+                onCommit={(v) => change(i, 'minPct', v, `lower end ${v} %`)}
+              />
+              <NumberField
+                hideLabel
+                label="subtrim"
+                unit="%"
+                min={-50}
+                max={50}
+                value={o.subtrimPct}
+                onCommit={(v) => change(i, 'subtrimPct', v, `subtrim ${v} %`)}
+              />
+              <NumberField
+                hideLabel
+                label="upper end"
+                unit="%"
+                min={0}
+                max={150}
+                value={o.maxPct}
+                onCommit={(v) => change(i, 'maxPct', v, `upper end ${v} %`)}
+              />
+              {o.subtrimPct !== 0 && (
+                <p className="text-soft col-span-full text-sm">
+                  Centre at{' '}
+                  <span className="num">{pulseUs(pulse, o.subtrimPct).toFixed(0)} µs</span>, the
+                  servo {servoDeg(setup, o.carries, o.subtrimPct)} off its own; {lostPct} % of
+                  travel lost {o.subtrimPct > 0 ? 'above' : 'below'}. Past about 10 % move the arm
+                  on its splines instead.
+                </p>
+              )}
+            </li>
+          );
+        })}
       </ul>
       <p className="text-soft mt-2 text-sm">
         100 % is <span className="num">{pulse.usAt100} µs</span> either side of{' '}

@@ -8,6 +8,7 @@ import { observedDirections } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
+import { Differential } from './Differential';
 import { InputTable } from './InputTable';
 import { ThrowTable } from './ThrowTable';
 
@@ -26,6 +27,7 @@ export function PlainStation() {
         <ChannelTable />
         <InputTable />
         <ThrowTable />
+        <Differential />
       </div>
       <aside className="flex flex-col gap-4">
         <ThrottleCut />

@@ -30,10 +30,10 @@ export function ThrowTable() {
       <ul className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {throws.map((t, i) => {
           const surface = setup.airframe.surfaces[i]!;
-          const end = ({ surfaceDeg, edgeMm, pulseUs }: typeof t.low) =>
+          const end = ({ surfaceDeg, servoDeg, edgeMm, pulseUs }: typeof t.low) =>
             Number.isNaN(surfaceDeg)
               ? 'the rod cannot reach'
-              : `${Math.abs(surfaceDeg).toFixed(1)}° ${movementOf(surface, surfaceDeg)}, ${Math.abs(edgeMm).toFixed(0)} mm at ${pulseUs.toFixed(0)} µs`;
+              : `${Math.abs(surfaceDeg).toFixed(1)}° ${movementOf(surface, surfaceDeg)}, ${Math.abs(edgeMm).toFixed(0)} mm (${pulseUs.toFixed(0)} µs, servo ${Math.abs(servoDeg).toFixed(0)}°)`;
           return (
             <li key={t.surface} className="py-2">
               <p className="flex flex-wrap justify-between gap-x-4">

@@ -2,6 +2,7 @@
 
 import type { Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
+import { UnitLight } from '../unit/UnitLight';
 import { AXIS_WORDS, MODE_WORDS } from '../unit/words';
 import { AXES } from '@/core/setup';
 
@@ -31,10 +32,15 @@ export function TextTwin({
           {linkUp ? 'link up' : 'LINK LOST'}
           {snapshot.recovering && ', recovering'}
           {!snapshot.armed && ', not armed: run the throttle up once'}
-          {light &&
-            light.colour !== 'none' &&
-            `, light ${light.colour}, ${light.blinks} blink${light.blinks === 1 ? '' : 's'}`}
         </p>
+        {light && (
+          <p className="mt-1 flex items-center gap-2 text-sm">
+            <UnitLight colour={light.colour} blinks={light.blinks} />
+            {light.colour === 'none'
+              ? 'its light is dark'
+              : `light ${light.colour}, ${light.blinks} blink${light.blinks === 1 ? '' : 's'}`}
+          </p>
+        )}
         <dl className="mt-1 grid grid-cols-[4rem_repeat(3,1fr)] text-sm">
           <dt className="sr-only">Axis</dt>
           <dd className="text-soft col-start-2 text-right">gain</dd>

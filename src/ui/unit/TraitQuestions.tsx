@@ -1,10 +1,18 @@
 'use client';
 
 import { useState } from 'react';
-import { MODES, MOUNTINGS, pointer, type UnitTraits } from '@/core/setup';
+import type { PatchOperation } from '@/core/patch';
+import {
+  AXES,
+  MODES,
+  MOUNTINGS,
+  pointer,
+  type Problem,
+  type Unit,
+  type UnitTraits,
+} from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
-import { MODE_WORDS } from './words';
+import { AXIS_WORDS, MODE_WORDS } from './words';
 
 interface Question {
   trait: keyof UnitTraits;
@@ -111,6 +119,21 @@ const QUESTIONS: readonly Question[] = [
   },
   { trait: 'portReverse', asks: 'Can it reverse a servo at its port?', answers: yesNo },
   {
+    trait: 'axisGains',
+    asks: 'Has each axis a gain of its own?',
+    answers: yesNo,
+    when: (t) => t.axes.length > 1,
+  },
+  { trait: 'maxGainLimit', asks: 'Has each output a highest gain?', answers: yesNo },
+  {
+    trait: 'stickFade',
+    asks: 'Can its stick fade be changed?',
+    answers: [
+      ['fixed', 'no'],
+      ['adjustable', 'yes, for each axis'],
+    ],
+  },
+  {
     trait: 'arming',
     asks: 'When does it start to work?',
     answers: [
@@ -131,17 +154,66 @@ const QUESTIONS: readonly Question[] = [
   },
 ];
 
+/** Questions with more than one answer. */
+const MANY: readonly {
+  trait: keyof UnitTraits;
+  asks: string;
+  answers: readonly (readonly [string, string])[];
+  when?: (traits: UnitTraits) => boolean;
+}[] = [
+  { trait: 'axes', asks: 'Axes it steadies', answers: AXES.map((a) => [a, AXIS_WORDS[a]]) },
+  { trait: 'modes', asks: 'Modes it has', answers: MODES.map((m) => [m, MODE_WORDS[m]]) },
+  {
+    trait: 'captureGestures',
+    asks: 'How is a capture started?',
+    answers: [
+      ['menu', 'menu'],
+      ['button', 'button'],
+      ['stick-corners', 'stick corners'],
+      ['mode-flick', 'mode switch flicked'],
+      ['power-up', 'at power-up'],
+    ],
+  },
+  {
+    trait: 'failsafe',
+    asks: 'What can happen when the link is lost?',
+    answers: [
+      ['preset', 'a preset value'],
+      ['hold', 'hold the last'],
+      ['no-pulses', 'no pulses'],
+      ['unit-mode', 'a mode of the unit'],
+      ['autopilot', 'the autopilot takes over'],
+    ],
+  },
+  {
+    trait: 'extras',
+    asks: 'What else can it do?',
+    answers: [
+      ['pitch-with-throttle', 'pitch follows the throttle'],
+      ['speed-gain', 'gain follows speed'],
+      ['frame-rate', 'servo frame rate'],
+      ['output-matching', 'two servos matched'],
+      ['vibration-readout', 'shows vibration'],
+      ['sensitivity-class', 'sensitivity classes'],
+      ['six-face-calibration', 'six-face calibration'],
+    ],
+  },
+];
+
+/** Changes something in the unit at hand; paths start at the unit. */
+export type ChangeUnit = (patch: readonly PatchOperation[], label: string) => Problem[];
+
 /** What kind of unit it is, asked in plain words; only what matters after the answers before. */
-export function TraitQuestions() {
-  const { setup, edit } = useModel((s) => s);
-  const { traits } = setup.unit;
+export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  const { traits } = unit;
   const [refused, setRefused] = useState<{ trait: string; reason: string }>();
   const set = (trait: string, value: unknown) => {
-    const problem = edit(
-      [{ op: 'replace', path: pointer('unit', 'traits', trait), value }],
+    const problem = change(
+      [{ op: 'replace', path: pointer('traits', trait), value }],
       `Unit: ${trait} changed`,
     )[0];
     setRefused(problem && { trait, reason: problem.reason });
+    return problem?.reason;
   };
   const complaint = (trait: string) =>
     refused?.trait === trait && (
@@ -151,75 +223,76 @@ export function TraitQuestions() {
     );
 
   return (
-    <details className="card lg:col-span-2">
-      <summary className="min-h-11 cursor-pointer text-lg font-bold">
-        What kind of unit it is: {setup.unit.name}
-      </summary>
-      <p className="text-soft">{setup.unit.description}</p>
-      <p className="text-soft mt-1 text-sm">
-        Yours differs? Answer as your leaflet and your unit say; the rig follows at once.
-      </p>
-      <div className="mt-3 grid gap-3 sm:grid-cols-2">
-        {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
-          const now = JSON.stringify(traits[trait]);
-          const known = answers.some(([value]) => JSON.stringify(value) === now);
-          return (
-            <label key={trait} className="flex flex-col gap-1">
-              <span className="font-semibold">{asks}</span>
-              <select
-                className="field"
-                value={now}
-                onChange={(e) => set(trait, JSON.parse(e.target.value) as unknown)}
-              >
-                {!known && <option value={now}>as described</option>}
-                {answers.map(([value, words]) => (
-                  <option key={words} value={JSON.stringify(value)}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-              {complaint(trait)}
-            </label>
-          );
-        })}
-        {traits.arming === 'after-throttle' && (
-          <NumberField
-            label="throttle point"
-            unit="%"
-            min={0}
-            max={100}
-            value={traits.armThrottlePct}
-            onCommit={(v) => {
-              set('armThrottlePct', v);
-              return undefined;
-            }}
-          />
-        )}
-        <fieldset>
-          <legend className="font-semibold">Modes it has</legend>
-          <div className="flex flex-wrap gap-x-4">
-            {MODES.map((mode) => (
-              <label key={mode} className="flex min-h-11 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="h-5 w-5 accent-(--accent)"
-                  checked={traits.modes.includes(mode)}
-                  onChange={(e) =>
-                    set(
-                      'modes',
-                      MODES.filter((m) =>
-                        m === mode ? e.target.checked : traits.modes.includes(m),
-                      ),
-                    )
-                  }
-                />
-                {MODE_WORDS[mode]}
-              </label>
-            ))}
-          </div>
-          {complaint('modes')}
-        </fieldset>
-      </div>
-    </details>
+    <div className="grid gap-3 sm:grid-cols-2">
+      {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
+        const now = JSON.stringify(traits[trait]);
+        const known = answers.some(([value]) => JSON.stringify(value) === now);
+        return (
+          <label key={trait} className="flex flex-col gap-1">
+            <span className="font-semibold">{asks}</span>
+            <select
+              className="field"
+              value={now}
+              onChange={(e) => void set(trait, JSON.parse(e.target.value) as unknown)}
+            >
+              {!known && <option value={now}>as described</option>}
+              {answers.map(([value, words]) => (
+                <option key={words} value={JSON.stringify(value)}>
+                  {words}
+                </option>
+              ))}
+            </select>
+            {complaint(trait)}
+          </label>
+        );
+      })}
+      {traits.arming === 'after-throttle' && (
+        <NumberField
+          label="throttle point"
+          unit="%"
+          min={0}
+          max={100}
+          value={traits.armThrottlePct}
+          onCommit={(v) => set('armThrottlePct', v)}
+        />
+      )}
+      <NumberField
+        label="channels it receives"
+        unit=""
+        min={1}
+        max={32}
+        value={traits.inputChannels}
+        onCommit={(v) => set('inputChannels', v)}
+      />
+      {MANY.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
+        const chosen = traits[trait] as readonly string[];
+        return (
+          <fieldset key={trait}>
+            <legend className="font-semibold">{asks}</legend>
+            <div className="flex flex-wrap gap-x-4">
+              {answers.map(([id, words]) => (
+                <label key={id} className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="h-5 w-5 accent-(--accent)"
+                    checked={chosen.includes(id)}
+                    onChange={(e) =>
+                      void set(
+                        trait,
+                        answers
+                          .map(([a]) => a)
+                          .filter((a) => (a === id ? e.target.checked : chosen.includes(a))),
+                      )
+                    }
+                  />
+                  {words}
+                </label>
+              ))}
+            </div>
+            {complaint(trait)}
+          </fieldset>
+        );
+      })}
+    </div>
   );
 }

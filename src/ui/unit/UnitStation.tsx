@@ -4,7 +4,10 @@ import { AXES, MOUNTINGS, pointer, type Mounting } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-import { TraitQuestions } from './TraitQuestions';
+import { FitPart } from '../hangar/FitPart';
+import { prefixed } from '../hangar/prefixed';
+import { UnitEditor } from './UnitEditor';
+import { UnitGuideCard } from './UnitGuideCard';
 import { AXIS_WORDS, MODE_WORDS, mountingWords } from './words';
 
 /** What is set inside the unit, and how it really sits in the model. */
@@ -15,6 +18,9 @@ export function UnitStation() {
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
   return (
     <div className="grid gap-4 lg:grid-cols-2">
+      <div className="lg:col-span-2">
+        <FitPart kind="unit" />
+      </div>
       <section className="card flex flex-col gap-3" aria-labelledby="sits-title">
         <h2 id="sits-title" className="text-lg font-bold">
           How it sits
@@ -86,7 +92,24 @@ export function UnitStation() {
           <p className="text-soft text-sm">This unit’s modes are fixed to the switch positions.</p>
         )}
       </section>
-      <TraitQuestions />
+      <details className="card lg:col-span-2">
+        <summary className="min-h-11 cursor-pointer text-lg font-bold">
+          What kind of unit it is: {setup.unit.name}
+        </summary>
+        <p className="text-soft mb-3 text-sm">
+          Yours differs? Answer as your leaflet and your unit say; the rig follows at once.
+        </p>
+        <UnitEditor
+          unit={setup.unit}
+          change={(patch, label) => edit(prefixed('/unit', patch), label)}
+        />
+      </details>
+      <details className="card lg:col-span-2">
+        <summary className="min-h-11 cursor-pointer text-lg font-bold">
+          Order of set-up, gestures, what it cannot do
+        </summary>
+        <UnitGuideCard unit={setup.unit} />
+      </details>
       {AXES.filter((axis) => traits.axes.includes(axis)).map((axis) => {
         const own = settings.axes[axis];
         const path = (field: string) => pointer('unit', 'settings', 'axes', axis, field);

@@ -9,7 +9,10 @@ export const missingChannel: Rule = {
     const { airframe, unit, program, installation } = setup;
     const sent = new Set(program.outputs.map((o) => o.carries));
     const standIns = new Set(['aileron2', 'elevator2', 'throttle2', 'wheel', 'flap2', 'recovery']);
-    const needed = [...neededFunctions(airframe, mixerOf(unit)), ...orderFunctions(unit)];
+    const needed = [
+      ...neededFunctions(airframe, mixerOf(unit, setup.intents.mixer)),
+      ...orderFunctions(unit),
+    ];
     return needed
       .filter((f) => !sent.has(f) && !standIns.has(f) && !(f === 'gain' && !installation.gainLead))
       .map((f) => ({

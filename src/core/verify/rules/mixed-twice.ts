@@ -39,7 +39,9 @@ export const mixedTwice: Rule = {
     if (needs && !inUnit && !mixedChannel)
       return finding(
         'Nobody mixes: neither the transmitter’s lines nor the unit’s wing type.',
-        mixerOf(unit) === 'unit' ? set(wingTypeOf(airframe, unit)) : [],
+        mixerOf(unit, setup.intents.mixer) === 'unit'
+          ? set(wingTypeOf(airframe, unit, setup.intents.mixer))
+          : [],
       );
     if (!needs && inUnit)
       return finding(

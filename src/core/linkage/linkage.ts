@@ -1,4 +1,11 @@
-import type { Linkage } from '../setup';
+/** What the geometry of a rod between two levers is made of; see the Setup for ranges. */
+export interface LinkageLengths {
+  armMm: number;
+  hornMm: number;
+  rodMm: number;
+  armOffsetDeg: number;
+  hornOffsetDeg: number;
+}
 
 const RAD = Math.PI / 180;
 
@@ -9,7 +16,7 @@ const RAD = Math.PI / 180;
  * @param linkage lengths in mm, offsets in degrees @param servoDeg servo rotation
  * @returns horn rotation in degrees, sense not applied; NaN when the rod cannot reach
  */
-export function hornDeg(linkage: Linkage, servoDeg: number): number {
+export function hornDeg(linkage: LinkageLengths, servoDeg: number): number {
   return compileHorn(linkage)(servoDeg);
 }
 
@@ -17,7 +24,7 @@ export function hornDeg(linkage: Linkage, servoDeg: number): number {
  * The same with everything that does not move worked out once.
  * Loop closure: |horn end − arm end|² = rod², solved as A·cos β + B·sin β = C for the horn angle β.
  */
-export function compileHorn(linkage: Linkage): (servoDeg: number) => number {
+export function compileHorn(linkage: LinkageLengths): (servoDeg: number) => number {
   const { armMm: a, hornMm: h, rodMm: rod, armOffsetDeg, hornOffsetDeg } = linkage;
   const arm0 = armOffsetDeg * RAD;
   const horn0 = hornOffsetDeg * RAD;
@@ -36,6 +43,18 @@ export function compileHorn(linkage: Linkage): (servoDeg: number) => number {
     const d = Math.sqrt(dx * dx + dy * dy - c * c);
     return (Math.atan2(c * dx - d * dy, d * dx + c * dy) - horn0) / RAD;
   };
+}
+
+/**
+ * How far a servo can turn from centre before the rod locks.
+ * @param travelDeg how far it is asked to turn, each way
+ * @returns undefined when the rod follows all the way, else the servo angle at which it locks
+ */
+export function locksAtDeg(linkage: LinkageLengths, travelDeg: number): number | undefined {
+  const horn = compileHorn(linkage);
+  for (let deg = 0; deg < travelDeg; deg += 1)
+    if (Number.isNaN(horn(deg)) || Number.isNaN(horn(-deg))) return deg;
+  return Number.isNaN(horn(travelDeg)) || Number.isNaN(horn(-travelDeg)) ? travelDeg : undefined;
 }
 
 /** Millimetres the trailing edge moves, along the chord's arc chord: 2·c·sin(δ/2). */

@@ -1,0 +1,141 @@
+import type { Unit, UnitTraits } from '../setup';
+
+/** One page about a unit, worked out from its traits, so that one made by a person has one too. */
+export interface UnitGuide {
+  /** In which order it must be set up. */
+  order: string[];
+  /** How a capture inside it is started. */
+  gestures: { name: string; how: string }[];
+  cannot: string[];
+}
+
+const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; how: string }> = {
+  menu: { name: 'Menu', how: 'Choose the capture in its menu, sticks centred, throttle low.' },
+  button: {
+    name: 'Button',
+    how: 'Press or hold the button on the unit; count its blinks before you let go.',
+  },
+  'stick-corners': {
+    name: 'Stick corners',
+    how: 'Hold both sticks in one corner until it answers. A reversed channel moves the corner.',
+  },
+  'mode-flick': {
+    name: 'Mode switch flicked',
+    how: 'Flick the mode switch to its end and back one to three times within 3 seconds.',
+  },
+  'power-up': {
+    name: 'At power-up',
+    how: 'Leave model and sticks still while it starts: it takes what it finds for the centre.',
+  },
+};
+
+const DIRECTION: Record<UnitTraits['correctionDirection'], string> = {
+  menu: 'turn each axis round in its menu where it is wrong',
+  switches: 'move the small switch of each axis that is wrong',
+  button: 'press the button the number of times the leaflet gives for each axis that is wrong',
+  'dial-side': 'turn the dial of each axis that is wrong to the other side of its centre',
+  learned: 'nothing to set: it learned them from the sticks, so a wrong one means a wrong stick',
+  none: 'nothing to set: a wrong one means the unit is fixed wrongly',
+};
+
+const GAIN: Record<UnitTraits['gainLaw'], string> = {
+  fixed: 'has no gain channel',
+  'zero-to-full': 'reads gain from 0 to +100; below 0 is nothing',
+  magnitude: 'reads the size of the gain value; its sign means nothing, the middle is none',
+  'full-range': 'reads gain from −100 (none) to +100 (full)',
+  'sign-selects-set': 'reads the size as gain; the sign chooses what it does, the middle is off',
+};
+
+/** The page of a unit: what to do with it in which order, its gestures, and what it cannot do. */
+export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
+  const steering = traits.ports.some((p) => p.labelledFor === 'steering');
+  const learned = traits.correctionDirection === 'learned';
+  const order = [
+    'Second-hand, or its past unknown: reset it first, then set everything again.',
+    steering
+      ? 'Pinion out or wheels clear of the ground, until the last check.'
+      : 'Propeller off, throttle cut on and tried, until the motor run-up.',
+    traits.place === 'receiver'
+      ? 'Update it and the transmitter, then bind, a step or two apart.'
+      : 'Bind the receiver first and try the model without the unit.',
+    traits.inputOrder.kind === 'fixed'
+      ? `Channels in its order: ${traits.inputOrder.order.join(', ')}.`
+      : 'Tell it which channel carries what.',
+    traits.ports.some((p) => p.labelledFor)
+      ? 'Plug servos in by the labels on its ports, not by channel number.'
+      : 'Plug servos into the ports the plan names.',
+    learned
+      ? 'Stick directions right in the transmitter before anything else: it learns from them.'
+      : 'Stick directions right with the unit off.',
+    ...(traits.extras.includes('six-face-calibration')
+      ? ['Calibrate its six faces before it is fitted.']
+      : []),
+    `Fix it square: ${orientationWords(traits)}.`,
+    ...(traits.mixer === 'unit' && !steering
+      ? ['Set the wing type in it; the transmitter sends plain sticks.']
+      : traits.mixer === 'transmitter' && traits.axes.length > 1
+        ? ['Deltas and V-tails are mixed in the transmitter, and moved while it learns.']
+        : []),
+    ...(steering
+      ? ['Teach travel: full left, hold until it centres itself, then full right.']
+      : [
+          `Centre and travel capture, by ${traits.captureGestures.map((g) => GESTURES[g].name.toLowerCase()).join(' or ')}; again after every change of trim, subtrim, end or reversal.`,
+        ]),
+    `Correction directions: ${DIRECTION[traits.correctionDirection]}.`,
+    ...(traits.arming === 'after-throttle'
+      ? [
+          `It starts to work when the throttle has passed ${traits.armThrottlePct} % once: propeller off, then run the stick up.`,
+        ]
+      : []),
+    ...(traits.modes.includes('level') ? ['Capture level in the attitude it flies at.'] : []),
+    ...(traits.panic === 'none' ? [] : ['Set panic recovery, then try it from every position.']),
+    'Failsafe: set it, then switch the transmitter off with the model held.',
+  ];
+  return {
+    order,
+    gestures: traits.captureGestures.map((g) => GESTURES[g]),
+    cannot: limits(traits),
+  };
+}
+
+/** What this unit cannot do, in words. */
+function limits(traits: UnitTraits): string[] {
+  const { modes } = traits;
+  return [
+    traits.correctionDirection === 'learned'
+      ? 'know that it was taught the wrong way: it believes the sticks'
+      : 'know that it was told a wrong orientation or direction: only you can see it',
+    ...(modes.includes('off') ? [] : ['be switched off in the air']),
+    ...(modes.includes('level')
+      ? []
+      : ['level the model: it damps, and does not bring it back to an attitude']),
+    ...(modes.includes('hold') ? [] : ['hold an attitude']),
+    ...(traits.gainLaw === 'fixed' ? ['have its gain changed in the air'] : []),
+    ...(traits.axes.length < 3 ? [`steady anything but ${traits.axes.join(' and ')}`] : []),
+    ...(traits.mixer === 'unit' ? ['take a delta or V-tail mixed in the transmitter'] : []),
+    ...(traits.mixer === 'transmitter' ? ['mix a delta or V-tail itself'] : []),
+    ...(traits.orientations.length < 24 ? [`sit otherwise than ${orientationWords(traits)}`] : []),
+    ...(traits.portReverse ? [] : ['turn a servo round at its port']),
+    ...(traits.stickFade === 'fixed' ? ['have its stick fade changed'] : []),
+    ...(traits.panic === 'none' ? ['recover by itself from a panic control'] : []),
+    ...(traits.slotsSettable || traits.modeSelect.by === 'fixed'
+      ? []
+      : ['have other modes put on its switch positions']),
+    ...(traits.arming === 'position-fix' ? ['level or go home before it knows its position'] : []),
+    ...(traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot')
+      ? []
+      : ['fly by itself when the link is lost']),
+  ];
+}
+
+/** "flat, arrow to the nose, either way up" for the usual sets of orientations. */
+function orientationWords({ orientations }: UnitTraits): string {
+  if (orientations.length === 24) return 'any of the 24 ways, and tell it which';
+  const arrows = [...new Set(orientations.map((m) => m.split('-')[0]!))];
+  const faces = [...new Set(orientations.map((m) => m.split('-')[1]!))];
+  const up = faces.includes('down') ? 'either way up' : `label ${faces.join(' or ')}`;
+  return `arrow to the ${arrows.join(' or ')}, ${up}`;
+}
+
+/** How its gain channel is read, in words: "reads gain from …". */
+export const gainWords = ({ gainLaw }: Pick<UnitTraits, 'gainLaw'>): string => GAIN[gainLaw];

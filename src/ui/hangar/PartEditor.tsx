@@ -1,0 +1,184 @@
+'use client';
+
+import { Copy } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState } from 'react';
+import { applyPatch, difference, type PatchOperation } from '@/core/patch';
+import { parsePart, type Part, type Problem } from '@/core/setup';
+import type { HangarPart } from '@/server/hangar';
+import { send } from '../frame/send';
+import { KIND_WORDS } from '../newmodel/words';
+import { RigBench } from '../rig/RigBench';
+import { TransmitterEditor } from '../transmitter/TransmitterEditor';
+import { UnitEditor } from '../unit/UnitEditor';
+import { UnitGuideCard } from '../unit/UnitGuideCard';
+import { previewFor } from './preview';
+
+interface Origin {
+  id: string;
+  name: string;
+  body: Part['body'];
+}
+
+/** One unit or transmitter of the hangar: described, read on one page, tried on the bench. */
+export function PartEditor({ part: first, origins }: { part: HangarPart; origins: Origin[] }) {
+  const router = useRouter();
+  const [part, setPart] = useState(first);
+  const [state, setState] = useState<{ saving: boolean; problem: string }>({
+    saving: false,
+    problem: '',
+  });
+  const revision = useRef(first.revision);
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const [view, setView] = useState<'page' | 'change' | 'try'>(first.shipped ? 'page' : 'change');
+  const preview = useMemo(() => (view === 'try' ? previewFor(part) : undefined), [part, view]);
+  const origin = origins.find((o) => o.id === part.copyOf);
+  const differs = useMemo(
+    () => (origin ? difference(origin.body, part.body).length : 0),
+    [origin, part.body],
+  );
+
+  const save = (next: HangarPart) => {
+    setPart(next);
+    setState({ saving: true, problem: '' });
+    queue.current = queue.current.then(async () => {
+      const reply = await send<HangarPart>('PUT', `/api/hangar/${part.id}`, {
+        basedOn: revision.current,
+        body: next.body,
+        ...(next.copyOf ? { copyOf: next.copyOf } : {}),
+      });
+      if (reply.ok) revision.current = reply.value.revision;
+      setState({
+        saving: false,
+        problem: reply.ok ? '' : reply.problems.map((p) => p.reason).join('; '),
+      });
+    });
+  };
+  const change = (patch: readonly PatchOperation[]): Problem[] => {
+    const next = parsePart({
+      id: part.id,
+      kind: part.kind,
+      ...(part.copyOf ? { copyOf: part.copyOf } : {}),
+      body: applyPatch(part.body, patch),
+    });
+    if (!next.ok) return next.problems;
+    save({ ...next.value, shipped: part.shipped, revision: revision.current } as HangarPart);
+    return [];
+  };
+  const copy = async () => {
+    const reply = await send<{ id: string }>('POST', '/api/hangar', { copy: part.id });
+    if (reply.ok) router.push(`/hangar/${reply.value.id}`);
+  };
+  const views = [
+    ['page', 'On one page'],
+    ['change', 'Describe it'],
+    ['try', 'Try it'],
+  ] as const;
+
+  return (
+    <>
+      <div className="my-4 flex flex-wrap items-start justify-between gap-3">
+        <div>
+          <p className="text-sm">
+            <Link href="/hangar" className="underline">
+              Hangar
+            </Link>
+          </p>
+          <h1 className="text-3xl font-bold wrap-anywhere">{part.body.name}</h1>
+          <p className="text-soft text-sm" aria-live="polite">
+            {part.shipped
+              ? 'Ships with the app: copy it to change it.'
+              : state.saving
+                ? 'saving …'
+                : state.problem
+                  ? ''
+                  : 'kept'}
+            {origin &&
+              ` Copied from ${origin.name}; ${differs === 0 ? 'no difference yet' : `${differs} differences`}.`}
+          </p>
+        </div>
+        <button type="button" className="btn" onClick={() => void copy()}>
+          <Copy size={18} aria-hidden />
+          Copy it
+        </button>
+      </div>
+      {state.problem && (
+        <p role="alert" className="card border-stop text-stop mb-4">
+          Not kept: {state.problem}. What you entered is still here.{' '}
+          <button type="button" className="underline" onClick={() => save(part)}>
+            Try again
+          </button>
+        </p>
+      )}
+      <div role="group" aria-label="Views" className="mb-4 flex flex-wrap gap-1">
+        {views
+          .filter(([id]) => !(id === 'change' && part.shipped))
+          .filter(([id]) => !(id === 'page' && part.kind === 'transmitter' && !part.shipped))
+          .map(([id, words]) => (
+            <button
+              key={id}
+              type="button"
+              className={`btn ${view === id ? 'btn-main' : ''}`}
+              aria-pressed={view === id}
+              onClick={() => setView(id)}
+            >
+              {words}
+            </button>
+          ))}
+      </div>
+      {view === 'page' &&
+        (part.kind === 'unit' ? (
+          <UnitGuideCard unit={part.body} />
+        ) : (
+          <TransmitterEditor
+            transmitter={part.body}
+            change={() => [{ path: '', reason: 'it ships with the app: copy it to change it' }]}
+          />
+        ))}
+      {view === 'change' && (
+        <div className="flex flex-col gap-4">
+          {part.kind === 'unit' ? (
+            <div className="card">
+              <UnitEditor unit={part.body} change={change} />
+            </div>
+          ) : (
+            <TransmitterEditor transmitter={part.body} change={change} />
+          )}
+          <label className="card text-sm font-semibold">
+            Compared with
+            <select
+              className="field font-normal"
+              value={part.copyOf ?? ''}
+              onChange={(e) => {
+                const { copyOf: _, ...rest } = part;
+                save((e.target.value ? { ...rest, copyOf: e.target.value } : rest) as HangarPart);
+              }}
+            >
+              <option value="">nothing</option>
+              {origins.map((o) => (
+                <option key={o.id} value={o.id}>
+                  {o.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+      )}
+      {view === 'try' &&
+        (preview ? (
+          <>
+            <p className="mb-3">
+              On an example ({KIND_WORDS[preview.airframe.kind].toLowerCase()}) with “
+              {preview.transmitter.name}”. Flick its switches: the light and the surfaces answer.
+            </p>
+            <RigBench setup={preview} start={{}} />
+          </>
+        ) : (
+          <p className="card">
+            No example model suits it as described: a plug or a channel is missing somewhere.
+          </p>
+        ))}
+    </>
+  );
+}

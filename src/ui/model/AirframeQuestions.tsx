@@ -1,0 +1,121 @@
+'use client';
+
+import { useState } from 'react';
+import { answersOf, rebuildAirframe, type AirframeAnswers } from '@/core/catalogue';
+import { difference } from '@/core/patch';
+import { mixerOf, refit, type Mixer } from '@/core/plan';
+import { AIRFRAME_KINDS } from '@/core/setup';
+import { Choice } from '../fields/Choice';
+import { useModel } from '../frame/modelStore';
+import { AILERON_WORDS, KIND_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
+
+/** What the model is and has; a change is planned through to channels and plugs at once. */
+export function AirframeQuestions() {
+  const { setup, edit } = useModel((s) => s);
+  const [refused, setRefused] = useState<string[]>([]);
+  const answers = answersOf(setup.airframe);
+  const flies = answers.kind !== 'car' && answers.kind !== 'boat';
+  const hasRudder =
+    !answers.kind.endsWith('v-tail') && (answers.kind !== 'flying-wing' || answers.rudder);
+
+  const take = (next: ReturnType<typeof refit>, label: string) => {
+    if (!next.ok) return setRefused(next.reasons);
+    setRefused(edit(difference(setup, next.setup), label).map((p) => p.reason));
+  };
+  const answer = (change: Partial<AirframeAnswers>, label: string) =>
+    take(
+      refit(setup, { airframe: rebuildAirframe(setup.airframe, { ...answers, ...change }) }),
+      label,
+    );
+  const select = <K extends keyof AirframeAnswers>(
+    field: K,
+    asks: string,
+    words: Readonly<Record<string, string>>,
+    read: (text: string) => AirframeAnswers[K],
+  ) => (
+    <label className="flex flex-col gap-1 text-sm font-semibold">
+      {asks}
+      <select
+        className="field font-normal"
+        value={String(answers[field])}
+        onChange={(e) =>
+          answer(
+            { [field]: read(e.target.value) } as Partial<AirframeAnswers>,
+            `${asks} ${words[e.target.value]}`.slice(0, 80),
+          )
+        }
+      >
+        {Object.entries(words).map(([id, text]) => (
+          <option key={id} value={id}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const kinds = Object.fromEntries(
+    AIRFRAME_KINDS.filter((k) => (k === 'car' || k === 'boat') !== flies).map((k) => [
+      k,
+      KIND_WORDS[k],
+    ]),
+  );
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="has-title">
+      <h2 id="has-title" className="text-lg font-bold">
+        What it has
+      </h2>
+      {select('kind', 'It is', kinds, (t) => t as AirframeAnswers['kind'])}
+      {flies && answers.kind !== 'flying-wing' && answers.kind !== 'three-channel' && (
+        <>
+          {select('ailerons', 'Ailerons', AILERON_WORDS, (t) => t as AirframeAnswers['ailerons'])}
+        </>
+      )}
+      {flies && select('motors', 'Motors', MOTOR_WORDS, (t) => Number(t) as 0 | 1 | 2)}
+      {flies &&
+        hasRudder &&
+        select('wheel', 'A wheel that steers?', WHEEL_WORDS, (t) => t as AirframeAnswers['wheel'])}
+      {flies && (
+        <div className="flex flex-wrap gap-x-6">
+          {(
+            [
+              ['flaps', 'flaps'],
+              ['gear', 'retracts'],
+              ...(answers.kind === 'flying-wing' ? ([['rudder', 'a rudder']] as const) : []),
+            ] as const
+          ).map(([field, words]) => (
+            <label key={field} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="h-5 w-5 accent-(--accent)"
+                checked={answers[field]}
+                onChange={(e) =>
+                  answer(
+                    { [field]: e.target.checked },
+                    e.target.checked ? `With ${words}` : `Without ${words}`,
+                  )
+                }
+              />
+              {words}
+            </label>
+          ))}
+        </div>
+      )}
+      {setup.unit.traits.mixer === 'either' && (
+        <Choice
+          label="Who mixes a delta, a V-tail or flaperons?"
+          value={mixerOf(setup.unit, setup.intents.mixer)}
+          options={[
+            ['unit', 'the unit'],
+            ['transmitter', 'the transmitter'],
+          ]}
+          onChange={(mixer: Mixer) => take(refit(setup, { mixer }), `The ${mixer} mixes`)}
+        />
+      )}
+      {refused.map((reason) => (
+        <p key={reason} role="alert" className="text-stop text-sm">
+          Not changed: {reason}
+        </p>
+      ))}
+    </section>
+  );
+}

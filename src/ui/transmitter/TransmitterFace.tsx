@@ -1,0 +1,104 @@
+'use client';
+
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { useId, useRef } from 'react';
+import { pointer, type Control, type Transmitter } from '@/core/setup';
+import { ControlMark } from './ControlMark';
+import { layoutOf, within, type Spot } from './layout';
+import type { ChangeTransmitter } from './change';
+
+/** The front of the transmitter, drawn: every control where the hand finds it. Drag, or use keys. */
+export function TransmitterFace({
+  transmitter,
+  change,
+}: {
+  transmitter: Transmitter;
+  change: ChangeTransmitter;
+}) {
+  const front = useRef<HTMLDivElement>(null);
+  const id = useId();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: (event, { currentCoordinates: { x, y } }) => {
+        const step = event.shiftKey ? 30 : 6;
+        const by: Record<string, Spot> = {
+          ArrowLeft: { x: -step, y: 0 },
+          ArrowRight: { x: step, y: 0 },
+          ArrowUp: { x: 0, y: -step },
+          ArrowDown: { x: 0, y: step },
+        };
+        const move = by[event.code];
+        return move && { x: x + move.x, y: y + move.y };
+      },
+    }),
+  );
+  const spots = layoutOf(transmitter);
+  const end = ({ active, delta }: DragEndEvent) => {
+    const box = front.current?.getBoundingClientRect();
+    const i = transmitter.controls.findIndex((c) => c.id === active.id);
+    const from = spots.get(String(active.id));
+    if (!box || !from || i < 0 || (delta.x === 0 && delta.y === 0)) return;
+    const to = within({
+      x: from.x + (delta.x / box.width) * 100,
+      y: from.y + (delta.y / box.height) * 100,
+    });
+    change(
+      [{ op: 'add', path: pointer('controls', i, 'at'), value: to }],
+      `${transmitter.controls[i]!.label} moved on the drawing`,
+    );
+  };
+  return (
+    <section className="card" aria-labelledby={`${id}-title`}>
+      <h2 id={`${id}-title`} className="text-lg font-bold">
+        The front of it
+      </h2>
+      <p className="text-soft text-sm">
+        Drag each control to where your hand finds it. With keys: space picks it up, arrows move it,
+        space puts it down.
+      </p>
+      <DndContext id={id} sensors={sensors} onDragEnd={end}>
+        <div
+          ref={front}
+          className="relative mt-2 aspect-[5/2] w-full overflow-hidden rounded-[2.5rem] border-2 border-(--line) bg-(--shade) max-sm:aspect-[4/5]"
+        >
+          {transmitter.controls.map((control) => (
+            <Knob key={control.id} control={control} spot={spots.get(control.id)!} />
+          ))}
+        </div>
+      </DndContext>
+    </section>
+  );
+}
+
+function Knob({ control, spot }: { control: Control; spot: Spot }) {
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
+    id: control.id,
+  });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      aria-label={`${control.label}, ${control.kind}`}
+      className={`absolute flex min-h-11 min-w-11 cursor-grab touch-none flex-col items-center text-xs ${isDragging ? 'z-10' : ''}`}
+      style={{
+        left: `${spot.x}%`,
+        top: `${spot.y}%`,
+        transform: `translate(calc(-50% + ${transform?.x ?? 0}px), calc(-50% + ${transform?.y ?? 0}px))`,
+      }}
+      {...listeners}
+      {...attributes}
+    >
+      <ControlMark kind={control.kind} rest={control.rest} />
+      <span className="max-w-20 leading-tight wrap-anywhere">{control.label}</span>
+    </button>
+  );
+}

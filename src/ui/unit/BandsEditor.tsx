@@ -1,0 +1,216 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { pointer, type Mode, type Unit, type UnitTraits } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import type { ChangeUnit } from './TraitQuestions';
+import { MODE_WORDS } from './words';
+
+type Select = UnitTraits['modeSelect'];
+
+/** Equal bands to start from; the leaflet's own values go in their place. */
+const cut = (edges: readonly number[]) =>
+  edges.slice(1).map((toUs, slot) => ({ fromUs: edges[slot]!, toUs, slot }));
+
+const WAYS: readonly { words: string; slots: number; make: () => Select }[] = [
+  { words: 'it cannot be chosen', slots: 1, make: () => ({ by: 'fixed' }) },
+  {
+    words: 'one channel, two bands',
+    slots: 2,
+    make: () => ({ by: 'bands', bands: cut([800, 1500, 2200]) }),
+  },
+  {
+    words: 'one channel, three bands',
+    slots: 3,
+    make: () => ({ by: 'bands', bands: cut([800, 1333, 1667, 2200]) }),
+  },
+  {
+    words: 'two channels together, three by two',
+    slots: 6,
+    make: () => ({
+      by: 'two-channels',
+      bands: cut([800, 1333, 1667, 2200]).flatMap((band) =>
+        cut([800, 1500, 2200]).map((second) => ({
+          ...band,
+          secondFromUs: second.fromUs,
+          secondToUs: second.toUs,
+          slot: band.slot + 3 * second.slot,
+        })),
+      ),
+    }),
+  },
+  {
+    words: 'the sign of the gain channel',
+    slots: 3,
+    make: () => ({ by: 'gain-sign', deadPct: 5 }),
+  },
+];
+
+/** How the mode is chosen: the bands of the mode channel, and what each stands for. */
+export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  const { modeSelect, modes } = unit.traits;
+  const { slots } = unit.settings;
+  const [refused, setRefused] = useState('');
+  const attempt = (...args: Parameters<ChangeUnit>) => {
+    const reason = change(...args)[0]?.reason;
+    setRefused(reason ?? '');
+    return reason;
+  };
+  const now = WAYS.findIndex(
+    (w) =>
+      w.make().by === modeSelect.by &&
+      (modeSelect.by !== 'bands' || w.slots === modeSelect.bands.length),
+  );
+  const choose = (at: number) => {
+    const way = WAYS[at]!;
+    const fitted = Array.from({ length: way.slots }, (_, i): Mode => slots[i] ?? modes.at(-1)!);
+    attempt(
+      [
+        { op: 'replace', path: '/settings/slots', value: fitted },
+        { op: 'replace', path: '/traits/modeSelect', value: way.make() },
+      ],
+      `Mode chosen by ${way.words}`,
+    );
+  };
+  const bands = 'bands' in modeSelect ? modeSelect.bands : [];
+  const setBand = (i: number, field: string, words: string) => (v: number) =>
+    attempt(
+      [{ op: 'replace', path: pointer('traits', 'modeSelect', 'bands', i, field), value: v }],
+      `Mode band ${i + 1}: ${words} ${v} µs`,
+    );
+  const modeOf = (slot: number, words: string) => (
+    <label className="text-sm font-semibold">
+      {words}
+      <select
+        className="field font-normal"
+        value={slots[slot]}
+        onChange={(e) =>
+          void attempt(
+            [{ op: 'replace', path: pointer('settings', 'slots', slot), value: e.target.value }],
+            `Mode ${slot + 1}: ${e.target.value}`,
+          )
+        }
+      >
+        {modes.map((m) => (
+          <option key={m} value={m}>
+            {MODE_WORDS[m]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <section aria-labelledby="bands-title" className="flex flex-col gap-2">
+      <h3 id="bands-title" className="font-bold">
+        How the mode is chosen
+      </h3>
+      <select
+        className="field"
+        aria-label="How the mode is chosen"
+        value={now}
+        onChange={(e) => choose(Number(e.target.value))}
+      >
+        {now < 0 && <option value={-1}>{bands.length} bands of one channel</option>}
+        {WAYS.map((w, i) => (
+          <option key={w.words} value={i}>
+            {w.words}
+          </option>
+        ))}
+      </select>
+      {bands.length === 0 &&
+        slots.map((_, slot) => (
+          <div key={slot} className="max-w-60">
+            {modeOf(
+              slot,
+              modeSelect.by === 'gain-sign'
+                ? (['below the middle', 'in the middle', 'above the middle'][slot] ?? 'spare')
+                : 'always',
+            )}
+          </div>
+        ))}
+      <ul className="flex flex-col gap-2">
+        {bands.map((band, i) => (
+          <li
+            key={i}
+            className="grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 sm:grid-cols-[7rem_7rem_1fr_3rem]"
+          >
+            <NumberField
+              label="from"
+              unit="µs"
+              min={500}
+              max={2500}
+              value={band.fromUs}
+              onCommit={setBand(i, 'fromUs', 'from')}
+            />
+            <NumberField
+              label="to"
+              unit="µs"
+              min={500}
+              max={2500}
+              value={band.toUs}
+              onCommit={setBand(i, 'toUs', 'to')}
+            />
+            <div>
+              {modeOf(
+                band.slot,
+                band.secondFromUs === undefined
+                  ? 'means'
+                  : `means, with the second ${band.secondFromUs} to ${band.secondToUs} µs`,
+              )}
+            </div>
+            <button
+              type="button"
+              className="btn px-0"
+              aria-label={`Take band ${i + 1} out`}
+              disabled={bands.length === 1}
+              onClick={() =>
+                void attempt(
+                  [{ op: 'remove', path: pointer('traits', 'modeSelect', 'bands', i) }],
+                  `Mode band ${i + 1} taken out`,
+                )
+              }
+            >
+              <Trash2 size={18} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {modeSelect.by === 'bands' && bands.length < 9 && (
+        <button
+          type="button"
+          className="btn self-start"
+          onClick={() => {
+            const top = Math.max(...bands.map((b) => b.toUs));
+            const last = bands.findIndex((b) => b.toUs === top);
+            const middle = Math.round((bands[last]!.fromUs + top) / 2);
+            attempt(
+              [
+                { op: 'add', path: '/settings/slots/-', value: modes.at(-1) },
+                {
+                  op: 'replace',
+                  path: pointer('traits', 'modeSelect', 'bands', last, 'toUs'),
+                  value: middle,
+                },
+                {
+                  op: 'add',
+                  path: '/traits/modeSelect/bands/-',
+                  value: { fromUs: middle, toUs: top, slot: slots.length },
+                },
+              ],
+              'Mode band added',
+            );
+          }}
+        >
+          <Plus size={18} aria-hidden />
+          Split the highest band
+        </button>
+      )}
+      {refused && (
+        <p role="alert" className="text-stop text-sm">
+          Not changed: {refused}.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { FUNCTIONS, pointer, type Unit } from '@/core/setup';
+import { TextField } from '../fields/TextField';
+import type { ChangeUnit } from './TraitQuestions';
+
+/** The plugs: what is written beside each, what it must carry, whether it can be steadied. */
+export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  const { ports, stabilizedOutputs } = unit.traits;
+  const [refused, setRefused] = useState('');
+  const attempt = (...args: Parameters<ChangeUnit>) => {
+    const reason = change(...args)[0]?.reason;
+    setRefused(reason ?? '');
+    return reason;
+  };
+  return (
+    <section aria-labelledby="ports-title" className="flex flex-col gap-2">
+      <h3 id="ports-title" className="font-bold">
+        Its plugs
+      </h3>
+      <ul className="flex flex-col divide-y divide-(--card-edge)">
+        {ports.map((port, i) => {
+          const path = (field: string) => pointer('traits', 'ports', i, field);
+          const set = (field: string, value: unknown) =>
+            attempt(
+              value === undefined
+                ? [{ op: 'remove', path: path(field) }]
+                : [{ op: 'add', path: path(field), value }],
+              `${port.label}: ${field} changed`,
+            );
+          return (
+            <li
+              key={port.id}
+              className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[1fr_10rem_9rem_3rem]"
+            >
+              <TextField
+                label="written beside it"
+                value={port.label}
+                onCommit={(v) => set('label', v)}
+              />
+              <label className="text-sm font-semibold">
+                must carry
+                <select
+                  className="field font-normal"
+                  value={port.labelledFor ?? ''}
+                  onChange={(e) => void set('labelledFor', e.target.value || undefined)}
+                >
+                  <option value="">anything</option>
+                  {FUNCTIONS.map((f) => (
+                    <option key={f}>{f}</option>
+                  ))}
+                </select>
+              </label>
+              <div>
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="h-5 w-5 accent-(--accent)"
+                    checked={port.canStabilize}
+                    onChange={(e) => void set('canStabilize', e.target.checked)}
+                  />
+                  can steady
+                </label>
+                {stabilizedOutputs === 'two-banks' && (
+                  <select
+                    className="field"
+                    aria-label={`Bank of ${port.label}`}
+                    value={port.bank ?? 1}
+                    onChange={(e) => void set('bank', Number(e.target.value))}
+                  >
+                    <option value={1}>bank 1</option>
+                    <option value={2}>bank 2</option>
+                  </select>
+                )}
+              </div>
+              <button
+                type="button"
+                className="btn px-0"
+                aria-label={`Take ${port.label} off`}
+                onClick={() =>
+                  void attempt(
+                    [{ op: 'remove', path: pointer('traits', 'ports', i) }],
+                    `${port.label} taken off`,
+                  )
+                }
+              >
+                <Trash2 size={18} aria-hidden />
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <button
+        type="button"
+        className="btn self-start"
+        disabled={ports.length >= 24}
+        onClick={() => {
+          let n = ports.length + 1;
+          while (ports.some((p) => p.id === `${n}`)) n += 1;
+          attempt(
+            [
+              {
+                op: 'add',
+                path: '/traits/ports/-',
+                value: { id: `${n}`, label: `Port ${n}`, canStabilize: true },
+              },
+            ],
+            `Port ${n} added`,
+          );
+        }}
+      >
+        <Plus size={18} aria-hidden />
+        Add a plug
+      </button>
+      {refused && (
+        <p role="alert" className="text-stop text-sm">
+          Not changed: {refused}.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,39 @@
+'use client';
+
+import type { Unit } from '@/core/setup';
+import { TextField } from '../fields/TextField';
+import { BandsEditor } from './BandsEditor';
+import { PortsEditor } from './PortsEditor';
+import { SignsEditor } from './SignsEditor';
+import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
+
+/** A unit described from end to end: on a model's own page and in the hangar alike. */
+export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="What you call it"
+          value={unit.name}
+          onCommit={(v) =>
+            change([{ op: 'replace', path: '/name', value: v }], 'Unit renamed')[0]?.reason
+          }
+        />
+        <TextField
+          long
+          label="In a few words"
+          value={unit.description}
+          onCommit={(v) =>
+            change([{ op: 'replace', path: '/description', value: v }], 'Unit described')[0]?.reason
+          }
+        />
+      </div>
+      <TraitQuestions unit={unit} change={change} />
+      <div className="grid gap-6 lg:grid-cols-2">
+        <BandsEditor unit={unit} change={change} />
+        <SignsEditor unit={unit} change={change} />
+      </div>
+      <PortsEditor unit={unit} change={change} />
+    </div>
+  );
+}
