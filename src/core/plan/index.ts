@@ -7,3 +7,4 @@ export * from './travel';
 export * from './replan';
 export * from './refit';
 export * from './differential';
+export * from './wishes';

@@ -1,6 +1,7 @@
 export * from './airframe';
 export * from './basics';
 export * from './installation';
+export * from './intents';
 export * from './parts';
 export * from './problem';
 export * from './program';

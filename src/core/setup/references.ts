@@ -229,6 +229,8 @@ export function checkReferences(setup: Setup): Problem[] {
   });
   program.timers.forEach((t, i) => checkCondition(['program', 'timers', i, 'when'], t.when));
 
+  checkWishes(setup, report);
+
   const cycle = findCycle(setup);
   if (cycle)
     report(
@@ -259,6 +261,65 @@ export function checkReferences(setup: Setup): Problem[] {
     (c) => c.carries,
   );
   return problems;
+}
+
+const SWITCHES = new Set(['switch-2', 'switch-3', 'momentary']);
+const positionsOf = (kind: string) => (kind === 'switch-3' ? 3 : 2);
+
+/** Wishes name controls that are there and can do what is asked of them. */
+function checkWishes({ transmitter, unit, intents }: Setup, report: Report): void {
+  const wishes = intents.program;
+  if (!wishes) return;
+  const at = ['intents', 'program'] as const;
+  const need = (path: Path, id: string, asSwitch: boolean) => {
+    const control = transmitter.controls.find((c) => c.id === id);
+    if (!control) report(path, `the transmitter has no control "${id}"`);
+    else if (asSwitch && !SWITCHES.has(control.kind))
+      report(path, `${control.label} is a ${control.kind}, not a switch`);
+    else return control;
+    return undefined;
+  };
+  const { modes, gain, panic, cut, launch } = wishes;
+  if (modes) {
+    const switches = modes.switches.map((id, i) => need([...at, 'modes', 'switches', i], id, true));
+    const count = switches.reduce((n, c) => n * (c ? positionsOf(c.kind) : NaN), 1);
+    if (modes.switches[0] === modes.switches[1])
+      report([...at, 'modes', 'switches', 1], 'is the same switch twice');
+    else if (count !== modes.table.length && !Number.isNaN(count))
+      report(
+        [...at, 'modes', 'table'],
+        `${switches.map((c) => c!.label).join(' and ')} ${switches.length > 1 ? 'have' : 'has'} ${count} positions, ${modes.table.length} modes were asked for`,
+      );
+    modes.table.forEach((mode, i) => {
+      if (!unit.traits.modes.includes(mode))
+        report([...at, 'modes', 'table', i], `this unit has no ${mode} mode`);
+    });
+  }
+  if (gain?.by === 'values' || gain?.by === 'flap') {
+    const control = need([...at, 'gain', 'control'], gain.control, true);
+    if (control && positionsOf(control.kind) !== gain.pct.length)
+      report(
+        [...at, 'gain', 'pct'],
+        `${control.label} has ${positionsOf(control.kind)} positions, ${gain.pct.length} values were given`,
+      );
+  }
+  if (gain?.by === 'flap') need([...at, 'gain', 'off'], gain.off, true);
+  if (gain?.by === 'knob') need([...at, 'gain', 'control'], gain.control, false);
+  if (gain?.by === 'sets') need([...at, 'gain', 'control'], gain.control, true);
+  if (gain?.by === 'sets' && gain.knob) need([...at, 'gain', 'knob'], gain.knob, false);
+  if (gain?.by === 'axes')
+    for (const axis of ['roll', 'pitch', 'yaw'] as const)
+      if (gain[axis]) need([...at, 'gain', axis], gain[axis], false);
+  if (panic?.control) need([...at, 'panic', 'control'], panic.control, true);
+  if (panic && panic.way !== 'none' && panic.way !== 'mode-position' && !panic.control)
+    report([...at, 'panic', 'control'], 'this way of panic recovery needs a control');
+  if (cut) {
+    const control = need([...at, 'cut', 'control'], cut.control, true);
+    if (control && cut.position >= positionsOf(control.kind))
+      report([...at, 'cut', 'position'], `${control.label} has no such position`);
+  }
+  if (launch) need([...at, 'launch', 'control'], launch.control, true);
+  if (launch?.adjust) need([...at, 'launch', 'adjust'], launch.adjust, false);
 }
 
 interface Node {

@@ -1,23 +1,14 @@
 import { z } from 'zod';
 import { AirframeSchema } from './airframe';
-import { ChannelSchema, FunctionSchema, LabelSchema, NoteSchema } from './basics';
+import { LabelSchema, NoteSchema } from './basics';
 import { InstallationSchema } from './installation';
+import { IntentsSchema } from './intents';
 import { ProgramSchema } from './program';
 import { TransmitterSchema } from './transmitter';
 import { UnitSchema } from './unit';
 
 export const SETUP_FORMAT = 'tolvan-setup';
 export const SETUP_VERSION = 1;
-
-/** What the person wants; the planner makes the program from it. */
-export const IntentsSchema = z.strictObject({
-  school: z.enum(['sticks-first', 'unit-first']),
-  /** Who mixes a delta, a V-tail or flaperons, where the unit leaves the choice. */
-  mixer: z.enum(['unit', 'transmitter']).optional(),
-  wishes: z.array(FunctionSchema).max(16),
-  /** Channels the person has fixed by hand. */
-  pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
-});
 
 /** Everything decided about one model. Immutable: every save is a new version. */
 export const SetupSchema = z.strictObject({

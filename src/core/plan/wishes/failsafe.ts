@@ -1,0 +1,103 @@
+import { axisFunction, compileChain, stickOf, STICK_ASKS } from '../../chain';
+import type { Failsafe, FailsafeSchool, ProgramWishes, Setup } from '../../setup';
+import { channelOf, type Draft } from './draft';
+import { bandOf, gainPulse } from './values';
+
+/** Which schools of failsafe this unit allows; a reason where it does not. */
+export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | undefined> {
+  const { traits } = setup.unit;
+  const level = traits.modes.includes('level') ? undefined : 'the unit cannot level the model';
+  return {
+    'motor-off': undefined,
+    glide: level,
+    circle: level,
+    home: traits.failsafe.includes('autopilot')
+      ? undefined
+      : 'the unit is no autopilot and takes over nothing when the link is lost',
+  };
+}
+
+/** What every channel does when the link is lost, and what the unit does by itself. */
+export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['failsafe']>): void {
+  const { setup, reasons } = draft;
+  const refusal = failsafeSchools(setup)[wish.school];
+  if (refusal) {
+    reasons.push(`This failsafe is not possible: ${refusal}.`);
+    return;
+  }
+  const { traits, settings } = setup.unit;
+  const { pulse } = setup.transmitter;
+  const toPct = (us: number) => Math.round(((us - pulse.centreUs) / pulse.usAt100) * 1000) / 10;
+  const own = wish.school === 'home' || traits.failsafe.includes('unit-mode');
+  const flies = wish.school === 'glide' || wish.school === 'circle';
+  if (own && wish.school !== 'motor-off')
+    settings.failsafe = {
+      mode: wish.school === 'home' ? 'home' : 'level',
+      pitchDeg: wish.pitchDeg,
+      rollDeg: wish.school === 'circle' ? wish.rollDeg : 0,
+      cutThrottle: wish.school !== 'home',
+    };
+  else delete settings.failsafe;
+
+  const sticks = stickPulses(setup);
+  const share = (deg: number, limitDeg: number) => Math.max(-1, Math.min(1, deg / limitDeg));
+  const { roll, pitchUp, pitchDown } = settings.angleLimitsDeg;
+  // Where only the transmitter can say it, a stick held off centre asks for the angle.
+  const lean =
+    flies && !own
+      ? {
+          roll: wish.school === 'circle' ? share(wish.rollDeg, roll) : 0,
+          pitch: share(wish.pitchDeg, wish.pitchDeg < 0 ? pitchDown : pitchUp),
+        }
+      : { roll: 0, pitch: 0 };
+  const stops = setup.airframe.motors.map((m) => m.stopUs);
+
+  setup.program.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
+    const preset = (us: number): Failsafe[] => [{ channel, kind: 'preset', valuePct: toPct(us) }];
+    if (carries === 'throttle' || carries === 'throttle2')
+      // An autopilot that flies home owns the throttle: nothing is said about it.
+      return wish.school === 'home' ? [] : preset(stops[0] ?? sticks.rest[channel - 1]!);
+    if (!flies) return [{ channel, kind: 'hold' }];
+    if (carries === 'mode' || carries === 'mode2') {
+      const band = bandOf(traits.modeSelect, settings.slots.indexOf('level'));
+      if (!band) return [{ channel, kind: 'hold' }];
+      const [from, to] =
+        carries === 'mode'
+          ? [band.fromUs, band.toUs]
+          : [band.secondFromUs ?? band.fromUs, band.secondToUs ?? band.toUs];
+      const reach = pulse.usAt100;
+      const low = Math.max(from, pulse.centreUs - reach);
+      const high = Math.min(to, pulse.centreUs + reach);
+      return preset((low + high) / 2);
+    }
+    if (carries === 'gain' && traits.gainLaw !== 'fixed') {
+      const us = gainPulse(traits.gainLaw, 50);
+      return preset(us);
+    }
+    if (channel === channelOf(setup, 'recovery')) return preset(pulse.centreUs - pulse.usAt100);
+    const rest = sticks.rest[channel - 1]!;
+    const by = (axis: 'roll' | 'pitch', part: number) =>
+      (part < 0 ? -1 : 1) * part * (sticks.full[axis][part < 0 ? 0 : 1]![channel - 1]! - rest);
+    return preset(rest + by('roll', lean.roll) + by('pitch', lean.pitch));
+  });
+}
+
+/** Pulses of every channel with sticks at rest, and with each stick asking all it can either way. */
+function stickPulses(setup: Setup) {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const read = (axis?: 'roll' | 'pitch', ask = 0) => {
+    const stimulus = chain.restStimulus();
+    const at = axis ? stickOf(setup.transmitter, axisFunction(setup, axis)) : -1;
+    if (axis && at >= 0) stimulus.controls[at] = 100 * ask * STICK_ASKS[axis];
+    chain.step(stimulus, chain.newMemory(), frame);
+    return frame.sentUs.slice();
+  };
+  return {
+    rest: read(),
+    full: {
+      roll: [read('roll', -1), read('roll', 1)],
+      pitch: [read('pitch', -1), read('pitch', 1)],
+    },
+  };
+}

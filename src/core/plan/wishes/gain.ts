@@ -1,0 +1,130 @@
+import type { Condition, GainWish, Line } from '../../setup';
+import { knobToGain } from '../program';
+import { addLine, channelOf, labelOf, type Draft } from './draft';
+import { combinations } from './modes';
+import { gainAt, gainPulse, pulseFor, rawFor } from './values';
+
+/** Less than this of the gain wished for is worth a word. */
+const SHORT_PCT = 3;
+
+/** The lines of the gain channel, worked out for the unit's own reading of it. */
+export function writeGain(draft: Draft, wish: GainWish): void {
+  const { setup, reasons } = draft;
+  const law = setup.unit.traits.gainLaw;
+  if (law === 'fixed') {
+    reasons.push('This unit has no gain channel: its gain is set on the unit itself.');
+    return;
+  }
+  if (wish.by === 'axes') return writeAxes(draft, wish);
+  const channel = channelOf(setup, 'gain');
+  if (channel === undefined) {
+    reasons.push('No channel carries the gain.');
+    return;
+  }
+  const line = (more: Pick<Line, 'id' | 'source' | 'op'> & Partial<Line>) =>
+    addLine(draft, { channel, purpose: 'gain', ...more });
+  /** A fixed share of full gain, under a condition. */
+  const share = (id: string, pct: number, words: string, when?: Condition, side: 1 | -1 = 1) => {
+    const value = rawFor(setup, channel, gainPulse(law, pct, side));
+    const got = gainAt(law, pulseFor(setup, channel, value));
+    if (Math.abs(got - pct) > SHORT_PCT)
+      draft.notes.push(
+        `${words}: ${pct} % was wished for, channel ${channel} reaches ${got.toFixed(0)} %. Its ends or its scale are too short.`,
+      );
+    line({
+      id,
+      label: `${words}: gain ${pct} %`.slice(0, 80),
+      source: { kind: 'constant' },
+      weightPct: Math.max(-200, Math.min(200, value)),
+      op: 'replace',
+      ...(when ? { when } : {}),
+    });
+  };
+
+  switch (wish.by) {
+    case 'knob':
+      line({
+        id: 'gain-knob',
+        label: `Gain by ${labelOf(setup, wish.control)}`,
+        source: { kind: 'control', id: wish.control },
+        op: 'add',
+        ...knobToGain(law),
+      });
+      return;
+    case 'fixed':
+      share('gain-fixed', wish.pct, 'Always');
+      return;
+    case 'values':
+      combinations(setup, [wish.control]).forEach(({ when, words }, i) =>
+        share(`gain-${i + 1}`, wish.pct[i]!, words, when),
+      );
+      return;
+    case 'flap':
+      combinations(setup, [wish.control]).forEach(({ when, words }, i) =>
+        share(`gain-${i + 1}`, wish.pct[i]!, words, when),
+      );
+      // Last of all lines, so that off wins whatever the flaps say.
+      share('gain-off', 0, `${labelOf(setup, wish.off)} off`, {
+        kind: 'switch',
+        control: wish.off,
+        position: wish.offPosition,
+      });
+      return;
+    case 'sets': {
+      const places = combinations(setup, [wish.control]);
+      // Far is one set, near the other, the middle neither; of two positions the far one is off.
+      const sides = places.length === 3 ? ([-1, 0, 1] as const) : ([0, 1] as const);
+      places.forEach(({ when, words }, i) => {
+        const side = sides[i]!;
+        if (side !== 0 && wish.knob) {
+          const raw = (pct: number) => rawFor(setup, channel, gainPulse(law, pct, side));
+          line({
+            id: `gain-${i + 1}`,
+            label: `${words}: gain by ${labelOf(setup, wish.knob)}`.slice(0, 80),
+            source: { kind: 'control', id: wish.knob },
+            weightPct: (raw(100) - raw(0)) / 2,
+            offsetPct: (raw(100) + raw(0)) / 2,
+            when,
+            op: 'replace',
+          });
+        } else share(`gain-${i + 1}`, side === 0 ? 0 : wish.pct, words, when, side === -1 ? -1 : 1);
+      });
+      return;
+    }
+  }
+}
+
+/** A knob for each axis; an axis without one goes by the master gain. */
+function writeAxes(draft: Draft, wish: Extract<GainWish, { by: 'axes' }>): void {
+  const { setup, reasons } = draft;
+  const law = setup.unit.traits.gainLaw;
+  for (const axis of ['roll', 'pitch', 'yaw'] as const) {
+    const control = wish[axis];
+    if (!control) continue;
+    const channel = channelOf(setup, `gain-${axis}`);
+    if (channel === undefined) {
+      reasons.push(`No channel is left for the gain of ${axis}.`);
+      continue;
+    }
+    addLine(draft, {
+      id: `gain-${axis}`,
+      label: `Gain of ${axis} by ${labelOf(setup, control)}`,
+      channel,
+      source: { kind: 'control', id: control },
+      op: 'add',
+      purpose: 'gain',
+      ...knobToGain(law),
+    });
+  }
+  const master = channelOf(setup, 'gain');
+  if (master !== undefined)
+    addLine(draft, {
+      id: 'gain-master',
+      label: 'Master gain: full, the axes have knobs of their own',
+      channel: master,
+      source: { kind: 'constant' },
+      weightPct: Math.max(-100, Math.min(100, rawFor(setup, master, gainPulse(law, 100)))),
+      op: 'replace',
+      purpose: 'gain',
+    });
+}

@@ -1,0 +1,79 @@
+import type { FailsafeSchool, GainWish, PanicWay } from '../../setup';
+
+/*
+ * When practitioners choose what. Common practice, no source.
+ */
+
+export const GAIN_CHOICES: Record<GainWish['by'], { title: string; when: string }> = {
+  knob: {
+    title: 'A knob or slider',
+    when: 'While the right gain is not yet known: turned up slowly in fast passes. When it is found, read the value off and lock it on a switch, because a knob gets bumped.',
+  },
+  values: {
+    title: 'Fixed values on a switch',
+    when: 'When the gain has been found: off, fast and slow values that nobody can bump. Control grows with the square of speed, so the fast value is the smaller one.',
+  },
+  flap: {
+    title: 'By flap position, with a master off',
+    when: 'For models that land slowly with flaps: each flap position brings its own gain along. A separate switch turns everything off, whatever the flaps do.',
+  },
+  axes: {
+    title: 'A knob for each axis',
+    when: 'For the tuning flights of a unit with tuning channels: one axis at a time. Take the knobs off again when the shares are known.',
+  },
+  sets: {
+    title: 'Two sets, chosen by the side of the middle',
+    when: 'For units whose gain channel chooses what they do: one side damps, the other holds, the middle is off. The switch chooses the side, so that a knob can never cross over.',
+  },
+  fixed: {
+    title: 'One fixed value',
+    when: 'For a proven model and when no control is left. There is nothing to turn down in the air but the mode.',
+  },
+};
+
+export const PANIC_CHOICES: Record<PanicWay, { title: string; when: string }> = {
+  none: {
+    title: 'None',
+    when: 'For units that cannot level a model, and for pilots who want no second thing to think of.',
+  },
+  replace: {
+    title: 'A control that takes the mode channel over',
+    when: 'The first choice where lines can replace others: from every position of the mode switch it gives the same value, and letting go gives back what was there.',
+  },
+  offsets: {
+    title: 'A mix for each mode position',
+    when: 'For transmitters with mixes only: each position of the mode switch needs its own amount to arrive at the level value, so one fixed mix cannot do it.',
+  },
+  channel: {
+    title: 'A recovery channel',
+    when: 'Where the unit has one and a channel is free: it brings its own limits and delay along, and the mode switch stays what it was.',
+  },
+  'mode-position': {
+    title: 'A position of the mode switch',
+    when: 'When no control is left: self-levelling at an end of the switch, where a hand finds it blind. It stays on until switched back.',
+  },
+};
+
+export const FAILSAFE_CHOICES: Record<FailsafeSchool, { title: string; when: string }> = {
+  'motor-off': {
+    title: 'Motor off, surfaces held',
+    when: 'The least there is, for units that cannot level. What the surfaces held when the link went decides where it comes down.',
+  },
+  glide: {
+    title: 'Glide level, motor off',
+    when: 'The usual choice where the unit levels: wings level and nose a little up, it comes down far but gently. It needs room straight ahead.',
+  },
+  circle: {
+    title: 'Circle, motor off',
+    when: 'Where there is no room ahead: a small bank keeps it near. It comes down steeper, and drifts with the wind.',
+  },
+  home: {
+    title: 'The autopilot flies home',
+    when: 'Only with an autopilot that knows its position. The throttle is left to it. It is no permission to lose sight of the model.',
+  },
+};
+
+export const RATE_WHEN =
+  'Some fly the same throws everywhere. Others want little throw with the unit off, where nothing smooths the stick, and all of it when the unit is on, because it takes its share of the travel.';
+export const LAUNCH_WHEN =
+  'For models thrown by one person: a control held for a second arms self-levelling and some up elevator, so that one hand can let go of the stick. Moving aileron or elevator gives the model back at once.';

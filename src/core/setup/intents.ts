@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import { ChannelSchema, FunctionSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
+
+/** Which mode each position of the mode switch, or each pair of positions of two, stands for. */
+export const ModeWishSchema = z.strictObject({
+  switches: z.array(IdSchema).min(1).max(2),
+  /** From the far position on; with two switches the second counts faster. */
+  table: z.array(ModeSchema).min(1).max(9),
+});
+
+/** By what hand the gain is set. */
+export const GainWishSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('knob'), control: IdSchema }),
+  /** A share of full gain for each position of a switch. */
+  z.strictObject({
+    by: z.literal('values'),
+    control: IdSchema,
+    pct: z.array(ShareSchema).min(2).max(3),
+  }),
+  /** A share for each flap position, and a switch that turns all of it off. */
+  z.strictObject({
+    by: z.literal('flap'),
+    control: IdSchema,
+    pct: z.array(ShareSchema).min(2).max(3),
+    off: IdSchema,
+    offPosition: z.int().min(0).max(2),
+  }),
+  /** A knob for each axis, on tuning channels. */
+  z.strictObject({
+    by: z.literal('axes'),
+    roll: IdSchema.optional(),
+    pitch: IdSchema.optional(),
+    yaw: IdSchema.optional(),
+  }),
+  /** A switch chooses the side of the middle, a knob (or a share) how far from it. */
+  z.strictObject({
+    by: z.literal('sets'),
+    control: IdSchema,
+    knob: IdSchema.optional(),
+    pct: ShareSchema,
+  }),
+  z.strictObject({ by: z.literal('fixed'), pct: ShareSchema }),
+]);
+
+export const PANIC_WAYS = ['none', 'replace', 'offsets', 'channel', 'mode-position'] as const;
+export const FAILSAFE_SCHOOLS = ['motor-off', 'glide', 'circle', 'home'] as const;
+
+/** What the transmitter's program shall do, in the person's terms; the planner writes it. */
+export const ProgramWishesSchema = z.strictObject({
+  modes: ModeWishSchema.optional(),
+  gain: GainWishSchema.optional(),
+  /** Rates in off mode and in all others; without it the same everywhere. */
+  rates: z
+    .strictObject({
+      offPct: z.number().min(10).max(150),
+      offExpoPct: z.number().min(-100).max(100),
+      onPct: z.number().min(10).max(150),
+      onExpoPct: z.number().min(-100).max(100),
+    })
+    .optional(),
+  panic: z
+    .strictObject({
+      way: z.enum(PANIC_WAYS),
+      control: IdSchema.optional(),
+      /** Held this long before it acts, so that a brush does nothing. */
+      holdS: z.number().min(0).max(5),
+      /** Gain sent while it acts, whatever the knob says. */
+      gainPct: ShareSchema.optional(),
+    })
+    .optional(),
+  failsafe: z
+    .strictObject({
+      school: z.enum(FAILSAFE_SCHOOLS),
+      pitchDeg: z.number().min(-45).max(45),
+      rollDeg: z.number().min(-60).max(60),
+    })
+    .optional(),
+  cut: z.strictObject({ control: IdSchema, position: z.int().min(0).max(2) }).optional(),
+  launch: z
+    .strictObject({
+      control: IdSchema,
+      holdS: z.number().min(0).max(5),
+      /** Up elevator, percent of full. */
+      elevatorPct: ShareSchema,
+      /** Stick movement that releases it. */
+      releasePct: z.number().min(2).max(80),
+      /** A trim lever that shifts the elevator by up to 20 %. */
+      adjust: IdSchema.optional(),
+    })
+    .optional(),
+  callouts: z.boolean(),
+  timerMin: z.number().min(0.5).max(120).optional(),
+});
+
+/** What the person wants; the planner makes the program from it. */
+export const IntentsSchema = z.strictObject({
+  school: z.enum(['sticks-first', 'unit-first']),
+  /** Who mixes a delta, a V-tail or flaperons, where the unit leaves the choice. */
+  mixer: z.enum(['unit', 'transmitter']).optional(),
+  wishes: z.array(FunctionSchema).max(16),
+  /** Channels the person has fixed by hand. */
+  pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
+  program: ProgramWishesSchema.optional(),
+});
+
+export type ProgramWishes = z.infer<typeof ProgramWishesSchema>;
+export type ModeWish = z.infer<typeof ModeWishSchema>;
+export type GainWish = z.infer<typeof GainWishSchema>;
+export type PanicWay = (typeof PANIC_WAYS)[number];
+export type FailsafeSchool = (typeof FAILSAFE_SCHOOLS)[number];
