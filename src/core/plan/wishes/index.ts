@@ -121,7 +121,9 @@ export function usualWishes(setup: Setup): ProgramWishes {
   const panic = controlOf('panic');
   const level = unit.traits.modes.includes('level');
   return {
-    ...(mode && told.includes('mode') ? { modes: modesNow(setup, mode) } : {}),
+    ...(mode && told.includes('mode') && /^switch/.test(kindOf(setup, mode))
+      ? { modes: modesNow(setup, mode) }
+      : {}),
     ...(gain
       ? {
           gain:

@@ -1,0 +1,19 @@
+import type { Setup } from '../../setup';
+import { prove, type Proof } from './proof';
+
+export { coneOf, joined, type Cone } from './cone';
+export { apply, explore, pathTo, unreducedCount, type Move, type Reached } from './explore';
+export { controlsIn, panicControlOf } from './panic';
+export { isOn, ordersCone, prove, type PanicAnswer, type Proof, type ProofRow } from './proof';
+export { valuesOf } from './values';
+
+const proofs = new WeakMap<Setup, Proof>();
+
+/** The proof of a Setup, worked out once: every rule asks the same one. Setups are immutable. */
+export function proofOf(setup: Setup): Proof {
+  const known = proofs.get(setup);
+  if (known) return known;
+  const proof = prove(setup);
+  proofs.set(setup, proof);
+  return proof;
+}
