@@ -12,6 +12,10 @@ import { mixerOf, type Mixer } from './functions';
 import { learnTravel } from './travel';
 import { plugIn, wingTypeOf } from './plugs';
 import { chooseHands, writeProgram } from './program';
+import { writeFailsafe } from './wishes/failsafe';
+
+/** Nose up a little, for a glide that does not gather speed. Common practice, no source. */
+const GLIDE_PITCH_DEG = 3;
 
 const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
@@ -90,6 +94,11 @@ export function composeSetup(
       pins: [...pins],
     },
   };
+  const flies = unit.traits.modes.includes('level');
+  writeFailsafe(
+    { setup, reasons: [], notes: [] },
+    { school: flies ? 'glide' : 'motor-off', pitchDeg: flies ? GLIDE_PITCH_DEG : 0, rollDeg: 0 },
+  );
   if (unit.traits.correctionDirection === 'learned')
     setup.installation.travelCapture = learnTravel(setup);
   return setup;

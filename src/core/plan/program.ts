@@ -76,6 +76,11 @@ export function chooseHands(
   };
 }
 
+/** Enough to right a model, not enough to make most of them shake. Common practice, no source. */
+const PANIC_GAIN_PCT = 60;
+
+const kindOf = ({ controls }: Transmitter, id: string) => controls.find((c) => c.id === id)?.kind;
+
 const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
 
 function stickFor(transmitter: Transmitter, carries: ChannelFunction): Control | undefined {
@@ -149,6 +154,21 @@ export function writeProgram(
       case 'gain-pitch':
       case 'gain-yaw':
         fromControl(channel, hands.gain, 'gain', knobToGain(gainLaw));
+        // Panic must not be left to where the knob happens to stand.
+        if (hands.recovery && carries === 'gain')
+          line({
+            channel,
+            label: 'Panic: gain whatever the knob says',
+            source: { kind: 'constant' },
+            weightPct: gainLaw === 'full-range' ? 2 * PANIC_GAIN_PCT - 100 : PANIC_GAIN_PCT,
+            when: {
+              kind: 'switch',
+              control: hands.recovery,
+              position: kindOf(transmitter, hands.recovery) === 'switch-3' ? 2 : 1,
+            },
+            op: 'replace',
+            purpose: 'panic',
+          });
         break;
       case 'flap':
       case 'flap2':

@@ -41,8 +41,16 @@ export function applyPlan(
   );
   const hands = chooseHands(transmitter, airframe, unit, new Set(target.keys()));
   const more = writeProgram(transmitter, fresh, hands, unit.traits.gainLaw);
+  // Recovery that is new to a program with a gain channel needs its gain line there as well.
+  const gain = plan.rows.find((r) => r.carries === 'gain');
+  const panicGain =
+    gain && fresh.some((r) => r.carries === 'recovery') && !fresh.includes(gain)
+      ? writeProgram(transmitter, [gain], hands, unit.traits.gainLaw).lines.filter(
+          (l) => l.purpose === 'panic',
+        )
+      : [];
   const taken = new Set(program.lines.map((l) => l.id));
-  const lines = more.lines.map((line) => {
+  const lines = [...more.lines, ...panicGain].map((line) => {
     let id = line.id;
     for (let n = 1; taken.has(id); n++) id = `${line.id}-${n}`;
     taken.add(id);

@@ -55,7 +55,10 @@ describe('virtual bench', () => {
     expect(snapshot.attitudeDeg.pitch).toBeCloseTo(0, 0);
   });
   it('loses the link as its failsafes say', () => {
-    const bench = createBench(makeSetup());
+    const setup = makeSetup();
+    setup.program.failsafe.find((f) => f.channel === 1)!.kind = 'hold';
+    delete setup.unit.settings.failsafe;
+    const bench = createBench(setup);
     bench.setControl('sg', 100);
     bench.setControl('stick-throttle', 100);
     bench.setControl('stick-aileron', 100);

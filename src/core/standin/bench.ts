@@ -54,6 +54,8 @@ export interface Bench {
   setLink(up: boolean): void;
   /** Moves the wanted attitude; yaw turns without end. */
   tilt(axis: Axis, byDeg: number): void;
+  /** Does things in order: controls put somewhere, waits, as a witness tells them. */
+  play(steps: readonly ({ control: string; value: number } | { waitS: number })[]): Snapshot;
   /** Puts the model straight back on the stand. */
   level(): void;
   advance(dtS: number): Snapshot;
@@ -93,6 +95,14 @@ export function createBench(setup: Setup): Bench {
     },
     level() {
       for (const axis of AXES) wanted[axis] = 0;
+    },
+    play(steps) {
+      let shown = this.advance(0);
+      for (const step of steps) {
+        if ('control' in step) this.setControl(step.control, step.value);
+        shown = this.advance('waitS' in step ? step.waitS : 0);
+      }
+      return shown;
     },
     advance(dtS) {
       for (const axis of AXES) {

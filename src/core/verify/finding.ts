@@ -3,11 +3,16 @@ import type { Setup } from '../setup';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
+/** Something to do on the bench, in order: put a control somewhere, or wait. */
+export type WitnessStep = { control: string; value: number } | { waitS: number };
+
 /** The exact state that shows a fault: put on the bench it can be seen. */
 export interface Witness {
   /** Controls away from rest, by id. */
   controls: Record<string, number>;
   words: string;
+  /** Where the order matters, as with latches and delays: what to do, one after another. */
+  steps?: WitnessStep[];
 }
 
 export interface Remedy {

@@ -1,5 +1,23 @@
 import type { Setup } from '../setup';
 import type { Finding, Rule } from './finding';
+import { bandEdge } from './rules/band-edge';
+import { brush } from './rules/brush';
+import { bumpedGain } from './rules/bumped-gain';
+import { gainCrossing, gainMapping } from './rules/gain-mapping';
+import { idlePosition } from './rules/idle-position';
+import { launchElevator } from './rules/launch-elevator';
+import { linkLost } from './rules/link-lost';
+import { lowRateFade } from './rules/low-rate-fade';
+import { modeOrder } from './rules/mode-order';
+import { noOff } from './rules/no-off';
+import { otherVersion } from './rules/other-version';
+import { panicBank } from './rules/panic-bank';
+import { panicGain } from './rules/panic-gain';
+import { panicHole } from './rules/panic-hole';
+import { restMode } from './rules/rest-mode';
+import { rudderHold } from './rules/rudder-hold';
+import { stickCorner } from './rules/stick-corner';
+import { tooMany } from './rules/too-many';
 import { channelOrder } from './rules/channel-order';
 import { bothReversed, correctionReversed, stickReversed } from './rules/directions';
 import { gainLeadOut } from './rules/gain-lead-out';
@@ -12,7 +30,9 @@ import { shortLink } from './rules/short-link';
 import { skippedMode } from './rules/skipped-mode';
 import { stabilizedFlaps } from './rules/stabilized-flaps';
 
-export type { Finding, Remedy, Rule, Severity, Witness } from './finding';
+export type { Finding, Remedy, Rule, Severity, Witness, WitnessStep } from './finding';
+export * from './explore';
+export { controlWords, rowWords, witnessOf } from './witness';
 
 /** Every rule; a new one is a file and a line here. */
 export const RULES: readonly Rule[] = [
@@ -30,6 +50,25 @@ export const RULES: readonly Rule[] = [
   noThrottleCut,
   givenTwice,
   gainLeadOut,
+  restMode,
+  modeOrder,
+  idlePosition,
+  gainMapping,
+  gainCrossing,
+  panicGain,
+  panicHole,
+  panicBank,
+  linkLost,
+  noOff,
+  bandEdge,
+  lowRateFade,
+  launchElevator,
+  brush,
+  rudderHold,
+  stickCorner,
+  bumpedGain,
+  otherVersion,
+  tooMany,
 ];
 
 const ORDER = ['stop', 'caution', 'note'];

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ORDER_FAULTS, wished, type Fault } from '../../../tests/kit/order-faults';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { applyPatch } from '../patch';
 import { composeSetup, unsuited } from '../plan';
@@ -21,7 +22,8 @@ function make(
 }
 
 /** For every rule, ways to be wrong. Each spoils a clean Setup. */
-const FAULTS: [string, string, () => Setup, (s: Setup) => void][] = [
+const FAULTS: Fault[] = [
+  ...ORDER_FAULTS,
   [
     'M3',
     'roll reversed in the unit',
@@ -379,7 +381,9 @@ const FAULTS: [string, string, () => Setup, (s: Setup) => void][] = [
 
 describe('seeded faults', () => {
   it.each(FAULTS)('%s catches: %s', (rule, _, start, spoil) => {
-    const setup = start();
+    // What is found must come from the fault, not have been there before.
+    expect(verify(start()).filter((f) => f.rule === rule)).toEqual([]);
+    const setup = structuredClone(start());
     spoil(setup);
     expect(parseSetup(setup)).toMatchObject({ ok: true });
     const found = verify(setup).filter((f) => f.rule === rule);

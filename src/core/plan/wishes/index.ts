@@ -12,7 +12,7 @@ import { writeCut, writeLaunch, writeRates } from './sticks';
 export { failsafeSchools } from './failsafe';
 export { combinations } from './modes';
 export { panicWays } from './panic';
-export { gainPulse, pulseFor, rawFor, valueInBand } from './values';
+export { bandOf, gainPulse, pulseFor, rawFor, valueInBand } from './values';
 export * from './words';
 
 export type Written =

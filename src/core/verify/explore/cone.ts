@@ -34,8 +34,7 @@ export function coneOf(setup: Setup, channels: readonly number[]): Cone {
     if (entry.op === 'near' || entry.op === 'greater') {
       if (entry.source.kind === 'control') compared.add(entry.source.id);
       else fromSource(entry.source);
-    }
-    else if (entry.op === 'when') fromCondition(entry.when);
+    } else if (entry.op === 'when') fromCondition(entry.when);
     else if (entry.op === 'latch') [entry.set, entry.reset].forEach(fromCondition);
     else fromCondition(entry.of);
   };

@@ -107,8 +107,7 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
       visit(next.controls, next.memory, { state, move });
     };
     cone.controls.forEach((at, i) => {
-      for (const value of values[i]!)
-        if (value !== state.controls[at]) go({ control: at, value });
+      for (const value of values[i]!) if (value !== state.controls[at]) go({ control: at, value });
     });
     for (const waitS of waits) go({ waitS });
   }

@@ -118,9 +118,7 @@ export function prove(setup: Setup, options: ExploreOptions = {}): Proof {
       motorLowPct,
       motorFullPct,
       panic:
-        panic && state.controls[panic.at] !== panic.value
-          ? look.panic(state, panic)
-          : undefined,
+        panic && state.controls[panic.at] !== panic.value ? look.panic(state, panic) : undefined,
       lost,
       path: pathTo(chain, state),
     };

@@ -1,0 +1,77 @@
+import { compileChain } from '../../chain';
+import { controlsIn, proofOf } from '../explore';
+import type { Finding, Rule } from '../finding';
+import { rewritten } from '../witness';
+
+/** A brush with a sleeve is over sooner than this. Common practice, no source. */
+const LAUNCH_MS = 500;
+const PANIC_MS = 150;
+const STEP_S = 0.02;
+
+export const brush: Rule = {
+  id: 'M39',
+  title: 'Tripped by a brush',
+  why: 'What acts the moment it is touched is set off by a sleeve or by picking the transmitter up.',
+  check(setup): Finding[] {
+    const findings: Finding[] = [];
+    const proof = proofOf(setup);
+    const quickest = Math.min(
+      Infinity,
+      ...proof.rows.flatMap((r) =>
+        r.panic?.righted && r.mode !== r.panic.mode ? [r.panic.afterMs] : [],
+      ),
+    );
+    if (proof.panic && quickest < PANIC_MS)
+      findings.push({
+        rule: 'M39',
+        severity: 'note',
+        says: `Panic acts ${quickest === 0 ? 'at once' : `after ${quickest} ms`}: a brush is enough. A hold of 0.2 to 0.3 s costs little height.`,
+        where: '/intents/program/panic/holdS',
+        witness: {
+          controls: { [proof.panic.id]: proof.panic.value },
+          words: 'panic touched',
+        },
+        remedies: rewritten(setup, 'Hold panic 0.3 s before it acts', (w) =>
+          w.panic ? { ...w, panic: { ...w.panic, holdS: 0.3 } } : w,
+        ),
+      });
+    const launchMs = launchAfterMs(setup);
+    if (launchMs !== undefined && launchMs.ms < LAUNCH_MS)
+      findings.push({
+        rule: 'M39',
+        severity: 'caution',
+        says: `Launch help comes on ${launchMs.ms === 0 ? 'at once' : `after ${launchMs.ms} ms`}. Held for a second, no brush sets it off.`,
+        where: '/intents/program/launch/holdS',
+        witness: { controls: { [launchMs.control]: 100 }, words: 'the launch control touched' },
+        remedies: rewritten(setup, 'Hold the launch control 1 s before it acts', (w) =>
+          w.launch ? { ...w, launch: { ...w.launch, holdS: 1 } } : w,
+        ),
+      });
+    return findings;
+  },
+};
+
+/** How long the launch control must be held, tried on the chain. */
+function launchAfterMs(
+  setup: Parameters<Rule['check']>[0],
+): { control: string; ms: number } | undefined {
+  const when = setup.program.lines.find((l) => l.purpose === 'launch')?.when;
+  if (when?.kind !== 'logic') return undefined;
+  const chain = compileChain(setup);
+  const latch = chain.layout.logic.get(when.id)!;
+  for (const control of controlsIn(setup, when)) {
+    const at = chain.layout.controls.get(control)!;
+    if (setup.transmitter.controls[at]!.kind === 'stick') continue;
+    const frame = chain.newFrame();
+    const memory = chain.newMemory();
+    const stimulus = chain.restStimulus();
+    chain.step(stimulus, memory, frame);
+    stimulus.controls[at] = 100;
+    for (let s = 0; s <= 3; s += STEP_S) {
+      stimulus.dtS = s === 0 ? 0 : STEP_S;
+      chain.step(stimulus, memory, frame);
+      if (frame.logic[latch] === 1) return { control, ms: Math.round(s * 1000) };
+    }
+  }
+  return undefined;
+}

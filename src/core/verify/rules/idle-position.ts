@@ -1,0 +1,36 @@
+import type { Finding, Rule } from '../finding';
+import { rewritten } from '../witness';
+import { modesAt } from './mode-order';
+
+export const idlePosition: Rule = {
+  id: 'M37',
+  title: 'The switch moves, the mode does not',
+  why: 'Some units ship with a mode switched off: the position is there and gives the mode beside it.',
+  check(setup): Finding[] {
+    const line = setup.program.lines.find(
+      (l) => l.purpose === 'mode' && l.source.kind === 'control',
+    );
+    const wish = setup.intents.program?.modes;
+    const switches =
+      wish?.switches ?? (line?.source.kind === 'control' ? [line.source.id] : undefined);
+    if (!switches || switches.length > 1) return [];
+    const control = setup.transmitter.controls.find((c) => c.id === switches[0]);
+    if (!control?.kind.startsWith('switch')) return [];
+    const cells = modesAt(setup, switches);
+    return cells.slice(1).flatMap((cell, i): Finding[] => {
+      const before = cells[i]!;
+      const wanted = wish ? wish.table[i] === wish.table[i + 1] : false;
+      if (cell.mode !== before.mode || wanted) return [];
+      return [
+        {
+          rule: 'M37',
+          severity: 'caution',
+          says: `${before.words} and ${cell.words} both give ${cell.mode}.`,
+          where: '/unit/settings/slots',
+          witness: { controls: cell.controls, words: cell.words },
+          remedies: wish ? rewritten(setup, 'Write the modes as wished', (w) => w) : [],
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,35 @@
+import { pointer } from '../../setup';
+import type { Finding, Rule } from '../finding';
+
+export const rudderHold: Rule = {
+  id: 'M33',
+  title: 'Hold on the rudder',
+  why: 'In every turn the nose must swing; a rudder that holds its heading fights it.',
+  check(setup): Finding[] {
+    const { traits, settings } = setup.unit;
+    const holds = settings.slots.filter((m) => m === 'hold' || m === 'hover');
+    const steers = setup.airframe.kind === 'car' || setup.airframe.kind === 'boat';
+    if (!settings.axes.yaw.holdAllowed || holds.length === 0 || steers) return [];
+    if (!traits.axes.includes('yaw')) return [];
+    const path = pointer('unit', 'settings', 'axes', 'yaw', 'holdAllowed');
+    const inFlight = holds.includes('hold');
+    return [
+      {
+        rule: 'M33',
+        severity: inFlight ? 'caution' : 'note',
+        says: inFlight
+          ? 'In hold the unit also holds the heading with the rudder. Leave that to hover.'
+          : 'The rudder holds in hover, as it should; see that no other mode lets it.',
+        where: path,
+        remedies: inFlight
+          ? [
+              {
+                label: 'Switch hold off for yaw',
+                patch: [{ op: 'replace', path, value: false }],
+              },
+            ]
+          : [],
+      },
+    ];
+  },
+};

@@ -1,0 +1,56 @@
+import { switchPosition } from '../chain';
+import { difference } from '../patch';
+import { usualWishes, writeWishes } from '../plan';
+import type { Control, ProgramWishes, Setup } from '../setup';
+import type { Move, Proof, ProofRow } from './explore';
+import type { Remedy, Witness, WitnessStep } from './finding';
+
+const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
+
+/** "Switch A middle", "Knob 1 at −100 %" */
+export function controlWords(control: Control, value: number): string {
+  if (control.kind === 'momentary') return `${control.label} ${value > 0 ? 'pressed' : 'released'}`;
+  if (control.kind === 'switch-2' || control.kind === 'switch-3')
+    return `${control.label} ${PLACES[control.kind === 'switch-3' ? 3 : 2][switchPosition(control.kind, value)]}`;
+  return `${control.label} at ${value < 0 ? '−' : ''}${Math.abs(value)} %`;
+}
+
+/** A row of the proof in words: its switches, and what is remembered. */
+export function rowWords(setup: Setup, proof: Proof, row: ProofRow): string {
+  const controls = proof.controls.map((id, i) =>
+    controlWords(
+      setup.transmitter.controls.find((c) => c.id === id)!,
+      row.values[i]!,
+    ),
+  );
+  return [...controls, ...row.remembered].join(', ');
+}
+
+/** The way to a row, with more moves after it, as a witness. */
+export function witnessOf(
+  setup: Setup,
+  path: readonly Move[],
+  words: string,
+  ...more: Move[]
+): Witness {
+  const { controls } = setup.transmitter;
+  const steps: WitnessStep[] = [...path, ...more].map((m) =>
+    'waitS' in m ? m : { control: controls[m.control]!.id, value: m.value },
+  );
+  const last: Record<string, number> = {};
+  for (const s of steps) if ('control' in s) last[s.control] = s.value;
+  return { controls: last, words, ...(steps.some((s) => 'waitS' in s) ? { steps } : {}) };
+}
+
+/** A repair that writes the program anew with the wishes changed; none where that cannot be done. */
+export function rewritten(
+  setup: Setup,
+  label: string,
+  change: (wishes: ProgramWishes) => ProgramWishes,
+): Remedy[] {
+  const wishes = setup.intents.program ?? usualWishes(setup);
+  const next = writeWishes(setup, change(wishes));
+  if (!next.ok) return [];
+  const patch = difference(setup, next.setup);
+  return patch.length === 0 ? [] : [{ label, patch }];
+}

@@ -1,0 +1,444 @@
+import { UNITS, TRANSMITTERS, buildAirframe, usualAnswers } from '@/core/catalogue';
+import { composeSetup, usualWishes, writeWishes } from '@/core/plan';
+import type { Line, ProgramWishes, Setup } from '@/core/setup';
+import { makeSetup } from './setups';
+
+/** A clean Setup with its program written from wishes. */
+export function wished(
+  change: Partial<ProgramWishes> = {},
+  unit = 'menu-receiver',
+  transmitter = 'line-sixteen',
+): Setup {
+  const setup = makeSetup('conventional', unit, transmitter);
+  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  if (!next.ok) throw new Error(next.reasons.join('; '));
+  return next.setup;
+}
+
+const panic = (way: 'replace' | 'offsets' | 'channel', more = {}): Partial<ProgramWishes> => ({
+  panic: { way, control: 'sm', holdS: 0.3, gainPct: 60, ...more },
+});
+const launch: Partial<ProgramWishes> = {
+  launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
+};
+const lineOf = (s: Setup, id: string): Line => {
+  const found = s.program.lines.find((l) => l.id === id);
+  if (!found) throw new Error(`${id} is not among ${s.program.lines.map((l) => l.id).join()}`);
+  return found;
+};
+const drop = (s: Setup, id: string) => {
+  lineOf(s, id);
+  s.program.lines = s.program.lines.filter((l) => l.id !== id);
+};
+const satellite = () =>
+  composeSetup(
+    'S',
+    buildAirframe(usualAnswers('conventional')),
+    UNITS['satellite-gyro']!,
+    TRANSMITTERS['line-sixteen']!,
+  );
+
+/** Rule, how it is wrong, a clean start, and what spoils it. */
+export type Fault = [string, string, () => Setup, (s: Setup) => void];
+
+export const ORDER_FAULTS: Fault[] = [
+  ['M1', 'order turned round', wished, (s) => void (lineOf(s, 'mode-6').weightPct = -100)],
+  ['M1', 'level in the first slot', wished, (s) => void (s.unit.settings.slots[0] = 'level')],
+  [
+    'M1',
+    'home at rest',
+    () => makeSetup('conventional', 'autopilot'),
+    (s) => void (s.unit.settings.slots[0] = 'home'),
+  ],
+  ['M2', 'mode line turned round', wished, (s) => void (lineOf(s, 'mode-6').weightPct = -100)],
+  [
+    'M2',
+    'mode channel reversed',
+    wished,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'mode')!.reversed = true),
+  ],
+  [
+    'M2',
+    'two slots changed places in the unit',
+    wished,
+    (s) => void (s.unit.settings.slots = ['off', 'level', 'rate']),
+  ],
+  ['M37', 'middle mode switched off', wished, (s) => void (s.unit.settings.slots[1] = 'off')],
+  ['M37', 'last mode repeats', wished, (s) => void (s.unit.settings.slots[2] = 'rate')],
+  [
+    'M37',
+    'upper endpoint short',
+    wished,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'mode')!.maxPct = 10),
+  ],
+  [
+    'M8',
+    'knob straight into a 0 to 100 law',
+    () => wished({}, 'switch-receiver'),
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 100, offsetPct: 0 }),
+  ],
+  [
+    'M8',
+    'knob straight into a magnitude law',
+    () => wished({}, 'fixed-order-receiver'),
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 100, offsetPct: 0 }),
+  ],
+  [
+    'M8',
+    'too much weight runs into the end',
+    wished,
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 200, offsetPct: 0 }),
+  ],
+  [
+    'M9',
+    'knob across the middle of a sign law',
+    satellite,
+    (s) =>
+      Object.assign(
+        s.program.lines.find((l) => l.purpose === 'gain')!,
+        {
+          weightPct: 100,
+          offsetPct: 0,
+        },
+      ),
+  ],
+  [
+    'M9',
+    'offset forgotten',
+    satellite,
+    (s) => void (s.program.lines.find((l) => l.purpose === 'gain')!.offsetPct = 0),
+  ],
+  [
+    'M9',
+    'far set written across',
+    () => wished({ gain: { by: 'sets', control: 'sa', knob: 'k1', pct: 50 } }, 'satellite-gyro'),
+    (s) => Object.assign(lineOf(s, 'gain-3'), { weightPct: 90, offsetPct: 0 }),
+  ],
+  ['M10', 'knob down, nothing sent', () => wished(panic('replace')), (s) => drop(s, 'panic-gain')],
+  [
+    'M10',
+    'knob down, recovery channel',
+    () => wished(panic('channel')),
+    (s) => drop(s, 'panic-gain'),
+  ],
+  [
+    'M10',
+    'gain of panic entered as off',
+    () => wished(panic('offsets')),
+    (s) => void (lineOf(s, 'panic-gain').weightPct = -100),
+  ],
+  [
+    'M11',
+    'one position without its amount',
+    () => wished(panic('offsets')),
+    (s) => drop(s, 'panic-6-1'),
+  ],
+  [
+    'M11',
+    'one fixed mix for all',
+    () => wished(panic('offsets')),
+    (s) => {
+      drop(s, 'panic-6-1');
+      const line = lineOf(s, 'panic-6-2');
+      line.when = { kind: 'logic', id: 'panic-held' };
+    },
+  ],
+  [
+    'M11',
+    'replacing line before the mode line',
+    () => wished(panic('replace')),
+    (s) => {
+      const line = lineOf(s, 'panic-6');
+      s.program.lines = [line, ...s.program.lines.filter((l) => l !== line)];
+    },
+  ],
+  [
+    'M12',
+    'recovery limit opened',
+    () => wished(panic('channel')),
+    (s) => void (s.unit.settings.recovery!.rollLimitDeg = 60),
+  ],
+  [
+    'M12',
+    'panic by mode with wide limits',
+    () => {
+      const s = wished(panic('replace'));
+      s.unit.settings.angleLimitsDeg.roll = 30;
+      return s;
+    },
+    (s) => void (s.unit.settings.angleLimitsDeg.roll = 70),
+  ],
+  [
+    'M12',
+    'panic by mixes with wide limits',
+    () => {
+      const s = wished(panic('offsets'));
+      s.unit.settings.angleLimitsDeg.roll = 30;
+      return s;
+    },
+    (s) => void (s.unit.settings.angleLimitsDeg.roll = 45),
+  ],
+  [
+    'M13',
+    'throttle held',
+    () => wished({}, 'switch-receiver'),
+    (s) => {
+      s.program.failsafe = s.program.failsafe.map((f) =>
+        f.channel === 3 ? { channel: 3, kind: 'hold' as const } : f,
+      );
+    },
+  ],
+  [
+    'M13',
+    'throttle preset at half',
+    () => wished({}, 'switch-receiver'),
+    (s) =>
+      Object.assign(
+        s.program.failsafe.find((f) => f.channel === 3)!,
+        { valuePct: 0 },
+      ),
+  ],
+  [
+    'M13',
+    'mode held, no failsafe in the unit',
+    wished,
+    (s) => {
+      delete s.unit.settings.failsafe;
+      s.program.failsafe = s.program.failsafe.map((f) =>
+        f.channel === 6 ? { channel: 6, kind: 'hold' as const } : f,
+      );
+    },
+  ],
+  [
+    'M23',
+    'gain on a knob',
+    () => wished({ gain: { by: 'fixed', pct: 40 } }),
+    (s) => {
+      lineOf(s, 'gain-fixed').source = { kind: 'control', id: 'k1' };
+    },
+  ],
+  [
+    'M23',
+    'gain on a slider',
+    () => wished({ gain: { by: 'fixed', pct: 40 } }),
+    (s) => {
+      lineOf(s, 'gain-fixed').source = { kind: 'control', id: 'l1' };
+    },
+  ],
+  [
+    'M23',
+    'one set on a knob',
+    () => wished({ gain: { by: 'sets', control: 'sa', pct: 50 } }, 'satellite-gyro'),
+    (s) => {
+      lineOf(s, 'gain-1').source = { kind: 'control', id: 'k2' };
+    },
+  ],
+  [
+    'M30',
+    'elevator reversed',
+    makeSetup,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'elevator')!.reversed = true),
+  ],
+  [
+    'M30',
+    'throttle reversed inside',
+    () => makeSetup('conventional', 'fixed-order-receiver', 'line-eight'),
+    (s) => {
+      s.transmitter.throttleReversedInside = true;
+      s.transmitter.defaultOrder = ['aileron', 'elevator', 'throttle', 'rudder'];
+    },
+  ],
+  [
+    'M30',
+    'aileron line negative',
+    () => satellite(),
+    (s) =>
+      void (s.program.lines.find((l) => l.channel === 1 && l.purpose === 'stick')!.weightPct =
+        -100),
+  ],
+  [
+    'M33',
+    'hold in normal flight',
+    () => wished({ modes: { switches: ['sa'], table: ['off', 'rate', 'hold'] } }),
+    (s) => void (s.unit.settings.axes.yaw.holdAllowed = true),
+  ],
+  [
+    'M33',
+    'hold on a satellite',
+    satellite,
+    (s) => void (s.unit.settings.axes.yaw.holdAllowed = true),
+  ],
+  [
+    'M33',
+    'hover only, worth a note',
+    () => makeSetup('conventional', 'wizard-receiver'),
+    (s) => {
+      s.unit.settings.slots = ['off', 'rate', 'hover'];
+      s.unit.settings.axes.yaw.holdAllowed = true;
+    },
+  ],
+  [
+    'M36',
+    'nothing written down',
+    () => versioned(),
+    (s) => void (s.installation.unitHardware = ' '),
+  ],
+  ['M36', 'firmware unknown', () => versioned(), (s) => void (s.installation.unitFirmware = '')],
+  [
+    'M36',
+    'both unknown',
+    () => versioned(),
+    (s) => Object.assign(s.installation, { unitHardware: '', unitFirmware: '' }),
+  ],
+  [
+    'M38',
+    'sign turned round',
+    () => wished(launch),
+    (s) => void (lineOf(s, 'launch-2').weightPct *= -1),
+  ],
+  [
+    'M38',
+    'servo reversed afterwards',
+    () => wished(launch),
+    (s) => {
+      s.airframe.servos.find((v) => v.carries === 'elevator')!.rotation = 'reversed';
+    },
+  ],
+  [
+    'M38',
+    'rod moved to the other side of the arm',
+    () => wished(launch),
+    (s) => {
+      s.airframe.surfaces.find((v) => v.role === 'elevator')!.linkage.sense = 'opposite';
+    },
+  ],
+  [
+    'M39',
+    'launch at a touch',
+    () => wished(launch),
+    (s) => {
+      s.program.logic = s.program.logic.map((l) =>
+        l.id === 'launch-held' && l.op === 'delay' ? { ...l, onS: 0 } : l,
+      );
+      s.intents.program!.launch!.holdS = 0;
+    },
+  ],
+  [
+    'M39',
+    'panic at a touch',
+    () => wished(panic('replace')),
+    (s) => void (lineOf(s, 'panic-6').when = { kind: 'switch', control: 'sm', position: 1 }),
+  ],
+  [
+    'M39',
+    'recovery without any delay',
+    () => wished(panic('channel')),
+    (s) => {
+      s.unit.settings.recovery!.delayMs = 0;
+      lineOf(s, 'panic-7').when = { kind: 'switch', control: 'sm', position: 1 };
+    },
+  ],
+  [
+    'M48',
+    'low rate everywhere',
+    wished,
+    (s) => {
+      for (const i of s.program.inputs) if (i.id !== 'throttle') i.rates[0]!.weightPct = 70;
+    },
+  ],
+  [
+    'M48',
+    'low aileron rate on a switch',
+    wished,
+    (s) =>
+      void s.program.inputs
+        .find((i) => i.id === 'aileron')!
+        .rates.unshift({
+          when: { kind: 'switch', control: 'sb', position: 2 },
+          weightPct: 50,
+          expoPct: 0,
+        }),
+  ],
+  [
+    'M48',
+    'low rates in the stabilized modes',
+    () => wished({ rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 } }),
+    (s) => {
+      for (const i of s.program.inputs) if (i.rates.length > 1) i.rates.at(-1)!.weightPct = 60;
+    },
+  ],
+  [
+    'M49',
+    'middle value off the middle',
+    wished,
+    (s) => Object.assign(lineOf(s, 'mode-6'), { weightPct: 100, offsetPct: 31 }),
+  ],
+  [
+    'M49',
+    'endpoint just inside a band',
+    wished,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'mode')!.maxPct = 34),
+  ],
+  [
+    'M49',
+    'value between two bands of the unit',
+    wished,
+    (s) => {
+      const select = s.unit.traits.modeSelect;
+      if (select.by === 'bands') select.bands[1]!.toUs = 1495;
+    },
+  ],
+  [
+    'M50',
+    'no off anywhere, gain fixed',
+    () => wished({ gain: { by: 'fixed', pct: 50 } }),
+    (s) => void (s.unit.settings.slots = ['rate', 'rate', 'level']),
+  ],
+  [
+    'M50',
+    'off needs two switches',
+    () =>
+      wished({
+        gain: { by: 'fixed', pct: 50 },
+        modes: { switches: ['sa', 'sh'], table: ['off', 'off', 'rate', 'rate', 'level', 'level'] },
+      }),
+    (s) => {
+      lineOf(s, 'mode-6-2').weightPct = 0;
+    },
+  ],
+  [
+    'M50',
+    'knob no longer reaches none, no off mode',
+    wished,
+    (s) => {
+      s.unit.settings.slots = ['rate', 'rate', 'level'];
+      Object.assign(lineOf(s, 'gain-knob'), { weightPct: 50, offsetPct: 30 });
+    },
+  ],
+  ...(['sticks', 'knobs', 'gains'] as const).map((what): Fault => [
+    'proof',
+    `everything reaches the ${what}`,
+    wished,
+    (s) => {
+      const channel = what === 'gains' ? 5 : 6;
+      const all = s.transmitter.controls.filter((c) => c.kind !== 'trim');
+      // Weights of nothing still tie everything to everything.
+      for (const c of what === 'knobs' ? all : all.toReversed())
+        s.program.lines.push({
+          id: `tie-${c.id}`,
+          channel,
+          source: { kind: 'control', id: c.id },
+          weightPct: 0,
+          offsetPct: 0,
+          op: 'add',
+        });
+    },
+  ]),
+];
+
+function versioned(): Setup {
+  const setup = wished();
+  setup.installation.unitHardware = '2';
+  setup.installation.unitFirmware = '1.4';
+  return setup;
+}
