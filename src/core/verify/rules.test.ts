@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ORDER_FAULTS, wished, type Fault } from '../../../tests/kit/order-faults';
+import { ORDER_FAULTS, type Fault } from '../../../tests/kit/order-faults';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { applyPatch } from '../patch';
 import { composeSetup, unsuited } from '../plan';

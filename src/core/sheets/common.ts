@@ -1,0 +1,102 @@
+import type { Logic, Setup } from '../setup';
+import type { SheetSection, SheetStep } from './section';
+import { channelWords, conditionWords, controlOf, pct, sourceWords } from './words';
+
+/** Rates and expo of every stick. */
+export function inputSteps(setup: Setup): SheetStep[] {
+  return setup.program.inputs.flatMap((input) => [
+    {
+      id: `input ${input.id}`,
+      entry: `${input.label}: stick`,
+      value:
+        controlOf(setup, input.control).label +
+        (input.trim ? `, trim ${controlOf(setup, input.trim).label}` : ''),
+    },
+    ...input.rates.map((rate, i) => ({
+      id: `input ${input.id} ${i}`,
+      entry: `${input.label}: ${rate.when ? conditionWords(setup, rate.when) : input.rates.length > 1 ? 'otherwise' : 'always'}`,
+      value: `rate ${rate.weightPct} %, expo ${rate.expoPct} %`,
+    })),
+  ]);
+}
+
+/** Reverse, subtrim and ends of every channel. */
+export function outputSection(setup: Setup): SheetSection {
+  return {
+    title: 'Outputs',
+    steps: setup.program.outputs.map((o) => ({
+      id: `output ${o.channel}`,
+      entry: channelWords(setup, o.channel),
+      value: `${o.reversed ? 'reversed' : 'normal'}, ends ${pct(o.minPct)} and ${pct(o.maxPct)}, subtrim ${pct(o.subtrimPct)}`,
+    })),
+  };
+}
+
+export function failsafeSection(setup: Setup): SheetSection {
+  const words = { hold: 'hold the last value', 'no-pulses': 'no pulses' };
+  return {
+    title: 'Failsafe',
+    steps: setup.program.outputs.map(({ channel }) => {
+      const own = setup.program.failsafe.find((f) => f.channel === channel);
+      return {
+        id: `failsafe ${channel}`,
+        entry: channelWords(setup, channel),
+        value: !own
+          ? 'leave unset'
+          : own.kind === 'preset'
+            ? `preset ${pct(own.valuePct)}`
+            : words[own.kind],
+      };
+    }),
+  };
+}
+
+export function logicWords(setup: Setup, l: Logic): string {
+  switch (l.op) {
+    case 'near':
+      return `${sourceWords(setup, l.source)} within ${l.withinPct} % of ${pct(l.valuePct)}`;
+    case 'greater':
+      return `${sourceWords(setup, l.source)} above ${pct(l.valuePct)}`;
+    case 'when':
+      return conditionWords(setup, l.when);
+    case 'latch':
+      return `set by ${conditionWords(setup, l.set)}; reset by ${conditionWords(setup, l.reset)}; reset wins`;
+    case 'edge':
+      return `the moment ${conditionWords(setup, l.of)} begins`;
+    case 'delay':
+      return `${conditionWords(setup, l.of)}, on after ${l.onS} s, off after ${l.offS} s`;
+    case 'toggles':
+      return `${conditionWords(setup, l.of)} ${l.count} times within ${l.withinS} s`;
+  }
+}
+
+/** What is spoken, and timers. */
+export function voiceSection(setup: Setup): SheetSection {
+  const { callouts, timers } = setup.program;
+  return {
+    title: 'Call-outs and timers',
+    steps: [
+      ...callouts.map((c) => ({
+        id: `callout ${c.id}`,
+        entry: `When ${conditionWords(setup, c.when)}`,
+        value: `say “${c.say}”${c.reading ? `, then the value of ${sourceWords(setup, c.reading)}` : ''}`,
+      })),
+      ...timers.map((t) => ({
+        id: `timer ${t.id}`,
+        entry: `${t.label}: runs when ${conditionWords(setup, t.when)}`,
+        value: `${Math.floor(t.seconds / 60)} min ${Math.round(t.seconds % 60)} s`,
+      })),
+    ],
+  };
+}
+
+export const linkSection = (setup: Setup): SheetSection => ({
+  title: 'Model and link',
+  steps: [
+    {
+      id: 'link',
+      entry: 'Link',
+      value: setup.transmitter.linkVariants.find((v) => v.id === setup.transmitter.link)!.label,
+    },
+  ],
+});

@@ -1,0 +1,84 @@
+import type { Setup } from '../setup';
+import {
+  failsafeSection,
+  inputSteps,
+  linkSection,
+  logicWords,
+  outputSection,
+  voiceSection,
+} from './common';
+import { asMixes, type Mix } from './mixes';
+import type { SheetSection, SheetStep } from './section';
+import { channelWords, conditionWords, pct, sourceWords } from './words';
+
+/** More mixes than this are more than most of these transmitters have. Common practice, no source. */
+const USUAL_MIXES = 8;
+
+/** Functions on channels and controls, and programmable mixes: a rate for each side, offset, switch. */
+export function functionSections(setup: Setup, warnings: string[]): SheetSection[] {
+  const { program } = setup;
+  const assigned: SheetStep[] = [];
+  const mixes: SheetStep[] = [];
+  for (const { channel } of program.outputs) {
+    const sums = asMixes(setup, channel);
+    const name = channelWords(setup, channel);
+    if (!sums) {
+      warnings.push(`${name} multiplies one thing by another: this kind of transmitter only adds.`);
+      continue;
+    }
+    const first = sums.find((m) => m.when.length === 0 && m.source.kind !== 'constant' && !m.curve);
+    assigned.push({
+      id: first ? `line ${first.from[0]}` : `channel ${channel}`,
+      entry: name,
+      value: first
+        ? `${sourceWords(setup, first.source)}${first.weightPct === 100 && first.offsetPct === 0 ? '' : `, ${range(first)}`}`
+        : 'no control; mixes alone',
+    });
+    for (const mix of sums)
+      if (mix !== first)
+        mixes.push({
+          id: `line ${mix.from.at(-1)}`,
+          entry: `Mix ${mixes.length + 1} onto ${name.toLowerCase()}`,
+          value: mixWords(setup, mix),
+        });
+  }
+  if (mixes.length > USUAL_MIXES)
+    warnings.push(
+      `${mixes.length} mixes are needed. Count what yours has; with fewer, drop a wish rather than a position.`,
+    );
+  if (program.logic.length > 0)
+    warnings.push(
+      'Delays and latches are needed. Where yours has none, leave the wish out that asks for them: panic without its hold, launch help not at all.',
+    );
+  return [
+    linkSection(setup),
+    { title: 'Functions', steps: assigned },
+    { title: 'Rates and expo', steps: inputSteps(setup) },
+    {
+      title: 'Logic, where it has any',
+      steps: program.logic.map((l) => ({
+        id: `logic ${l.id}`,
+        entry: l.label,
+        value: logicWords(setup, l),
+      })),
+    },
+    outputSection(setup),
+    { title: 'Programmable mixes', steps: mixes },
+    failsafeSection(setup),
+    voiceSection(setup),
+  ];
+}
+
+/** A control that gives other than −100 to +100: both ends as they are entered. */
+const range = ({ weightPct, offsetPct }: Mix) =>
+  `low end ${pct(offsetPct - weightPct)}, high end ${pct(offsetPct + weightPct)}`;
+
+function mixWords(setup: Setup, mix: Mix): string {
+  const on =
+    mix.when.length === 0
+      ? 'always on'
+      : `on when ${mix.when.map((c) => conditionWords(setup, c)).join(' and ')}`;
+  if (mix.source.kind === 'constant')
+    return `rates 0 and 0, offset ${pct(mix.weightPct + mix.offsetPct)}, ${on}`;
+  return `master ${sourceWords(setup, mix.source)}, rates ${pct(mix.weightPct)} and ${pct(mix.weightPct)}, offset ${pct(mix.offsetPct)}, ${on}`;
+}

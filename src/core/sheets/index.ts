@@ -1,0 +1,7 @@
+export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
+export { sheetMarkdown } from './markdown';
+export { TOLERANCE_PCT, readBacksOf, readerOf, type ReadBack } from './read-back';
+export type { SheetSection, SheetStep } from './section';
+export { sheetFor, type EntryStyle, type Sheet } from './sheet';
+export { asMixes, type Mix } from './mixes';
+export { pct } from './words';

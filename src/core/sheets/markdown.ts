@@ -1,0 +1,30 @@
+import type { Sheet } from './sheet';
+import { pct } from './words';
+
+/** Characters that would mean something in a table cell are written so that they do not. */
+const cell = (text: string) => text.replace(/[\\|]/g, '\\$&').replace(/\s+/g, ' ');
+
+/** The sheet as Markdown, with tick boxes and empty fields for what is read back. */
+export function sheetMarkdown(sheet: Sheet): string {
+  const lines = [`# ${cell(sheet.title)}`, ''];
+  for (const warning of sheet.warnings) lines.push(`> ${cell(warning)}`, '');
+  lines.push('Propeller off, throttle cut on, before anything is entered.', '');
+  for (const section of sheet.sections) {
+    lines.push(`## ${cell(section.title)}`, '');
+    for (const step of section.steps)
+      lines.push(`- [ ] ${cell(step.entry)}: **${cell(step.value)}**`);
+    lines.push('');
+  }
+  lines.push(
+    '## Read back',
+    '',
+    '| hands | must show | shows |',
+    '| --- | ---: | ---: |',
+    ...sheet.readBacks.map(
+      (r) =>
+        `| ${cell(r.words)}${r.holdS > 0 ? `, held ${r.holdS} s` : ''} | ${pct(r.predictedPct)} |  |`,
+    ),
+    '',
+  );
+  return lines.join('\n');
+}

@@ -1,0 +1,108 @@
+import { compileChain, switchValue } from '../chain';
+import type { Setup } from '../setup';
+import { coneOf } from '../verify';
+import {
+  failsafeSection,
+  inputSteps,
+  linkSection,
+  logicWords,
+  outputSection,
+  voiceSection,
+} from './common';
+import type { SheetSection, SheetStep } from './section';
+import { channelWords, pct, placeWords, sourceWords } from './words';
+
+const MOST_SWITCHES = 2;
+
+/** A number for every switch position; two switches together make a table. */
+export function switchValueSections(setup: Setup, warnings: string[]): SheetSection[] {
+  const { program } = setup;
+  const sticks: SheetStep[] = [];
+  const tables: SheetSection[] = [];
+  for (const { channel } of program.outputs) {
+    const own = program.lines.filter((l) => l.channel === channel);
+    const name = channelWords(setup, channel);
+    const stick = own.find((l) => l.source.kind === 'input');
+    if (stick) {
+      for (const l of own)
+        sticks.push({
+          id: `line ${l.id}`,
+          entry: name,
+          value:
+            l.op === 'replace' && l.when
+              ? `${pct(l.weightPct + l.offsetPct)} while ${l.label ?? 'its switch'} holds`
+              : `${sourceWords(setup, l.source)}${l.weightPct === 100 ? '' : ` ${pct(l.weightPct)}`}`,
+        });
+      continue;
+    }
+    if (own.length > 0) tables.push(tableOf(setup, channel, name, warnings));
+  }
+  if (program.logic.length > 0)
+    warnings.push(
+      'Delays and latches are needed. Where yours has none, leave the wish out that asks for them.',
+    );
+  return [
+    linkSection(setup),
+    { title: 'Sticks', steps: sticks },
+    { title: 'Rates and expo', steps: inputSteps(setup) },
+    ...tables,
+    {
+      title: 'Logic, where it has any',
+      steps: program.logic.map((l) => ({
+        id: `logic ${l.id}`,
+        entry: l.label,
+        value: logicWords(setup, l),
+      })),
+    },
+    outputSection(setup),
+    failsafeSection(setup),
+    voiceSection(setup),
+  ];
+}
+
+/** The values of a channel for every position of its switches, asked of the chain. */
+function tableOf(setup: Setup, channel: number, name: string, warnings: string[]): SheetSection {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const { controls } = setup.transmitter;
+  const cone = coneOf(setup, [channel]).controls.map((at) => controls[at]!);
+  const switches = cone.filter((c) => /^switch|momentary/.test(c.kind));
+  const turning = cone.filter((c) => c.kind === 'knob' || c.kind === 'slider');
+  if (switches.length > MOST_SWITCHES)
+    warnings.push(
+      `${name} looks at ${switches.length} switches; a table joins two. Use the first two and leave a wish out.`,
+    );
+  const steps: SheetStep[] = [];
+  const read = (values: Record<string, number>) => {
+    const stimulus = chain.restStimulus();
+    for (const [id, v] of Object.entries(values))
+      stimulus.controls[chain.layout.controls.get(id)!] = v;
+    const memory = chain.newMemory();
+    chain.step(stimulus, memory, frame);
+    // A hold before panic acts is over after a few seconds.
+    stimulus.dtS = 10;
+    chain.step(stimulus, memory, frame);
+    return frame.channelsPct[channel - 1]!;
+  };
+  const visit = (at: number, values: Record<string, number>, words: string[]): void => {
+    const control = switches[at];
+    if (control) {
+      for (let p = 0; p < (control.kind === 'switch-3' ? 3 : 2); p++)
+        visit(at + 1, { ...values, [control.id]: switchValue(control.kind, p) }, [
+          ...words,
+          placeWords(control, p),
+        ]);
+      return;
+    }
+    const knob = turning[0];
+    const low = knob ? read({ ...values, [knob.id]: -100 }) : read(values);
+    const high = knob ? read({ ...values, [knob.id]: 100 }) : low;
+    steps.push({
+      id: `table ${channel} ${steps.length}`,
+      entry: words.length > 0 ? `Position ${steps.length}: ${words.join(', ')}` : 'Always',
+      value: low === high ? pct(low) : `${knob!.label}, from ${pct(low)} to ${pct(high)}`,
+    });
+  };
+  visit(0, {}, []);
+  return { title: `Values of ${name.toLowerCase()}`, steps };
+}

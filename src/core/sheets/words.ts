@@ -1,0 +1,59 @@
+import type { Condition, Control, Setup, Source } from '../setup';
+
+/** −40 %, +100 %, 0 % with a real minus, as it is read off a screen. */
+export const pct = (value: number): string => {
+  const rounded = Math.round(value * 10) / 10;
+  return `${rounded < 0 ? '−' : rounded > 0 ? '+' : ''}${Math.abs(rounded)} %`;
+};
+
+const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
+
+export const controlOf = (setup: Setup, id: string): Control =>
+  setup.transmitter.controls.find((c) => c.id === id)!;
+
+/** "Switch A middle", "Momentary M pressed" */
+export function placeWords(control: Control, position: number): string {
+  if (control.kind === 'momentary')
+    return `${control.label} ${position === 1 ? 'pressed' : 'released'}`;
+  return `${control.label} ${PLACES[control.kind === 'switch-3' ? 3 : 2][position]}`;
+}
+
+export function conditionWords(setup: Setup, condition: Condition): string {
+  const part = (c: Condition) =>
+    c.kind === 'all' || c.kind === 'any'
+      ? `(${conditionWords(setup, c)})`
+      : conditionWords(setup, c);
+  switch (condition.kind) {
+    case 'switch':
+      return placeWords(controlOf(setup, condition.control), condition.position);
+    case 'logic':
+      return `“${setup.program.logic.find((l) => l.id === condition.id)!.label}”`;
+    case 'not':
+      return `not ${part(condition.of)}`;
+    case 'all':
+      return condition.of.map(part).join(' and ');
+    case 'any':
+      return condition.of.map(part).join(' or ');
+  }
+}
+
+export function sourceWords(setup: Setup, source: Source): string {
+  switch (source.kind) {
+    case 'constant':
+      return 'fixed 100';
+    case 'control':
+      return controlOf(setup, source.id).label;
+    case 'input':
+      return `input ${setup.program.inputs.find((i) => i.id === source.id)!.label}`;
+    case 'channel':
+      return `channel ${source.channel}`;
+    case 'variable':
+      return `variable ${setup.program.variables.find((v) => v.id === source.id)!.label}`;
+  }
+}
+
+/** "channel 6, mode" */
+export function channelWords(setup: Setup, channel: number): string {
+  const carries = setup.program.outputs.find((o) => o.channel === channel)?.carries;
+  return carries ? `Channel ${channel}, ${carries}` : `Channel ${channel}`;
+}
