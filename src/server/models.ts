@@ -11,6 +11,7 @@ import {
   type Evidence,
 } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
+import { failsafeScript, panicScript } from '../core/recovery';
 import {
   AIRFRAME_KINDS,
   IdSchema,
@@ -20,6 +21,7 @@ import {
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
+import { readBacksOf } from '../core/sheets';
 import { Failure, notFound } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
@@ -148,21 +150,42 @@ export function saveSetup(id: string, data: unknown, store = workshop()): ModelV
 const ObservationSchema = z.strictObject({
   check: z.string().max(60),
   surface: z.string().max(60),
-  seen: z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen']),
+  seen: z.union([
+    z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
+    z.templateLiteral([z.number().min(-250).max(250), '%']),
+  ]),
 });
+
+/** Whether a model has a check, a reading or a test of this name, and takes this kind of answer. */
+function isAsked(
+  setup: Setup,
+  { check, surface, seen }: z.infer<typeof ObservationSchema>,
+): boolean {
+  const test = seen === 'pass' || seen === 'fail' || seen === 'unseen';
+  const value = seen.endsWith('%') || seen === 'unseen';
+  if (check.startsWith('read:'))
+    return (
+      value &&
+      readBacksOf(setup).some((r) => `read:${r.id}` === check && `ch${r.channel}` === surface)
+    );
+  if (check === 'test:panic') return test && panicScript(setup).some((s) => s.item === surface);
+  if (check === 'test:failsafe')
+    return test && failsafeScript(setup).some((s) => s.item === surface);
+  const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
+  return (
+    movement && allExpectations(setup).some((e) => e.check.id === check && e.surface.id === surface)
+  );
+}
 
 /** Keeps what was seen, stamped with what it depends on. */
 export function recordObservation(id: string, data: unknown, store = workshop()): ModelView {
   const head = headOf(store, id);
   const observation = checked(ObservationSchema, data);
-  const known = allExpectations(head.setup).some(
-    (e) => e.check.id === observation.check && e.surface.id === observation.surface,
-  );
-  if (!known)
+  if (!isAsked(head.setup, observation))
     throw new Failure(422, [
       {
         path: '/check',
-        reason: `this model has no check "${observation.check}" on "${observation.surface}"`,
+        reason: `this model has no check "${observation.check}" on "${observation.surface}" that takes "${observation.seen}"`,
       },
     ]);
   store.evidence.add(id, {

@@ -10,10 +10,14 @@ let timer: ReturnType<typeof setInterval> | undefined;
 /** The virtual bench, ticking off the main thread. */
 const rig = {
   /** Puts a Setup on the bench; hands already holding controls keep them. */
-  load(setup: Setup, controls: Record<string, number>, onTick: (snapshot: Snapshot) => void) {
+  load(
+    setup: Setup,
+    moves: readonly ({ control: string; value: number } | { waitS: number })[],
+    onTick: (snapshot: Snapshot) => void,
+  ) {
     clearInterval(timer);
     bench = createBench(setup);
-    for (const [id, value] of Object.entries(controls)) bench.setControl(id, value);
+    bench.play(moves);
     let last = performance.now();
     timer = setInterval(() => {
       const now = performance.now();

@@ -3,10 +3,18 @@ import type { Observation } from '../directions';
 import type { Setup } from '../setup';
 import { hashOf, partsOf, type Subject } from './parts';
 
+/**
+ * What was seen: where a surface went, whether a test showed what it must, a value off the channel
+ * monitor. 'unseen' takes an earlier answer back.
+ */
+export type Seen = Movement | 'unseen' | 'pass' | 'fail' | `${number}%`;
+
+const MOVEMENTS: readonly string[] = ['up', 'down', 'left', 'right', 'centre'];
+const isMovement = (seen: Seen): seen is Movement => MOVEMENTS.includes(seen);
+
 /** Something a person saw, stamped with what it depends on. */
 export interface Evidence extends Subject {
-  /** 'unseen' takes an earlier answer back. */
-  seen: Movement | 'unseen';
+  seen: Seen;
   /** Hash of each part of the Setup it depends on, by part key. */
   parts: Record<string, string>;
   /** Version of the Setup it was seen on. */
@@ -40,7 +48,7 @@ export function latestOf(evidence: readonly Evidence[]): Evidence[] {
 /** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */
 export function freshObservations(setup: Setup, evidence: readonly Evidence[]): Observation[] {
   return evidence.flatMap((e) =>
-    e.seen === 'unseen' || staleReasons(setup, e).length > 0
+    !isMovement(e.seen) || staleReasons(setup, e).length > 0
       ? []
       : [{ check: e.check, surface: e.surface, seen: e.seen }],
   );

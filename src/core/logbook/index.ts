@@ -1,3 +1,4 @@
 export * from './evidence';
-export { channelsReaching, hashOf, partsOf, type Part, type Subject } from './parts';
+export type { Part } from './part';
+export { channelsReaching, hashOf, partsOf, type Subject } from './parts';
 export * from './status';

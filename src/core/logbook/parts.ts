@@ -3,15 +3,10 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
 import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
+import { readBacksOf } from '../sheets';
+import type { Part } from './part';
+import { partsOfReading, partsOfTest } from './subjects';
 import { AXES, type ChannelFunction, type Setup } from '../setup';
-
-/** A piece of the Setup that some evidence depends on. */
-export interface Part {
-  key: string;
-  /** Completes "… changed": "how the unit sits in the model". */
-  title: string;
-  value: unknown;
-}
 
 /** What a piece of evidence is about. */
 export interface Subject {
@@ -40,10 +35,16 @@ export function channelsReaching(setup: Setup, surfaceId: string): number[] {
 }
 
 /**
- * What an observation of a surface in a direction check depends on, piece by piece. A stick check
+ * What a reading, a test, or an observation of a surface in a direction check depends on, piece by piece. A stick check
  * reads the path from stick to surface; a correction check also reads the unit's senses and mounting.
  */
 export function partsOf(setup: Setup, subject: Subject): Part[] {
+  if (subject.check === 'test:panic') return partsOfTest(setup, 'panic');
+  if (subject.check === 'test:failsafe') return partsOfTest(setup, 'failsafe');
+  if (subject.check.startsWith('read:')) {
+    const asked = readBacksOf(setup).find((r) => `read:${r.id}` === subject.check);
+    return partsOfReading(setup, Number(subject.surface.slice(2)), asked?.controls);
+  }
   const { airframe, unit, program, installation, transmitter } = setup;
   const check = checksFor(setup).find((c) => c.id === subject.check);
   const surface = airframe.surfaces.find((s) => s.id === subject.surface);

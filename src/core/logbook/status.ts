@@ -1,5 +1,7 @@
 import { allExpectations, type Expectation } from '../directions';
 import type { Setup } from '../setup';
+import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
+import { failsafeScript, panicScript, type ScriptStep } from '../recovery';
 import { latestOf, staleReasons, type Evidence } from './evidence';
 
 /** The five states everything in the app is in. */
@@ -33,4 +35,60 @@ export function observedDirections(setup: Setup, evidence: readonly Evidence[]):
 export function worstOf(states: readonly Status[]): Status {
   const order: Status[] = ['stop', 'stale', 'caution', 'todo'];
   return order.find((s) => states.includes(s)) ?? 'proven';
+}
+
+/** A reading or a test with what was found and whether that still holds. */
+export interface Checked<T> {
+  asked: T;
+  evidence: Evidence | undefined;
+  status: Status;
+  reasons: string[];
+}
+
+function checkedAs<T>(
+  setup: Setup,
+  evidence: readonly Evidence[],
+  asked: T,
+  subject: { check: string; surface: string },
+  isRight: (seen: string) => boolean,
+): Checked<T> {
+  const found = latestOf(evidence).find(
+    (e) => e.check === subject.check && e.surface === subject.surface,
+  );
+  if (!found || found.seen === 'unseen')
+    return { asked, evidence: undefined, status: 'todo', reasons: [] };
+  const reasons = staleReasons(setup, found);
+  const status: Status = reasons.length > 0 ? 'stale' : isRight(found.seen) ? 'proven' : 'stop';
+  return { asked, evidence: found, status, reasons };
+}
+
+/** Every value to read back, with what was read. */
+export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<ReadBack>[] {
+  return readBacksOf(setup).map((r) =>
+    checkedAs(
+      setup,
+      evidence,
+      r,
+      { check: `read:${r.id}`, surface: `ch${r.channel}` },
+      (seen) => Math.abs(parseFloat(seen) - r.predictedPct) <= TOLERANCE_PCT,
+    ),
+  );
+}
+
+/** Every step of a test with the model in hand, with how it went. */
+export function tests(
+  setup: Setup,
+  evidence: readonly Evidence[],
+  test: 'panic' | 'failsafe',
+): Checked<ScriptStep>[] {
+  const script = test === 'panic' ? panicScript(setup) : failsafeScript(setup);
+  return script.map((step) =>
+    checkedAs(
+      setup,
+      evidence,
+      step,
+      { check: step.check, surface: step.item },
+      (seen) => seen === 'pass',
+    ),
+  );
 }

@@ -1,4 +1,5 @@
 export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
+export { channelLost } from './lost';
 export { sheetMarkdown } from './markdown';
 export { TOLERANCE_PCT, readBacksOf, readerOf, type ReadBack } from './read-back';
 export type { SheetSection, SheetStep } from './section';

@@ -1,66 +1,90 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
-import { RULES, verify, type Finding, type Severity } from '@/core/verify';
+import { RULES, type Finding, type Severity, type Witness } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
+import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
 
 const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', note: 'todo' };
 
 /** What the rules say about the Setup as it is written down, with repairs to apply. */
 export function Findings() {
-  const { id, setup, edit } = useModel((s) => s);
-  const findings = useMemo(() => verify(setup), [setup]);
+  const { findings, visiting } = useVerdict();
+  const serious = findings?.filter((f) => f.severity !== 'note') ?? [];
+  const notes = findings?.filter((f) => f.severity === 'note') ?? [];
   return (
     <section className="card" aria-labelledby="findings-title">
       <h2 id="findings-title" className="text-lg font-bold">
         What the rules say
       </h2>
-      {findings.length === 0 ? (
+      <p className="text-soft text-sm" aria-live="polite">
+        {visiting === undefined
+          ? ''
+          : visiting === 0
+            ? 'looking …'
+            : `looking … ${visiting.toLocaleString('en')} states so far`}
+      </p>
+      {findings && serious.length === 0 && (
         <p className="mt-1">
           <StatusMark status="proven" words={`Nothing against it: ${RULES.length} rules looked.`} />
         </p>
-      ) : (
-        <ul className="mt-2 flex flex-col gap-4">
-          {groupsOf(findings).map(([first, ...others]) => {
-            const rule = RULES.find((r) => r.id === first.rule)!;
-            return (
-              <li key={`${first.rule} ${first.says}`}>
-                <StatusMark status={STATUS[first.severity]} words={rule.title} />
-                {[first, ...others].map((f) => (
-                  <p key={f.says}>{f.says}</p>
-                ))}
-                <p className="text-soft text-sm">{rule.why}</p>
-                <div className="mt-1 flex flex-wrap gap-2">
-                  {first.remedies.map((r) => (
-                    <button
-                      key={r.label}
-                      type="button"
-                      className="btn text-left text-sm"
-                      onClick={() => void edit(r.patch, r.label.slice(0, 80))}
-                    >
-                      {r.label}
-                    </button>
-                  ))}
-                  {first.witness && (
-                    <Link
-                      className="btn text-sm"
-                      href={`/models/${id}/rig?set=${Object.entries(first.witness.controls)
-                        .map(([control, value]) => `${control}:${value}`)
-                        .join(',')}`}
-                    >
-                      Show me: {first.witness.words}
-                    </Link>
-                  )}
-                </div>
-              </li>
-            );
-          })}
-        </ul>
+      )}
+      <FindingList findings={serious} />
+      {notes.length > 0 && (
+        <details className="mt-3">
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+            To keep in mind ({notes.length})
+          </summary>
+          <FindingList findings={notes} />
+        </details>
       )}
     </section>
+  );
+}
+
+/** Where the witness of a finding is put on the bench. */
+export function witnessHref(id: string, { controls, steps }: Witness): string {
+  const moves = steps ?? Object.entries(controls).map(([control, value]) => ({ control, value }));
+  const text = moves.map((m) => ('waitS' in m ? `~${m.waitS}` : `${m.control}:${m.value}`));
+  return `/models/${id}/rig?set=${text.join(',')}`;
+}
+
+function FindingList({ findings }: { findings: readonly Finding[] }) {
+  const { id, edit } = useModel((s) => s);
+  return (
+    <ul className="mt-2 flex flex-col gap-4">
+      {groupsOf(findings).map(([first, ...others]) => {
+        const rule = RULES.find((r) => r.id === first.rule)!;
+        return (
+          <li key={`${first.rule} ${first.says}`}>
+            <StatusMark status={STATUS[first.severity]} words={rule.title} />
+            {[first, ...others].map((f) => (
+              <p key={f.says}>{f.says}</p>
+            ))}
+            <p className="text-soft text-sm">{rule.why}</p>
+            <div className="mt-1 flex flex-wrap gap-2">
+              {first.remedies.map((r) => (
+                <button
+                  key={r.label}
+                  type="button"
+                  className="btn text-left text-sm"
+                  onClick={() => void edit(r.patch, r.label.slice(0, 80))}
+                >
+                  {r.label}
+                </button>
+              ))}
+              {first.witness && (
+                <Link className="btn text-sm" href={witnessHref(id, first.witness)}>
+                  Show me: {first.witness.words}
+                </Link>
+              )}
+            </div>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

@@ -5,6 +5,7 @@ import { ModelContext, createModelStore } from './modelStore';
 import type { ModelView } from '@/server/models';
 import { KeysHelp } from './KeysHelp';
 import { ModelHeader } from './ModelHeader';
+import { VerdictProvider } from './verdict';
 import { SaveState } from './SaveState';
 
 /** Everything about one model shares one copy of it in this tab. */
@@ -12,10 +13,12 @@ export function ModelFrame({ view, children }: { view: ModelView; children: Reac
   const [store] = useState(() => createModelStore(view));
   return (
     <ModelContext value={store}>
-      <ModelHeader />
-      <SaveState />
-      {children}
-      <KeysHelp modelId={view.id} />
+      <VerdictProvider>
+        <ModelHeader />
+        <SaveState />
+        {children}
+        <KeysHelp modelId={view.id} />
+      </VerdictProvider>
     </ModelContext>
   );
 }

@@ -7,10 +7,12 @@ import { useEffect, useRef } from 'react';
 import { StatusMark } from '../status/StatusMark';
 import { useModel } from './modelStore';
 import { STATIONS } from './stations';
+import { useVerdict } from './verdict';
 
 /** Name of the model and the strip of stations, in the order of the work. */
 export function ModelHeader() {
   const { id, setup, evidence, past, undo, version, saving } = useModel((s) => s);
+  const { findings } = useVerdict();
   const here = usePathname().split('/')[3];
   const strip = useRef<HTMLOListElement>(null);
   useEffect(() => {
@@ -43,14 +45,14 @@ export function ModelHeader() {
       <nav aria-label="Stations of the job">
         <ol ref={strip} className="relative flex gap-1 overflow-x-auto pb-1">
           {STATIONS.map((station) => {
-            const status = station.status?.(setup, evidence);
+            const status = station.status?.(setup, evidence, findings);
             const current = station.id === here;
             return (
               <li key={station.id} className="shrink-0">
                 <Link
                   href={`/models/${id}/${station.id}`}
                   aria-current={current ? 'page' : undefined}
-                  className={`flex min-h-11 items-center gap-2 border-b-4 px-3 ${
+                  className={`flex min-h-11 items-center gap-2 border-b-4 px-2.5 ${
                     current ? 'border-accent bg-card font-bold' : 'border-edge'
                   }`}
                 >

@@ -1,12 +1,23 @@
-import { verify } from '@/core/verify';
-import { observedDirections, worstOf, type Evidence, type Status } from '@/core/logbook';
+import {
+  observedDirections,
+  readings,
+  tests,
+  worstOf,
+  type Evidence,
+  type Status,
+} from '@/core/logbook';
 import type { Setup } from '@/core/setup';
+import type { Finding } from '@/core/verify';
 
 /** A place of the job that has a page of its own. */
 export interface Station {
   id: string;
   title: string;
-  status?: (setup: Setup, evidence: readonly Evidence[]) => Status;
+  status?: (
+    setup: Setup,
+    evidence: readonly Evidence[],
+    findings: readonly Finding[] | undefined,
+  ) => Status | undefined;
 }
 
 const directionStatus =
@@ -18,22 +29,43 @@ const directionStatus =
         .map((o) => o.status),
     );
 
+const statusOf = (list: readonly { status: Status }[]): Status | undefined =>
+  list.length === 0 ? undefined : worstOf(list.map((c) => c.status));
+
 /** In the order of the work; the rig belongs to all of them and comes last. */
 export const STATIONS: readonly Station[] = [
   { id: 'model', title: 'Model' },
   { id: 'transmitter', title: 'Transmitter' },
+  { id: 'plan', title: 'Plan' },
+  { id: 'wiring', title: 'Wiring' },
+  { id: 'plain', title: 'Plain model', status: directionStatus('stick') },
+  { id: 'program', title: 'Program' },
   {
-    id: 'plan',
-    title: 'Plan',
-    status(setup) {
-      const severities = verify(setup).map((f) => f.severity);
+    id: 'proof',
+    title: 'Proof',
+    status(_, __, findings) {
+      if (!findings) return undefined;
+      const severities = findings.map((f) => f.severity);
       if (severities.includes('stop')) return 'stop';
       return severities.includes('caution') ? 'caution' : 'proven';
     },
   },
-  { id: 'wiring', title: 'Wiring' },
-  { id: 'plain', title: 'Plain model', status: directionStatus('stick') },
+  {
+    id: 'sheet',
+    title: 'Sheet',
+    status: (setup, evidence) => statusOf(readings(setup, evidence)),
+  },
   { id: 'unit', title: 'Unit' },
   { id: 'directions', title: 'Directions', status: directionStatus() },
+  {
+    id: 'panic',
+    title: 'Panic',
+    status: (setup, evidence) => statusOf(tests(setup, evidence, 'panic')),
+  },
+  {
+    id: 'failsafe',
+    title: 'Failsafe',
+    status: (setup, evidence) => statusOf(tests(setup, evidence, 'failsafe')),
+  },
   { id: 'rig', title: 'Rig' },
 ];

@@ -15,6 +15,8 @@ import { UnitEditor } from '../unit/UnitEditor';
 import { UnitGuideCard } from '../unit/UnitGuideCard';
 import { previewFor } from './preview';
 
+const NOTHING_MOVED: never[] = [];
+
 interface Origin {
   id: string;
   name: string;
@@ -172,7 +174,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
               On an example ({KIND_WORDS[preview.airframe.kind].toLowerCase()}) with “
               {preview.transmitter.name}”. Flick its switches: the light and the surfaces answer.
             </p>
-            <RigBench setup={preview} start={{}} />
+            <RigBench setup={preview} start={NOTHING_MOVED} />
           </>
         ) : (
           <p className="card">

@@ -10,7 +10,7 @@ import { Hands } from './Hands';
 import { switchesOf } from './switches';
 import { TextTwin } from './TextTwin';
 import { usePowerUp } from './usePowerUp';
-import { useRig } from './useRig';
+import { useRig, type RigMove } from './useRig';
 
 const RigScene = dynamic(() => import('./RigScene'), {
   ssr: false,
@@ -38,7 +38,7 @@ const MOVES: readonly (readonly [string, Axis, number])[] = [
 ];
 
 /** The virtual bench: the whole chain running, with everything on it to touch. */
-export function RigBench({ setup, start }: { setup: Setup; start: Record<string, number> }) {
+export function RigBench({ setup, start }: { setup: Setup; start: readonly RigMove[] }) {
   const rig = useRig(setup, start);
   const power = usePowerUp(setup);
   const { snapshot } = rig;

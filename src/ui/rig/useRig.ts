@@ -17,11 +17,14 @@ export interface RigHandle {
   level(): void;
 }
 
+/** Something done on the bench before it is shown: a control put somewhere, or a wait. */
+export type RigMove = { control: string; value: number } | { waitS: number };
+
 /**
  * Runs the virtual bench in its worker for as long as the page shows it.
- * @param start controls already moved when it begins, by id
+ * @param start what is done, in order, when it begins
  */
-export function useRig(setup: Setup, start: Record<string, number>): RigHandle {
+export function useRig(setup: Setup, start: readonly RigMove[]): RigHandle {
   const remote = useRef<Remote<RigWorker> | undefined>(undefined);
   const [snapshot, setSnapshot] = useState<Snapshot>();
   const [linkUp, setLinkUp] = useState(true);
@@ -29,8 +32,11 @@ export function useRig(setup: Setup, start: Record<string, number>): RigHandle {
     () => Object.fromEntries(setup.transmitter.controls.map((c) => [c.id, c.rest])),
     [setup],
   );
-  const [moved, setMoved] = useState<Record<string, number>>(start);
+  const [moved, setMoved] = useState<Record<string, number>>(() =>
+    Object.fromEntries(start.flatMap((m) => ('control' in m ? [[m.control, m.value]] : []))),
+  );
   const held = useRef(moved);
+  const begin = useRef<readonly RigMove[] | undefined>(start);
 
   useEffect(() => {
     const worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
@@ -38,7 +44,12 @@ export function useRig(setup: Setup, start: Record<string, number>): RigHandle {
     });
     const rig = wrap<RigWorker>(worker);
     remote.current = rig;
-    void rig.load(setup, held.current, proxy(setSnapshot));
+    // The order matters the first time only; after an edit the hands are simply where they are.
+    const moves =
+      begin.current ?? Object.entries(held.current).map(([control, value]) => ({ control, value }));
+    void rig.load(setup, [...moves], proxy(setSnapshot)).then(() => {
+      begin.current = undefined;
+    });
     return () => {
       remote.current = undefined;
       worker.terminate();

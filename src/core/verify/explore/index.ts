@@ -1,4 +1,5 @@
 import type { Setup } from '../../setup';
+import type { ExploreOptions } from './explore';
 import { prove, type Proof } from './proof';
 
 export { coneOf, joined, type Cone } from './cone';
@@ -10,10 +11,10 @@ export { valuesOf } from './values';
 const proofs = new WeakMap<Setup, Proof>();
 
 /** The proof of a Setup, worked out once: every rule asks the same one. Setups are immutable. */
-export function proofOf(setup: Setup): Proof {
+export function proofOf(setup: Setup, options: ExploreOptions = {}): Proof {
   const known = proofs.get(setup);
   if (known) return known;
-  const proof = prove(setup);
+  const proof = prove(setup, options);
   proofs.set(setup, proof);
   return proof;
 }

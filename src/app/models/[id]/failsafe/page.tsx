@@ -1,0 +1,5 @@
+import { FailsafeStation } from '@/ui/recovery/FailsafeStation';
+
+export default function Page() {
+  return <FailsafeStation />;
+}

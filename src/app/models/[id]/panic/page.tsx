@@ -1,0 +1,5 @@
+import { PanicStation } from '@/ui/recovery/PanicStation';
+
+export default function Page() {
+  return <PanicStation />;
+}

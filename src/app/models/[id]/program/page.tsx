@@ -1,0 +1,5 @@
+import { ProgramStation } from '@/ui/program/ProgramStation';
+
+export default function Page() {
+  return <ProgramStation />;
+}

@@ -1,0 +1,5 @@
+import { ProofStation } from '@/ui/proof/ProofStation';
+
+export default function Page() {
+  return <ProofStation />;
+}

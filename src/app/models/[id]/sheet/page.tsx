@@ -1,0 +1,5 @@
+import { SheetStation } from '@/ui/sheet/SheetStation';
+
+export default function Page() {
+  return <SheetStation />;
+}

@@ -1,0 +1,7 @@
+/** A piece of the Setup that some evidence depends on. */
+export interface Part {
+  key: string;
+  /** Completes "… changed": "how the unit sits in the model". */
+  title: string;
+  value: unknown;
+}

@@ -1,0 +1,2 @@
+export * from './flight';
+export { failsafeScript, panicScript, type ScriptStep } from './scripts';

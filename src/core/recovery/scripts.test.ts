@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { wished } from '../../../tests/kit/order-faults';
+import { makeSetup } from '../../../tests/kit/setups';
+import { stamp, staleReasons, tests as testsOf, readings, type Evidence } from '../logbook';
+import type { Setup } from '../setup';
+import { failsafeScript, panicScript } from './index';
+
+const panicSetup = () =>
+  wished({ panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } });
+
+describe('panic script', () => {
+  it('goes through every position of the switches, and says what must be seen', () => {
+    const script = panicScript(panicSetup());
+    expect(script.map((s) => s.does).join('\n')).toMatch(/Switch A far.*\n.*Switch A middle/s);
+    // Three modes, throttle cut on and off.
+    expect(script).toHaveLength(6);
+    expect(script[0]!.sees).toContain('level comes after 0.3 s');
+    expect(script[0]!.sees.join()).toMatch(/left aileron goes up and stays there/);
+    expect(script[0]!.sees.join()).toMatch(/let go: off again/);
+  });
+  it('is empty without panic, and tells a hole', () => {
+    expect(panicScript(makeSetup())).toEqual([]);
+    const holed = structuredClone(panicSetup());
+    const line = holed.program.lines.find((l) => l.id === 'panic-6')!;
+    holed.program.lines = [line, ...holed.program.lines.filter((l) => l !== line)];
+    expect(panicScript(holed)[0]!.sees[0]).toMatch(/^WRONG in the program: rate/);
+  });
+});
+
+describe('failsafe script', () => {
+  it('stops the motor first, then looks at surfaces, then tips, then switches on again', () => {
+    const script = failsafeScript(makeSetup());
+    expect(script.map((s) => s.item)).toEqual(['motor', 'surfaces', 'tilt', 'back']);
+    expect(script[0]!.does).toMatch(/Propeller off, the model held.*motor runs at 35 %/);
+    expect(script[0]!.sees[0]).toMatch(/motor stops/);
+    expect(script[2]!.sees.join()).toMatch(/left aileron goes up/);
+  });
+  it('tells a motor that would run on', () => {
+    const setup = makeSetup('conventional', 'switch-receiver');
+    setup.program.failsafe = setup.program.failsafe.filter((f) => f.channel !== 3);
+    expect(failsafeScript(setup)[0]!.sees[0]).toMatch(/^WRONG in the program: the motor runs on/);
+  });
+  it('asks nothing about a motor of a glider', () => {
+    const setup = makeSetup();
+    setup.airframe.motors = [];
+    setup.installation.plugs = setup.installation.plugs.filter((p) => !p.drives.includes('motor'));
+    expect(failsafeScript(setup).map((s) => s.item)).not.toContain('motor');
+  });
+});
+
+describe('evidence of tests and readings', () => {
+  const keep = (
+    setup: Setup,
+    check: string,
+    surface: string,
+    seen: Evidence['seen'],
+  ): Evidence => ({
+    check,
+    surface,
+    seen,
+    parts: stamp(setup, { check, surface }),
+    version: 1,
+    at: '2026-01-01T00:00:00.000Z',
+  });
+  const changes: [string, (s: Setup) => void, 'panic' | 'failsafe' | 'read', boolean][] = [
+    [
+      'a mode line',
+      (s) => void (s.program.lines.find((l) => l.id === 'mode-6')!.weightPct = 90),
+      'panic',
+      true,
+    ],
+    [
+      'a slot of the unit',
+      (s) => void (s.unit.settings.slots = ['off', 'level', 'rate']),
+      'panic',
+      true,
+    ],
+    ['a crash', (s) => void (s.installation.revisions.crash += 1), 'panic', true],
+    ['a rate', (s) => void (s.program.inputs[0]!.rates[0]!.weightPct = 80), 'panic', false],
+    ['a name', (s) => void (s.name = 'Other'), 'panic', false],
+    ['the failsafe', (s) => void s.program.failsafe.pop(), 'failsafe', true],
+    ['the failsafe, for panic', (s) => void s.program.failsafe.pop(), 'panic', false],
+    ['the radio module', (s) => void (s.installation.revisions.radioModule += 1), 'failsafe', true],
+    ['the throttle’s end', (s) => void (s.program.outputs[2]!.maxPct = 90), 'failsafe', true],
+    ['the channel’s end', (s) => void (s.program.outputs[0]!.maxPct = 90), 'read', true],
+    ['its rate', (s) => void (s.program.inputs[0]!.rates[0]!.weightPct = 80), 'read', true],
+    ['another channel', (s) => void (s.program.outputs[1]!.maxPct = 90), 'read', false],
+    ['the scale', (s) => void (s.transmitter.pulse.usAt100 = 500), 'read', true],
+  ];
+  it.each(changes)('%s changed', (_, change, kind, stale) => {
+    const setup = panicSetup();
+    const evidence =
+      kind === 'read'
+        ? keep(setup, 'read:ch1-0', 'ch1', '-100%')
+        : keep(setup, `test:${kind}`, kind === 'panic' ? 'from-1' : 'motor', 'pass');
+    expect(staleReasons(setup, evidence)).toEqual([]);
+    const next = structuredClone(setup);
+    change(next);
+    expect(staleReasons(next, evidence).length > 0).toBe(stale);
+  });
+  it('is proven, wrong, or to do', () => {
+    const setup = panicSetup();
+    const all = [
+      keep(setup, 'test:panic', 'from-1', 'pass'),
+      keep(setup, 'test:panic', 'from-2', 'fail'),
+    ];
+    expect(testsOf(setup, all, 'panic').map((t) => t.status)).toEqual([
+      'proven',
+      'stop',
+      'todo',
+      'todo',
+      'todo',
+      'todo',
+    ]);
+    const [first] = readings(setup, []);
+    const read = (value: number) =>
+      readings(setup, [
+        keep(setup, `read:${first!.asked.id}`, `ch${first!.asked.channel}`, `${value}%`),
+      ])[0]!.status;
+    expect(read(Math.round(first!.asked.predictedPct) + 1)).toBe('proven');
+    expect(read(Math.round(first!.asked.predictedPct) + 9)).toBe('stop');
+  });
+});

@@ -1,0 +1,131 @@
+import { compileChain, describeSurface, stickOf } from '../chain';
+import { mayAnswer } from './answers';
+import type { Setup } from '../setup';
+import { controlWords, proofOf, type ProofRow } from '../verify';
+
+/** One thing to do with the model in hand, and what must be seen, in this order. */
+export interface ScriptStep {
+  /** Names the evidence: check and what of it. */
+  check: 'test:panic' | 'test:failsafe';
+  item: string;
+  does: string;
+  sees: string[];
+}
+
+/** Far enough over that levelling cannot be mistaken for damping. */
+const TIP_DEG = 50;
+
+/** Every distinct position of the orders without panic pressed and without anything remembered. */
+function startingRows(setup: Setup): ProofRow[] {
+  const proof = proofOf(setup);
+  const seen = new Set<string>();
+  const knobs = proof.controls.map((id) => {
+    const kind = setup.transmitter.controls.find((c) => c.id === id)!.kind;
+    return kind === 'knob' || kind === 'slider' || kind === 'stick';
+  });
+  return proof.rows.filter((row) => {
+    if (!row.panic || row.remembered.length > 0) return false;
+    const key = row.values.filter((_, i) => !knobs[i]).join();
+    // One place of each knob is enough for the hands; the proof has looked at the others.
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
+/** Panic, tried from every position with the model in hand. */
+export function panicScript(setup: Setup): ScriptStep[] {
+  const proof = proofOf(setup);
+  const { panic } = proof;
+  if (!panic) return [];
+  const control = setup.transmitter.controls[panic.at]!;
+  const answers = mayAnswer(setup, 'level', TIP_DEG);
+  return startingRows(setup).map((row, i) => ({
+    check: 'test:panic',
+    item: `from-${i + 1}`,
+    does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.label} on and held.`,
+    sees: [
+      row.panic!.righted
+        ? `${row.panic!.mode} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
+        : `WRONG in the program: ${row.panic!.mode}, not self-levelling`,
+      ...answers,
+      `let go: ${row.mode} again`,
+    ],
+  }));
+}
+
+function wordsOf(setup: Setup, row: ProofRow): string {
+  const proof = proofOf(setup);
+  return proof.controls
+    .map((id, i) => {
+      const control = setup.transmitter.controls.find((c) => c.id === id)!;
+      return proof.panic?.id === id ? '' : controlWords(control, row.values[i]!);
+    })
+    .filter((w) => w !== '')
+    .join(', ');
+}
+
+/** The link switched off with the model held: what must be seen, in which order. */
+export function failsafeScript(setup: Setup): ScriptStep[] {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const stimulus = chain.restStimulus();
+  const memory = chain.newMemory();
+  memory.armed = true;
+  const at = stickOf(setup.transmitter, 'throttle');
+  const cut = setup.program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
+  if (cut?.kind === 'switch') {
+    const control = chain.layout.controls.get(cut.control)!;
+    const { rest } = setup.transmitter.controls[control]!;
+    stimulus.controls[control] = rest < 0 ? 100 : -100;
+  }
+  const motors = setup.airframe.motors.length > 0;
+  if (at >= 0) stimulus.controls[at] = -30;
+  chain.step(stimulus, memory, frame);
+  const runningPct = Math.max(0, ...frame.motorPct);
+  stimulus.linkUp = false;
+  chain.step(stimulus, memory, frame);
+  const lostPct = Math.max(0, ...frame.motorPct);
+  const { mode } = frame;
+  const surfaces = setup.airframe.surfaces.map((s, i) => describeSurface(s, frame.surfaceDeg[i]!));
+  const levels = frame.failsafeActive || mode === 'level';
+  const step = (item: string, does: string, sees: string[]): ScriptStep => ({
+    check: 'test:failsafe',
+    item,
+    does,
+    sees,
+  });
+  return [
+    ...(motors
+      ? [
+          step(
+            'motor',
+            `Propeller off, the model held all the same. Throttle cut off, throttle stick a third up${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
+            [
+              lostPct < 5
+                ? 'the motor stops within a second or two'
+                : `WRONG in the program: the motor runs on at ${lostPct.toFixed(0)} %`,
+            ],
+          ),
+        ]
+      : []),
+    step(
+      'surfaces',
+      motors
+        ? 'Still off: look at every surface.'
+        : 'Switch the transmitter off and look at every surface.',
+      surfaces,
+    ),
+    ...(levels
+      ? [
+          step(
+            'tilt',
+            `Still off: right wing down, about ${TIP_DEG}°.`,
+            mayAnswer(setup, 'lost', TIP_DEG),
+          ),
+        ]
+      : []),
+    step('back', 'Throttle stick low, then switch the transmitter on again.', [
+      'surfaces follow the sticks again',
+      ...(motors ? ['the motor stays still until the stick is moved'] : []),
+    ]),
+  ];
+}

@@ -1,0 +1,205 @@
+'use client';
+
+import { LAUNCH_WHEN, RATE_WHEN, positionsOfSwitches } from '@/core/plan';
+import { Choice } from '../fields/Choice';
+import { NumberField } from '../fields/NumberField';
+import { ControlSelect, PRESSABLE, SWITCHES } from './ControlSelect';
+import type { Wishing } from './useWishes';
+
+const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
+
+/** Throttle cut: on which switch, in which position the motor is held off. */
+export function CutWishes({ setup, wishes, wish }: Wishing) {
+  if (setup.airframe.motors.length === 0)
+    return <p className="text-soft">This model has no motor.</p>;
+  const { cut } = wishes;
+  const places = cut ? PLACES[positionsOfSwitches(setup, [cut.control]) as 2 | 3] : [];
+  return (
+    <div className="grid items-end gap-2 sm:grid-cols-2">
+      <ControlSelect
+        label="Throttle cut on"
+        setup={setup}
+        kinds={SWITCHES}
+        value={cut?.control}
+        onChange={(control) =>
+          wish({ ...wishes, cut: { control, position: 0 } }, 'Throttle cut switch')
+        }
+      />
+      {cut && (
+        <Choice
+          label="Motor held off in"
+          value={String(cut.position)}
+          options={places.map((words, i) => [String(i), words] as const)}
+          onChange={(p) =>
+            wish({ ...wishes, cut: { ...cut, position: Number(p) } }, 'Throttle cut position')
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** Rates and expo: the same everywhere, or little in off and all when stabilized. */
+export function RateWishes({ wishes, wish }: Wishing) {
+  const { rates } = wishes;
+  const field = (key: keyof NonNullable<typeof rates>, label: string, min: number, max: number) => (
+    <NumberField
+      key={key}
+      label={label}
+      unit="%"
+      min={min}
+      max={max}
+      value={rates![key]}
+      onCommit={(v) => {
+        wish({ ...wishes, rates: { ...rates!, [key]: v } }, `${label} ${v} %`);
+        return undefined;
+      }}
+    />
+  );
+  return (
+    <div className="flex flex-col gap-3">
+      <Choice
+        label="Rates"
+        value={rates ? 'two' : 'one'}
+        options={[
+          ['one', 'the same everywhere'],
+          ['two', 'low in off, full when stabilized'],
+        ]}
+        onChange={(v) => {
+          const { rates: _, ...rest } = wishes;
+          wish(
+            v === 'two'
+              ? { ...rest, rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 } }
+              : rest,
+            v === 'two' ? 'Rates by mode' : 'One rate',
+          );
+        }}
+      />
+      {rates && (
+        <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
+          {field('offPct', 'rate in off', 10, 150)}
+          {field('offExpoPct', 'expo in off', -100, 100)}
+          {field('onPct', 'rate when on', 10, 150)}
+          {field('onExpoPct', 'expo when on', -100, 100)}
+        </div>
+      )}
+      <p className="text-soft text-sm">{RATE_WHEN}</p>
+    </div>
+  );
+}
+
+/** Hand-launch help. */
+export function LaunchWishes({ setup, wishes, wish }: Wishing) {
+  const { launch } = wishes;
+  const put = (next: NonNullable<typeof launch>, label: string) =>
+    wish({ ...wishes, launch: next }, label);
+  const number = (
+    key: 'holdS' | 'elevatorPct' | 'releasePct',
+    label: string,
+    unit: string,
+    min: number,
+    max: number,
+    step = 1,
+  ) => (
+    <NumberField
+      key={key}
+      label={label}
+      unit={unit}
+      min={min}
+      max={max}
+      step={step}
+      value={launch![key]}
+      onCommit={(v) => {
+        put({ ...launch!, [key]: v }, `${label} ${v} ${unit}`);
+        return undefined;
+      }}
+    />
+  );
+  return (
+    <div className="flex flex-col gap-3">
+      <ControlSelect
+        label="Launch help by holding"
+        setup={setup}
+        kinds={PRESSABLE}
+        value={launch?.control}
+        none="no launch help"
+        onChange={(control) => {
+          const { launch: _, ...rest } = wishes;
+          wish(
+            control
+              ? {
+                  ...rest,
+                  launch: { holdS: 1, elevatorPct: 25, releasePct: 10, ...launch, control },
+                }
+              : rest,
+            control ? 'Launch help' : 'No launch help',
+          );
+        }}
+      />
+      {launch && (
+        <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
+          {number('holdS', 'held for', 's', 0, 5, 0.1)}
+          {number('elevatorPct', 'up elevator', '%', 0, 100)}
+          {number('releasePct', 'let go beyond', '%', 2, 80)}
+          <ControlSelect
+            label="Shifted by"
+            setup={setup}
+            kinds={['trim']}
+            value={launch.adjust}
+            none="no trim"
+            onChange={(adjust) => {
+              const { adjust: _, ...rest } = launch;
+              put(adjust ? { ...rest, adjust } : rest, 'Trim of the launch elevator');
+            }}
+          />
+        </div>
+      )}
+      <p className="text-soft text-sm">{LAUNCH_WHEN}</p>
+    </div>
+  );
+}
+
+/** Spoken call-outs and the motor timer. */
+export function VoiceWishes({ wishes, wish }: Wishing) {
+  const { timerMin, ...others } = wishes;
+  return (
+    <div className="grid items-end gap-3 sm:grid-cols-2">
+      <Choice
+        label="Speak mode and gain"
+        value={wishes.callouts ? 'yes' : 'no'}
+        options={[
+          ['no', 'no'],
+          ['yes', 'yes'],
+        ]}
+        onChange={(v) => wish({ ...wishes, callouts: v === 'yes' }, `Call-outs: ${v}`)}
+      />
+      <div className="flex items-end gap-2">
+        <Choice
+          label="Motor timer"
+          value={timerMin === undefined ? 'no' : 'yes'}
+          options={[
+            ['no', 'none'],
+            ['yes', 'runs with the throttle'],
+          ]}
+          onChange={(v) =>
+            wish(v === 'yes' ? { ...others, timerMin: 8 } : others, `Motor timer: ${v}`)
+          }
+        />
+        {timerMin !== undefined && (
+          <NumberField
+            label="after"
+            unit="min"
+            min={0.5}
+            max={120}
+            step={0.5}
+            value={timerMin}
+            onCommit={(v) => {
+              wish({ ...wishes, timerMin: v }, `Timer ${v} min`);
+              return undefined;
+            }}
+          />
+        )}
+      </div>
+    </div>
+  );
+}

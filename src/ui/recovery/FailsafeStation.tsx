@@ -1,0 +1,134 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { tests } from '@/core/logbook';
+import { footprint } from '@/core/recovery';
+import { channelLost } from '@/core/sheets';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { MODE_WORDS } from '../unit/words';
+import { FootprintDrawing } from './FootprintDrawing';
+import { TestScript } from './TestScript';
+
+/** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
+export function FailsafeStation() {
+  const { id, setup, evidence } = useModel((s) => s);
+  const script = useMemo(() => tests(setup, evidence, 'failsafe'), [setup, evidence]);
+  const { failsafe } = setup.unit.settings;
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <p className="card border-stop">
+          Hold the model, or have it held, for every step: the motor may start. Propeller off until
+          the last.
+        </p>
+        <TestScript title="Link off, with the model held" steps={script} />
+      </div>
+      <aside className="flex flex-col gap-4">
+        <section className="card" aria-labelledby="lost-title">
+          <h2 id="lost-title" className="text-lg font-bold">
+            When the link is lost
+          </h2>
+          {failsafe && (
+            <p className="mt-1">
+              The unit goes to <strong>{MODE_WORDS[failsafe.mode]}</strong>, pitch{' '}
+              {failsafe.pitchDeg}°, bank {failsafe.rollDeg}°, throttle{' '}
+              {failsafe.cutThrottle ? 'off' : 'left to it'}.
+            </p>
+          )}
+          <table className="mt-2 w-full text-sm">
+            <thead className="text-soft text-left">
+              <tr>
+                <th scope="col" className="font-normal">
+                  Channel
+                </th>
+                <th scope="col" className="font-normal">
+                  does
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  pulse
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {channelLost(setup).map((c) => (
+                <tr key={c.channel} className="border-t border-(--card-edge)">
+                  <th scope="row" className="py-1.5 text-left font-semibold">
+                    {c.channel} {c.carries}
+                  </th>
+                  <td>{c.words}</td>
+                  <td className="num">{c.us === undefined ? '–' : `${c.us.toFixed(0)} µs`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Link href={`/models/${id}/program`} className="btn mt-3">
+            Choose another way at Program
+          </Link>
+        </section>
+        <Where />
+        <p className="text-soft text-sm">
+          What a failsafe must do is for the rules of your country, club and site to say, and they
+          come first. The figures here are planning aids.
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+/** Where it comes down: glide or circle, with the wind. */
+function Where() {
+  const { setup } = useModel((s) => s);
+  const { measures, kind } = setup.airframe;
+  const [heightM, setHeight] = useState(60);
+  const [windMps, setWind] = useState(4);
+  if (kind === 'car' || kind === 'boat') return null;
+  const bankDeg = setup.unit.settings.failsafe?.rollDeg ?? 0;
+  const place = footprint({
+    heightM,
+    windMps,
+    bankDeg,
+    glideRatio: measures.glideRatio,
+    speedMps: measures.approachMps * 1.3,
+  });
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="where-title">
+      <h2 id="where-title" className="text-lg font-bold">
+        Where it comes down
+      </h2>
+      <div className="grid grid-cols-2 items-end gap-2">
+        <NumberField
+          label="height"
+          unit="m"
+          min={1}
+          max={1000}
+          step={5}
+          value={heightM}
+          onCommit={(v) => {
+            setHeight(v);
+            return undefined;
+          }}
+        />
+        <NumberField
+          label="wind"
+          unit="m/s"
+          min={0}
+          max={30}
+          value={windMps}
+          onCommit={(v) => {
+            setWind(v);
+            return undefined;
+          }}
+        />
+      </div>
+      <FootprintDrawing place={place} bankDeg={bankDeg} />
+      <p className="text-soft text-sm">
+        {Number.isFinite(place.radiusM)
+          ? `A circle of ${place.radiusM.toFixed(0)} m radius (R = V²/(g·tan φ)), down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
+          : `Down in ${place.timeS.toFixed(0)} s: as far as ${place.downwindM.toFixed(0)} m downwind, ${place.upwindM.toFixed(0)} m against the wind, and anywhere between, since nobody chooses the heading.`}{' '}
+        At 1.3 times approach speed, glide ratio {measures.glideRatio} : 1, from Model.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,247 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { tests } from '@/core/logbook';
+import { fromInverted } from '@/core/recovery';
+import { pointer } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { useVerdict } from '../frame/verdict';
+import { PitchChart } from './PitchChart';
+import { TestScript } from './TestScript';
+
+/** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
+export function PanicStation() {
+  const { id, setup, evidence, edit } = useModel((s) => s);
+  const { proof } = useVerdict();
+  const script = useMemo(() => tests(setup, evidence, 'panic'), [setup, evidence]);
+  const { settings, traits } = setup.unit;
+  const own = setup.program.outputs.some((o) => o.carries === 'recovery');
+  const slowestMs = Math.max(
+    0,
+    ...(proof?.rows ?? []).flatMap((r) => (r.panic?.righted ? [r.panic.afterMs] : [])),
+  );
+  const set = (path: string, value: number, label: string) =>
+    edit([{ op: 'replace', path, value }], label)[0]?.reason;
+  const limits = own && settings.recovery ? settings.recovery : undefined;
+
+  if (script.length === 0)
+    return (
+      <div className="card max-w-2xl">
+        <p className="text-lg">This model has no panic recovery.</p>
+        <p className="text-soft mt-1">
+          {traits.modes.includes('level')
+            ? 'The unit can level the model: a control held can bring that from anywhere.'
+            : 'The unit cannot level a model, so there is nothing panic could call.'}
+        </p>
+        {traits.modes.includes('level') && (
+          <Link href={`/models/${id}/program`} className="btn btn-main mt-3">
+            Choose one at Program
+          </Link>
+        )}
+      </div>
+    );
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+      <TestScript title="With the model in hand, propeller off" steps={script} />
+      <aside className="flex flex-col gap-4">
+        <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
+          <h2 id="limits-title" className="text-lg font-bold">
+            What the stick can still ask
+          </h2>
+          <div className="grid grid-cols-2 items-end gap-2">
+            {limits ? (
+              <>
+                <NumberField
+                  label="bank up to"
+                  unit="°"
+                  min={0}
+                  max={90}
+                  value={limits.rollLimitDeg}
+                  onCommit={(v) =>
+                    set(
+                      pointer('unit', 'settings', 'recovery', 'rollLimitDeg'),
+                      v,
+                      `Recovery bank ${v}°`,
+                    )
+                  }
+                />
+                <NumberField
+                  label="pitch up to"
+                  unit="°"
+                  min={0}
+                  max={90}
+                  value={limits.pitchLimitDeg}
+                  onCommit={(v) =>
+                    set(
+                      pointer('unit', 'settings', 'recovery', 'pitchLimitDeg'),
+                      v,
+                      `Recovery pitch ${v}°`,
+                    )
+                  }
+                />
+                <NumberField
+                  label="unit waits"
+                  unit="ms"
+                  min={0}
+                  max={5000}
+                  step={50}
+                  value={limits.delayMs}
+                  onCommit={(v) =>
+                    set(
+                      pointer('unit', 'settings', 'recovery', 'delayMs'),
+                      v,
+                      `Recovery after ${v} ms`,
+                    )
+                  }
+                />
+              </>
+            ) : (
+              <NumberField
+                label="bank up to"
+                unit="°"
+                min={5}
+                max={90}
+                value={settings.angleLimitsDeg.roll}
+                onCommit={(v) => set('/unit/settings/angleLimitsDeg/roll', v, `Bank limit ${v}°`)}
+              />
+            )}
+          </div>
+          <p className="text-soft text-sm">
+            {limits
+              ? 'These hold while recovery acts, whatever the mode switch says.'
+              : 'Panic calls self-levelling, so its own limits hold, in panic and out of it.'}{' '}
+            A panicked stick is often right over: about 15° cannot hurt (common practice, no
+            source).
+          </p>
+        </section>
+        <Cost slowestMs={slowestMs} />
+        {traits.extras.includes('pitch-with-throttle') && <PitchWithPower />}
+      </aside>
+    </div>
+  );
+}
+
+/** Time and height from inverted, from what the model rolls and flies. */
+function Cost({ slowestMs }: { slowestMs: number }) {
+  const cruise = useModel((s) => s.setup.airframe.measures.cruiseMps);
+  const [rollRate, setRollRate] = useState(180);
+  const [speed, setSpeed] = useState(cruise);
+  const cost = fromInverted({
+    rollRateDegPerS: rollRate,
+    speedMps: speed,
+    delayS: slowestMs / 1000,
+  });
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="cost-title">
+      <h2 id="cost-title" className="text-lg font-bold">
+        From inverted to level
+      </h2>
+      <div className="grid grid-cols-2 items-end gap-2">
+        <NumberField
+          label="it rolls"
+          unit="°/s"
+          min={20}
+          max={720}
+          step={10}
+          value={rollRate}
+          onCommit={(v) => {
+            setRollRate(v);
+            return undefined;
+          }}
+        />
+        <NumberField
+          label="at"
+          unit="m/s"
+          min={2}
+          max={120}
+          value={speed}
+          onCommit={(v) => {
+            setSpeed(v);
+            return undefined;
+          }}
+        />
+      </div>
+      <p>
+        <strong className="num text-2xl">{cost.heightM.toFixed(0)} m</strong> of height,{' '}
+        <strong className="num">{cost.totalS.toFixed(1)} s</strong>
+      </p>
+      <p className="text-soft text-sm">
+        {(slowestMs / 1000).toFixed(1)} s until panic acts, {cost.rollS.toFixed(1)} s to roll
+        upright ({cost.rollingM.toFixed(0)} m), then a pull-out at twice its weight (
+        {cost.pullOutM.toFixed(0)} m). A planning figure, not a promise: fly high enough to be wrong
+        about it.
+      </p>
+    </section>
+  );
+}
+
+const USUAL_PITCH = {
+  aboveThrottlePct: 51,
+  fullThrottlePitchDeg: 15,
+  belowThrottlePct: 30,
+  idlePitchDeg: -2,
+};
+
+/** Pitch target that follows the throttle, drawn. */
+function PitchWithPower() {
+  const { setup, edit } = useModel((s) => s);
+  const curve = setup.unit.settings.pitchWithThrottle;
+  const path = '/unit/settings/pitchWithThrottle';
+  const field = (key: keyof typeof USUAL_PITCH, label: string, unit: string) => (
+    <NumberField
+      key={key}
+      label={label}
+      unit={unit}
+      min={unit === '%' ? 0 : -30}
+      max={unit === '%' ? 100 : 45}
+      value={curve![key]}
+      onCommit={(v) =>
+        edit([{ op: 'replace', path: `${path}/${key}`, value: v }], `${label} ${v} ${unit}`)[0]
+          ?.reason
+      }
+    />
+  );
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="power-title">
+      <h2 id="power-title" className="text-lg font-bold">
+        Pitch with power
+      </h2>
+      {curve ? (
+        <>
+          <PitchChart curve={curve} />
+          <div className="grid grid-cols-2 items-end gap-2">
+            {field('aboveThrottlePct', 'rises above', '%')}
+            {field('fullThrottlePitchDeg', 'to, at full', '°')}
+            {field('belowThrottlePct', 'falls below', '%')}
+            {field('idlePitchDeg', 'to, at idle', '°')}
+          </div>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => edit([{ op: 'remove', path }], 'Pitch no longer follows the throttle')}
+          >
+            Switch it off
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="text-soft text-sm">
+            In self-levelling the nose can rise with the throttle and sink with it, so that power
+            climbs and idle does not stall.
+          </p>
+          <button
+            type="button"
+            className="btn self-start"
+            onClick={() =>
+              edit([{ op: 'add', path, value: USUAL_PITCH }], 'Pitch follows the throttle')
+            }
+          >
+            Let pitch follow the throttle
+          </button>
+        </>
+      )}
+    </section>
+  );
+}

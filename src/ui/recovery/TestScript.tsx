@@ -1,0 +1,72 @@
+'use client';
+
+import type { Checked } from '@/core/logbook';
+import type { ScriptStep } from '@/core/recovery';
+import { useModel } from '../frame/modelStore';
+import { StatusMark } from '../status/StatusMark';
+
+/** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
+export function TestScript({ title, steps }: { title: string; steps: Checked<ScriptStep>[] }) {
+  const observe = useModel((s) => s.observe);
+  const next = steps.findIndex((s) => s.status !== 'proven');
+  return (
+    <section className="card" aria-labelledby="script-title">
+      <h2 id="script-title" className="text-lg font-bold">
+        {title}
+      </h2>
+      <p className="text-soft text-sm" aria-live="polite">
+        {steps.filter((s) => s.status === 'proven').length} of {steps.length} seen as they must be
+      </p>
+      <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
+        {steps.map(({ asked, status, reasons }, i) => {
+          const answer = (seen: 'pass' | 'fail') => void observe(asked.check, asked.item, seen);
+          return (
+            <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
+              <div className="flex items-start justify-between gap-3">
+                <p className={i === next ? 'text-lg font-semibold' : ''}>
+                  {i + 1}. {asked.does}
+                </p>
+                <StatusMark
+                  status={status}
+                  words={
+                    {
+                      proven: 'seen',
+                      todo: 'to do',
+                      stale: 'look again',
+                      stop: 'not so',
+                      caution: '',
+                    }[status]
+                  }
+                />
+              </div>
+              <ul className="list-disc pl-6">
+                {asked.sees.map((s) => (
+                  <li key={s} className={s.startsWith('WRONG') ? 'text-stop font-bold' : ''}>
+                    {s}
+                  </li>
+                ))}
+              </ul>
+              {status === 'stale' && (
+                <p className="text-soft text-sm">
+                  Seen before; since then changed: {reasons.join(', ')}.
+                </p>
+              )}
+              <div className="mt-2 flex flex-wrap gap-2">
+                <button
+                  type="button"
+                  className={`btn ${i === next ? 'btn-main' : ''}`}
+                  onClick={() => answer('pass')}
+                >
+                  Seen so<span className="sr-only">, step {i + 1}</span>
+                </button>
+                <button type="button" className="btn" onClick={() => answer('fail')}>
+                  Not so<span className="sr-only">, step {i + 1}</span>
+                </button>
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
