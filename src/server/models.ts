@@ -152,7 +152,11 @@ const ObservationSchema = z.strictObject({
   surface: z.string().max(60),
   seen: z.union([
     z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
-    z.templateLiteral([z.number().min(-250).max(250), '%']),
+    z.custom<`${number}%`>(
+      (v) =>
+        typeof v === 'string' && /^-?\d{1,3}(\.\d+)?%$/.test(v) && Math.abs(parseFloat(v)) <= 250,
+      'must be a percentage to ±250, as "-96%"',
+    ),
   ]),
 });
 

@@ -1,5 +1,5 @@
 import { compileChain, describeSurface, stickOf } from '../chain';
-import { mayAnswer } from './answers';
+import { levellingMust } from './answers';
 import type { Setup } from '../setup';
 import { controlWords, proofOf, type ProofRow } from '../verify';
 
@@ -37,7 +37,7 @@ export function panicScript(setup: Setup): ScriptStep[] {
   const { panic } = proof;
   if (!panic) return [];
   const control = setup.transmitter.controls[panic.at]!;
-  const answers = mayAnswer(setup, 'level', TIP_DEG);
+  const answers = levellingMust(setup);
   return startingRows(setup).map((row, i) => ({
     check: 'test:panic',
     item: `from-${i + 1}`,
@@ -115,13 +115,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       surfaces,
     ),
     ...(levels
-      ? [
-          step(
-            'tilt',
-            `Still off: right wing down, about ${TIP_DEG}°.`,
-            mayAnswer(setup, 'lost', TIP_DEG),
-          ),
-        ]
+      ? [step('tilt', `Still off: right wing down, about ${TIP_DEG}°.`, levellingMust(setup))]
       : []),
     step('back', 'Throttle stick low, then switch the transmitter on again.', [
       'surfaces follow the sticks again',

@@ -19,8 +19,13 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
   const { program } = setup;
   const assigned: SheetStep[] = [];
   const mixes: SheetStep[] = [];
+  const cuts = program.lines.filter((l) => l.purpose === 'throttle-cut' && l.when);
+  const rest = {
+    ...setup,
+    program: { ...program, lines: program.lines.filter((l) => !cuts.includes(l)) },
+  };
   for (const { channel } of program.outputs) {
-    const sums = asMixes(setup, channel);
+    const sums = asMixes(rest, channel);
     const name = channelWords(setup, channel);
     if (!sums) {
       warnings.push(`${name} multiplies one thing by another: this kind of transmitter only adds.`);
@@ -63,6 +68,14 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
       })),
     },
     outputSection(setup),
+    {
+      title: 'Throttle cut',
+      steps: cuts.map((l) => ({
+        id: `line ${l.id}`,
+        entry: channelWords(setup, l.channel),
+        value: `${pct(l.weightPct + l.offsetPct)} when ${conditionWords(setup, l.when!)}`,
+      })),
+    },
     { title: 'Programmable mixes', steps: mixes },
     failsafeSection(setup),
     voiceSection(setup),

@@ -32,8 +32,12 @@ function placesOf(control: Control): { value: number; words: string }[] {
       value: switchValue(control.kind, p),
       words: placeWords(control, p),
     }));
-  const ends = control.hand === 'elevator' || control.hand === 'throttle';
-  const words = ends ? ['back', 'middle', 'away from you'] : ['left', 'middle', 'right'];
+  const words =
+    control.hand === 'throttle'
+      ? ['low', 'in the middle', 'high']
+      : control.hand === 'elevator'
+        ? ['back', 'in the middle', 'away from you']
+        : ['left', 'in the middle', 'right'];
   return [-100, 0, 100].map((value, i) => ({
     value,
     words:
@@ -43,8 +47,16 @@ function placesOf(control: Control): { value: number; words: string }[] {
   }));
 }
 
-/** Every value to read back: each channel in every place of what reaches it. */
+const known = new WeakMap<Setup, ReadBack[]>();
+
+/** Every value to read back: each channel in every place of what reaches it. Worked out once. */
 export function readBacksOf(setup: Setup): ReadBack[] {
+  const list = known.get(setup) ?? workOut(setup);
+  known.set(setup, list);
+  return list;
+}
+
+function workOut(setup: Setup): ReadBack[] {
   const { controls } = setup.transmitter;
   const reader = readerOf(setup);
   return setup.program.outputs.flatMap(({ channel, carries }) => {

@@ -56,7 +56,9 @@ describe('virtual bench', () => {
   });
   it('loses the link as its failsafes say', () => {
     const setup = makeSetup();
-    setup.program.failsafe.find((f) => f.channel === 1)!.kind = 'hold';
+    setup.program.failsafe = setup.program.failsafe.map((f) =>
+      f.channel === 3 ? f : { channel: f.channel, kind: 'hold' as const },
+    );
     delete setup.unit.settings.failsafe;
     const bench = createBench(setup);
     bench.setControl('sg', 100);

@@ -12,7 +12,7 @@ import { useVerdict } from './verdict';
 /** Name of the model and the strip of stations, in the order of the work. */
 export function ModelHeader() {
   const { id, setup, evidence, past, undo, version, saving } = useModel((s) => s);
-  const { findings } = useVerdict();
+  const { findings, visiting } = useVerdict();
   const here = usePathname().split('/')[3];
   const strip = useRef<HTMLOListElement>(null);
   useEffect(() => {
@@ -45,7 +45,11 @@ export function ModelHeader() {
       <nav aria-label="Stations of the job">
         <ol ref={strip} className="relative flex gap-1 overflow-x-auto pb-1">
           {STATIONS.map((station) => {
-            const status = station.status?.(setup, evidence, findings);
+            const status = station.status?.(
+              setup,
+              evidence,
+              visiting === undefined ? findings : undefined,
+            );
             const current = station.id === here;
             return (
               <li key={station.id} className="shrink-0">

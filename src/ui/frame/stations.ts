@@ -60,7 +60,8 @@ export const STATIONS: readonly Station[] = [
   {
     id: 'panic',
     title: 'Panic',
-    status: (setup, evidence) => statusOf(tests(setup, evidence, 'panic')),
+    // Its script is made from the proof: without one there is nothing to say yet.
+    status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'panic')),
   },
   {
     id: 'failsafe',

@@ -3,7 +3,7 @@
 import { proxy, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Setup } from '@/core/setup';
-import type { Finding, Proof } from '@/core/verify';
+import { rememberProof, type Finding, type Proof } from '@/core/verify';
 import type { Prover, Verdict } from '@/workers/proof.worker';
 import { useModel } from './modelStore';
 
@@ -38,7 +38,10 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       if (!gone) setVisited({ of: setup, states });
     });
     void prover.judge(setup, onProgress).then((verdict) => {
-      if (!gone) setKnown({ of: setup, verdict });
+      if (!gone) {
+        rememberProof(setup, verdict.proof);
+        setKnown({ of: setup, verdict });
+      }
       worker.terminate();
     });
     return () => {

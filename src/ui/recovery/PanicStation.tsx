@@ -13,6 +13,12 @@ import { TestScript } from './TestScript';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
 export function PanicStation() {
+  const { visiting } = useVerdict();
+  // The script is made from the proof, which a worker is working out.
+  return visiting === undefined ? <Panic /> : <p className="card">Looking at every position …</p>;
+}
+
+function Panic() {
   const { id, setup, evidence, edit } = useModel((s) => s);
   const { proof } = useVerdict();
   const script = useMemo(() => tests(setup, evidence, 'panic'), [setup, evidence]);

@@ -26,18 +26,20 @@ export function TestScript({ title, steps }: { title: string; steps: Checked<Scr
                 <p className={i === next ? 'text-lg font-semibold' : ''}>
                   {i + 1}. {asked.does}
                 </p>
-                <StatusMark
-                  status={status}
-                  words={
-                    {
-                      proven: 'seen',
-                      todo: 'to do',
-                      stale: 'look again',
-                      stop: 'not so',
-                      caution: '',
-                    }[status]
-                  }
-                />
+                <span className="shrink-0">
+                  <StatusMark
+                    status={status}
+                    words={
+                      {
+                        proven: 'seen',
+                        todo: 'to do',
+                        stale: 'look again',
+                        stop: 'not so',
+                        caution: '',
+                      }[status]
+                    }
+                  />
+                </span>
               </div>
               <ul className="list-disc pl-6">
                 {asked.sees.map((s) => (

@@ -58,7 +58,7 @@ export function SheetStation() {
           </a>
         </div>
       </section>
-      <h2 className="hidden text-2xl font-bold print:block">{sheet.title}</h2>
+      <p className="font-head hidden text-2xl font-bold print:block">{sheet.title}</p>
       <p className="card border-stop">
         Propeller off (pinion out, wheels clear) and throttle cut on before anything is entered.
       </p>
@@ -78,7 +78,7 @@ export function SheetStation() {
           </p>
           {sheet.sections.map((section) => (
             <section key={section.title} className="card break-inside-avoid">
-              <h3 className="text-lg font-bold">{section.title}</h3>
+              <h2 className="text-lg font-bold">{section.title}</h2>
               <ul className="divide-y divide-(--card-edge)">
                 {section.steps.map((step) => (
                   <li key={step.id}>
@@ -134,9 +134,9 @@ function ReadBacks({ list }: { list: ReturnType<typeof readings> }) {
   const proven = list.filter((c) => c.status === 'proven').length;
   return (
     <section className="card self-start" aria-labelledby="read-title">
-      <h3 id="read-title" className="text-lg font-bold">
+      <h2 id="read-title" className="text-lg font-bold">
         Read it back
-      </h3>
+      </h2>
       <p className="text-soft text-sm">
         Open the channel monitor, put your hands where it says, type what stands there. Within{' '}
         {TOLERANCE_PCT} % is right: monitors round, and knobs stop a little short.

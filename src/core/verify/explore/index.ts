@@ -18,3 +18,8 @@ export function proofOf(setup: Setup, options: ExploreOptions = {}): Proof {
   proofs.set(setup, proof);
   return proof;
 }
+
+/** Takes a proof that was worked out elsewhere, in a worker say, for the one of this Setup. */
+export function rememberProof(setup: Setup, proof: Proof): void {
+  proofs.set(setup, proof);
+}
