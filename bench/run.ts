@@ -3,6 +3,7 @@ import { Bench } from 'tinybench';
 import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
 import { plannerRatio } from './planner';
+import { proofRatios } from './proof';
 import { straightLine } from './straight-line';
 
 const setup = makeSetup();
@@ -68,3 +69,4 @@ const ratio = median(rounds.map(([a, b]) => a / b));
 console.log(`chain evaluations a second: ${median(rounds.map(([a]) => a)).toExponential(2)}`);
 console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 0.3)`);
 await plannerRatio();
+await proofRatios();

@@ -3,6 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import Papa from 'papaparse';
+import { wished } from '../../tests/kit/order-faults';
 import { makeSetup } from '../../tests/kit/setups';
 
 const folder = mkdtempSync(join(tmpdir(), 'tolvan-cli-'));
@@ -50,5 +52,48 @@ describe('tolvan', () => {
     expect(tolvan('validate', join(folder, 'nowhere.json')).complaints[0]).toContain('cannot read');
     expect(tolvan('fly', file('good.json', makeSetup())).complaints[0]).toContain('usage');
     expect(tolvan().status).toBe(2);
+  });
+  it('prints every combination, as JSON and as CSV that reads back the same', () => {
+    const path = file(
+      'wished.json',
+      wished({ panic: { way: 'replace', control: 'sm', holdS: 0 } }),
+    );
+    const table = JSON.parse(tolvan('table', path).stdout);
+    expect(table).toMatchObject({ complete: true, visited: table.rows.length });
+    expect(table.rows.length).toBeGreaterThan(20);
+    expect(table.rows.some((r: { panicRighted: boolean }) => r.panicRighted === false)).toBe(true);
+    const csv = tolvan('table', path, '--csv').stdout;
+    expect(csv).toContain('\r\n');
+    const back = Papa.parse<Record<string, string>>(csv.trim(), { header: true });
+    expect(back.errors).toEqual([]);
+    expect(back.data).toHaveLength(table.rows.length);
+    expect(Number(back.data[3]!.gainRollPct)).toBe(table.rows[3].gainRollPct);
+  });
+  it('plans a program from wishes, and says where a wish cannot be', () => {
+    const setup = makeSetup();
+    setup.intents.program = {
+      modes: { switches: ['sa'], table: ['off', 'rate', 'level'] },
+      panic: { way: 'offsets', control: 'sm', holdS: 0.2, gainPct: 50 },
+      callouts: true,
+    };
+    const planned = JSON.parse(tolvan('plan', file('wishes.json', setup)).stdout) as typeof setup;
+    expect(planned.program.lines.filter((l) => l.purpose === 'panic').length).toBeGreaterThan(2);
+    expect(planned.program.callouts).toHaveLength(3);
+    const bad = makeSetup('conventional', 'button-stabilizer');
+    bad.intents.program = {
+      panic: { way: 'replace', control: 'sm', holdS: 0 },
+      callouts: false,
+    };
+    const refused = tolvan('plan', file('bad.json', bad));
+    expect(refused.status).toBe(2);
+    expect(refused.complaints[0]).toContain('the unit cannot level the model');
+  });
+  it('prints the sheet in a style, and knows no others', () => {
+    const path = file('sheet.json', wished());
+    expect(tolvan('sheet', path).stdout).toContain('source Switch A, weight +100 %');
+    expect(tolvan('sheet', path, '--style', 'switch-value').stdout).toContain(
+      'Position 1: Switch A',
+    );
+    expect(tolvan('sheet', path, '--style', 'poem').status).toBe(2);
   });
 });

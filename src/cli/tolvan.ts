@@ -1,8 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describeProblem, readSetup, type Problem, type Setup } from '../core/setup';
+import { usualWishes, writeWishes } from '../core/plan';
+import { sheetFor, sheetMarkdown, type EntryStyle } from '../core/sheets';
 import { checkDirections } from './check';
+import { combinationCsv, combinationTable } from './table';
 
-const USAGE = 'usage: tolvan validate FILE | tolvan check FILE';
+const USAGE =
+  'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style line|function|switch-value]';
 
 /** Prints one JSON document; the exit code says how it went: 0 well, 1 something to fix, 2 unusable. */
 function print(value: unknown): void {
@@ -28,7 +32,20 @@ function load(file: string): Setup {
   return result.value;
 }
 
-const [command, file] = process.argv.slice(2);
+const [command, file, ...flags] = process.argv.slice(2);
+
+const STYLES: readonly string[] = ['line', 'function', 'switch-value'];
+
+/** The value after --style; undefined for the transmitter's own. */
+function styleAsked(): EntryStyle | undefined {
+  const at = flags.indexOf('--style');
+  if (at < 0) return undefined;
+  const style = flags[at + 1] ?? '';
+  if (!STYLES.includes(style))
+    unusable([{ path: '', reason: `--style must be one of: ${STYLES.join(', ')}` }]);
+  return style as EntryStyle;
+}
+
 if (file === undefined) unusable([{ path: '', reason: USAGE }]);
 switch (command) {
   case 'validate': {
@@ -42,6 +59,29 @@ switch (command) {
     process.exit(report.ok ? 0 : 1);
     break;
   }
+  case 'table': {
+    const setup = load(file);
+    if (flags.includes('--csv')) process.stdout.write(combinationCsv(setup));
+    else print(combinationTable(setup));
+    break;
+  }
+  case 'plan': {
+    const setup = load(file);
+    const written = writeWishes(setup, setup.intents.program ?? usualWishes(setup));
+    if (!written.ok)
+      unusable(
+        written.reasons.map((reason, i) => ({
+          path: written.paths[i] ?? '/intents/program',
+          reason,
+        })),
+      );
+    for (const note of written.notes) process.stderr.write(note + '\n');
+    print(written.setup);
+    break;
+  }
+  case 'sheet':
+    process.stdout.write(sheetMarkdown(sheetFor(load(file), styleAsked())));
+    break;
   default:
     unusable([{ path: '', reason: USAGE }]);
 }

@@ -1,0 +1,81 @@
+// The proof of the worst shipped program: evaluator against oracle, states a second, the reduction.
+import { Bench } from 'tinybench';
+import { Oracle } from '../tests/kit/oracle';
+import { wished } from '../tests/kit/order-faults';
+import { compileChain } from '../src/core/chain';
+import { compileProgram } from '../src/core/chain/program';
+import { prove, unreducedCount, verify } from '../src/core/verify';
+
+/** Everything at once: panic with a hold, launch help, rates by mode, two delays and two latches. */
+function worst() {
+  const setup = wished({
+    panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
+    launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
+    gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sc', offPosition: 2 },
+    rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
+    callouts: true,
+    timerMin: 8,
+  });
+  setup.program.logic.push({
+    id: 'second-latch',
+    label: 'Landing light',
+    op: 'latch',
+    set: { kind: 'switch', control: 'sd', position: 2 },
+    reset: { kind: 'switch', control: 'sd', position: 0 },
+  });
+  return setup;
+}
+
+/** Prints ratios within one run: nothing here is an absolute time. */
+export async function proofRatios(): Promise<void> {
+  const setup = worst();
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const memory = chain.newMemory();
+  const stimulus = chain.restStimulus();
+  const oracle = new Oracle(setup);
+  const program = compileProgram(setup, chain.layout);
+  const ids = setup.transmitter.controls.map((c) => c.id);
+  let tick = 0;
+  const move = () => {
+    tick += 1;
+    stimulus.controls[0] = (tick * 7) % 100;
+    stimulus.controls[7] = ((tick % 3) - 1) * 100;
+    stimulus.controls[8] = (((tick >> 1) % 3) - 1) * 100;
+    stimulus.dtS = 0.02;
+  };
+  const bench = new Bench({ time: 600 });
+  bench
+    .add('compiled', () => {
+      for (let i = 0; i < 200; i++) {
+        move();
+        program(stimulus, memory, frame);
+      }
+    })
+    .add('oracle', () => {
+      for (let i = 0; i < 200; i++) {
+        move();
+        oracle.step(
+          Object.fromEntries(ids.map((id, at) => [id, stimulus.controls[at]!])),
+          stimulus.dtS,
+        );
+      }
+    })
+    .add('proof', () => void prove(setup))
+    .add('rules', () => void verify(structuredClone(setup)));
+  await bench.run();
+  const latency = (name: string) => {
+    const result = bench.getTask(name)!.result;
+    return 'latency' in result ? result.latency.mean : NaN;
+  };
+  const proof = prove(setup);
+  console.log(
+    `compiled program against the tree-walking oracle: ${(latency('oracle') / latency('compiled')).toFixed(0)} times as fast   (aim ≥ 20)`,
+  );
+  console.log(
+    `proof: ${proof.visited} states visited of ${proof.spanned} the cone spans, ${unreducedCount(setup).toExponential(1)} without the reduction`,
+  );
+  console.log(
+    `states proved a second: ${((proof.visited / latency('proof')) * 1000).toExponential(1)}; all rules together cost ${(latency('rules') / latency('proof')).toFixed(1)} times the proof`,
+  );
+}
