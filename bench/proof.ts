@@ -60,12 +60,15 @@ export async function proofRatios(): Promise<void> {
           stimulus.dtS,
         );
       }
-    })
+    });
+  await bench.run();
+  const long = new Bench({ time: 0, iterations: 3, warmup: false });
+  long
     .add('proof', () => void prove(setup))
     .add('rules', () => void verify(structuredClone(setup)));
-  await bench.run();
+  await long.run();
   const latency = (name: string) => {
-    const result = bench.getTask(name)!.result;
+    const result = (bench.getTask(name) ?? long.getTask(name))!.result;
     return 'latency' in result ? result.latency.mean : NaN;
   };
   const proof = prove(setup);

@@ -24,7 +24,17 @@ await shot('hangar');
 await page.goto(`${address}/hangar/satellite-gyro`);
 await shot('unit-page');
 const loon = await modelPath('Loon');
-for (const station of ['model', 'transmitter', 'wiring', 'plain', 'unit']) {
+for (const station of [
+  'model',
+  'transmitter',
+  'wiring',
+  'plain',
+  'unit',
+  'program',
+  'sheet',
+  'panic',
+  'failsafe',
+]) {
   await page.goto(address + loon + `/${station}`);
   await shot(station);
 }
@@ -34,6 +44,11 @@ await page.keyboard.press('1');
 await page.keyboard.press('1');
 await page.getByRole('button', { name: 'Raise left wing' }).click();
 await shot('rig');
+
+const tern = await modelPath('Tern');
+await page.goto(address + tern + '/proof');
+await page.getByText('Panic does not work from everywhere').waitFor();
+await shot('proof');
 
 const otter = await modelPath('Otter');
 await page.goto(address + otter + '/plan');

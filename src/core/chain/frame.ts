@@ -60,7 +60,7 @@ export interface Frame {
   motorPct: Float64Array;
 }
 
-/** All state that outlives a step. Passed in, changed, passed on; copy it to branch. */
+/** All state that outlives a step. Passed in, changed, passed on. */
 export interface Memory {
   /** Two numbers for each logic entry: see logic.ts. */
   logic: Float64Array;
@@ -125,15 +125,5 @@ export function newMemory(layout: Layout): Memory {
     lastGainUs: NaN,
     armed: false,
     recoveryHeldS: 0,
-  };
-}
-
-export function copyMemory(memory: Memory): Memory {
-  return {
-    ...memory,
-    logic: memory.logic.slice(),
-    lastReceivedUs: memory.lastReceivedUs.slice(),
-    lastPortsUs: memory.lastPortsUs.slice(),
-    holdErrorDeg: memory.holdErrorDeg.slice(),
   };
 }

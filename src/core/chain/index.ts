@@ -1,5 +1,5 @@
 export * from './chain';
-export { copyMemory, type Frame, type Layout, type Memory, type Stimulus } from './frame';
+export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export { switchPosition, switchValue } from './conditions';
 export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';

@@ -1,4 +1,4 @@
-import { copyMemory, type Chain, type Frame, type Memory, type Stimulus } from '../../chain';
+import type { Chain, Frame, Memory, Stimulus } from '../../chain';
 import type { Cone } from './cone';
 import { outcomesOf, valuesOf } from './values';
 
@@ -9,7 +9,8 @@ export type Move = { control: number; value: number } | { waitS: number };
 export interface Reached {
   /** All controls; those outside of the cone at rest. */
   controls: Float64Array;
-  memory: Memory;
+  /** What latches, delays, edges and counters remember, as the chain keeps it. */
+  logic: Float64Array;
   /** How it was reached: the state before, and the move; undefined for the first. */
   from: { state: Reached; move: Move } | undefined;
 }
@@ -61,15 +62,14 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
     // Nothing remembers: the states are the product, each reached by setting the controls.
     const total = values.reduce((n, v) => n * v.length, 1);
     if (total > limit) return { states, unreduced, spanned, complete: false };
-    const memory = chain.newMemory();
-    memory.armed = true;
+    const { logic } = chain.newMemory();
     const digits = values.map(() => 0);
     for (let n = 0; n < total; n++) {
       const controls = stimulus.controls.slice();
       cone.controls.forEach((at, i) => {
         controls[at] = values[i]![digits[i]!]!;
       });
-      states.push({ controls, memory, from: undefined });
+      states.push({ controls, logic, from: undefined });
       for (let i = digits.length - 1; i >= 0 && ++digits[i]! >= values[i]!.length; i--)
         digits[i] = 0;
     }
@@ -77,25 +77,26 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
   }
 
   const waits = waitsOf(chain, remembering);
-  const known = new Map<string, true>();
-  const keyOf = (controls: Float64Array, memory: Memory) => {
+  const known = new Set<string>();
+  const memory = chain.newMemory();
+  const keyOf = () => {
     let key = '';
-    for (const at of cone.controls) key += `${controls[at]},`;
+    for (const at of cone.controls) key += `${stimulus.controls[at]},`;
     for (const i of remembering)
       key += `${memory.logic[i * 2]},${Math.round(memory.logic[i * 2 + 1]! * 1000)};`;
     return key;
   };
-  const visit = (controls: Float64Array, memory: Memory, from: Reached['from']): void => {
-    const key = keyOf(controls, memory);
+  /** Keeps the state that stimulus and memory stand in, if it is a new one. */
+  const visit = (from: Reached['from']): void => {
+    const key = keyOf();
     if (known.has(key)) return;
-    known.set(key, true);
-    states.push({ controls, memory, from });
+    known.add(key);
+    states.push({ controls: stimulus.controls.slice(), logic: memory.logic.slice(), from });
   };
-  const first = chain.newMemory();
-  first.armed = true;
   stimulus.dtS = 0;
-  chain.step(stimulus, first, frame);
-  visit(stimulus.controls.slice(), first, undefined);
+  recall(memory, memory.logic.slice());
+  chain.step(stimulus, memory, frame);
+  visit(undefined);
 
   for (let n = 0; n < states.length; n++) {
     if (states.length > limit) return { states, unreduced, spanned, complete: false };
@@ -103,8 +104,8 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
       return { states, unreduced, spanned, complete: false };
     const state = states[n]!;
     const go = (move: Move) => {
-      const next = apply(chain, state, move, stimulus, frame);
-      visit(next.controls, next.memory, { state, move });
+      apply(chain, state, move, stimulus, memory, frame);
+      visit({ state, move });
     };
     cone.controls.forEach((at, i) => {
       for (const value of values[i]!) if (value !== state.controls[at]) go({ control: at, value });
@@ -114,23 +115,32 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
   return { states, unreduced, spanned, complete: true };
 }
 
-/** The state after a move. Neither the state nor its memory is changed. */
+/** Memory of a unit in use, armed and at peace, with what the program's logic remembers. */
+export function recall(memory: Memory, logic: Float64Array): void {
+  memory.logic.set(logic);
+  memory.lastReceivedUs.fill(NaN);
+  memory.lastPortsUs.fill(NaN);
+  memory.holdErrorDeg.fill(0);
+  memory.lastGainUs = NaN;
+  memory.armed = true;
+  memory.recoveryHeldS = 0;
+}
+
+/** Does a move in a state: stimulus, memory and frame come to stand after it. The state stays. */
 export function apply(
   chain: Chain,
-  state: Pick<Reached, 'controls' | 'memory'>,
+  state: Pick<Reached, 'controls' | 'logic'>,
   move: Move,
   stimulus: Stimulus,
+  memory: Memory,
   frame: Frame,
-): { controls: Float64Array; memory: Memory } {
-  const controls = state.controls.slice();
-  const memory = copyMemory(state.memory);
-  if ('control' in move) controls[move.control] = move.value;
-  stimulus.controls.set(controls);
+): void {
+  recall(memory, state.logic);
+  stimulus.controls.set(state.controls);
+  stimulus.linkUp = true;
+  if ('control' in move) stimulus.controls[move.control] = move.value;
   stimulus.dtS = 'waitS' in move ? move.waitS : 0;
   chain.step(stimulus, memory, frame);
-  // How long recovery was held is asked for apart; the fields of the unit do not tell states apart.
-  memory.recoveryHeldS = 0;
-  return { controls, memory };
 }
 
 function statesOfEntry(entry: { op: string; count?: number }): number {

@@ -3,7 +3,7 @@ import type { ExploreOptions } from './explore';
 import { prove, type Proof } from './proof';
 
 export { coneOf, joined, type Cone } from './cone';
-export { apply, explore, pathTo, unreducedCount, type Move, type Reached } from './explore';
+export { explore, pathTo, recall, unreducedCount, type Move, type Reached } from './explore';
 export { controlsIn, panicControlOf } from './panic';
 export { isOn, ordersCone, prove, type PanicAnswer, type Proof, type ProofRow } from './proof';
 export { valuesOf } from './values';

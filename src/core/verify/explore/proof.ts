@@ -1,6 +1,5 @@
 import {
   compileChain,
-  copyMemory,
   stickOf,
   type Chain,
   type Frame,
@@ -9,7 +8,15 @@ import {
 } from '../../chain';
 import type { Mode, Setup } from '../../setup';
 import { coneOf, joined, type Cone } from './cone';
-import { apply, explore, pathTo, type ExploreOptions, type Move, type Reached } from './explore';
+import {
+  apply,
+  explore,
+  pathTo,
+  recall,
+  type ExploreOptions,
+  type Move,
+  type Reached,
+} from './explore';
 import { panicControlOf, type PanicControl } from './panic';
 
 /** What pressing panic does from a state. */
@@ -141,7 +148,7 @@ export const isOn = (row: Pick<ProofRow, 'mode' | 'gainPct'>): boolean =>
 function rememberedIn(setup: Setup, cone: Cone, state: Reached): string[] {
   return cone.logic.flatMap((i) => {
     const entry = setup.program.logic[i]!;
-    const on = state.memory.logic[i * 2] === 1;
+    const on = state.logic[i * 2] === 1;
     return on && (entry.op === 'latch' || entry.op === 'delay') ? [entry.label] : [];
   });
 }
@@ -151,13 +158,12 @@ function looker(chain: Chain) {
   const stimulus: Stimulus = chain.restStimulus();
   const frame: Frame = chain.newFrame();
   const { recovery } = chain.setup.unit.settings;
-  const put = (state: Reached): Memory => {
+  const memory: Memory = chain.newMemory();
+  const put = (state: Pick<Reached, 'controls' | 'logic'>): void => {
     stimulus.controls.set(state.controls);
     stimulus.linkUp = true;
     stimulus.dtS = 0;
-    const memory = copyMemory(state.memory);
-    memory.armed = true;
-    return memory;
+    recall(memory, state.logic);
   };
   const righted = () => {
     const wanted = frame.recovering ? recovery!.mode : 'level';
@@ -166,15 +172,15 @@ function looker(chain: Chain) {
   };
   return {
     /** The state as it stands once held, with one control at another value if asked. */
-    settled(state: Reached, at = -1, value?: number): Frame {
-      const memory = put(state);
+    settled(state: Pick<Reached, 'controls' | 'logic'>, at = -1, value?: number): Frame {
+      put(state);
       if (at >= 0 && value !== undefined) stimulus.controls[at] = value;
       memory.recoveryHeldS = PANIC_LIMIT_S * 10;
       chain.step(stimulus, memory, frame);
       return frame;
     },
     lost(state: Reached, throttleAt: number): ProofRow['lost'] {
-      const memory = put(state);
+      put(state);
       if (throttleAt >= 0) stimulus.controls[throttleAt] = 100;
       chain.step(stimulus, memory, frame);
       stimulus.linkUp = false;
@@ -186,7 +192,7 @@ function looker(chain: Chain) {
       };
     },
     panic(state: Reached, control: PanicControl): PanicAnswer {
-      const memory = put(state);
+      put(state);
       stimulus.controls[control.at] = control.value;
       let afterS = 0;
       chain.step(stimulus, memory, frame);
@@ -201,17 +207,18 @@ function looker(chain: Chain) {
         gainPct: Math.min(frame.gainPct[0]!, frame.gainPct[1]!),
         afterMs: Math.round(afterS * 1000),
       };
-      const settle = (m: Memory) => {
+      const settle = () => {
         stimulus.controls[control.at] = state.controls[control.at]!;
         for (const dtS of [0, PANIC_LIMIT_S, PANIC_LIMIT_S]) {
           stimulus.dtS = dtS;
-          chain.step(stimulus, m, frame);
+          chain.step(stimulus, memory, frame);
         }
         return frame.mode;
       };
-      const after = settle(memory);
+      const after = settle();
       // Time goes on for other things too: compared with the same wait without the press.
-      const untouched = settle(put(state));
+      put(state);
+      const untouched = settle();
       return { ...answer, reversible: after === untouched };
     },
   };
@@ -230,6 +237,7 @@ function masterOff(
   const { setup } = chain;
   const look = looker(chain);
   const stimulus = chain.restStimulus();
+  const memory = chain.newMemory();
   const frame = chain.newFrame();
   const isOff = (f: Frame) => f.mode === 'off' || f.gainPct.every((g) => g <= GAIN_NONE_PCT);
   const launch = setup.program.lines.flatMap((l) =>
@@ -247,8 +255,8 @@ function masterOff(
   for (const state of on) {
     if (moves.length === 0) break;
     moves = moves.filter((move) => {
-      const next = apply(chain, state, move, stimulus, frame);
-      return isOff(look.settled({ ...next, from: undefined }));
+      apply(chain, state, move, stimulus, memory, frame);
+      return isOff(look.settled({ controls: stimulus.controls, logic: memory.logic }));
     });
   }
   return on.length === 0

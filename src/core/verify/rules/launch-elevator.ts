@@ -1,6 +1,6 @@
-import { compileChain, copyMemory, STILL_DEG } from '../../chain';
+import { compileChain, STILL_DEG } from '../../chain';
 import { pointer } from '../../setup';
-import { coneOf, explore, pathTo } from '../explore';
+import { coneOf, explore, pathTo, recall } from '../explore';
 import type { Finding, Rule } from '../finding';
 import { witnessOf } from '../witness';
 
@@ -24,6 +24,7 @@ export const launchElevator: Rule = {
     });
     const latch = chain.layout.logic.get(first.when.id)!;
     const frame = chain.newFrame();
+    const memory = chain.newMemory();
     const stimulus = chain.restStimulus();
     // How the help comes on: found by looking, so that it is no matter how it is programmed.
     const cone = coneOf(setup, [first.channel]);
@@ -36,7 +37,8 @@ export const launchElevator: Rule = {
     });
     const on = states.find((s) => {
       stimulus.controls.set(s.controls);
-      chain.step(stimulus, copyMemory(s.memory), frame);
+      recall(memory, s.logic);
+      chain.step(stimulus, memory, frame);
       return frame.logic[latch] === 1;
     });
     const where = pointer('program', 'lines', own[0]!, 'weightPct');
@@ -52,8 +54,7 @@ export const launchElevator: Rule = {
       ];
     const degrees = (c: typeof chain) => {
       const f = c.newFrame();
-      const memory = copyMemory(on.memory);
-      memory.armed = true;
+      recall(memory, on.logic);
       stimulus.controls.set(on.controls);
       c.step(stimulus, memory, f);
       return f.surfaceDeg;

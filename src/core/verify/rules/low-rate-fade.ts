@@ -33,8 +33,9 @@ export const lowRateFade: Rule = {
       ]);
       const cone = {
         controls: [...switches].filter((at) => at !== stick),
-        compared: rated.compared,
-        logic: rated.logic,
+        compared: [],
+        // What latches and delays bring is levelling, which no fade is asked of.
+        logic: [],
       };
       const { states } = explore(chain, cone, { limit: 20_000 });
       const left = (c: Chain, state: (typeof states)[number]) => {
@@ -44,7 +45,7 @@ export const lowRateFade: Rule = {
         stimulus.controls[stick] = 100 * STICK_ASKS[axis];
         const memory = c.newMemory();
         memory.armed = true;
-        memory.logic.set(state.memory.logic);
+        memory.logic.set(state.logic);
         c.step(stimulus, memory, frame);
         const works = ['rate', 'hold', 'trainer', 'hover'].includes(frame.mode);
         return works && frame.gainPct[i]! > 0.5
