@@ -50,7 +50,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // The test with the model in hand.
   await page.goto(`/models/${id}/panic`);
-  await expect(page.getByText(/Switch A far.*Momentary M on and held/).first()).toBeVisible();
+  await expect(page.getByText(/Switch A far.*Press Momentary M and hold it/).first()).toBeVisible();
   await tabTo(page, 'Seen so, step 1');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^1 of \d+ seen as they must be/)).toBeVisible();

@@ -41,7 +41,7 @@ export function panicScript(setup: Setup): ScriptStep[] {
   return startingRows(setup).map((row, i) => ({
     check: 'test:panic',
     item: `from-${i + 1}`,
-    does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.label} on and held.`,
+    does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
     sees: [
       row.panic!.righted
         ? `${row.panic!.mode} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`

@@ -17,13 +17,15 @@ export function controlWords(control: Control, value: number): string {
 
 /** A row of the proof in words: its switches, and what is remembered. */
 export function rowWords(setup: Setup, proof: Proof, row: ProofRow): string {
-  const controls = proof.controls.map((id, i) =>
-    controlWords(
-      setup.transmitter.controls.find((c) => c.id === id)!,
-      row.values[i]!,
-    ),
-  );
-  return [...controls, ...row.remembered].join(', ');
+  const controls = proof.controls.flatMap((id, i) => {
+    const control = setup.transmitter.controls.find((c) => c.id === id)!;
+    const value = row.values[i]!;
+    // Sticks let go and buttons not pressed go without saying.
+    const idle =
+      (control.kind === 'stick' || control.kind === 'momentary') && value === control.rest;
+    return idle ? [] : [controlWords(control, value)];
+  });
+  return [...controls, ...row.remembered].join(', ') || 'everything at rest';
 }
 
 /** The way to a row, with more moves after it, as a witness. */

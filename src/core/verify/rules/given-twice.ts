@@ -32,6 +32,8 @@ export const givenTwice: Rule = {
     for (const control of transmitter.controls) {
       if (!control.kind.startsWith('switch') && control.kind !== 'momentary') continue;
       const uses = program.lines.flatMap((line, i) => {
+        // Panic and launch help reach into several channels on purpose.
+        if (line.purpose === 'panic' || line.purpose === 'launch') return [];
         const own = line.source.kind === 'control' && line.source.id === control.id;
         const asked = line.when !== undefined && controlsOf(line.when).includes(control.id);
         const carries = program.outputs.find((o) => o.channel === line.channel)?.carries;
