@@ -2,7 +2,7 @@ import type { PatchOperation } from '../patch';
 import { AXES, pointer, type Axis, type Setup } from '../setup';
 
 /** Where a change is made. */
-export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage';
+export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage' | 'mounting' | 'plug';
 
 /** One elementary change to a Setup that turns something round. */
 export interface Atom {

@@ -5,6 +5,12 @@ import { factAtoms, settingAtoms, type Atom, type Place } from './atoms';
 import { allExpectations, checksFor, type Check, type Expectation } from './checks';
 import { cheapestFlips, type Flip } from './flips';
 import { predictAll } from './predict';
+import {
+  structuralRemedies,
+  structuresOf,
+  type StructuralRemedy,
+  type Structure,
+} from './structures';
 
 /** What a person saw one surface do in one check. 'centre' is: it did not move. */
 export interface Observation {
@@ -57,6 +63,8 @@ export interface Diagnosis {
   unfinished: Axis[];
   /** Checks not looked at whose answer would tell equally good explanations apart. */
   lookNext: Check[];
+  /** What explains it equally well, the first of them taken. */
+  candidates: { titles: string[]; cost: number }[];
   /** Set when nothing known explains what was seen; then the observations should be repeated. */
   contradiction: string | undefined;
 }
@@ -72,17 +80,30 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
       throw new RangeError(`there is no surface "${o.surface}"`);
 
   const predicted = signsOf(setup, pairs);
-  const facts = factAtoms(setup);
-  const factFlips = flipsOf(setup, facts, pairs, predicted);
   const observed = pairs.map((p, i) => signOfMovement(seen[i], p));
-  const care = maskWhere(pairs, (i) => observed[i] !== 0 && predicted[i] !== 0);
-  const differs = maskWhere(pairs, (i) => observed[i] !== predicted[i]) & care;
-  const explanations = cheapestFlips(factFlips, differs, care);
-  const explanation = explanations[0] ?? [];
+  const looked = AXES.filter((axis) =>
+    pairs.every(
+      (p, i) => p.check.axis !== axis || p.check.kind !== 'correction' || seen[i] !== undefined,
+    ),
+  );
+  const best = explanationsOf(setup, pairs, seen, observed, looked.length > 1);
+  const first = best[0];
+  const base = first?.setup ?? setup;
+  const facts = factAtoms(base);
+  const factFlips = first?.flips ?? flipsOf(base, facts, pairs, predicted);
+  const basePredicted = first?.predicted ?? predicted;
+  const care = maskWhere(pairs, (i) => observed[i] !== 0 && basePredicted[i] !== 0);
+  const differs = maskWhere(pairs, (i) => observed[i] !== basePredicted[i]) & care;
+  const explanation = first?.chosen ?? [];
   const learnedPatch = explanation.flatMap((i) => facts[i]!.patch);
-  const learnedSetup = applyPatch(setup, learnedPatch);
+  const learnedSetup = applyPatch(base, learnedPatch);
+  const remedies = structuralRemedies(setup, learnedSetup);
+  const repairedSetup = applyPatch(
+    learnedSetup,
+    remedies.flatMap((r) => r.patch),
+  );
 
-  const settled = signsOf(learnedSetup, pairs);
+  const settled = signsOf(repairedSetup, pairs);
   const moving = maskWhere(pairs, (i) => settled[i] !== 0);
   const complete = new Set(
     AXES.filter((axis) => pairs.every((p, i) => p.check.axis !== axis || seen[i] !== undefined)),
@@ -90,11 +111,11 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
   const wrong =
     maskWhere(pairs, (i) => settled[i] !== pairs[i]!.sign && complete.has(pairs[i]!.check.axis)) &
     moving;
-  const settings = settingAtoms(learnedSetup);
-  const settingFlips = flipsOf(learnedSetup, settings, pairs, settled);
+  const settings = settingAtoms(repairedSetup);
+  const settingFlips = flipsOf(repairedSetup, settings, pairs, settled);
   const remedy = cheapestFlips(settingFlips, wrong, moving)[0];
   const correctedSetup = applyPatch(
-    learnedSetup,
+    repairedSetup,
     (remedy ?? []).flatMap((i) => settings[i]!.patch),
   );
   const after = signsOf(correctedSetup, pairs);
@@ -109,36 +130,42 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
 
   return {
     verdicts: verdictsOf(setup, pairs, seen),
-    learned: explanation.map((i) =>
-      describeChange(
-        facts[i]!,
-        factFlips[i]!,
-        differs,
-        factFlips,
-        facts,
-        pairs,
-        [...explanation],
-        true,
+    learned: [
+      ...(first?.structure ? [asChange(first.structure)] : []),
+      ...explanation.map((i) =>
+        describeChange(
+          facts[i]!,
+          factFlips[i]!,
+          differs,
+          factFlips,
+          facts,
+          pairs,
+          [...explanation],
+          true,
+        ),
       ),
-    ),
+    ],
     changes: proved
-      ? remedy.map((i) =>
-          describeChange(
-            settings[i]!,
-            settingFlips[i]!,
-            wrong,
-            settingFlips,
-            settings,
-            pairs,
-            remedy,
-            false,
+      ? [
+          ...remedies.map(asChange),
+          ...remedy.map((i) =>
+            describeChange(
+              settings[i]!,
+              settingFlips[i]!,
+              wrong,
+              settingFlips,
+              settings,
+              pairs,
+              remedy,
+              false,
+            ),
           ),
-        )
+        ]
       : [],
     proved,
     learnedSetup,
     correctedSetup,
-    silences: silencesOf(pairs, seen, predicted),
+    silences: silencesOf(pairs, seen, basePredicted),
     unfinished: AXES.filter(
       (axis) =>
         !complete.has(axis) &&
@@ -146,10 +173,17 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
           (p, i) => p.check.axis === axis && seen[i] !== undefined && seen[i] !== p.movement,
         ),
     ),
-    lookNext: tellApart(setup, explanations, factFlips, pairs, care),
+    lookNext: tellApart(setup, best, pairs, seen),
+    candidates: best.map(({ structure, setup: known, chosen, cost }) => ({
+      titles: [
+        ...(structure ? [structure.title] : []),
+        ...chosen.map((i) => factAtoms(known)[i]!.title),
+      ],
+      cost,
+    })),
     contradiction:
-      explanations.length === 0
-        ? 'No reversal of rods or of the unit explains all of this. Look again at the surfaces marked wrong; if it stays so, the unit’s mounting or a plug is not as written down.'
+      best.length === 0
+        ? 'No reversal, no mounting of the unit and no two plugs changed over explain all of this. Look again at the surfaces marked wrong.'
         : undefined,
   };
 }
@@ -280,19 +314,93 @@ function silencesOf(
   });
 }
 
+/** A way the real model may be: how it is built or fixed, and what is turned round in it. */
+interface Explanation {
+  structure: Structure | undefined;
+  /** The Setup with the structure, nothing turned round yet. */
+  setup: Setup;
+  predicted: number[];
+  flips: Flip[];
+  /** Positions of the facts that are otherwise. */
+  chosen: number[];
+  cost: number;
+  /** Surfaces seen to move that should stand still, or the other way about. */
+  unexplained: number;
+}
+
+/**
+ * The explanations with the fewest surfaces unexplained and among those the fewest faults. Mountings
+ * and plugs are only thought of once the corrections of two axes were seen in full: one axis alone
+ * cannot be the mounting.
+ */
+function explanationsOf(
+  setup: Setup,
+  pairs: readonly Expectation[],
+  seen: readonly (Movement | undefined)[],
+  observed: readonly number[],
+  structuresToo: boolean,
+): Explanation[] {
+  const under = (known: Setup, structure: Structure | undefined, atMost: number): Explanation[] => {
+    const predicted = signsOf(known, pairs);
+    const unexplained = pairs.filter(
+      (_, i) => seen[i] !== undefined && (observed[i] === 0) !== (predicted[i] === 0),
+    ).length;
+    if (unexplained > atMost) return [];
+    const care = maskWhere(pairs, (i) => observed[i] !== 0 && predicted[i] !== 0);
+    const differs = maskWhere(pairs, (i) => observed[i] !== predicted[i]) & care;
+    const facts = factAtoms(known);
+    const flips = flipsOf(known, facts, pairs, predicted);
+    return cheapestFlips(flips, differs, care).map((chosen) => ({
+      structure,
+      setup: known,
+      predicted,
+      flips,
+      chosen,
+      cost: (structure?.cost ?? 0) + chosen.reduce((sum, i) => sum + flips[i]!.cost, 0),
+      unexplained,
+    }));
+  };
+  const plain = under(setup, undefined, Infinity);
+  // A turned unit always turns two axes. Where the model shows all three, one alone is no mounting;
+  // where it shows only two, the other may be the one that cannot be seen.
+  const axes = new Set(pairs.filter((p) => p.check.kind === 'correction').map((p) => p.check.axis));
+  const few = axes.size < 3 ? 1 : 2;
+  const easy = plain[0] !== undefined && plain[0].cost < few && plain[0].unexplained === 0;
+  if (easy || !structuresToo) return plain;
+  const limit = plain[0]?.unexplained ?? Infinity;
+  const all = [
+    ...plain,
+    ...structuresOf(setup).flatMap((s) => under(applyPatch(setup, s.patch), s, limit)),
+  ].toSorted((a, b) => a.unexplained - b.unexplained || a.cost - b.cost);
+  const [best] = all;
+  return all.filter((e) => e.unexplained === best!.unexplained && e.cost <= best!.cost + 1e-9);
+}
+
+const asChange = ({ id, place, title, why, patch }: StructuralRemedy): Change => ({
+  atom: id,
+  place,
+  title,
+  why,
+  notElsewhere: [],
+  patch,
+});
+
 /** Checks not yet seen on which equally small explanations disagree. */
 function tellApart(
   setup: Setup,
-  explanations: readonly number[][],
-  flips: readonly Flip[],
+  explanations: readonly Explanation[],
   pairs: readonly Expectation[],
-  care: bigint,
+  seen: readonly (Movement | undefined)[],
 ): Check[] {
   if (explanations.length < 2) return [];
-  const totals = explanations.map((e) => e.reduce((mask, i) => mask ^ flips[i]!.mask, 0n));
-  const disagree = totals.reduce((mask, t) => mask | (t ^ totals[0]!), 0n) & ~care;
+  const says = explanations.map((e) => {
+    const turned = e.chosen.reduce((mask, i) => mask ^ e.flips[i]!.mask, 0n);
+    return e.predicted.map((sign, i) => ((turned >> BigInt(i)) & 1n ? -sign : sign));
+  });
   const ids = new Set(
-    pairs.filter((_, i) => (disagree >> BigInt(i)) & 1n).map((pair) => pair.check.id),
+    pairs.flatMap((pair, i) =>
+      seen[i] === undefined && says.some((s) => s[i] !== says[0]![i]) ? [pair.check.id] : [],
+    ),
   );
   return checksFor(setup).filter((c) => ids.has(c.id));
 }

@@ -21,13 +21,16 @@ const PLACES: Record<Place, string> = {
   unit: 'in the unit',
   servo: 'after the unit',
   linkage: 'on the model',
+  mounting: 'where the unit sits',
+  plug: 'at the plugs',
 };
 
 /** What the answers mean, axis by axis, and what to change where. */
 export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
   const applyRemedy = useModel((s) => s.applyRemedy);
   const [busy, setBusy] = useState(false);
-  const { learned, changes, silences, lookNext, unfinished, contradiction, verdicts } = diagnosis;
+  const { learned, changes, silences, lookNext, candidates, unfinished, contradiction, verdicts } =
+    diagnosis;
   const proven = verdicts.every(
     (v) => v.stick === 'right' && (v.correction === 'right' || v.correction === 'unseen'),
   );
@@ -67,6 +70,21 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
           {s.sentence}
         </p>
       ))}
+      {candidates.length > 1 && lookNext.length === 0 && (
+        <div className="mt-3">
+          <p>
+            {candidates.length} things would look just like this. The first is taken below; before
+            you apply it, look at the unit and the plugs themselves:
+          </p>
+          <ul className="list-disc pl-6">
+            {candidates.slice(0, 8).map((c) => (
+              <li key={c.titles.join()}>
+                {c.titles.join('; ') || 'everything is as written down'}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {lookNext.length > 0 && (
         <p className="mt-3">
           More than one thing could explain this. Look next:{' '}
