@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test';
+import { allExpectations, predictAll } from '@/core/directions';
+import type { Setup } from '@/core/setup';
+import { tabTo } from './kit';
+
+const KEYS = {
+  up: 'ArrowUp',
+  down: 'ArrowDown',
+  left: 'ArrowLeft',
+  right: 'ArrowRight',
+  centre: 'n',
+} as const;
+
+test('a V-tail with the unit fitted backwards and a panel servo reversed, from what is seen alone, on a phone, by keyboard', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const reply = await page.request.post('/api/models', {
+    data: {
+      name: 'Backward bittern',
+      kind: 'v-tail',
+      ailerons: 'y-lead',
+      unit: 'menu-receiver',
+      transmitter: 'line-sixteen',
+    },
+  });
+  const { id } = (await reply.json()) as { id: string };
+  const written = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
+  // The model on the bench, which the app knows nothing of.
+  const real = structuredClone(written);
+  real.installation.mounting = 'tail-up';
+  const panel = real.airframe.surfaces.find((s) => s.id === 'panel-right')!;
+  panel.linkage.sense = panel.linkage.sense === 'same' ? 'opposite' : 'same';
+
+  await page.goto(`/models/${id}/directions`);
+  const answerAll = async (model: Setup) => {
+    const seen = predictAll(model);
+    const title = page.locator('#question-title');
+    for (let i = 0; i < 30; i++) {
+      await expect(title).toBeVisible();
+      const section = page.locator('section', { has: title });
+      const order = (await title.textContent())!;
+      const surface = (await section.locator('strong').textContent())!;
+      const left = (await section.getByText(/to look at/).textContent())!;
+      if (left.startsWith('0 ')) return;
+      const asked = allExpectations(written).find(
+        (e) =>
+          order.startsWith(e.check.instruction) &&
+          e.surface.label.toLowerCase() === surface.toLowerCase(),
+      )!;
+      const { movement } = seen.get(asked.check.id)!.get(asked.surface.id)!;
+      await page.keyboard.press(KEYS[movement]);
+      await expect(section.getByText(left)).toHaveCount(0);
+      if (left.startsWith('1 ')) return;
+    }
+  };
+  await answerAll(real);
+  await expect(
+    page.getByText('The unit is fixed with its arrow to the tail, label up.'),
+  ).toBeVisible();
+  await expect(page.getByText('Right V-tail panel is linked the other way about')).toBeVisible();
+  await expect(
+    page.getByText('Tell the unit that it is fixed with its arrow to the tail, label up'),
+  ).toBeVisible();
+  await tabTo(page, 'Apply to the Setup', 120);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/version 3, kept/)).toBeVisible();
+
+  // The same changes made on the model: everything that was touched is looked at again.
+  const after = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
+  expect(after.installation.mounting).toBe('tail-up');
+  expect(after.unit.settings.orientation).toBe('tail-up');
+  await page.locator('body').press('Escape');
+  await answerAll(after);
+  await expect(page.getByText(/Directions proven/)).toBeVisible();
+});
