@@ -51,6 +51,8 @@ await page.getByText('Panic does not work from everywhere').waitFor();
 await shot('proof');
 
 const otter = await modelPath('Otter');
+await page.goto(address + otter + '/level');
+await shot('level');
 await page.goto(address + otter + '/plan');
 await shot('plan');
 await page.goto(address + otter + '/directions');

@@ -148,7 +148,7 @@ test('the new stations fit a phone and are accessible', async ({ page }) => {
   test.setTimeout(90_000);
   await openModel(page, 'Loon', 'Program');
   const base = page.url().replace(/\/program$/, '');
-  for (const station of ['program', 'proof', 'sheet', 'panic', 'failsafe']) {
+  for (const station of ['program', 'proof', 'sheet', 'level', 'panic', 'failsafe']) {
     for (const width of [1280, 360]) {
       await page.setViewportSize({ width, height: 800 });
       await page.goto(`${base}/${station}`);
@@ -158,4 +158,23 @@ test('the new stations fit a phone and are accessible', async ({ page }) => {
       await expectAccessible(page);
     }
   }
+});
+
+test('a sink in the air becomes another block on the bench', async ({ page }) => {
+  const id = await newModel(page, 'Sinking snipe');
+  await page.goto(`/models/${id}/level`);
+  await expect(page.getByText(/under the tail, wings level/)).toBeVisible();
+  await page.getByLabel('the block you have').fill('140');
+  await page.getByLabel('the block you have').press('Enter');
+  await expect(page.getByText(/too low; 1° is/)).toBeVisible();
+  await page.getByLabel('sinks by').fill('0.8');
+  await page.getByLabel('sinks by').press('Enter');
+  await expect(page.getByText(/level was captured about 3.5° too low/)).toBeVisible();
+  await page.getByRole('button', { name: /It flies 5.5° nose up/ }).click();
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByLabel('flies nose up by')).toHaveValue('5.5');
+  await page.getByLabel('turns right by').fill('4');
+  await page.getByLabel('turns right by').press('Enter');
+  await page.getByRole('button', { name: /Set the level offset in roll to -/ }).click();
+  await expect(page.getByText('version 3, kept')).toBeVisible();
 });

@@ -57,6 +57,7 @@ export const STATIONS: readonly Station[] = [
   },
   { id: 'unit', title: 'Unit' },
   { id: 'directions', title: 'Directions', status: directionStatus() },
+  { id: 'level', title: 'Level' },
   {
     id: 'panic',
     title: 'Panic',

@@ -1,0 +1,5 @@
+import { LevelStation } from '@/ui/level/LevelStation';
+
+export default function Page() {
+  return <LevelStation />;
+}

@@ -1,0 +1,297 @@
+'use client';
+
+import { useState } from 'react';
+import { bankOfDrift, leverArm, pitchLowBy, pitchOn, skewLeak, wedgeFor } from '@/core/level';
+import { pointer } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { StanceDrawing } from './StanceDrawing';
+
+/** What counts as level: how to lay the model for the capture, and how to mend it from flight. */
+export function LevelStation() {
+  const modes = useModel((s) => s.setup.unit.traits.modes);
+  if (!modes.includes('level') && !modes.includes('home'))
+    return (
+      <p className="card max-w-2xl text-lg">
+        This unit damps and does not level: there is no level to teach it.
+      </p>
+    );
+  return (
+    <div className="grid gap-4 lg:grid-cols-2">
+      <Bench />
+      <div className="flex flex-col gap-4">
+        <FromFlight />
+        <Seat />
+      </div>
+    </div>
+  );
+}
+
+/** From the attitude it flies at to a block under one end. */
+function Bench() {
+  const { setup, edit } = useModel((s) => s);
+  const { measures } = setup.airframe;
+  const { wheelbaseMm, standingPitchDeg, flyingPitchDeg, stance } = measures;
+  const wedge = wedgeFor(wheelbaseMm, standingPitchDeg, flyingPitchDeg);
+  const [measured, setMeasured] = useState<number>();
+  const height = measured ?? Math.round(wedge.heightMm);
+  const got =
+    wedge.under === 'nothing'
+      ? standingPitchDeg
+      : pitchOn(wheelbaseMm, standingPitchDeg, wedge.under, height);
+  const off = got - flyingPitchDeg;
+  const measure = (
+    field: 'wheelbaseMm' | 'standingPitchDeg' | 'flyingPitchDeg',
+    label: string,
+    unit: string,
+    min: number,
+    max: number,
+    step: number,
+  ) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      min={min}
+      max={max}
+      step={step}
+      value={measures[field]}
+      onCommit={(v) =>
+        edit(
+          [{ op: 'replace', path: pointer('airframe', 'measures', field), value: v }],
+          `${label}: ${v} ${unit}`,
+        )[0]?.reason
+      }
+    />
+  );
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="bench-title">
+      <h2 id="bench-title" className="text-lg font-bold">
+        Lay it as it flies, not as it stands
+      </h2>
+      <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+        {measure('wheelbaseMm', 'between supports', 'mm', 20, 5000, 5)}
+        {measure('standingPitchDeg', 'stands nose up by', '°', -180, 180, 0.5)}
+        {measure('flyingPitchDeg', 'flies nose up by', '°', -20, 30, 0.5)}
+      </div>
+      <StanceDrawing
+        standingDeg={standingPitchDeg}
+        flyingDeg={flyingPitchDeg}
+        under={wedge.under}
+        heightMm={wedge.heightMm}
+      />
+      <p className="text-lg">
+        {wedge.under === 'nothing' ? (
+          'It stands as it flies: nothing goes under it.'
+        ) : (
+          <>
+            Put <strong className="num">{wedge.heightMm.toFixed(0)} mm</strong> under the{' '}
+            <strong>{wedge.under}</strong>, wings level across, and capture.
+          </>
+        )}
+      </p>
+      {wedge.under !== 'nothing' && (
+        <div className="grid items-end gap-2 sm:grid-cols-[10rem_1fr]">
+          <NumberField
+            label="the block you have"
+            unit="mm"
+            min={0}
+            max={Math.floor(wheelbaseMm * 0.9)}
+            value={height}
+            onCommit={(v) => {
+              setMeasured(v);
+              return undefined;
+            }}
+          />
+          <p role="status" className={Math.abs(off) > 1 ? 'text-stop font-semibold' : ''}>
+            lays it at {got.toFixed(1)}° nose up:{' '}
+            {Math.abs(off) <= 1
+              ? 'within 1°, good'
+              : `${Math.abs(off).toFixed(1)}° too ${off > 0 ? 'high' : 'low'}; 1° is ${wedge.mmPerDeg.toFixed(0)} mm`}
+          </p>
+        </div>
+      )}
+      <p className="text-soft text-sm">
+        {stance === 'tail-wheel' || stance === 'skis'
+          ? 'On its tail it stands nose-high: captured like that, it would sink in self-levelling. '
+          : stance === 'floats' || stance === 'hull'
+            ? 'Measure the supports along the keel, where the blocks go. '
+            : ''}
+        Most models fly about 5° nose up at the speed they level at; some leaflets say flat, one
+        says 20° (common practice, no source). Your own flight is the better measure.
+      </p>
+    </section>
+  );
+}
+
+/** "It sinks", "it drifts": what that says about the capture. */
+function FromFlight() {
+  const { setup, edit } = useModel((s) => s);
+  const { measures } = setup.airframe;
+  const { levelOffsetDeg } = setup.unit.settings;
+  const [speed, setSpeed] = useState(measures.cruiseMps);
+  const [sink, setSink] = useState(0);
+  const [turn, setTurn] = useState(0);
+  const pitch = Math.round(pitchLowBy(sink, speed) * 2) / 2;
+  const bank = Math.round(bankOfDrift(turn, speed) * 2) / 2;
+  const own = (set: (v: number) => void) => (v: number) => {
+    set(v);
+    return undefined;
+  };
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="flight-title">
+      <h2 id="flight-title" className="text-lg font-bold">
+        From what it did in the air
+      </h2>
+      <div className="grid grid-cols-3 items-end gap-2">
+        <NumberField
+          label="at"
+          unit="m/s"
+          min={2}
+          max={120}
+          value={speed}
+          onCommit={own(setSpeed)}
+        />
+        <NumberField
+          label="sinks by"
+          unit="m/s"
+          min={-10}
+          max={10}
+          step={0.1}
+          value={sink}
+          onCommit={own(setSink)}
+        />
+        <NumberField
+          label="turns right by"
+          unit="°/s"
+          min={-40}
+          max={40}
+          step={0.5}
+          value={turn}
+          onCommit={own(setTurn)}
+        />
+      </div>
+      {pitch !== 0 && (
+        <div>
+          <p>
+            In self-levelling it {pitch > 0 ? 'sinks' : 'climbs'}: level was captured about{' '}
+            <strong className="num">{Math.abs(pitch).toFixed(1)}°</strong> too{' '}
+            {pitch > 0 ? 'low' : 'high'} (asin of sink over speed). Capture again{' '}
+            {Math.abs(pitch).toFixed(1)}° {pitch > 0 ? 'higher' : 'lower'}.
+          </p>
+          <button
+            type="button"
+            className="btn mt-1"
+            onClick={() => {
+              const value = measures.flyingPitchDeg + pitch;
+              const problems = edit(
+                [{ op: 'replace', path: '/airframe/measures/flyingPitchDeg', value }],
+                `Flies nose up by ${value}°, from its sink`,
+              );
+              if (problems.length === 0) setSink(0);
+            }}
+          >
+            It flies {(measures.flyingPitchDeg + pitch).toFixed(1)}° nose up: work out the block
+            anew
+          </button>
+        </div>
+      )}
+      {bank !== 0 && (
+        <div>
+          <p>
+            Turning {Math.abs(turn)}°/s {turn > 0 ? 'right' : 'left'} is a bank of about{' '}
+            <strong className="num">{Math.abs(bank).toFixed(1)}°</strong> that it takes for level.
+          </p>
+          <button
+            type="button"
+            className="btn mt-1"
+            onClick={() => {
+              const value = levelOffsetDeg.roll - bank;
+              const problems = edit(
+                [{ op: 'replace', path: '/unit/settings/levelOffsetDeg/roll', value }],
+                `Level offset in roll ${value}°`,
+              );
+              if (problems.length === 0) setTurn(0);
+            }}
+          >
+            Set the level offset in roll to {(levelOffsetDeg.roll - bank).toFixed(1)}°
+          </button>
+        </div>
+      )}
+      {pitch === 0 && bank === 0 && (
+        <p className="text-soft">
+          Type what you saw with the sticks let go: by how much it sank or turned. Level offset now:
+          roll {levelOffsetDeg.roll}°, pitch {levelOffsetDeg.pitch}°.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** Where the unit sits, and when that matters. */
+function Seat() {
+  const { setup, edit } = useModel((s) => s);
+  const { positionMm, skewDeg } = setup.installation;
+  const worstSkew = Math.max(...Object.values(skewDeg).map(Math.abs));
+  const roll = leverArm(180, Math.hypot(positionMm.y, positionMm.z));
+  const pitch = leverArm(60, Math.hypot(positionMm.x, positionMm.z));
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="seat-title">
+      <h2 id="seat-title" className="text-lg font-bold">
+        Where the unit sits
+      </h2>
+      <div className="grid grid-cols-3 items-end gap-2">
+        {(
+          [
+            ['x', 'before the balance point'],
+            ['y', 'to the right of it'],
+            ['z', 'below it'],
+          ] as const
+        ).map(([axis, label]) => (
+          <NumberField
+            key={axis}
+            label={label}
+            unit="mm"
+            min={-3000}
+            max={3000}
+            step={5}
+            value={positionMm[axis]}
+            onCommit={(v) =>
+              edit(
+                [
+                  {
+                    op: 'replace',
+                    path: pointer('installation', 'positionMm', axis),
+                    value: v,
+                  },
+                ],
+                `Unit ${v} mm ${label}`,
+              )[0]?.reason
+            }
+          />
+        ))}
+      </div>
+      <ul className="list-disc pl-5">
+        <li>
+          Damping does not mind where it sits: every part of a rigid model turns at the same rate.
+        </li>
+        <li>
+          Self-levelling does. Rolling at 180°/s it feels {roll.accelerationMps2.toFixed(2)} m/s²
+          that is not there, {roll.errorDeg.toFixed(1)}° of error; pitching at 60°/s{' '}
+          {pitch.errorDeg.toFixed(1)}° (ω²·r).{' '}
+          {Math.max(roll.errorDeg, pitch.errorDeg) > 3
+            ? 'Move it nearer to the balance point.'
+            : 'That is little, and gone when the turn is.'}
+        </li>
+        <li>
+          {worstSkew === 0
+            ? 'Square to the airframe, nothing leaks from one axis into another.'
+            : `Skewed ${worstSkew}°, ${(skewLeak(worstSkew) * 100).toFixed(1)} % of one axis leaks into another.`}
+        </li>
+      </ul>
+      <p className="text-soft text-sm">
+        On foam tape, leads with slack, aerials at right angles to each other, clear of motor and
+        carbon.
+      </p>
+    </section>
+  );
+}
