@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { failureOf } from '../../tests/kit/failure';
 import { makeSetup } from '../../tests/kit/setups';
 import { UNITS } from '../core/catalogue';
-import { asFailure, type Failure } from './failure';
 import {
   addPart,
   exportParts,
@@ -21,15 +21,6 @@ beforeEach(() => {
 afterEach(() => {
   store.db.close();
 });
-
-function failureOf(work: () => unknown): Failure {
-  try {
-    work();
-  } catch (error) {
-    return asFailure(error) as Failure;
-  }
-  throw new Error('nothing failed');
-}
 
 describe('the hangar', () => {
   it('ships ten units and six transmitters, and leaves them as they are', () => {

@@ -3,10 +3,10 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { failureOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
 import { OutdatedError, openDatabase } from '../db';
 import { migrate, migrations } from '../db/migrate';
-import { asFailure, type Failure } from './failure';
 import {
   addModel,
   applyRemedy,
@@ -34,15 +34,6 @@ const ANSWERS = {
   unit: 'menu-receiver',
   transmitter: 'line-sixteen',
 };
-
-function failureOf(work: () => unknown): Failure {
-  try {
-    work();
-  } catch (error) {
-    return asFailure(error) as Failure;
-  }
-  throw new Error('nothing failed');
-}
 
 describe('models', () => {
   it('start from a few answers and stand on the shelf', () => {

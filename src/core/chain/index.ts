@@ -9,6 +9,8 @@ export { edgeMm, hornDeg } from '../linkage';
 export { pulseUs, shapeOutput } from './outputs';
 export {
   beliefMatrix,
+  CENTRE_US,
+  HALF_TRAVEL_US,
   fadeOf,
   gainOf,
   mixedFunction,

@@ -1,17 +1,17 @@
 'use client';
 
-import { Copy, Download, FileUp, Trash2 } from 'lucide-react';
+import { Copy, Download, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { describeProblem } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
+import { FileButton } from '../fields/FileButton';
 import { send } from '../frame/send';
 
 /** Units and transmitters, one's own first: to be copied, changed, and fitted to models. */
 export function HangarShelf({ parts }: { parts: HangarPart[] }) {
   const router = useRouter();
-  const file = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<string[]>([]);
   const [leaving, setLeaving] = useState<string>();
   const name = (id: string) => parts.find((p) => p.id === id)?.body.name ?? 'a part no longer here';
@@ -35,22 +35,11 @@ export function HangarShelf({ parts }: { parts: HangarPart[] }) {
             <Download size={18} aria-hidden />
             Save yours as a file
           </a>
-          <button type="button" className="btn" onClick={() => file.current?.click()}>
-            <FileUp size={18} aria-hidden />
-            Open a hangar file
-          </button>
-          <input
-            ref={file}
-            type="file"
-            accept="application/json,.json"
-            aria-label="Hangar file"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={async (event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = '';
-              if (!chosen) return;
-              const reply = await send('POST', '/api/hangar/import', await chosen.text());
+          <FileButton
+            words="Open a hangar file"
+            label="Hangar file"
+            onText={async (text) => {
+              const reply = await send('POST', '/api/hangar/import', text);
               setProblems(reply.ok ? [] : reply.problems.slice(0, 8).map(describeProblem));
               if (reply.ok) router.refresh();
             }}

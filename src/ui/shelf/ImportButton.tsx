@@ -1,34 +1,22 @@
 'use client';
 
-import { FileUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { describeProblem } from '@/core/setup';
+import { FileButton } from '../fields/FileButton';
 import { send } from '../frame/send';
 
 /** Takes a Setup file as a new model; what is wrong with it is said here, path by path. */
 export function ImportButton() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<string[]>([]);
   return (
     <div className="flex flex-col items-end">
-      <button type="button" className="btn" onClick={() => input.current?.click()}>
-        <FileUp size={18} aria-hidden />
-        Open a Setup file
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept="application/json,.json"
-        aria-label="Setup file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={async (event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (!file) return;
-          const reply = await send<{ id: string }>('POST', '/api/import', await file.text());
+      <FileButton
+        words="Open a Setup file"
+        label="Setup file"
+        onText={async (text) => {
+          const reply = await send<{ id: string }>('POST', '/api/import', text);
           if (reply.ok) router.push(`/models/${reply.value.id}/directions`);
           else setProblems(reply.problems.slice(0, 8).map(describeProblem));
         }}

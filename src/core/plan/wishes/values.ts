@@ -1,9 +1,8 @@
-import { gainOf } from '../../chain';
+import { CENTRE_US, HALF_TRAVEL_US, gainOf, pulseUs, shapeOutput } from '../../chain';
 import type { GainLaw, Setup, UnitTraits } from '../../setup';
 
-/** Where a unit reads its gain: nominal centre and half travel. */
-const CENTRE_US = 1500;
-const HALF_TRAVEL_US = 500;
+/** A channel nobody has set anything for. */
+const UNTOUCHED = { reversed: false, subtrimPct: 0, minPct: -100, maxPct: 100 };
 
 /**
  * What the lines of a channel must add up to for the transmitter to send a pulse: the output stage
@@ -12,8 +11,8 @@ const HALF_TRAVEL_US = 500;
  */
 export function rawFor(setup: Setup, channel: number, us: number): number {
   const { pulse } = setup.transmitter;
-  const output = setup.program.outputs.find((o) => o.channel === channel);
-  const { reversed = false, subtrimPct = 0, minPct = -100, maxPct = 100 } = output ?? {};
+  const { reversed, subtrimPct, minPct, maxPct } =
+    setup.program.outputs.find((o) => o.channel === channel) ?? UNTOUCHED;
   const shaped = ((us - pulse.centreUs) / pulse.usAt100) * 100 - subtrimPct;
   const share = shaped < 0 ? -minPct : maxPct;
   const value = share === 0 ? 0 : (shaped / share) * 100;
@@ -22,13 +21,8 @@ export function rawFor(setup: Setup, channel: number, us: number): number {
 
 /** The pulse a channel sends when its lines add up to this. */
 export function pulseFor(setup: Setup, channel: number, raw: number): number {
-  const { pulse } = setup.transmitter;
-  const output = setup.program.outputs.find((o) => o.channel === channel);
-  const { reversed = false, subtrimPct = 0, minPct = -100, maxPct = 100 } = output ?? {};
-  const value = reversed ? -raw : raw;
-  const shaped = (value * (value < 0 ? -minPct : maxPct)) / 100 + subtrimPct;
-  const stopped = Math.min(maxPct, Math.max(minPct, shaped));
-  return pulse.centreUs + (stopped / 100) * pulse.usAt100;
+  const output = setup.program.outputs.find((o) => o.channel === channel) ?? UNTOUCHED;
+  return pulseUs(setup.transmitter.pulse, shapeOutput(output, raw));
 }
 
 /** A pulse nearer to the edge of its band than this is moved to the middle of it. */

@@ -1,0 +1,39 @@
+'use client';
+
+import { FileUp } from 'lucide-react';
+import { useRef } from 'react';
+
+/** A button that asks for a JSON file and hands over its text. */
+export function FileButton({
+  words,
+  label,
+  onText,
+}: {
+  words: string;
+  /** Name of the field behind it, for those who do not see the button. */
+  label: string;
+  onText: (text: string) => Promise<void>;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="btn" onClick={() => input.current?.click()}>
+        <FileUp size={18} aria-hidden />
+        {words}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label={label}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={async (event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) await onText(await file.text());
+        }}
+      />
+    </>
+  );
+}
