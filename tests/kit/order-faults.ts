@@ -42,6 +42,46 @@ const satellite = () =>
 export type Fault = [string, string, () => Setup, (s: Setup) => void];
 
 export const ORDER_FAULTS: Fault[] = [
+  [
+    'M15',
+    'elevator subtrim after the capture',
+    satellite,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'elevator')!.subtrimPct = 6),
+  ],
+  [
+    'M15',
+    'aileron trim left over',
+    makeSetup,
+    (s) => void (s.transmitter.controls.find((c) => c.id === 'trim-aileron')!.rest = 40),
+  ],
+  [
+    'M15',
+    'rudder subtrim, never captured',
+    makeSetup,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'rudder')!.subtrimPct = -5),
+  ],
+  [
+    'M16',
+    'upper end of the aileron shortened',
+    satellite,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'aileron')!.maxPct = 80),
+  ],
+  [
+    'M16',
+    'elevator turned round',
+    satellite,
+    (s) => void (s.program.outputs.find((o) => o.carries === 'elevator')!.reversed = true),
+  ],
+  ['M16', 'another scale', satellite, (s) => void (s.transmitter.pulse.usAt100 = 400)],
+  ['M20', 'yawed by eye', makeSetup, (s) => void (s.installation.skewDeg.yaw = 5)],
+  ['M20', 'one corner on more tape', makeSetup, (s) => void (s.installation.skewDeg.roll = -4)],
+  ['M20', 'far off', () => satellite(), (s) => void (s.installation.skewDeg.pitch = 15)],
+  ...(['menu-receiver', 'satellite-gyro', 'autopilot'] as const).map((unit): Fault => [
+    'M27',
+    `bought used, ${unit}`,
+    () => makeSetup('conventional', unit),
+    (s) => void (s.installation.secondHand = true),
+  ]),
   ['M1', 'order turned round', wished, (s) => void (lineOf(s, 'mode-6').weightPct = -100)],
   ['M1', 'level in the first slot', wished, (s) => void (s.unit.settings.slots[0] = 'level')],
   [

@@ -18,6 +18,7 @@ import { restMode } from './rules/rest-mode';
 import { rudderHold } from './rules/rudder-hold';
 import { stickCorner } from './rules/stick-corner';
 import { tooMany } from './rules/too-many';
+import { centreMoved, travelMoved } from './rules/centre-moved';
 import { channelOrder } from './rules/channel-order';
 import { bothReversed, correctionReversed, stickReversed } from './rules/directions';
 import { gainLeadOut } from './rules/gain-lead-out';
@@ -26,7 +27,9 @@ import { impossibleMounting } from './rules/impossible-mounting';
 import { noThrottleCut, throttleReversed } from './rules/live-motor';
 import { missingChannel } from './rules/missing-channel';
 import { mixedTwice } from './rules/mixed-twice';
+import { secondHand } from './rules/second-hand';
 import { shortLink } from './rules/short-link';
+import { skewed } from './rules/skewed';
 import { skippedMode } from './rules/skipped-mode';
 import { stabilizedFlaps } from './rules/stabilized-flaps';
 
@@ -50,6 +53,10 @@ export const RULES: readonly Rule[] = [
   noThrottleCut,
   givenTwice,
   gainLeadOut,
+  centreMoved,
+  travelMoved,
+  skewed,
+  secondHand,
   restMode,
   modeOrder,
   idlePosition,

@@ -1,0 +1,82 @@
+import { compileChain } from '../../chain';
+import { learnTravel } from '../../plan';
+import { AXES, type Setup } from '../../setup';
+import type { Finding, Remedy, Rule } from '../finding';
+
+/** Less than this is what monitors and potentiometers wander by. Common practice, no source. */
+const STILL_PCT = 1.5;
+/** A pulse end further off than this is another end. */
+const SAME_US = 8;
+
+/** What capturing centres and travel now would leave in the unit. */
+export function captureAgain(setup: Setup): Remedy[] {
+  return [
+    {
+      label: 'Capture centres and travel again, trims as they stand',
+      patch: [{ op: 'add', path: '/installation/travelCapture', value: learnTravel(setup) }],
+    },
+  ];
+}
+
+export const centreMoved: Rule = {
+  id: 'M15',
+  title: 'The unit takes a trim or a subtrim for a stick',
+  why: 'Trimmed in off mode and not captured again: in hold and self-levelling the unit reads what is left as a stick held over.',
+  check(setup): Finding[] {
+    const chain = compileChain(setup);
+    const frame = chain.newFrame();
+    const memory = chain.newMemory();
+    memory.armed = true;
+    chain.step(chain.restStimulus(), memory, frame);
+    const { slots, angleLimitsDeg } = setup.unit.settings;
+    const levels = slots.includes('level') || slots.includes('home');
+    return AXES.flatMap((axis, i): Finding[] => {
+      const left = frame.stickPct[i]!;
+      if (Math.abs(left) <= STILL_PCT || !setup.unit.traits.axes.includes(axis)) return [];
+      const limit = axis === 'roll' ? angleLimitsDeg.roll : angleLimitsDeg.pitchUp;
+      const means =
+        levels && axis !== 'yaw'
+          ? `, in self-levelling ${((Math.abs(left) * limit) / 100).toFixed(1)}° of ${axis === 'roll' ? 'bank' : 'pitch'}`
+          : ', in hold a steady drift';
+      return [
+        {
+          rule: 'M15',
+          severity: 'caution',
+          says: `With the sticks let go the unit reads ${Math.abs(left).toFixed(0)} % of ${axis}${means}.`,
+          where: '/installation/travelCapture',
+          witness: { controls: {}, words: 'nothing touched' },
+          remedies: captureAgain(setup),
+        },
+      ];
+    });
+  },
+};
+
+export const travelMoved: Rule = {
+  id: 'M16',
+  title: 'Ends or direction changed after the travel capture',
+  why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes a stick the other way.',
+  check(setup): Finding[] {
+    const taught = setup.installation.travelCapture;
+    if (!taught) return [];
+    const now = learnTravel(setup);
+    return taught.flatMap((t, i): Finding[] => {
+      const n = now.find((c) => c.carries === t.carries);
+      if (!n) return [];
+      const turned = n.sense !== t.sense;
+      const moved = Math.max(Math.abs(n.minUs - t.minUs), Math.abs(n.maxUs - t.maxUs)) > SAME_US;
+      if (!turned && !moved) return [];
+      return [
+        {
+          rule: 'M16',
+          severity: turned ? 'stop' : 'caution',
+          says: turned
+            ? `The ${t.carries} was turned round after the unit learned it: its correction is still the old way.`
+            : `The ${t.carries} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit was taught ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
+          where: `/installation/travelCapture/${i}`,
+          remedies: captureAgain(setup),
+        },
+      ];
+    });
+  },
+};
