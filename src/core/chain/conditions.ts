@@ -12,6 +12,15 @@ export function switchPosition(kind: ControlKind, value: number): number {
   return value < -50 ? 0 : value <= 50 ? 1 : 2;
 }
 
+/** How many positions a switch has. */
+export const positionsOf = (kind: ControlKind): 2 | 3 => (kind === 'switch-3' ? 3 : 2);
+
+const POSITION_WORDS = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
+
+/** What a position of a switch is called; they count from the far one. */
+export const positionWord = (kind: ControlKind, position: number): string =>
+  POSITION_WORDS[positionsOf(kind)][position] ?? '';
+
 /** Value a switch sends in a position: −100, (0,) +100. */
 export function switchValue(kind: ControlKind, position: number): number {
   return kind === 'switch-3' ? (position - 1) * 100 : position * 200 - 100;

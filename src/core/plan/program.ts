@@ -1,4 +1,4 @@
-import { axisWeights, stickOf } from '../chain';
+import { axisWeights, positionsOf, stickOf } from '../chain';
 import type {
   Airframe,
   ChannelFunction,
@@ -14,6 +14,7 @@ import type {
   Unit,
 } from '../setup';
 import type { Assignment } from './channels';
+import { gainPulse } from './wishes/values';
 
 /** Which hand control works what, beyond the sticks. */
 export interface Hands {
@@ -79,7 +80,9 @@ export function chooseHands(
 /** Enough to right a model, not enough to make most of them shake. Common practice, no source. */
 const PANIC_GAIN_PCT = 60;
 
-const kindOf = ({ controls }: Transmitter, id: string) => controls.find((c) => c.id === id)?.kind;
+/** The position of a switch that means "on": pressed, or nearest to the body. */
+const lastPosition = ({ controls }: Transmitter, id: string) =>
+  positionsOf(controls.find((c) => c.id === id)!.kind) - 1;
 
 const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
 
@@ -160,11 +163,15 @@ export function writeProgram(
             channel,
             label: 'Panic: gain whatever the knob says',
             source: { kind: 'constant' },
-            weightPct: gainLaw === 'full-range' ? 2 * PANIC_GAIN_PCT - 100 : PANIC_GAIN_PCT,
+            weightPct: Math.round(
+              ((gainPulse(gainLaw, PANIC_GAIN_PCT) - transmitter.pulse.centreUs) /
+                transmitter.pulse.usAt100) *
+                100,
+            ),
             when: {
               kind: 'switch',
               control: hands.recovery,
-              position: kindOf(transmitter, hands.recovery) === 'switch-3' ? 2 : 1,
+              position: lastPosition(transmitter, hands.recovery),
             },
             op: 'replace',
             purpose: 'panic',

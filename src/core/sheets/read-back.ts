@@ -1,4 +1,4 @@
-import { compileChain, switchValue } from '../chain';
+import { compileChain, positionsOf, switchValue } from '../chain';
 import type { ChannelFunction, Control, Setup } from '../setup';
 import { coneOf } from '../verify';
 import { channelWords, placeWords } from './words';
@@ -28,7 +28,7 @@ const MOST = 12;
 /** What a hand moves to read a channel: its switches through all positions, the rest to the ends. */
 function placesOf(control: Control): { value: number; words: string }[] {
   if (control.kind === 'switch-3' || control.kind === 'switch-2' || control.kind === 'momentary')
-    return Array.from({ length: control.kind === 'switch-3' ? 3 : 2 }, (_, p) => ({
+    return Array.from({ length: positionsOf(control.kind) }, (_, p) => ({
       value: switchValue(control.kind, p),
       words: placeWords(control, p),
     }));

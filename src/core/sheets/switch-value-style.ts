@@ -1,4 +1,4 @@
-import { compileChain, switchValue } from '../chain';
+import { compileChain, positionsOf, switchValue } from '../chain';
 import type { Setup } from '../setup';
 import { coneOf } from '../verify';
 import {
@@ -87,7 +87,7 @@ function tableOf(setup: Setup, channel: number, name: string, warnings: string[]
   const visit = (at: number, values: Record<string, number>, words: string[]): void => {
     const control = switches[at];
     if (control) {
-      for (let p = 0; p < (control.kind === 'switch-3' ? 3 : 2); p++)
+      for (let p = 0; p < positionsOf(control.kind); p++)
         visit(at + 1, { ...values, [control.id]: switchValue(control.kind, p) }, [
           ...words,
           placeWords(control, p),

@@ -1,3 +1,4 @@
+import { positionWord } from '../chain';
 import type { Condition, Control, Setup, Source } from '../setup';
 
 /** −40 %, +100 %, 0 % with a real minus, as it is read off a screen. */
@@ -6,8 +7,6 @@ export const pct = (value: number): string => {
   return `${rounded < 0 ? '−' : rounded > 0 ? '+' : ''}${Math.abs(rounded)} %`;
 };
 
-const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
-
 export const controlOf = (setup: Setup, id: string): Control =>
   setup.transmitter.controls.find((c) => c.id === id)!;
 
@@ -15,7 +14,7 @@ export const controlOf = (setup: Setup, id: string): Control =>
 export function placeWords(control: Control, position: number): string {
   if (control.kind === 'momentary')
     return `${control.label} ${position === 1 ? 'pressed' : 'released'}`;
-  return `${control.label} ${PLACES[control.kind === 'switch-3' ? 3 : 2][position]}`;
+  return `${control.label} ${positionWord(control.kind, position)}`;
 }
 
 export function conditionWords(setup: Setup, condition: Condition): string {

@@ -1,17 +1,15 @@
-import { switchPosition } from '../chain';
+import { positionWord, switchPosition } from '../chain';
 import { difference } from '../patch';
 import { usualWishes, writeWishes } from '../plan';
 import type { Control, ProgramWishes, Setup } from '../setup';
 import type { Move, Proof, ProofRow } from './explore';
 import type { Remedy, Witness, WitnessStep } from './finding';
 
-const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
-
 /** "Switch A middle", "Knob 1 at −100 %" */
 export function controlWords(control: Control, value: number): string {
   if (control.kind === 'momentary') return `${control.label} ${value > 0 ? 'pressed' : 'released'}`;
   if (control.kind === 'switch-2' || control.kind === 'switch-3')
-    return `${control.label} ${PLACES[control.kind === 'switch-3' ? 3 : 2][switchPosition(control.kind, value)]}`;
+    return `${control.label} ${positionWord(control.kind, switchPosition(control.kind, value))}`;
   return `${control.label} at ${value < 0 ? '−' : ''}${Math.abs(value)} %`;
 }
 

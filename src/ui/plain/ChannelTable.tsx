@@ -1,22 +1,28 @@
 'use client';
 
-import { pulseUs } from '@/core/chain';
-import { pointer, type ChannelFunction, type Setup } from '@/core/setup';
+import { useMemo } from 'react';
+import { pulseUs, throwsOf, type SurfaceThrows } from '@/core/chain';
+import { channelsReaching } from '@/core/logbook';
+import { pointer, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 
-/** How far a subtrim turns the servo it moves, in words. */
-function servoDeg({ airframe, transmitter }: Setup, carries: ChannelFunction, pct: number) {
-  const servo = airframe.servos.find((s) => s.carries === carries) ?? airframe.servos[0];
-  if (!servo) return '';
-  const deg = ((Math.abs(pct) / 100) * transmitter.pulse.usAt100 * servo.degAt500Us) / 500;
-  return `${deg.toFixed(1)}°`;
+/** Where the servos of a channel stand with the sticks let go, asked of the chain. */
+function standsAt(setup: Setup, throws: readonly SurfaceThrows[], channel: number): string {
+  const turned = throws
+    .filter((t) => channelsReaching(setup, t.surface).includes(channel))
+    .map((t) => {
+      const surface = setup.airframe.surfaces.find((s) => s.id === t.surface)!;
+      return `the servo of the ${surface.label.toLowerCase()} ${Math.abs(t.centre.servoDeg).toFixed(1)}° off its own`;
+    });
+  return turned.length > 0 ? `, ${turned.join(', ')}` : '';
 }
 
 /** Reverse, subtrim and endpoints of every channel, as the transmitter's output menu has them. */
 export function ChannelTable() {
   const { setup, edit } = useModel((s) => s);
   const { outputs } = setup.program;
+  const throws = useMemo(() => throwsOf(setup), [setup]);
   const { pulse } = setup.transmitter;
   const change = (i: number, field: string, value: unknown, words: string) =>
     edit(
@@ -41,7 +47,7 @@ export function ChannelTable() {
       </p>
       <ul className="flex flex-col divide-y divide-(--card-edge)">
         {outputs.map((o, i) => {
-          const lostPct = Math.max(0, Math.abs(o.subtrimPct));
+          const lostPct = Math.abs(o.subtrimPct);
           return (
             <li
               key={o.channel}
@@ -92,10 +98,10 @@ export function ChannelTable() {
               {o.subtrimPct !== 0 && (
                 <p className="text-soft col-span-full text-sm">
                   Centre at{' '}
-                  <span className="num">{pulseUs(pulse, o.subtrimPct).toFixed(0)} µs</span>, the
-                  servo {servoDeg(setup, o.carries, o.subtrimPct)} off its own; {lostPct} % of
-                  travel lost {o.subtrimPct > 0 ? 'above' : 'below'}. Past about 10 % move the arm
-                  on its splines instead.
+                  <span className="num">{pulseUs(pulse, o.subtrimPct).toFixed(0)} µs</span>
+                  {standsAt(setup, throws, o.channel)}; {lostPct} % of travel lost{' '}
+                  {o.subtrimPct > 0 ? 'above' : 'below'}. Past about 10 % move the arm on its
+                  splines instead.
                 </p>
               )}
             </li>

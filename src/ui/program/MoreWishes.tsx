@@ -1,19 +1,21 @@
 'use client';
 
-import { LAUNCH_WHEN, RATE_WHEN, positionsOfSwitches } from '@/core/plan';
+import { positionWord, positionsOf } from '@/core/chain';
+import { LAUNCH_WHEN, RATE_WHEN } from '@/core/plan';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { ControlSelect, PRESSABLE, SWITCHES } from './ControlSelect';
 import type { Wishing } from './useWishes';
-
-const PLACES = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
 
 /** Throttle cut: on which switch, in which position the motor is held off. */
 export function CutWishes({ setup, wishes, wish }: Wishing) {
   if (setup.airframe.motors.length === 0)
     return <p className="text-soft">This model has no motor.</p>;
   const { cut } = wishes;
-  const places = cut ? PLACES[positionsOfSwitches(setup, [cut.control]) as 2 | 3] : [];
+  const kind = setup.transmitter.controls.find((c) => c.id === cut?.control)?.kind;
+  const places = kind
+    ? Array.from({ length: positionsOf(kind) }, (_, p) => positionWord(kind, p))
+    : [];
   return (
     <div className="grid items-end gap-2 sm:grid-cols-2">
       <ControlSelect

@@ -3,7 +3,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
-import { switchPosition } from '@/core/chain';
+import { positionWord, switchPosition } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import { controlWords, witnessOf, type Proof, type ProofRow } from '@/core/verify';
 import { Choice } from '../fields/Choice';
@@ -300,7 +300,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
 /** A value in one short word under the name of its control. */
 function short(kind: Setup['transmitter']['controls'][number]['kind'], value: number): string {
   if (kind === 'momentary') return value > 0 ? 'pressed' : '–';
-  if (kind === 'switch-3') return ['far', 'middle', 'near'][switchPosition(kind, value)]!;
-  if (kind === 'switch-2') return ['far', 'near'][switchPosition(kind, value)]!;
+  if (kind === 'switch-3' || kind === 'switch-2')
+    return positionWord(kind, switchPosition(kind, value));
   return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value)} %`;
 }

@@ -1,3 +1,4 @@
+import { positionsOf } from '../../chain';
 import type {
   ChannelFunction,
   Condition,
@@ -42,8 +43,6 @@ export function draftOf(setup: Setup): Draft {
 
 export const channelOf = (setup: Setup, carries: ChannelFunction): number | undefined =>
   setup.unit.settings.inputs.find((i) => i.carries === carries)?.channel;
-
-export const positionsOf = (kind: ControlKind): number => (kind === 'switch-3' ? 3 : 2);
 
 export function kindOf(setup: Setup, control: string): ControlKind {
   return setup.transmitter.controls.find((c) => c.id === control)!.kind;

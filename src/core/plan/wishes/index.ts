@@ -1,8 +1,8 @@
-import { compileChain, switchValue } from '../../chain';
+import { compileChain, positionsOf, switchValue } from '../../chain';
 import { parseSetup, type ChannelFunction, type ProgramWishes, type Setup } from '../../setup';
 import { orderFunctions } from '../functions';
 import { applyPlan, planFor } from '../replan';
-import { addLogic, channelOf, draftOf, kindOf, positionsOf, type Draft } from './draft';
+import { addLogic, channelOf, draftOf, kindOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
 import { combinations, layModes, writeModes, type ModeCell } from './modes';

@@ -1,5 +1,6 @@
+import { positionWord, positionsOf } from '../../chain';
 import type { Condition, Mode, ModeWish, Setup } from '../../setup';
-import { addLine, allOf, channelOf, kindOf, labelOf, positionsOf, type Draft } from './draft';
+import { addLine, allOf, channelOf, kindOf, labelOf, type Draft } from './draft';
 import { bandOf, valueInBand } from './values';
 
 /** One combination of mode switch positions, the mode it stands for, and what it must send. */
@@ -13,8 +14,6 @@ export interface ModeCell {
   second: number | undefined;
 }
 
-const POSITION_WORDS = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
-
 /** Every combination of positions of the mode switches, in the order of the table. */
 export function combinations(
   setup: Setup,
@@ -22,11 +21,11 @@ export function combinations(
 ): { when: Condition; words: string; positions: number[] }[] {
   let list: { positions: number[]; words: string[] }[] = [{ positions: [], words: [] }];
   for (const id of switches) {
-    const count = positionsOf(kindOf(setup, id)) as 2 | 3;
+    const kind = kindOf(setup, id);
     list = list.flatMap((c) =>
-      POSITION_WORDS[count].map((word, p) => ({
+      Array.from({ length: positionsOf(kind) }, (_, p) => ({
         positions: [...c.positions, p],
-        words: [...c.words, `${labelOf(setup, id)} ${word}`],
+        words: [...c.words, `${labelOf(setup, id)} ${positionWord(kind, p)}`],
       })),
     );
   }

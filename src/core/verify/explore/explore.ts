@@ -47,7 +47,7 @@ export function explore(chain: Chain, cone: Cone, options: ExploreOptions = {}):
   const { setup } = chain;
   const { limit = DEFAULT_LIMIT, onProgress } = options;
   const values = cone.controls.map((at) =>
-    cone.compared.includes(at) ? outcomesOf(setup, at) : valuesOf(setup, at),
+    cone.compared.includes(at) ? outcomesOf(chain, at) : valuesOf(setup, at),
   );
   const unreduced = unreducedCount(setup);
   const remembering = cone.logic.filter((i) => WITH_MEMORY.has(setup.program.logic[i]!.op));

@@ -1,4 +1,4 @@
-import { switchValue } from '../../chain';
+import { switchValue, type Chain } from '../../chain';
 import type { Setup } from '../../setup';
 
 /** A hair beyond a threshold, in percent: the smallest step worth telling apart. */
@@ -31,22 +31,28 @@ export function valuesOf(setup: Setup, at: number): number[] {
  * The same with values left out that give every comparison the same outcome as one before: for
  * controls that nothing but comparisons looks at.
  */
-export function outcomesOf(setup: Setup, at: number): number[] {
+export function outcomesOf(chain: Chain, at: number): number[] {
+  const { setup } = chain;
   const { id } = setup.transmitter.controls[at]!;
-  const outcome = (value: number) =>
-    setup.program.logic
-      .map((l) => {
-        if ((l.op !== 'near' && l.op !== 'greater') || l.source.kind !== 'control') return '';
-        if (l.source.id !== id) return '';
-        const holds =
-          l.op === 'near' ? Math.abs(value - l.valuePct) <= l.withinPct : value > l.valuePct;
-        return holds ? '1' : '0';
-      })
-      .join('');
+  const compared = setup.program.logic.flatMap((l, i) =>
+    (l.op === 'near' || l.op === 'greater') && l.source.kind === 'control' && l.source.id === id
+      ? [i]
+      : [],
+  );
+  const frame = chain.newFrame();
+  const stimulus = chain.restStimulus();
+  const outcome = (value: number) => {
+    stimulus.controls[at] = value;
+    chain.step(stimulus, chain.newMemory(), frame);
+    return compared.map((i) => frame.logic[i]).join();
+  };
   const seen = new Set<string>();
   // Rest and ends first, so that they stand for their kind.
   return valuesOf(setup, at)
     .toSorted((a, b) => Math.abs(Math.abs(b) - 50) - Math.abs(Math.abs(a) - 50))
-    .filter((value) => !seen.has(outcome(value)) && seen.add(outcome(value)))
+    .filter((value) => {
+      const key = outcome(value);
+      return !seen.has(key) && seen.add(key);
+    })
     .toSorted((a, b) => a - b);
 }

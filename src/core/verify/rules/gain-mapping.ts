@@ -1,4 +1,4 @@
-import { compileChain } from '../../chain';
+import { compileChain, switchValue } from '../../chain';
 import { combinations } from '../../plan';
 import type { Mode, Setup } from '../../setup';
 import { controlsIn } from '../explore';
@@ -40,8 +40,7 @@ export function sweepsOf(setup: Setup): Sweep[] {
       const set: Record<string, number> = {};
       positions.forEach((p, i) => {
         const at = chain.layout.controls.get(switches[i]!)!;
-        const three = controls[at]!.kind === 'switch-3';
-        set[switches[i]!] = stimulus.controls[at] = three ? (p - 1) * 100 : p * 200 - 100;
+        set[switches[i]!] = stimulus.controls[at] = switchValue(controls[at]!.kind, p);
       });
       const gains: number[] = [];
       const modes: Mode[] = [];
@@ -96,17 +95,12 @@ export const gainCrossing: Rule = {
   check(setup): Finding[] {
     if (setup.unit.traits.modeSelect.by !== 'gain-sign') return [];
     return sweepsOf(setup).flatMap(({ knob, controls, words, gains, modes }): Finding[] => {
-      const on = modes.map((mode, i) =>
-        gains[i]! > NONE_PCT && mode !== 'off' ? mode : undefined,
-      );
-      const crossed = new Set(on.filter((m) => m !== undefined));
-      const sides = on.some(
-        (m, i) =>
-          m !== undefined &&
-          on.slice(0, i).includes(undefined) &&
-          on.indexOf(m) < on.indexOf(undefined),
-      );
-      if (crossed.size < 2 && !sides) return [];
+      const on = modes.map((mode, at) => gains[at]! > NONE_PCT && mode !== 'off');
+      // On, then off, then on again: the knob has gone through the middle to the other side.
+      const off = on.indexOf(false, on.indexOf(true));
+      const crosses = off > 0 && on.includes(true) && on.indexOf(true, off) > off;
+      const several = new Set(modes.filter((_, at) => on[at])).size > 1;
+      if (!several && !crosses) return [];
       return [
         {
           rule: 'M9',
