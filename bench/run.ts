@@ -2,6 +2,7 @@
 import { Bench } from 'tinybench';
 import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
+import { diagnosisRatio } from './diagnosis';
 import { plannerRatio } from './planner';
 import { proofRatios } from './proof';
 import { straightLine } from './straight-line';
@@ -70,3 +71,4 @@ console.log(`chain evaluations a second: ${median(rounds.map(([a]) => a)).toExpo
 console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 0.3)`);
 await plannerRatio();
 await proofRatios();
+await diagnosisRatio();

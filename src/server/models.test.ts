@@ -39,7 +39,7 @@ describe('models', () => {
   it('start from a few answers and stand on the shelf', () => {
     const { id } = createModel(ANSWERS, store);
     expect(getModel(id, store).setup.name).toBe('Grebe');
-    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', todo: 8 });
+    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', todo: 12 });
   });
   it.each([
     [{ ...ANSWERS, name: '  ' }, '/name'],
@@ -106,11 +106,11 @@ describe('observations and remedies', () => {
     setup.program.outputs[1]!.reversed = true;
     const { id } = addModel(setup, 'Started', store);
     for (const o of watch(setup)) recordObservation(id, o, store);
-    expect(listModels(store)[0]).toMatchObject({ status: 'stop', wrong: 3 });
+    expect(listModels(store)[0]).toMatchObject({ status: 'stop', wrong: 5 });
     const fixed = applyRemedy(id, { basedOn: 1 }, store);
     expect(fixed.setup.unit.settings.axes.roll.reversed).toBe(false);
     expect(fixed.setup.program.outputs[1]!.reversed).toBe(false);
-    expect(listModels(store)[0]).toMatchObject({ stale: 3, wrong: 0 });
+    expect(listModels(store)[0]).toMatchObject({ stale: 5, wrong: 0 });
   });
   it('write down what was learned and keep the observations that taught it', () => {
     const truth = makeSetup();

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
-import { allExpectations, diagnose } from '../core/directions';
+import { pairsOf, diagnose } from '../core/directions';
 import {
   freshObservations,
   latestOf,
@@ -176,9 +176,7 @@ function isAsked(
   if (check === 'test:failsafe')
     return test && failsafeScript(setup).some((s) => s.item === surface);
   const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
-  return (
-    movement && allExpectations(setup).some((e) => e.check.id === check && e.surface.id === surface)
-  );
+  return movement && pairsOf(setup).some((e) => e.check.id === check && e.surface.id === surface);
 }
 
 /** Keeps what was seen, stamped with what it depends on. */

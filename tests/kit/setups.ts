@@ -1,5 +1,12 @@
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
-import { allExpectations, predictAll, type Observation } from '@/core/directions';
+import {
+  allExpectations,
+  checksFor,
+  handsOf,
+  pairsOf,
+  predictAll,
+  type Observation,
+} from '@/core/directions';
 import { composeSetup } from '@/core/plan';
 import type { AirframeKind, Setup } from '@/core/setup';
 
@@ -18,11 +25,17 @@ export function makeSetup(
 }
 
 /** What a person with exactly this model on the bench would report. */
-export function watch(setup: Setup): Observation[] {
-  const predictions = predictAll(setup);
-  return allExpectations(setup).map(({ check, surface }) => ({
+export const watch = (setup: Setup): Observation[] => watchAs(setup, setup);
+
+/**
+ * What is seen on a real model that is not as written down, asked about as the written Setup asks.
+ * @param extra also of the surfaces that should stay still
+ */
+export function watchAs(written: Setup, real: Setup, extra = false): Observation[] {
+  const predictions = predictAll(real, checksFor(written), handsOf(written));
+  return (extra ? pairsOf(written) : allExpectations(written)).map(({ check, surface }) => ({
     check: check.id,
     surface: surface.id,
-    seen: predictions.get(check.id)!.get(surface.id)!.movement,
+    seen: predictions.get(check.id)?.get(surface.id)?.movement ?? 'centre',
   }));
 }

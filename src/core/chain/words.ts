@@ -1,4 +1,5 @@
-import type { Surface, Setup } from '../setup';
+import type { Control, Surface, Setup } from '../setup';
+import { positionWord, switchPosition } from './conditions';
 import type { Frame } from './frame';
 
 /** A surface within this angle of centre is said to be at centre. */
@@ -36,4 +37,12 @@ export function describeFrame(setup: Setup, frame: Frame): string[] {
       (m, i) => `${m.label.toLowerCase()} ${frame.motorPct[i]!.toFixed(0)} %`,
     ),
   ];
+}
+
+/** "Switch A middle", "Knob 1 at −100 %" */
+export function controlWords(control: Control, value: number): string {
+  if (control.kind === 'momentary') return `${control.label} ${value > 0 ? 'pressed' : 'released'}`;
+  if (control.kind === 'switch-2' || control.kind === 'switch-3')
+    return `${control.label} ${positionWord(control.kind, switchPosition(control.kind, value))}`;
+  return `${control.label} at ${value < 0 ? '−' : ''}${Math.abs(value)} %`;
 }

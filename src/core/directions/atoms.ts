@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch';
-import { AXES, pointer, type Axis, type Setup } from '../setup';
+import { AXES, pointer, type Axis, type ChannelFunction, type Setup } from '../setup';
 
 /** Where a change is made. */
 export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage' | 'mounting' | 'plug';
@@ -21,16 +21,40 @@ const replace = (path: string, value: unknown): PatchOperation[] => [
 
 /** Physical facts nobody can read off a screen: rod side, and what the unit takes a longer pulse for. */
 export function factAtoms(setup: Setup): Atom[] {
-  const facts: Atom[] = AXES.map((axis) => ({
-    id: `sense-${axis}`,
-    place: 'unit',
-    title: `The unit works ${axis} the other way about than its description says`,
-    cost: 1,
-    patch: replace(
-      pointer('unit', 'traits', 'nominalSense', axis),
-      -setup.unit.traits.nominalSense[axis],
-    ),
-  }));
+  const { traits } = setup.unit;
+  const taught =
+    traits.correctionDirection === 'learned' ? setup.installation.travelCapture : undefined;
+  const facts = AXES.flatMap((axis): Atom[] => {
+    if (!traits.axes.includes(axis)) return [];
+    if (!taught)
+      return [
+        {
+          id: `sense-${axis}`,
+          place: 'unit',
+          title: `The unit works ${axis} the other way about than its description says`,
+          cost: 1,
+          patch: replace(
+            pointer('unit', 'traits', 'nominalSense', axis),
+            -traits.nominalSense[axis],
+          ),
+        },
+      ];
+    const at = taught.findIndex((t) => t.carries === TAUGHT_AS[axis]);
+    return at < 0
+      ? []
+      : [
+          {
+            id: `taught-${axis}`,
+            place: 'unit',
+            title: `The unit was taught ${axis} the wrong way about`,
+            cost: 1,
+            patch: replace(
+              pointer('installation', 'travelCapture', at, 'sense'),
+              -taught[at]!.sense,
+            ),
+          },
+        ];
+  });
   setup.airframe.surfaces.forEach((surface, i) =>
     facts.push({
       id: `rod-${surface.id}`,
@@ -45,6 +69,13 @@ export function factAtoms(setup: Setup): Atom[] {
   );
   return facts;
 }
+
+/** What a learning unit files each axis under. */
+const TAUGHT_AS: Record<Axis, ChannelFunction> = {
+  roll: 'aileron',
+  pitch: 'elevator',
+  yaw: 'rudder',
+};
 
 const HOW_IN_UNIT: Record<string, string> = {
   menu: 'in the unit’s menu',
@@ -83,6 +114,16 @@ export function settingAtoms(setup: Setup): Atom[] {
           pointer('unit', 'settings', 'axes', axis, 'reversed'),
           !unit.settings.axes[axis].reversed,
         ),
+      }),
+    );
+  if (unit.traits.correctionDirection === 'learned')
+    setup.installation.travelCapture?.forEach(({ carries, sense }, i) =>
+      atoms.push({
+        id: `teach-${carries}`,
+        place: 'unit',
+        title: `Teach the unit its travel again, ${carries} stick as it is now`,
+        cost: 1.05,
+        patch: replace(pointer('installation', 'travelCapture', i, 'sense'), -sense),
       }),
     );
   if (unit.traits.portReverse)

@@ -1,6 +1,7 @@
-import { AXES, type Axis, type Sense, type Setup, type Surface } from '../setup';
+import { AXES, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
 import { movementOf, type Movement } from '../chain';
 import { authority } from './authority';
+import { handsOf } from './pose';
 
 /** One thing to do with a stick or with the model while watching the surfaces. */
 export interface Check {
@@ -9,48 +10,104 @@ export interface Check {
   axis: Axis;
   /** Direction of the wish (stick) or of the rotation (correction): roll right, nose up, nose right = 1. */
   sense: Sense;
+  /** Mode a correction is looked at in. */
+  mode?: Mode;
+  /** Not the first mode: looked at once more because every mode can be set differently. */
+  again: boolean;
+  /** Turned quickly and watched while it turns, or turned far over and watched while it is kept there. */
+  way: 'quick' | 'held';
   /** What to do, as an order. */
   instruction: string;
   /** The same, in the past, for sentences about what was seen. */
   done: string;
 }
 
-const INSTRUCTIONS: Record<Check['kind'], Record<Axis, readonly [string, string]>> = {
-  stick: {
-    roll: ['Move the aileron stick right and hold it', 'moved the aileron stick right'],
-    pitch: ['Pull the elevator stick back and hold it', 'pulled the elevator stick back'],
-    yaw: ['Move the rudder stick right and hold it', 'moved the rudder stick right'],
-  },
-  correction: {
-    roll: ['Raise the left wing, quickly', 'raised the left wing'],
-    pitch: ['Raise the nose, quickly', 'raised the nose'],
-    yaw: ['Swing the nose to the right, quickly', 'swung the nose right'],
-  },
+/** How far over the model is tipped and kept, so that levelling cannot be mistaken for damping. */
+export const HAND_TILT_DEG = { roll: 80, pitch: 65 } as const;
+
+type Words = Record<Axis, readonly [string, string]>;
+
+const STICK: Words = {
+  roll: ['Move the aileron stick right and hold it', 'moved the aileron stick right'],
+  pitch: ['Pull the elevator stick back and hold it', 'pulled the elevator stick back'],
+  yaw: ['Move the rudder stick right and hold it', 'moved the rudder stick right'],
 };
 const STEER = ['Steer right and hold it', 'steered right'] as const;
+const QUICK: Words = {
+  roll: ['Raise the left wing, quickly', 'raised the left wing'],
+  pitch: ['Raise the nose, quickly', 'raised the nose'],
+  yaw: ['Swing the nose to the right, quickly', 'swung the nose right'],
+};
+const HELD: Words = {
+  roll: [
+    'Raise the left wing right up, almost on edge, and keep it there',
+    'kept the left wing right up',
+  ],
+  pitch: ['Point the nose steeply up and keep it there', 'kept the nose steeply up'],
+  yaw: ['Turn the nose to the right and keep it there', 'kept the nose turned right'],
+};
 
 /** A surface a check asks about, and which way it must go. */
 export interface Expectation {
   check: Check;
   surface: Surface;
-  /** Wanted sign of the deflection: trailing edge down or left is positive. */
-  sign: Sense;
+  /** Wanted sign of the deflection: trailing edge down or left is positive; 0: it has no part in it. */
+  sign: Sense | 0;
   movement: Movement;
 }
 
-/** The checks that make sense for this airframe and unit: sticks on every axis it can turn about. */
+/** The checks that make sense for this airframe and unit: sticks, then corrections in every mode. */
 export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;
-  const surface = airframe.kind === 'car' || airframe.kind === 'boat';
-  const checks: Check[] = [];
-  for (const kind of ['stick', 'correction'] as const)
-    for (const axis of AXES) {
-      if (!airframe.surfaces.some((s) => authority(airframe.kind, s)[axis])) continue;
-      if (kind === 'correction' && !unit.traits.axes.includes(axis)) continue;
-      const [instruction, done] = surface && kind === 'stick' ? STEER : INSTRUCTIONS[kind][axis];
-      checks.push({ id: `${kind}-${axis}`, kind, axis, sense: 1, instruction, done });
-    }
-  return checks;
+  const ground = airframe.kind === 'car' || airframe.kind === 'boat';
+  const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe.kind, s)[axis]);
+  const sticks = AXES.filter(has).map((axis): Check => {
+    const [instruction, done] = ground ? STEER : STICK[axis];
+    return {
+      id: `stick-${axis}`,
+      kind: 'stick',
+      axis,
+      sense: 1,
+      again: false,
+      way: 'quick',
+      instruction,
+      done,
+    };
+  });
+  const corrected = AXES.filter((axis) => has(axis) && unit.traits.axes.includes(axis));
+  const { corrections } = handsOf(setup);
+  const modes: (Mode | undefined)[] =
+    corrections.length > 0 ? corrections.map((p) => p.mode) : [undefined];
+  const turned = modes.flatMap((mode, nth) =>
+    corrected.map((axis): Check => {
+      const way = mode && isHeld(setup, mode, axis) ? 'held' : 'quick';
+      const [instruction, done] = (way === 'held' ? HELD : QUICK)[axis];
+      const again = nth > 0;
+      return {
+        id: again ? `correction-${axis}-${mode}` : `correction-${axis}`,
+        kind: 'correction',
+        axis,
+        sense: 1,
+        ...(mode ? { mode } : {}),
+        again,
+        way,
+        instruction,
+        done,
+      };
+    }),
+  );
+  return [...sticks, ...turned];
+}
+
+/** Whether a surface stays over in this mode for as long as the model is kept turned. */
+function isHeld({ unit }: Setup, mode: Mode, axis: Axis): boolean {
+  const { axes, angleLimitsDeg } = unit.settings;
+  if (mode === 'hold' || mode === 'hover') return axes[axis].holdAllowed;
+  if (axis === 'yaw' || mode === 'rate' || mode === 'off') return false;
+  if (mode !== 'trainer') return true;
+  return axis === 'roll'
+    ? HAND_TILT_DEG.roll > angleLimitsDeg.roll + 5
+    : HAND_TILT_DEG.pitch > angleLimitsDeg.pitchUp + 5;
 }
 
 /** Whether the unit is meant to move this surface: plugged into a stabilized output. */
@@ -74,4 +131,18 @@ export function expectationsOf(setup: Setup, check: Check): Expectation[] {
 /** All expectations of all checks, in the order they are asked. */
 export function allExpectations(setup: Setup): Expectation[] {
   return checksFor(setup).flatMap((check) => expectationsOf(setup, check));
+}
+
+/**
+ * Surfaces that must stay still in a check. Only asked about when a surface that should have moved
+ * did not: then one of these may have moved in its place.
+ */
+export function crossExpectations(setup: Setup): Expectation[] {
+  return checksFor(setup).flatMap((check) =>
+    check.kind === 'stick' || check.again
+      ? []
+      : setup.airframe.surfaces
+          .filter((s) => isStabilized(setup, s) && !authority(setup.airframe.kind, s)[check.axis])
+          .map((surface): Expectation => ({ check, surface, sign: 0, movement: 'centre' })),
+  );
 }

@@ -5,7 +5,8 @@ import { applyPatch } from '../patch';
 import { composeSetup } from '../plan';
 import { AXES, type Axis, type Setup } from '../setup';
 import { allExpectations } from './checks';
-import { diagnose, type Observation } from './diagnose';
+import { diagnose } from './diagnose';
+import type { Observation } from './explain';
 import { predictAll } from './predict';
 
 const CHANNEL: Record<Axis, string> = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' };
@@ -126,7 +127,7 @@ describe('diagnose', () => {
     const { lookNext } = diagnose(clean(true), [
       { check: 'correction-pitch', surface: 'elevator', seen: 'up' },
     ]);
-    expect(lookNext.map((c) => c.id)).toEqual(['stick-pitch']);
+    expect(lookNext.map((l) => l.check.id)).toEqual(['stick-pitch']);
   });
 
   it('takes one aileron going the wrong way for its own rod, not the channel', () => {
@@ -139,10 +140,11 @@ describe('diagnose', () => {
   });
 
   it('reports a surface that stays still, with what to try', () => {
-    const { silences, verdicts } = diagnose(clean(true), [
+    const { silences, tries, verdicts } = diagnose(clean(true), [
       { check: 'correction-yaw', surface: 'rudder', seen: 'centre' },
     ]);
-    expect(silences[0]!.sentence).toContain('gain fully up');
+    expect(silences[0]!.sentence).toContain('Rudder did not move');
+    expect(tries.map((t) => t.act).join()).toContain('gain fully up');
     expect(verdicts.find((v) => v.axis === 'yaw')!.correction).toBe('still');
   });
 

@@ -1,23 +1,17 @@
-import type { Movement } from '../chain';
-import { applyPatch, type PatchOperation } from '../patch';
+import { applyPatch } from '../patch';
 import { AXES, type Axis, type Setup } from '../setup';
-import { factAtoms, settingAtoms, type Atom, type Place } from './atoms';
-import { allExpectations, checksFor, type Check, type Expectation } from './checks';
-import { cheapestFlips, type Flip } from './flips';
-import { predictAll } from './predict';
+import { checksFor, type Check, type Expectation } from './checks';
 import {
-  structuralRemedies,
-  structuresOf,
-  type StructuralRemedy,
-  type Structure,
-} from './structures';
-
-/** What a person saw one surface do in one check. 'centre' is: it did not move. */
-export interface Observation {
-  check: string;
-  surface: string;
-  seen: Movement;
-}
+  equalsOf,
+  explain,
+  lookedAt,
+  tellApart,
+  type Explanation,
+  type Look,
+  type Looked,
+  type Observation,
+} from './explain';
+import { asChange, cure, type Change } from './remedy';
 
 export type Verdict = 'right' | 'wrong' | 'mixed' | 'still' | 'unseen';
 
@@ -27,24 +21,23 @@ export interface AxisVerdict {
   correction: Verdict;
 }
 
-/** One change to make, with the reasons. */
-export interface Change {
-  atom: string;
-  place: Place;
-  title: string;
-  why: string;
-  /** For each other place that was considered: why it is not there. */
-  notElsewhere: string[];
-  patch: PatchOperation[];
-}
-
 /** A surface that did not answer although it should. */
 export interface Silence {
   check: string;
   surface: string;
-  /** True where the Setup itself says nothing will move. */
-  expected: boolean;
   sentence: string;
+}
+
+/** One way to account for everything seen. */
+export interface Candidate {
+  titles: string[];
+  cost: number;
+}
+
+/** Something to do before looking again: nothing is turned round, something is off or out. */
+export interface Try {
+  title: string;
+  act: string;
 }
 
 export interface Diagnosis {
@@ -59,183 +52,112 @@ export interface Diagnosis {
   learnedSetup: Setup;
   correctedSetup: Setup;
   silences: Silence[];
+  /** Where nothing moved: what to do, the likeliest first. */
+  tries: Try[];
   /** Axes with something wrong that are not fully looked at: no change is offered for them yet. */
   unfinished: Axis[];
-  /** Checks not looked at whose answer would tell equally good explanations apart. */
-  lookNext: Check[];
+  /** Movements whose answer would tell equally good explanations apart, the best first. */
+  lookNext: Look[];
   /** What explains it equally well, the first of them taken. */
-  candidates: { titles: string[]; cost: number }[];
+  candidates: Candidate[];
+  /** What explains it with more faults. */
+  dearer: Candidate[];
   /** Set when nothing known explains what was seen; then the observations should be repeated. */
   contradiction: string | undefined;
 }
 
 /** Every observation must name a check and a surface the Setup has. @throws RangeError otherwise */
 export function diagnose(setup: Setup, observations: readonly Observation[]): Diagnosis {
-  const pairs = allExpectations(setup);
-  const seen = pairs.map(
-    (p) => observations.find((o) => o.check === p.check.id && o.surface === p.surface.id)?.seen,
+  const looked = lookedAt(setup, observations);
+  const { pairs, seen } = looked;
+  const all = explain(setup, observations);
+  // Nothing explains the ones that stood still: what moved may still say something.
+  const moved = observations.filter((o) => o.seen !== 'centre');
+  const usable = all.length > 0 ? all : explain(setup, moved);
+  const best = usable[0];
+  const facts = (best?.structures ?? []).filter((s) => s.act === undefined);
+  const learnedSetup = applyPatch(
+    setup,
+    [...facts, ...(best?.facts ?? [])].flatMap((f) => f.patch),
   );
-  for (const o of observations)
-    if (!setup.airframe.surfaces.some((s) => s.id === o.surface))
-      throw new RangeError(`there is no surface "${o.surface}"`);
-
-  const predicted = signsOf(setup, pairs);
-  const observed = pairs.map((p, i) => signOfMovement(seen[i], p));
-  const looked = AXES.filter((axis) =>
-    pairs.every(
-      (p, i) => p.check.axis !== axis || p.check.kind !== 'correction' || seen[i] !== undefined,
+  const complete = new Set(
+    AXES.filter((axis) =>
+      pairs.every(
+        (p, i) => p.check.axis !== axis || p.check.again || p.sign === 0 || seen[i] !== undefined,
+      ),
     ),
   );
-  const best = explanationsOf(setup, pairs, seen, observed, looked.length > 1);
-  const first = best[0];
-  const base = first?.setup ?? setup;
-  const facts = factAtoms(base);
-  const factFlips = first?.flips ?? flipsOf(base, facts, pairs, predicted);
-  const basePredicted = first?.predicted ?? predicted;
-  const care = maskWhere(pairs, (i) => observed[i] !== 0 && basePredicted[i] !== 0);
-  const differs = maskWhere(pairs, (i) => observed[i] !== basePredicted[i]) & care;
-  const explanation = first?.chosen ?? [];
-  const learnedPatch = explanation.flatMap((i) => facts[i]!.patch);
-  const learnedSetup = applyPatch(base, learnedPatch);
-  const remedies = structuralRemedies(setup, learnedSetup);
-  const repairedSetup = applyPatch(
-    learnedSetup,
-    remedies.flatMap((r) => r.patch),
-  );
-
-  const settled = signsOf(repairedSetup, pairs);
-  const moving = maskWhere(pairs, (i) => settled[i] !== 0);
-  const complete = new Set(
-    AXES.filter((axis) => pairs.every((p, i) => p.check.axis !== axis || seen[i] !== undefined)),
-  );
-  const wrong =
-    maskWhere(pairs, (i) => settled[i] !== pairs[i]!.sign && complete.has(pairs[i]!.check.axis)) &
-    moving;
-  const settings = settingAtoms(repairedSetup);
-  const settingFlips = flipsOf(repairedSetup, settings, pairs, settled);
-  const remedy = cheapestFlips(settingFlips, wrong, moving)[0];
-  const correctedSetup = applyPatch(
-    repairedSetup,
-    (remedy ?? []).flatMap((i) => settings[i]!.patch),
-  );
-  const after = signsOf(correctedSetup, pairs);
-  const proved =
-    remedy !== undefined &&
-    pairs.every(
-      (p, i) =>
-        after[i] === p.sign ||
-        settled[i] === 0 ||
-        (!complete.has(p.check.axis) && after[i] === settled[i]),
-    );
-
+  const { changes, correctedSetup, proved } = cure(setup, learnedSetup, pairs, complete);
+  const equals = equalsOf(all);
   return {
-    verdicts: verdictsOf(setup, pairs, seen),
+    verdicts: verdictsOf(setup, looked),
     learned: [
-      ...(first?.structure ? [asChange(first.structure)] : []),
-      ...explanation.map((i) =>
-        describeChange(
-          facts[i]!,
-          factFlips[i]!,
-          differs,
-          factFlips,
-          facts,
-          pairs,
-          [...explanation],
-          true,
-        ),
-      ),
+      ...facts.map(asChange),
+      ...(best?.facts ?? []).map((atom): Change => ({
+        atom: atom.id,
+        place: atom.place,
+        title: atom.title,
+        why: 'This is the smallest difference between the Setup and what you saw.',
+        notElsewhere: [],
+        patch: atom.patch,
+      })),
     ],
-    changes: proved
-      ? [
-          ...remedies.map(asChange),
-          ...remedy.map((i) =>
-            describeChange(
-              settings[i]!,
-              settingFlips[i]!,
-              wrong,
-              settingFlips,
-              settings,
-              pairs,
-              remedy,
-              false,
-            ),
-          ),
-        ]
-      : [],
+    changes,
     proved,
     learnedSetup,
     correctedSetup,
-    silences: silencesOf(pairs, seen, basePredicted),
+    silences: silencesOf(looked),
+    tries: triesOf(all),
     unfinished: AXES.filter(
       (axis) =>
         !complete.has(axis) &&
-        pairs.some(
-          (p, i) => p.check.axis === axis && seen[i] !== undefined && seen[i] !== p.movement,
-        ),
+        pairs.some((p, i) => p.check.axis === axis && seen[i] !== undefined && seen[i] !== p.sign),
     ),
-    lookNext: tellApart(setup, best, pairs, seen),
-    candidates: best.map(({ structure, setup: known, chosen, cost }) => ({
-      titles: [
-        ...(structure ? [structure.title] : []),
-        ...chosen.map((i) => factAtoms(known)[i]!.title),
-      ],
-      cost,
-    })),
-    contradiction:
-      best.length === 0
-        ? 'No reversal, no mounting of the unit and no two plugs changed over explain all of this. Look again at the surfaces marked wrong.'
-        : undefined,
+    lookNext: tellApart(looked, all),
+    candidates: equals.map(candidate),
+    dearer: all.slice(equals.length).map(candidate),
+    contradiction: all.length > 0 ? undefined : contradictionOf(looked),
   };
 }
 
-/** Sign of each expected pair as the chain predicts it: 1, −1, or 0 for no movement. */
-function signsOf(setup: Setup, pairs: readonly Expectation[]): number[] {
-  const predictions = predictAll(setup);
-  return pairs.map((pair) => {
-    const answer = predictions.get(pair.check.id)?.get(pair.surface.id);
-    return answer === undefined || answer.movement === 'centre' ? 0 : Math.sign(answer.deg);
-  });
+const candidate = (e: Explanation): Candidate => ({
+  titles: [...e.structures, ...e.facts].map((f) => f.title),
+  cost: e.cost,
+});
+
+/** Acts of the explanations that need nothing else, each once, as far as they are likelier than a fault. */
+function triesOf(explanations: readonly Explanation[]): Try[] {
+  const tries = new Map<string, Try>();
+  for (const { structures, facts } of explanations)
+    for (const { act, title } of structures)
+      if (act !== undefined && facts.length === 0) tries.set(title, { title, act });
+  return [...tries.values()];
 }
 
-function signOfMovement(seen: Movement | undefined, pair: Expectation): number {
-  if (seen === undefined || seen === 'centre') return 0;
-  return seen === pair.movement ? pair.sign : -pair.sign;
+function contradictionOf({ pairs, seen }: Looked): string {
+  const wrongModes = new Set(
+    pairs.flatMap((p, i) =>
+      p.check.again && seen[i] !== undefined && seen[i] !== p.sign ? [p.check.mode!] : [],
+    ),
+  );
+  const firstRight = pairs.every(
+    (p, i) => p.check.again || seen[i] === undefined || seen[i] === p.sign,
+  );
+  return firstRight && wrongModes.size > 0
+    ? `Only ${[...wrongModes].join(' and ')} is wrong: this unit has directions of its own for each mode. Turn the correction round in the settings of ${[...wrongModes].join(' and ')}, not elsewhere, and look again.`
+    : 'No reversal, no mounting of the unit, no plugs changed over and nothing switched off explains all of this. Look again at the surfaces marked wrong.';
 }
 
-function maskWhere(pairs: readonly unknown[], holds: (i: number) => boolean): bigint {
-  return pairs.reduce<bigint>((mask, _, i) => (holds(i) ? mask | (1n << BigInt(i)) : mask), 0n);
-}
-
-/** What each atom turns round, found by asking the chain. */
-function flipsOf(
-  setup: Setup,
-  atoms: readonly Atom[],
-  pairs: readonly Expectation[],
-  before: readonly number[],
-): Flip[] {
-  return atoms.map((atom) => {
-    const after = signsOf(applyPatch(setup, atom.patch), pairs);
-    return { mask: maskWhere(pairs, (i) => after[i] !== before[i]), cost: atom.cost };
-  });
-}
-
-function verdictsOf(
-  setup: Setup,
-  pairs: readonly Expectation[],
-  seen: readonly (Movement | undefined)[],
-): AxisVerdict[] {
-  const checks = checksFor(setup);
+function verdictsOf(setup: Setup, { pairs, seen }: Looked): AxisVerdict[] {
   const verdict = (axis: Axis, kind: Check['kind']): Verdict => {
-    const answers = pairs
-      .map((p, i) => ({ p, s: seen[i] }))
-      .filter(({ p }) => p.check.axis === axis && p.check.kind === kind);
-    const looked = answers.filter(({ s }) => s !== undefined);
-    if (looked.length < answers.length || looked.length === 0)
-      return looked.some(({ p, s }) => s !== p.movement) ? 'wrong' : 'unseen';
-    if (looked.every(({ p, s }) => s === p.movement)) return 'right';
-    if (looked.every(({ s }) => s === 'centre')) return 'still';
-    return looked.some(({ p, s }) => s === p.movement) ? 'mixed' : 'wrong';
+    const asked = pairs
+      .map((p, i) => ({ sign: p.sign, check: p.check, saw: seen[i] }))
+      .filter((a) => a.check.axis === axis && a.check.kind === kind && a.sign !== 0);
+    const first = verdictOn(asked.filter((a) => !a.check.again));
+    const again = asked.filter((a) => a.check.again);
+    return first === 'right' && again.length > 0 ? verdictOn(again) : first;
   };
+  const checks = checksFor(setup);
   return AXES.filter((axis) => checks.some((c) => c.axis === axis)).map((axis) => ({
     axis,
     stick: verdict(axis, 'stick'),
@@ -243,164 +165,30 @@ function verdictsOf(
   }));
 }
 
-function pairName(pair: Expectation): string {
-  const part = pair.check.kind === 'stick' ? 'stick' : 'correction';
-  return `${pair.surface.label.toLowerCase()} on the ${pair.check.axis} ${part}`;
+/** What the answers of one axis come to. */
+function verdictOn(asked: readonly { sign: number; saw: number | undefined }[]): Verdict {
+  const answers = asked.filter((a) => a.saw !== undefined);
+  const right = answers.filter((a) => a.saw === a.sign);
+  if (answers.length < asked.length || asked.length === 0)
+    return right.length < answers.length ? 'wrong' : 'unseen';
+  if (right.length === answers.length) return 'right';
+  if (answers.every((a) => a.saw === 0)) return 'still';
+  return right.length > 0 ? 'mixed' : 'wrong';
 }
 
-function listed(words: string[]): string {
-  const unique = [...new Set(words)];
-  return unique.length > 3
-    ? `${unique.slice(0, 3).join(', ')} and ${unique.length - 3} more`
-    : unique.join(', ').replace(/, ([^,]*)$/, ' and $1');
-}
-
-/** Puts reasons to a change from what it and its rivals would turn round. */
-function describeChange(
-  atom: Atom,
-  flip: Flip,
-  wrong: bigint,
-  flips: readonly Flip[],
-  atoms: readonly Atom[],
-  pairs: readonly Expectation[],
-  chosen: readonly number[],
-  learned: boolean,
-): Change {
-  const bits = (mask: bigint) => pairs.filter((_, i) => (mask >> BigInt(i)) & 1n);
-  const turned = listed(bits(flip.mask).map(pairName));
-  const notElsewhere = atoms.flatMap((other, i) => {
-    const mask = flips[i]!.mask;
-    if (other.id === atom.id || chosen.includes(i) || (mask & flip.mask) === 0n) return [];
-    const spoiled = mask & ~wrong;
-    if (spoiled !== 0n)
-      return [
-        `Not: ${lower(other.title)}. That would also turn the ${listed(bits(spoiled).map(pairName))}, which is right.`,
-      ];
-    if ((mask & flip.mask) !== flip.mask)
-      return [
-        `Not: ${lower(other.title)} alone. It leaves the ${listed(bits(flip.mask & ~mask).map(pairName))} wrong.`,
-      ];
-    return [`${other.title} would do as well, with more work.`];
-  });
-  return {
-    atom: atom.id,
-    place: atom.place,
-    title: atom.title,
-    why: learned
-      ? `This is the smallest difference between the Setup and what you saw on the ${turned}.`
-      : `It turns round the ${turned}, and nothing else.`,
-    notElsewhere: learned ? [] : notElsewhere,
-    patch: atom.patch,
-  };
-}
-
-const lower = (title: string) => title[0]!.toLowerCase() + title.slice(1);
-
-function silencesOf(
-  pairs: readonly Expectation[],
-  seen: readonly (Movement | undefined)[],
-  predicted: readonly number[],
-): Silence[] {
-  return pairs.flatMap((pair, i) => {
-    if (seen[i] !== 'centre') return [];
-    const expected = predicted[i] === 0;
-    const name = pair.surface.label;
-    const sentence = expected
-      ? `${name} did not move, and the Setup says so too: the mode is off, the gain is zero, or it is not plugged in there.`
-      : pair.check.kind === 'stick'
-        ? `${name} did not move when you ${pair.check.done}. Check its plug, that the link is up and that the servo has power.`
-        : `${name} did not move when you ${pair.check.done}. Turn the gain fully up, check the mode switch, and run the throttle past the unit’s arming point with the propeller off.`;
-    return [{ check: pair.check.id, surface: pair.surface.id, expected, sentence }];
-  });
-}
-
-/** A way the real model may be: how it is built or fixed, and what is turned round in it. */
-interface Explanation {
-  structure: Structure | undefined;
-  /** The Setup with the structure, nothing turned round yet. */
-  setup: Setup;
-  predicted: number[];
-  flips: Flip[];
-  /** Positions of the facts that are otherwise. */
-  chosen: number[];
-  cost: number;
-  /** Surfaces seen to move that should stand still, or the other way about. */
-  unexplained: number;
-}
-
-/**
- * The explanations with the fewest surfaces unexplained and among those the fewest faults. Mountings
- * and plugs are only thought of once the corrections of two axes were seen in full: one axis alone
- * cannot be the mounting.
- */
-function explanationsOf(
-  setup: Setup,
-  pairs: readonly Expectation[],
-  seen: readonly (Movement | undefined)[],
-  observed: readonly number[],
-  structuresToo: boolean,
-): Explanation[] {
-  const under = (known: Setup, structure: Structure | undefined, atMost: number): Explanation[] => {
-    const predicted = signsOf(known, pairs);
-    const unexplained = pairs.filter(
-      (_, i) => seen[i] !== undefined && (observed[i] === 0) !== (predicted[i] === 0),
-    ).length;
-    if (unexplained > atMost) return [];
-    const care = maskWhere(pairs, (i) => observed[i] !== 0 && predicted[i] !== 0);
-    const differs = maskWhere(pairs, (i) => observed[i] !== predicted[i]) & care;
-    const facts = factAtoms(known);
-    const flips = flipsOf(known, facts, pairs, predicted);
-    return cheapestFlips(flips, differs, care).map((chosen) => ({
-      structure,
-      setup: known,
-      predicted,
-      flips,
-      chosen,
-      cost: (structure?.cost ?? 0) + chosen.reduce((sum, i) => sum + flips[i]!.cost, 0),
-      unexplained,
-    }));
-  };
-  const plain = under(setup, undefined, Infinity);
-  // A turned unit always turns two axes. Where the model shows all three, one alone is no mounting;
-  // where it shows only two, the other may be the one that cannot be seen.
-  const axes = new Set(pairs.filter((p) => p.check.kind === 'correction').map((p) => p.check.axis));
-  const few = axes.size < 3 ? 1 : 2;
-  const easy = plain[0] !== undefined && plain[0].cost < few && plain[0].unexplained === 0;
-  if (easy || !structuresToo) return plain;
-  const limit = plain[0]?.unexplained ?? Infinity;
-  const all = [
-    ...plain,
-    ...structuresOf(setup).flatMap((s) => under(applyPatch(setup, s.patch), s, limit)),
-  ].toSorted((a, b) => a.unexplained - b.unexplained || a.cost - b.cost);
-  const [best] = all;
-  return all.filter((e) => e.unexplained === best!.unexplained && e.cost <= best!.cost + 1e-9);
-}
-
-const asChange = ({ id, place, title, why, patch }: StructuralRemedy): Change => ({
-  atom: id,
-  place,
-  title,
-  why,
-  notElsewhere: [],
-  patch,
-});
-
-/** Checks not yet seen on which equally small explanations disagree. */
-function tellApart(
-  setup: Setup,
-  explanations: readonly Explanation[],
-  pairs: readonly Expectation[],
-  seen: readonly (Movement | undefined)[],
-): Check[] {
-  if (explanations.length < 2) return [];
-  const says = explanations.map((e) => {
-    const turned = e.chosen.reduce((mask, i) => mask ^ e.flips[i]!.mask, 0n);
-    return e.predicted.map((sign, i) => ((turned >> BigInt(i)) & 1n ? -sign : sign));
-  });
-  const ids = new Set(
-    pairs.flatMap((pair, i) =>
-      seen[i] === undefined && says.some((s) => s[i] !== says[0]![i]) ? [pair.check.id] : [],
-    ),
+function silencesOf({ pairs, seen }: Looked): Silence[] {
+  return pairs.flatMap((pair, i) =>
+    seen[i] === 0 && pair.sign !== 0
+      ? [{ check: pair.check.id, surface: pair.surface.id, sentence: silence(pair) }]
+      : [],
   );
-  return checksFor(setup).filter((c) => ids.has(c.id));
+}
+
+function silence({ check, surface }: Expectation): string {
+  const start = `${surface.label} did not move when you ${check.done}.`;
+  if (check.kind === 'stick')
+    return `${start} Check its plug, that the link is up and that the servo has power.`;
+  if (check.way === 'held' && (check.mode === 'level' || check.mode === 'home'))
+    return `${start} A surface that only twitches and comes back is rate damping, not self-levelling: the mode switch is not where you think, or that position holds another mode.`;
+  return start;
 }

@@ -1,13 +1,9 @@
+export { aidsFor, controlsFor, type Aid } from './aids';
 export * from './authority';
 export * from './checks';
-export {
-  diagnose,
-  type AxisVerdict,
-  type Change,
-  type Diagnosis,
-  type Observation,
-  type Verdict,
-} from './diagnose';
+export { diagnose, type AxisVerdict, type Diagnosis, type Verdict } from './diagnose';
+export { explain, pairsOf, type Explanation, type Look, type Observation } from './explain';
+export type { Change } from './remedy';
 export { factAtoms, settingAtoms, type Place } from './atoms';
-export { armedMemory, poseFor } from './pose';
-export { CORRECTION_MODES, predictAll, stimulusFor, type Prediction } from './predict';
+export { armedMemory, handsOf, poseFor, type Pose } from './pose';
+export { movesFor, poseOf, predictAll, type Prediction } from './predict';

@@ -1,6 +1,6 @@
+import { compileChain, switchValue } from '../chain';
 import type { Chain, Frame, Memory, Stimulus } from '../chain';
-import { switchValue } from '../chain';
-import type { Mode } from '../setup';
+import type { Mode, Setup } from '../setup';
 
 /** Controls set so that the unit stands in a mode, with as much gain as they can give. */
 export interface Pose {
@@ -10,12 +10,56 @@ export interface Pose {
 
 const HAND_KINDS = new Set(['switch-2', 'switch-3', 'momentary', 'knob', 'slider']);
 
+/** The mode a correction is looked at in: damping shows direction best, then the others. */
+export const CORRECTION_MODES: readonly Mode[] = [
+  'rate',
+  'hold',
+  'hover',
+  'trainer',
+  'level',
+  'home',
+];
+
+/** How a person sets the controls for the checks of one Setup. */
+export interface Hands {
+  /** For looking at the sticks: the unit off, or damping where it cannot be. */
+  stick: Pose | undefined;
+  /** One for each mode that corrects and can be reached, the one directions show best in first. */
+  corrections: readonly Pose[];
+}
+
+const known = new WeakMap<Setup, Hands>();
+
+/** Control positions for every check. Setups are immutable, so they are worked out once for each. */
+export function handsOf(setup: Setup): Hands {
+  const found = known.get(setup);
+  if (found) return found;
+  const poses = posesOf(compileChain(setup));
+  const stick = (['off', 'rate', 'hold'] as const).map((m) => poses.get(m)).find((p) => p);
+  const corrections = CORRECTION_MODES.flatMap((m) => poses.get(m) ?? []);
+  const hands = { stick, corrections };
+  known.set(setup, hands);
+  return hands;
+}
+
 /**
- * Finds control positions that put the unit in one of the wanted modes, trying only the controls
- * that reach the unit's mode, gain or recovery channels. Sticks stay centred, the throttle low.
+ * Finds control positions that put the unit in one of the wanted modes.
  * @returns the pose with the most gain for the first wanted mode that can be reached, or undefined
  */
 export function poseFor(chain: Chain, wanted: readonly Mode[]): Pose | undefined {
+  const poses = posesOf(chain);
+  for (const mode of wanted) {
+    const found = poses.get(mode);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/**
+ * For every mode that can be reached, the control positions with the most gain, trying only the
+ * controls that reach the unit's mode, gain or recovery channels. Sticks centred, throttle low.
+ */
+function posesOf(chain: Chain): Map<Mode, Pose> {
   const frame = chain.newFrame();
   const stimulus = chain.restStimulus();
   const values = steeringControls(chain, stimulus, frame);
@@ -40,11 +84,7 @@ export function poseFor(chain: Chain, wanted: readonly Mode[]): Pose | undefined
     }
   };
   tryAll(0);
-  for (const mode of wanted) {
-    const found = best.get(mode);
-    if (found) return { controls: found.controls, mode };
-  }
-  return undefined;
+  return new Map([...best].map(([mode, { controls }]) => [mode, { controls, mode }]));
 }
 
 /** Controls whose movement changes a channel the unit takes orders from, with their end values. */

@@ -8,64 +8,83 @@ import {
   type Movement,
   type Stimulus,
 } from '../chain';
-import type { Mode, Setup } from '../setup';
-import { checksFor, type Check } from './checks';
-import { armedMemory, poseFor, type Pose } from './pose';
+import type { Setup } from '../setup';
+import { HAND_TILT_DEG, checksFor, type Check } from './checks';
+import { armedMemory, handsOf, type Hands, type Pose } from './pose';
 
 /** How fast the hand turns the model in a direction check, degrees a second. */
 const HAND_RATE_DEG_S = 120;
-/** How far it is tipped to see self-levelling. */
-const HAND_TILT_DEG = 45;
+/** How long it takes to turn it before it is held there. */
+const TURN_S = 0.4;
 
-/** The mode a correction is looked at in: damping shows direction best, then the others. */
-export const CORRECTION_MODES: readonly Mode[] = [
-  'rate',
-  'hold',
-  'hover',
-  'trainer',
-  'level',
-  'home',
-];
+/** The control positions a check is made with. */
+export function poseOf(hands: Hands, check: Check): Pose | undefined {
+  return check.kind === 'stick'
+    ? hands.stick
+    : hands.corrections.find((p) => p.mode === check.mode);
+}
 
-/** What the hands do for a check, as a stimulus for the chain. */
-export function stimulusFor(chain: Chain, check: Check, pose: Pose | undefined): Stimulus {
+/** What the hands do for a check, one after another, as stimuli for the chain; looked at in the last. */
+export function movesFor(chain: Chain, check: Check, pose: Pose | undefined): Stimulus[] {
   const stimulus = chain.restStimulus();
   if (pose) stimulus.controls.set(pose.controls);
   if (check.kind === 'stick') {
     const at = stickOf(chain.setup.transmitter, axisFunction(chain.setup, check.axis));
     if (at >= 0) stimulus.controls[at] = 100 * check.sense * STICK_ASKS[check.axis];
-    return stimulus;
+    return [stimulus];
   }
-  const levelling = pose?.mode === 'level' || pose?.mode === 'home' || pose?.mode === 'trainer';
   const rate = check.sense * HAND_RATE_DEG_S;
-  if (check.axis === 'roll') {
-    if (levelling) stimulus.rollDeg = check.sense * HAND_TILT_DEG * 2;
-    else stimulus.rollRateDegPerS = rate;
-  } else if (check.axis === 'pitch') {
-    if (levelling) stimulus.pitchDeg = check.sense * HAND_TILT_DEG * 1.5;
-    else stimulus.pitchRateDegPerS = rate;
-  } else stimulus.yawRateDegPerS = rate;
-  return stimulus;
+  const key = `${check.axis}RateDegPerS` as const;
+  if (check.way === 'quick') return [{ ...stimulus, [key]: rate }];
+  const tipped = { ...stimulus };
+  if (check.axis === 'roll') tipped.rollDeg = check.sense * HAND_TILT_DEG.roll;
+  else if (check.axis === 'pitch') tipped.pitchDeg = check.sense * HAND_TILT_DEG.pitch;
+  return [{ ...stimulus, [key]: rate, dtS: TURN_S }, tipped];
 }
 
 /** Surface angles in one check, by surface id. */
 export type Prediction = ReadonlyMap<string, { deg: number; movement: Movement }>;
 
-/** What the chain says every surface does in every check: sticks with the unit off. */
-export function predictAll(setup: Setup, checks = checksFor(setup)): Map<string, Prediction> {
+/** How the model stands beyond its Setup while it is looked at. */
+export interface Circumstances {
+  armed: boolean;
+  positionFix: boolean;
+}
+const USUAL: Circumstances = { armed: true, positionFix: true };
+
+/**
+ * What the chain says every surface does in every check.
+ * @param checks @param hands as asked of the person: of another Setup where the model is not as
+ * written down, since the person follows what is written
+ */
+export function predictAll(
+  setup: Setup,
+  checks = checksFor(setup),
+  hands = handsOf(setup),
+  { armed, positionFix } = USUAL,
+): Map<string, Prediction> {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
-  const off = poseFor(chain, ['off', 'rate', 'hold']);
-  const on = poseFor(chain, CORRECTION_MODES);
   const result = new Map<string, Prediction>();
-  for (const check of checks) {
-    const pose = check.kind === 'stick' ? off : on;
-    // What stands at rest (subtrim, trim, level offset) is not movement.
-    const still = chain.restStimulus();
+  const memory = () => (armed ? armedMemory(chain) : chain.newMemory());
+  // What stands at rest (subtrim, trim, level offset) is not movement.
+  const resting = new Map<Pose | undefined, Float64Array>();
+  const atRest = (pose: Pose | undefined) => {
+    const found = resting.get(pose);
+    if (found) return found;
+    const still = { ...chain.restStimulus(), positionFix };
     if (pose) still.controls.set(pose.controls);
-    chain.step(still, armedMemory(chain), frame);
-    const before = frame.surfaceDeg.slice();
-    chain.step(stimulusFor(chain, check, pose), armedMemory(chain), frame);
+    chain.step(still, memory(), frame);
+    const angles = frame.surfaceDeg.slice();
+    resting.set(pose, angles);
+    return angles;
+  };
+  for (const check of checks) {
+    const pose = poseOf(hands, check);
+    const before = atRest(pose);
+    const used = memory();
+    for (const move of movesFor(chain, check, pose))
+      chain.step({ ...move, positionFix }, used, frame);
     const surfaces = new Map<string, { deg: number; movement: Movement }>();
     setup.airframe.surfaces.forEach((surface, i) => {
       const deg = frame.surfaceDeg[i]! - before[i]!;

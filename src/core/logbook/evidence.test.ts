@@ -13,35 +13,23 @@ function everything(setup: Setup): Evidence[] {
   }));
 }
 
+const corrections = (...axes: string[]) =>
+  axes.flatMap((axis) => [`correction-${axis}`, `correction-${axis}-level`]);
+const LEVEL = ['pitch', 'roll', 'yaw'].map((axis) => `correction-${axis}-level`);
+const ALL = corrections('pitch', 'roll', 'yaw');
+
 /** Which evidence dies when one field changes, by check. */
 const STALES: [string, unknown, string[]][] = [
-  ['/installation/mounting', 'tail-up', ['correction-pitch', 'correction-roll', 'correction-yaw']],
-  [
-    '/unit/settings/orientation',
-    'tail-up',
-    ['correction-pitch', 'correction-roll', 'correction-yaw'],
-  ],
-  [
-    '/installation/revisions/unitMoved',
-    1,
-    ['correction-pitch', 'correction-roll', 'correction-yaw'],
-  ],
-  ['/unit/settings/axes/roll/reversed', true, ['correction-roll']],
+  ['/installation/mounting', 'tail-up', ALL],
+  ['/unit/settings/orientation', 'tail-up', ALL],
+  ['/installation/revisions/unitMoved', 1, ALL],
+  ['/unit/settings/axes/roll/reversed', true, corrections('roll')],
   ['/program/outputs/1/reversed', true, ['stick-pitch']],
   ['/program/outputs/1/subtrimPct', 5, []],
-  ['/airframe/surfaces/2/linkage/sense', 'opposite', ['correction-pitch', 'stick-pitch']],
-  [
-    '/installation/revisions/servoReplaced',
-    1,
-    [
-      'correction-pitch',
-      'correction-roll',
-      'correction-yaw',
-      'stick-pitch',
-      'stick-roll',
-      'stick-yaw',
-    ],
-  ],
+  ['/airframe/surfaces/2/linkage/sense', 'opposite', [...corrections('pitch'), 'stick-pitch']],
+  ['/installation/revisions/servoReplaced', 1, [...ALL, 'stick-pitch', 'stick-roll', 'stick-yaw']],
+  // What position 1 of the switch stands for says nothing about direction in the others' first look.
+  ['/unit/settings/slots/0', 'trainer', LEVEL],
   ['/unit/settings/axes/roll/gainPct', 40, []],
   ['/name', 'Another', []],
   ['/airframe/measures/massG', 900, []],
@@ -51,7 +39,7 @@ describe('evidence', () => {
   it('is proven while nothing it depends on changes', () => {
     const setup = makeSetup();
     expect(observedDirections(setup, everything(setup)).map((o) => o.status)).toEqual(
-      Array(8).fill('proven'),
+      Array(12).fill('proven'),
     );
   });
   it.each(STALES)('%s to %j stales exactly what depends on it', (path, value, dead) => {

@@ -5,7 +5,7 @@ import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
 import { readBacksOf } from '../sheets';
 import type { Part } from './part';
-import { partsOfReading, partsOfTest } from './subjects';
+import { ordersOf, partsOfReading, partsOfTest } from './subjects';
 import { AXES, type ChannelFunction, type Setup } from '../setup';
 
 /** What a piece of evidence is about. */
@@ -117,6 +117,12 @@ export function partsOf(setup: Setup, subject: Subject): Part[] {
           unit.traits.correctionDirection,
           unit.traits.correctionDirection === 'learned' ? installation.travelCapture : null,
         ],
+      });
+    if (check.again)
+      parts.push({
+        key: 'modes',
+        title: 'the modes, or how they are chosen',
+        value: [unit.settings.slots, unit.traits.modeSelect, ordersOf(setup)],
       });
     parts.push(
       {

@@ -1,4 +1,4 @@
-import { allExpectations, type Expectation } from '../directions';
+import { allExpectations, crossExpectations, type Expectation } from '../directions';
 import type { Setup } from '../setup';
 import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
 import { failsafeScript, panicScript, type ScriptStep } from '../recovery';
@@ -16,9 +16,20 @@ export interface Observed {
 }
 
 /** Each expected movement with what was seen of it and whether that still holds. */
-export function observedDirections(setup: Setup, evidence: readonly Evidence[]): Observed[] {
+export const observedDirections = (setup: Setup, evidence: readonly Evidence[]): Observed[] =>
+  observedAs(setup, evidence, allExpectations(setup));
+
+/** The same of surfaces that must stay still: only asked about where something else did not move. */
+export const observedElsewhere = (setup: Setup, evidence: readonly Evidence[]): Observed[] =>
+  observedAs(setup, evidence, crossExpectations(setup));
+
+function observedAs(
+  setup: Setup,
+  evidence: readonly Evidence[],
+  asked: readonly Expectation[],
+): Observed[] {
   const latest = latestOf(evidence);
-  return allExpectations(setup).map((expectation) => {
+  return asked.map((expectation) => {
     const found = latest.find(
       (e) => e.check === expectation.check.id && e.surface === expectation.surface.id,
     );

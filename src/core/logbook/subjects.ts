@@ -43,29 +43,37 @@ export function partsOfReading(setup: Setup, channel: number, asked: unknown): P
   ];
 }
 
+const strip = ({ label: _, ...line }: Setup['program']['lines'][number]) => line;
+
+const orderInputs = ({ unit }: Setup) =>
+  unit.settings.inputs.filter((i) => /^(mode|gain|recovery)/.test(i.carries));
+
+/** The program of every channel the unit takes orders from. */
+export function ordersOf(setup: Setup): unknown {
+  const { program } = setup;
+  const channels = orderInputs(setup).map((i) => i.channel);
+  return [
+    program.lines.filter((l) => channels.includes(l.channel)).map(strip),
+    coneOf(setup, channels).logic.map((i) => program.logic[i]),
+    program.outputs.filter((o) => channels.includes(o.channel)),
+  ];
+}
+
 /** What a test of panic or failsafe with the model in hand depends on. */
 export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
   const { program, unit, installation, transmitter } = setup;
   const { settings, traits } = unit;
   const { revisions } = installation;
-  const orders = settings.inputs.filter((i) => /^(mode|gain|recovery)/.test(i.carries));
-  const channels = orders.map((i) => i.channel);
-  const cone = coneOf(setup, channels);
-  const strip = ({ label: _, ...line }: Setup['program']['lines'][number]) => line;
   const shared: Part[] = [
     {
       key: 'orders',
       title: 'the program of mode, gain or panic',
-      value: [
-        program.lines.filter((l) => channels.includes(l.channel)).map(strip),
-        cone.logic.map((i) => program.logic[i]),
-        program.outputs.filter((o) => channels.includes(o.channel)),
-      ],
+      value: ordersOf(setup),
     },
     {
       key: 'unit-modes',
       title: 'the modes set in the unit',
-      value: [settings.slots, traits.modeSelect, orders],
+      value: [settings.slots, traits.modeSelect, orderInputs(setup)],
     },
     {
       key: 'unit-work',

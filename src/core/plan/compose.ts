@@ -3,9 +3,11 @@ import {
   SETUP_VERSION,
   type Airframe,
   type ChannelFunction,
+  type Intents,
   type Setup,
   type Transmitter,
   type Unit,
+  type UnitTraits,
 } from '../setup';
 import { planChannels, type Assignment } from './channels';
 import { mixerOf, type Mixer } from './functions';
@@ -88,7 +90,7 @@ export function composeSetup(
       },
     },
     intents: {
-      school: 'sticks-first',
+      school: usualSchool(unit.traits),
       ...(mixer ? { mixer } : {}),
       wishes: [...wishes],
       pins: [...pins],
@@ -103,6 +105,15 @@ export function composeSetup(
     setup.installation.travelCapture = learnTravel(setup);
   return setup;
 }
+
+/**
+ * Which directions to put right first. A unit that learns from the sticks leaves no choice; one that
+ * mixes the surfaces itself wants plain, unreversed sticks, so its own directions come first.
+ */
+export const usualSchool = (traits: UnitTraits): Intents['school'] =>
+  traits.mixer === 'unit' && traits.correctionDirection !== 'learned'
+    ? 'unit-first'
+    : 'sticks-first';
 
 /** Panic recovery to start from: bank and pitch small enough that a panicked stick cannot hurt. */
 export function usualRecovery(unit: Unit): NonNullable<Unit['settings']['recovery']> {

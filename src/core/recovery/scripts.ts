@@ -1,7 +1,7 @@
-import { compileChain, describeSurface, stickOf } from '../chain';
+import { compileChain, controlWords, describeSurface, stickOf } from '../chain';
 import { levellingMust } from './answers';
 import type { Setup } from '../setup';
-import { controlWords, proofOf, type ProofRow } from '../verify';
+import { proofOf, type ProofRow } from '../verify';
 
 /** One thing to do with the model in hand, and what must be seen, in this order. */
 export interface ScriptStep {

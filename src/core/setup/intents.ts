@@ -108,3 +108,4 @@ export type ModeWish = z.infer<typeof ModeWishSchema>;
 export type GainWish = z.infer<typeof GainWishSchema>;
 export type PanicWay = (typeof PANIC_WAYS)[number];
 export type FailsafeSchool = (typeof FAILSAFE_SCHOOLS)[number];
+export type Intents = z.infer<typeof IntentsSchema>;

@@ -35,7 +35,7 @@ import { stabilizedFlaps } from './rules/stabilized-flaps';
 
 export type { Finding, Remedy, Rule, Severity, Witness, WitnessStep } from './finding';
 export * from './explore';
-export { controlWords, rowWords, witnessOf } from './witness';
+export { rowWords, witnessOf } from './witness';
 
 /** Every rule; a new one is a file and a line here. */
 export const RULES: readonly Rule[] = [

@@ -1,17 +1,9 @@
-import { positionWord, switchPosition } from '../chain';
+import { controlWords } from '../chain';
 import { difference } from '../patch';
 import { usualWishes, writeWishes } from '../plan';
-import type { Control, ProgramWishes, Setup } from '../setup';
+import type { ProgramWishes, Setup } from '../setup';
 import type { Move, Proof, ProofRow } from './explore';
 import type { Remedy, Witness, WitnessStep } from './finding';
-
-/** "Switch A middle", "Knob 1 at −100 %" */
-export function controlWords(control: Control, value: number): string {
-  if (control.kind === 'momentary') return `${control.label} ${value > 0 ? 'pressed' : 'released'}`;
-  if (control.kind === 'switch-2' || control.kind === 'switch-3')
-    return `${control.label} ${positionWord(control.kind, switchPosition(control.kind, value))}`;
-  return `${control.label} at ${value < 0 ? '−' : ''}${Math.abs(value)} %`;
-}
 
 /** A row of the proof in words: its switches, and what is remembered. */
 export function rowWords(setup: Setup, proof: Proof, row: ProofRow): string {

@@ -2,44 +2,72 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { diagnose, type Check } from '@/core/directions';
-import { freshObservations, observedDirections, type Observed } from '@/core/logbook';
+import { diagnose, type Check, type Diagnosis, type Expectation } from '@/core/directions';
+import {
+  freshObservations,
+  observedDirections,
+  observedElsewhere,
+  type Observed,
+} from '@/core/logbook';
+import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { Finding } from './Finding';
 import { Question } from './Question';
 
-const KIND_TITLES: Record<Check['kind'], string> = {
-  stick: 'Sticks, unit off',
-  correction: 'Corrections, unit on',
-};
+const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
+const isOpen = (o: Observed) => o.status === 'todo' || o.status === 'stale';
 
 /** Move, look, answer: one surface at a time, then what the answers mean. */
 export function DirectionsStation() {
   const { setup, evidence, observe } = useModel((s) => s);
-  const observed = useMemo(() => observedDirections(setup, evidence), [setup, evidence]);
-  const order = useMemo(() => bySchool(observed, setup.intents.school), [observed, setup]);
-  const [chosen, setChosen] = useState<string>();
-  const [trail, setTrail] = useState<string[]>([]);
-  const key = (o: Observed) => `${o.expectation.check.id} ${o.expectation.surface.id}`;
-  const open = order.filter((o) => o.status === 'todo' || o.status === 'stale');
-  const current = order.find((o) => key(o) === chosen) ?? open[0];
   const diagnosis = useMemo(
     () => diagnose(setup, freshObservations(setup, evidence)),
     [setup, evidence],
   );
-  const staleReasons = [...new Set(observed.flatMap((o) => o.reasons))];
+  const order = useMemo(
+    () =>
+      bySchool(
+        [
+          ...observedDirections(setup, evidence),
+          ...wantedElsewhere(observedElsewhere(setup, evidence), diagnosis),
+        ],
+        setup.intents.school,
+      ),
+    [setup, evidence, diagnosis],
+  );
+  const [chosen, setChosen] = useState<string>();
+  const [skipped, setSkipped] = useState<string[]>([]);
+  const [trail, setTrail] = useState<string[]>([]);
+  const open = order.filter(isOpen);
+  const current =
+    order.find((o) => key(o.expectation) === chosen) ??
+    open.find((o) => !skipped.includes(key(o.expectation))) ??
+    open[0];
+  const stale = order.filter((o) => o.status === 'stale');
+  const staleReasons = [...new Set(stale.flatMap((o) => o.reasons))];
 
-  const answer = (o: Observed, seen: string) => {
-    setTrail((t) => [...t, key(o)]);
+  const after = (o: Observed, passing: readonly string[]) => {
     const rest = order.slice(order.indexOf(o) + 1).concat(order);
-    const next = rest.find((r) => r !== o && (r.status === 'todo' || r.status === 'stale'));
-    setChosen(next && key(next));
+    const next =
+      rest.find((r) => r !== o && isOpen(r) && !passing.includes(key(r.expectation))) ??
+      rest.find((r) => r !== o && isOpen(r));
+    setChosen(next && key(next.expectation));
+  };
+  const answer = (o: Observed, seen: string) => {
+    const name = key(o.expectation);
+    setTrail((t) => [...t, name]);
+    after(o, skipped);
     void observe(o.expectation.check.id, o.expectation.surface.id, seen);
+  };
+  const skip = (o: Observed) => {
+    const passing = [...skipped.filter((k) => k !== key(o.expectation)), key(o.expectation)];
+    setSkipped(passing);
+    after(o, passing);
   };
   const back = () => {
     const last = trail.at(-1);
-    const o = order.find((x) => key(x) === last);
+    const o = order.find((x) => key(x.expectation) === last);
     if (!o || !last) return;
     setTrail(trail.slice(0, -1));
     setChosen(last);
@@ -58,10 +86,13 @@ export function DirectionsStation() {
         </p>
         {current ? (
           <Question
+            key={key(current.expectation)}
             observed={current}
             left={open.length}
             total={order.length}
             onAnswer={(seen) => answer(current, seen)}
+            onSkip={open.length > 1 ? () => skip(current) : undefined}
+            onInstead={(e) => setChosen(key(e))}
             onBack={trail.length > 0 ? back : undefined}
           />
         ) : (
@@ -80,43 +111,42 @@ export function DirectionsStation() {
               <StatusMark status="stale" words="Look again" />
             </h2>
             <p className="mt-1">
-              {observed.filter((o) => o.status === 'stale').length} answers no longer hold, because{' '}
-              {staleReasons.join('; ')} changed since.
+              {stale.length} answers no longer hold, because {staleReasons.join('; ')} changed
+              since.
             </p>
           </section>
         )}
         <Finding diagnosis={diagnosis} />
       </div>
       <aside className="flex flex-col gap-4" aria-label="All directions">
-        {[...new Set(order.map((o) => o.expectation.check.kind))].map((kind) => (
-          <section key={kind} className="card">
-            <h2 className="text-lg font-bold">{KIND_TITLES[kind]}</h2>
+        <School />
+        {groupsOf(order).map(({ title, members }) => (
+          <section key={title} className="card">
+            <h2 className="text-lg font-bold">{title}</h2>
             <ul className="mt-1">
-              {order
-                .filter((o) => o.expectation.check.kind === kind)
-                .map((o) => (
-                  <li key={key(o)}>
-                    <button
-                      type="button"
-                      aria-current={o === current ? 'step' : undefined}
-                      className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
-                        o === current ? 'bg-(--shade) font-semibold' : ''
-                      }`}
-                      onClick={() => setChosen(key(o))}
-                    >
-                      <span>
-                        {o.expectation.surface.label}
-                        <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
-                      </span>
-                      <StatusMark
-                        status={o.status}
-                        {...(o.status === 'stop'
-                          ? { words: o.evidence?.seen === 'centre' ? 'did not move' : 'wrong way' }
-                          : {})}
-                      />
-                    </button>
-                  </li>
-                ))}
+              {members.map((o) => (
+                <li key={key(o.expectation)}>
+                  <button
+                    type="button"
+                    aria-current={o === current ? 'step' : undefined}
+                    className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
+                      o === current ? 'bg-(--shade) font-semibold' : ''
+                    }`}
+                    onClick={() => setChosen(key(o.expectation))}
+                  >
+                    <span>
+                      {o.expectation.surface.label}
+                      <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
+                    </span>
+                    <StatusMark
+                      status={o.status}
+                      {...(o.status === 'stop'
+                        ? { words: o.evidence?.seen === 'centre' ? 'did not move' : 'wrong way' }
+                        : {})}
+                    />
+                  </button>
+                </li>
+              ))}
             </ul>
           </section>
         ))}
@@ -125,11 +155,68 @@ export function DirectionsStation() {
   );
 }
 
-/** Sticks first or unit first, as chosen; surfaces of one movement stay together. */
+/** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
+function School() {
+  const { setup, edit } = useModel((s) => s);
+  const learns = setup.unit.traits.correctionDirection === 'learned';
+  if (learns)
+    return (
+      <p className="card">
+        <strong>Sticks first.</strong> This unit learns its directions from the sticks: they must be
+        right before anything else.
+      </p>
+    );
+  return (
+    <section className="card">
+      <Choice
+        label="What to put right first"
+        value={setup.intents.school}
+        options={[
+          ['sticks-first', 'Sticks first'],
+          ['unit-first', 'Unit first'],
+        ]}
+        onChange={(school) =>
+          edit(
+            [{ op: 'replace', path: '/intents/school', value: school }],
+            school === 'sticks-first' ? 'Sticks first' : 'Unit first',
+          )
+        }
+      />
+      <p className="text-soft mt-1 text-sm">
+        Either is done. What to change is worked out from both together.
+      </p>
+    </section>
+  );
+}
+
+/** Sticks, corrections, and each further mode by itself. */
+function groupsOf(order: readonly Observed[]): { title: string; members: Observed[] }[] {
+  const title = ({ kind, mode, again }: Check) =>
+    kind === 'stick'
+      ? 'Sticks, unit off'
+      : again
+        ? `Once more in ${mode}`
+        : `Corrections${mode ? ` in ${mode}` : ', unit on'}`;
+  const groups = new Map<string, Observed[]>();
+  for (const o of order) {
+    const name = title(o.expectation.check);
+    groups.set(name, [...(groups.get(name) ?? []), o]);
+  }
+  return [...groups].map(([name, members]) => ({ title: name, members }));
+}
+
+/** Surfaces that should stay still, as far as their answer would tell something or was already given. */
+function wantedElsewhere(elsewhere: readonly Observed[], { lookNext }: Diagnosis): Observed[] {
+  const wanted = new Set(lookNext.slice(0, 1).flatMap((l) => l.surfaces.map(key)));
+  return elsewhere.filter(
+    (o) => wanted.has(key(o.expectation)) || o.status === 'proven' || o.status === 'stop',
+  );
+}
+
+/** Sticks first or unit first, as chosen; other modes last; surfaces of one movement together. */
 function bySchool(observed: readonly Observed[], school: string): Observed[] {
   const first = school === 'unit-first' ? 'correction' : 'stick';
-  return observed.toSorted(
-    (a, b) =>
-      Number(b.expectation.check.kind === first) - Number(a.expectation.check.kind === first),
-  );
+  const rank = ({ check, sign }: Expectation) =>
+    (check.kind === first ? 0 : 1) + (check.again ? 2 : 0) + (sign === 0 ? 1.5 : 0);
+  return observed.toSorted((a, b) => rank(a.expectation) - rank(b.expectation));
 }

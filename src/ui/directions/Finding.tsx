@@ -29,8 +29,8 @@ const PLACES: Record<Place, string> = {
 export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
   const applyRemedy = useModel((s) => s.applyRemedy);
   const [busy, setBusy] = useState(false);
-  const { learned, changes, silences, lookNext, candidates, unfinished, contradiction, verdicts } =
-    diagnosis;
+  const { learned, changes, silences, tries, lookNext, candidates, dearer } = diagnosis;
+  const { unfinished, contradiction, verdicts } = diagnosis;
   const proven = verdicts.every(
     (v) => v.stick === 'right' && (v.correction === 'right' || v.correction === 'unseen'),
   );
@@ -70,7 +70,19 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
           {s.sentence}
         </p>
       ))}
-      {candidates.length > 1 && lookNext.length === 0 && (
+      {tries.length > 0 && silences.length > 0 && (
+        <div className="mt-3">
+          <p className="font-bold">Nothing need be turned round. Try this first:</p>
+          <ol className="list-decimal pl-6">
+            {tries.slice(0, 4).map((t) => (
+              <li key={t.title}>
+                {t.act} <span className="text-soft">({t.title}.)</span>
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
+      {candidates.length > 1 && lookNext.length === 0 && something && (
         <div className="mt-3">
           <p>
             {candidates.length} things would look just like this. The first is taken below; before
@@ -87,8 +99,9 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
       )}
       {lookNext.length > 0 && (
         <p className="mt-3">
-          More than one thing could explain this. Look next:{' '}
-          {lookNext[0]!.instruction.toLowerCase()}.
+          {candidates.length} things could explain this. What tells most of them apart:{' '}
+          <strong>{lookNext[0]!.check.instruction.toLowerCase()}</strong>, and look at the{' '}
+          {lookNext[0]!.surfaces.map((e) => e.surface.label.toLowerCase()).join(', ')}.
         </p>
       )}
       {unfinished.length > 0 && (
@@ -120,6 +133,18 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
                 ))}
               </ol>
             </>
+          )}
+          {dearer.length > 0 && (
+            <details className="mt-2">
+              <summary className="text-soft min-h-8 cursor-pointer text-sm">
+                {dearer.length} other ways to explain it need more faults at once
+              </summary>
+              <ul className="list-disc pl-5 text-sm">
+                {dearer.slice(0, 8).map((c) => (
+                  <li key={c.titles.join()}>{c.titles.join('; ')}</li>
+                ))}
+              </ul>
+            </details>
           )}
           <p className="text-soft mt-3 text-sm">
             Tried on the chain: with {count === 0 ? 'this written down' : 'these changes'} every

@@ -3,21 +3,31 @@
 import type { Check } from '@/core/directions';
 import { eulerMatrix, apply, multiply } from '@/core/space';
 import { useModel } from '../frame/modelStore';
+import { useSwing } from './useSwing';
 import { shapeOf, type Point } from '../drawing/shape';
 
-const TILT: Record<Check['axis'], readonly [number, number, number]> = {
-  roll: [22, 0, 0],
-  pitch: [0, 20, 0],
-  yaw: [0, 0, 26],
+const TILT: Record<Check['way'], Record<Check['axis'], readonly [number, number, number]>> = {
+  quick: { roll: [24, 0, 0], pitch: [0, 22, 0], yaw: [0, 0, 28] },
+  held: { roll: [70, 0, 0], pitch: [0, 55, 0], yaw: [0, 0, 40] },
+};
+/** Where a stick stands at the end of a stick check, as seen on its gimbal. */
+const STICK: Record<Check['axis'], readonly [number, number]> = {
+  roll: [1, 0],
+  pitch: [0, 1],
+  yaw: [1, 0],
 };
 
 /** The model as its pilot sees it, moved as the check asks, the surface in question marked. */
 export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId: string }) {
   const airframe = useModel((s) => s.setup.airframe);
   const shape = shapeOf(airframe);
-  const [roll, pitch, yaw] = check.kind === 'correction' ? TILT[check.axis] : [0, 0, 0];
+  const turned = check.kind === 'correction';
+  const swing = useSwing(check.way);
+  const [roll, pitch, yaw] = turned
+    ? TILT[check.way][check.axis].map((deg) => deg * swing)
+    : [0, 0, 0];
   // Seen from behind and above: the camera looks down on the model by this much.
-  const view = multiply(eulerMatrix(0, 28, 0), eulerMatrix(roll, pitch, yaw));
+  const view = multiply(eulerMatrix(0, 28, 0), eulerMatrix(roll!, pitch!, yaw!));
   const flat = (p: Point) => {
     const [x, y, z] = apply(view, p);
     return { x: y, y: z, depth: x };
@@ -58,6 +68,24 @@ export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId:
             strokeLinejoin="round"
           />
         ))}
+      {!turned && (
+        <g transform={`translate(${r * 0.72} ${r * 0.34}) scale(${r * 0.22})`}>
+          <circle r={1} fill="var(--card)" stroke="var(--ink)" strokeWidth={0.06} />
+          <line
+            x2={STICK[check.axis][0] * swing * 0.75}
+            y2={STICK[check.axis][1] * swing * 0.75}
+            stroke="var(--ink)"
+            strokeWidth={0.16}
+            strokeLinecap="round"
+          />
+          <circle
+            cx={STICK[check.axis][0] * swing * 0.75}
+            cy={STICK[check.axis][1] * swing * 0.75}
+            r={0.22}
+            fill="var(--accent)"
+          />
+        </g>
+      )}
     </svg>
   );
 }

@@ -1,9 +1,21 @@
 'use client';
 
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, CircleSlash, Undo2 } from 'lucide-react';
+import {
+  ArrowDown,
+  ArrowLeft,
+  ArrowRight,
+  ArrowUp,
+  CircleHelp,
+  CircleSlash,
+  SkipForward,
+  Undo2,
+} from 'lucide-react';
+import { useState } from 'react';
 import { isUpright } from '@/core/chain';
+import { aidsFor, controlsFor, type Expectation } from '@/core/directions';
 import type { Observed } from '@/core/logbook';
 import { useKeys } from '../frame/keys';
+import { useModel } from '../frame/modelStore';
 import { MovementDrawing } from './MovementDrawing';
 
 const ANSWERS = {
@@ -22,43 +34,61 @@ const KEYS: Record<string, keyof typeof ANSWERS> = {
   n: 'centre',
 };
 
-/** One movement, one surface, one answer. */
+/** One movement, one surface, one answer; and help for those who could not see it. */
 export function Question({
   observed,
   left,
   total,
   onAnswer,
+  onSkip,
+  onInstead,
   onBack,
 }: {
   observed: Observed;
   left: number;
   total: number;
   onAnswer: (seen: keyof typeof ANSWERS) => void;
+  onSkip: (() => void) | undefined;
+  onInstead: (other: Expectation) => void;
   onBack: (() => void) | undefined;
 }) {
+  const setup = useModel((s) => s.setup);
+  const [unsure, setUnsure] = useState(0);
   const { check, surface } = observed.expectation;
   const options: (keyof typeof ANSWERS)[] = isUpright(surface)
     ? ['left', 'right', 'centre']
     : ['up', 'down', 'centre'];
+  const aids = aidsFor(setup, observed.expectation);
+  const aid = unsure > 0 ? aids[Math.min(unsure, aids.length) - 1] : undefined;
   useKeys((event, phase) => {
     if (phase === 'up') return;
-    const answer = KEYS[event.key] ?? KEYS[event.key.toLowerCase()];
+    const pressed = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    const answer = KEYS[pressed];
     if (answer && options.includes(answer)) {
       event.preventDefault();
       onAnswer(answer);
-    } else if (event.key === 'Backspace' && onBack) onBack();
+    } else if (pressed === 'u') setUnsure((n) => n + 1);
+    else if (pressed === 's') onSkip?.();
+    else if (pressed === 'i' && aid?.instead) onInstead(aid.instead);
+    else if (pressed === 'Backspace') onBack?.();
   });
   const part =
     surface.role === 'wheel'
       ? 'Where did the front of the'
-      : 'Which way did the trailing edge of the';
+      : check.way === 'held'
+        ? 'While you keep it there: which way is the trailing edge of the'
+        : 'Which way did the trailing edge of the';
+  const verb = surface.role === 'wheel' ? 'point?' : check.way === 'held' ? 'over?' : 'go?';
+  const controls = controlsFor(setup, check);
   return (
-    <section className="card" aria-labelledby="question-title">
+    <section className="card" aria-labelledby="question-title" data-check={check.id}>
       <div className="flex items-baseline justify-between gap-3">
         <p className="text-soft text-sm">
-          {check.kind === 'stick' ? 'Unit off, sticks' : 'Unit on, gain up'} · {check.axis}
+          {check.kind === 'stick' ? 'Sticks' : `Corrections, ${check.mode ?? 'unit on'}`} ·{' '}
+          {check.axis}
+          {controls.length > 0 && <span className="text-ink"> · {controls.join(', ')}</span>}
         </p>
-        <p className="text-soft text-sm" aria-live="polite">
+        <p className="text-soft shrink-0 text-sm" aria-live="polite">
           {left} of {total} to look at
         </p>
       </div>
@@ -68,8 +98,7 @@ export function Question({
             {check.instruction}.
           </h2>
           <p className="mt-2 text-lg">
-            {part} <strong>{surface.label.toLowerCase()}</strong>{' '}
-            {surface.role === 'wheel' ? 'point?' : 'go?'}
+            {part} <strong>{surface.label.toLowerCase()}</strong> {verb}
           </p>
         </div>
         <MovementDrawing check={check} surfaceId={surface.id} />
@@ -85,24 +114,59 @@ export function Question({
               onClick={() => onAnswer(id)}
             >
               <Icon size={24} aria-hidden />
-              {words}
+              {id === 'centre' && check.way === 'held' ? 'back at centre' : words}
             </button>
           );
         })}
       </div>
-      <div className="mt-3 flex flex-wrap items-center justify-between gap-2">
-        <p className="text-soft text-sm">
-          {observed.evidence && observed.evidence.seen !== 'unseen'
-            ? `Seen before: ${observed.evidence.seen === 'centre' ? 'did not move' : observed.evidence.seen}.`
-            : 'Keys: arrows for the way it went, N for did not move.'}
-        </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={() => setUnsure((n) => n + 1)}>
+          <CircleHelp size={18} aria-hidden />
+          could not tell
+        </button>
+        {onSkip && (
+          <button type="button" className="btn" onClick={onSkip}>
+            <SkipForward size={18} aria-hidden />
+            later
+          </button>
+        )}
         {onBack && (
-          <button type="button" className="btn text-sm" onClick={onBack}>
-            <Undo2 size={16} aria-hidden />
+          <button type="button" className="btn" onClick={onBack}>
+            <Undo2 size={18} aria-hidden />
             take the last answer back
           </button>
         )}
       </div>
+      {aid && (
+        <div
+          className="border-accent mt-3 border-l-4 pl-3"
+          role="status"
+          aria-label="A way to see it"
+        >
+          <p className="font-bold">
+            {aid.title}
+            <span className="text-soft text-sm font-normal">
+              {' '}
+              · way {Math.min(unsure, aids.length)} of {aids.length}
+            </span>
+          </p>
+          <p>{aid.does}</p>
+          {aid.instead && (
+            <button
+              type="button"
+              className="btn btn-main mt-2"
+              onClick={() => onInstead(aid.instead!)}
+            >
+              Look at it in {aid.instead.check.mode} instead
+            </button>
+          )}
+        </div>
+      )}
+      <p className="text-soft mt-3 text-sm">
+        {observed.evidence && observed.evidence.seen !== 'unseen'
+          ? `Seen before: ${observed.evidence.seen === 'centre' ? 'did not move' : observed.evidence.seen}.`
+          : 'Keys: arrows for the way it went, N did not move, U could not tell, S later.'}
+      </p>
     </section>
   );
 }

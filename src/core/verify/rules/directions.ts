@@ -1,11 +1,11 @@
 import { compileChain } from '../../chain';
 import {
-  CORRECTION_MODES,
   allExpectations,
   diagnose,
-  poseFor,
+  handsOf,
+  movesFor,
+  poseOf,
   predictAll,
-  stimulusFor,
   type Check,
   type Observation,
 } from '../../directions';
@@ -25,6 +25,7 @@ function wrongWays(setup: Setup) {
   const hit = (kind: string) =>
     new Map(
       wrong
+        .toReversed()
         .filter((s) => s.expectation.check.kind === kind)
         .map((s) => [`${s.expectation.check.axis} ${s.expectation.surface.id}`, s]),
     );
@@ -48,8 +49,8 @@ function wrongWays(setup: Setup) {
 /** Controls away from rest that let a check be seen: the stick held, or the unit on with gain up. */
 function handsFor(setup: Setup, check: Check): Record<string, number> {
   const chain = compileChain(setup);
-  const pose = poseFor(chain, check.kind === 'stick' ? ['off', 'rate', 'hold'] : CORRECTION_MODES);
-  const { controls } = stimulusFor(chain, check, pose);
+  const [move] = movesFor(chain, check, poseOf(handsOf(setup), check));
+  const { controls } = move!;
   return Object.fromEntries(
     setup.transmitter.controls.flatMap((c, i) =>
       controls[i] === c.rest ? [] : [[c.id, controls[i]!]],
