@@ -9,9 +9,9 @@ import {
   stamp,
   worstOf,
   type Evidence,
+  testOf,
 } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
-import { failsafeScript, panicScript } from '../core/recovery';
 import {
   AIRFRAME_KINDS,
   IdSchema,
@@ -172,9 +172,8 @@ function isAsked(
       value &&
       readBacksOf(setup).some((r) => `read:${r.id}` === check && `ch${r.channel}` === surface)
     );
-  if (check === 'test:panic') return test && panicScript(setup).some((s) => s.item === surface);
-  if (check === 'test:failsafe')
-    return test && failsafeScript(setup).some((s) => s.item === surface);
+  const own = testOf(check);
+  if (own) return test && own.script(setup).some((s) => s.item === surface);
   const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
   return movement && pairsOf(setup).some((e) => e.check.id === check && e.surface.id === surface);
 }

@@ -73,6 +73,67 @@ export const ORDER_FAULTS: Fault[] = [
     (s) => void (s.program.outputs.find((o) => o.carries === 'elevator')!.reversed = true),
   ],
   ['M16', 'another scale', satellite, (s) => void (s.transmitter.pulse.usAt100 = 400)],
+  ['M18', 'arrow to the tail', makeSetup, (s) => void (s.installation.mounting = 'tail-up')],
+  [
+    'M18',
+    'picture not compared',
+    () => makeSetup('v-tail'),
+    (s) => void (s.unit.settings.orientation = 'nose-down'),
+  ],
+  ['M18', 'on its side', () => satellite(), (s) => void (s.installation.mounting = 'nose-right')],
+  [
+    'M21',
+    'captured standing on its tail',
+    makeSetup,
+    (s) => void (s.installation.levelCapture = { pitchDeg: 12 }),
+  ],
+  [
+    'M21',
+    'captured along the wing chord',
+    () => makeSetup('t-tail'),
+    (s) =>
+      void (s.installation.levelCapture = {
+        pitchDeg: s.airframe.measures.flyingPitchDeg - 4,
+      }),
+  ],
+  [
+    'M21',
+    'a good capture, then a level offset',
+    () => {
+      const s = makeSetup();
+      s.installation.levelCapture = { pitchDeg: s.airframe.measures.flyingPitchDeg };
+      return s;
+    },
+    (s) => void (s.unit.settings.levelOffsetDeg.pitch = 3),
+  ],
+  [
+    'M32',
+    'throttle stick weighted to a fifth',
+    () => makeSetup('conventional', 'fixed-order-receiver'),
+    (s) => {
+      const { channel } = s.program.outputs.find((o) => o.carries === 'throttle')!;
+      const line = s.program.lines.find((l) => l.channel === channel && l.purpose === 'stick')!;
+      Object.assign(line, { weightPct: 20, offsetPct: -80 });
+    },
+  ],
+  [
+    'M32',
+    'a constant where the stick should be',
+    () => makeSetup('conventional', 'fixed-order-receiver'),
+    (s) => {
+      const { channel } = s.program.outputs.find((o) => o.carries === 'throttle')!;
+      const line = s.program.lines.find((l) => l.channel === channel && l.purpose === 'stick')!;
+      Object.assign(line, { source: { kind: 'constant' }, weightPct: -100 });
+    },
+  ],
+  [
+    'M32',
+    'the unit listens to no throttle',
+    () => makeSetup('conventional', 'fixed-order-receiver'),
+    (s) => {
+      s.unit.settings.inputs = s.unit.settings.inputs.filter((i) => i.carries !== 'throttle');
+    },
+  ],
   ['M20', 'yawed by eye', makeSetup, (s) => void (s.installation.skewDeg.yaw = 5)],
   ['M20', 'one corner on more tape', makeSetup, (s) => void (s.installation.skewDeg.roll = -4)],
   ['M20', 'far off', () => satellite(), (s) => void (s.installation.skewDeg.pitch = 15)],

@@ -1,1 +1,2 @@
 export * from './level';
+export * from './script';

@@ -5,7 +5,8 @@ import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
 import { readBacksOf } from '../sheets';
 import type { Part } from './part';
-import { ordersOf, partsOfReading, partsOfTest } from './subjects';
+import { ordersOf, partsOfReading } from './subjects';
+import { testOf } from './tests';
 import { AXES, type ChannelFunction, type Setup } from '../setup';
 
 /** What a piece of evidence is about. */
@@ -39,8 +40,8 @@ export function channelsReaching(setup: Setup, surfaceId: string): number[] {
  * reads the path from stick to surface; a correction check also reads the unit's senses and mounting.
  */
 export function partsOf(setup: Setup, subject: Subject): Part[] {
-  if (subject.check === 'test:panic') return partsOfTest(setup, 'panic');
-  if (subject.check === 'test:failsafe') return partsOfTest(setup, 'failsafe');
+  const test = testOf(subject.check);
+  if (test) return test.parts(setup);
   if (subject.check.startsWith('read:')) {
     const asked = readBacksOf(setup).find((r) => `read:${r.id}` === subject.check);
     return partsOfReading(setup, Number(subject.surface.slice(2)), asked?.controls);

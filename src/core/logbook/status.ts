@@ -1,7 +1,8 @@
 import { allExpectations, crossExpectations, type Expectation } from '../directions';
 import type { Setup } from '../setup';
 import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
-import { failsafeScript, panicScript, type ScriptStep } from '../recovery';
+import type { ScriptStep } from '../script';
+import { TESTS, type TestName } from './tests';
 import { latestOf, staleReasons, type Evidence } from './evidence';
 
 /** The five states everything in the app is in. */
@@ -90,16 +91,17 @@ export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<R
 export function tests(
   setup: Setup,
   evidence: readonly Evidence[],
-  test: 'panic' | 'failsafe',
+  test: TestName,
 ): Checked<ScriptStep>[] {
-  const script = test === 'panic' ? panicScript(setup) : failsafeScript(setup);
-  return script.map((step) =>
-    checkedAs(
-      setup,
-      evidence,
-      step,
-      { check: step.check, surface: step.item },
-      (seen) => seen === 'pass',
-    ),
-  );
+  return TESTS[test]
+    .script(setup)
+    .map((step) =>
+      checkedAs(
+        setup,
+        evidence,
+        step,
+        { check: step.check, surface: step.item },
+        (seen) => seen === 'pass',
+      ),
+    );
 }

@@ -132,3 +132,102 @@ export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
     },
   ];
 }
+
+const unitWork = ({ installation }: Setup): Part => ({
+  key: 'unit-memory',
+  title: 'the unit (reset, firmware)',
+  value: [
+    installation.revisions.unitReset,
+    installation.revisions.unitFirmware,
+    installation.unitFirmware,
+    installation.unitHardware,
+  ],
+});
+
+/** What a six-face calibration depends on: the unit itself, and that it forgot nothing since. */
+export const partsOfCalibration = (setup: Setup): Part[] => [
+  unitWork(setup),
+  { key: 'crash', title: 'the unit (crash)', value: setup.installation.revisions.crash },
+];
+
+/** What a look at how the unit is fixed depends on. */
+export function partsOfMounting(setup: Setup): Part[] {
+  const { installation, unit } = setup;
+  const { mounting, skewDeg, positionMm, revisions } = installation;
+  return [
+    unitWork(setup),
+    {
+      key: 'mounting',
+      title: 'how the unit sits in the model',
+      value: [mounting, skewDeg, positionMm, revisions.unitMoved, revisions.crash],
+    },
+    {
+      key: 'orientation',
+      title: 'the orientation set in the unit',
+      value: unit.settings.orientation,
+    },
+  ];
+}
+
+/** What the unit's idea of stick centre and travel depends on. */
+export function partsOfCapture(setup: Setup): Part[] {
+  const { program, unit, installation, transmitter } = setup;
+  const sticks = unit.settings.inputs.filter(
+    (i) => !/^(mode|gain|recovery|flap|gear|aux)/.test(i.carries),
+  );
+  const channels = sticks.map((i) => i.channel);
+  const lines = program.lines.filter((l) => channels.includes(l.channel));
+  const inputs = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
+  return [
+    unitWork(setup),
+    {
+      key: 'sticks',
+      title: 'reversal, ends, subtrim or mixing of a stick channel',
+      value: [
+        program.outputs.filter((o) => channels.includes(o.channel)),
+        lines.map(strip),
+        program.inputs.filter((i) => inputs.has(i.id)).map(({ label: _, ...input }) => input),
+      ],
+    },
+    {
+      key: 'taught',
+      title: 'what the unit was taught',
+      value: [installation.travelCapture ?? null, sticks],
+    },
+    {
+      key: 'trims',
+      title: 'the trims (moved in flight)',
+      value: installation.revisions.trimsMoved ?? 0,
+    },
+    {
+      key: 'scale',
+      title: 'the transmitter’s scale or firmware',
+      value: [
+        transmitter.pulse,
+        transmitter.throttleReversedInside,
+        installation.transmitterFirmware,
+        installation.revisions.transmitterFirmware,
+        installation.revisions.radioModule,
+      ],
+    },
+  ];
+}
+
+/** What a captured level depends on. */
+export function partsOfLevel(setup: Setup): Part[] {
+  const { installation, airframe, unit } = setup;
+  const { wheelbaseMm, standingPitchDeg, flyingPitchDeg } = airframe.measures;
+  return [
+    ...partsOfMounting(setup),
+    {
+      key: 'attitude',
+      title: 'the attitude it stands or flies at',
+      value: [wheelbaseMm, standingPitchDeg, flyingPitchDeg],
+    },
+    {
+      key: 'level',
+      title: 'the captured level or its offset',
+      value: [installation.levelCapture ?? null, unit.settings.levelOffsetDeg],
+    },
+  ];
+}

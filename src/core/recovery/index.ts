@@ -1,2 +1,2 @@
 export * from './flight';
-export { failsafeScript, panicScript, type ScriptStep } from './scripts';
+export { failsafeScript, panicScript } from './scripts';

@@ -1,16 +1,8 @@
 import { compileChain, controlWords, describeSurface, stickOf } from '../chain';
 import { levellingMust } from './answers';
+import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
-
-/** One thing to do with the model in hand, and what must be seen, in this order. */
-export interface ScriptStep {
-  /** Names the evidence: check and what of it. */
-  check: 'test:panic' | 'test:failsafe';
-  item: string;
-  does: string;
-  sees: string[];
-}
 
 /** Far enough over that levelling cannot be mistaken for damping. */
 const TIP_DEG = 50;

@@ -30,6 +30,7 @@ export const RevisionsSchema = z.strictObject({
   unitReset: z.int().min(0),
   transmitterFirmware: z.int().min(0),
   radioModule: z.int().min(0),
+  trimsMoved: z.int().min(0).optional(),
 });
 
 export const InstallationSchema = z.strictObject({
@@ -54,6 +55,8 @@ export const InstallationSchema = z.strictObject({
   transmitterFirmware: z.string().max(60),
   secondHand: z.boolean(),
   travelCapture: TravelCaptureSchema.max(16).optional(),
+  /** Attitude the model lay at when level was captured, nose up positive. */
+  levelCapture: z.strictObject({ pitchDeg: z.number().min(-60).max(60) }).optional(),
   revisions: RevisionsSchema,
 });
 

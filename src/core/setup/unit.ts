@@ -99,6 +99,8 @@ export const UnitTraitsSchema = z.strictObject({
     )
     .max(7),
   twitchesAtPowerUp: z.int().min(0).max(9),
+  /** The end or side its pins are at, seen along the arrow with the label up. */
+  pinsAt: z.enum(['arrow-end', 'far-end', 'left', 'right']).optional(),
   extras: z
     .array(
       z.enum([

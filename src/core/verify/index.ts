@@ -23,6 +23,9 @@ import { channelOrder } from './rules/channel-order';
 import { bothReversed, correctionReversed, stickReversed } from './rules/directions';
 import { gainLeadOut } from './rules/gain-lead-out';
 import { givenTwice } from './rules/given-twice';
+import { levelCaptured } from './rules/level-captured';
+import { neverArms } from './rules/never-arms';
+import { toldOtherwise } from './rules/told-otherwise';
 import { impossibleMounting } from './rules/impossible-mounting';
 import { noThrottleCut, throttleReversed } from './rules/live-motor';
 import { missingChannel } from './rules/missing-channel';
@@ -46,6 +49,9 @@ export const RULES: readonly Rule[] = [
   channelOrder,
   stabilizedFlaps,
   impossibleMounting,
+  toldOtherwise,
+  levelCaptured,
+  neverArms,
   skippedMode,
   missingChannel,
   shortLink,

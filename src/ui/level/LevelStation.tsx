@@ -112,7 +112,7 @@ function Bench() {
       )}
       <p className="text-soft text-sm">
         {stance === 'tail-wheel' || stance === 'skis'
-          ? 'On its tail it stands nose-high: captured like that, it would sink in self-levelling. '
+          ? 'On its tail it stands nose-high: captured like that, it would fly nose-high in self-levelling, slow down and sink. '
           : stance === 'floats' || stance === 'hull'
             ? 'Measure the supports along the keel, where the blocks go. '
             : ''}

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Checked } from '@/core/logbook';
-import type { ScriptStep } from '@/core/recovery';
+import type { ScriptStep } from '@/core/script';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 

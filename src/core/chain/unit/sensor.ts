@@ -20,7 +20,11 @@ const RAD = Math.PI / 180;
 /** What the unit thinks the model is doing: rates, and bank and pitch from the pull of gravity. */
 export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) => void {
   const [a, b, c, d, e, f, g, h, i] = beliefMatrix(setup);
-  const { roll: rollOffset, pitch: pitchOffset } = setup.unit.settings.levelOffsetDeg;
+  const { roll: rollOffset, pitch } = setup.unit.settings.levelOffsetDeg;
+  const { levelCapture } = setup.installation;
+  // What was called level on the bench, beside what the model does in level flight.
+  const pitchOffset =
+    pitch + (levelCapture ? levelCapture.pitchDeg - setup.airframe.measures.flyingPitchDeg : 0);
   return (s, frame) => {
     const p = s.rollRateDegPerS;
     const q = s.pitchRateDegPerS;

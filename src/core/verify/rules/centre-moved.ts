@@ -1,10 +1,8 @@
-import { compileChain } from '../../chain';
+import { leftovers } from '../../capture';
 import { learnTravel } from '../../plan';
-import { AXES, type Setup } from '../../setup';
+import type { Setup } from '../../setup';
 import type { Finding, Remedy, Rule } from '../finding';
 
-/** Less than this is what monitors and potentiometers wander by. Common practice, no source. */
-const STILL_PCT = 1.5;
 /** A pulse end further off than this is another end. */
 const SAME_US = 8;
 
@@ -22,34 +20,15 @@ export const centreMoved: Rule = {
   id: 'M15',
   title: 'The unit takes a trim or a subtrim for a stick',
   why: 'Trimmed in off mode and not captured again: in hold and self-levelling the unit reads what is left as a stick held over.',
-  check(setup): Finding[] {
-    const chain = compileChain(setup);
-    const frame = chain.newFrame();
-    const memory = chain.newMemory();
-    memory.armed = true;
-    chain.step(chain.restStimulus(), memory, frame);
-    const { slots, angleLimitsDeg } = setup.unit.settings;
-    const levels = slots.includes('level') || slots.includes('home');
-    return AXES.flatMap((axis, i): Finding[] => {
-      const left = frame.stickPct[i]!;
-      if (Math.abs(left) <= STILL_PCT || !setup.unit.traits.axes.includes(axis)) return [];
-      const limit = axis === 'roll' ? angleLimitsDeg.roll : angleLimitsDeg.pitchUp;
-      const means =
-        levels && axis !== 'yaw'
-          ? `, in self-levelling ${((Math.abs(left) * limit) / 100).toFixed(1)}° of ${axis === 'roll' ? 'bank' : 'pitch'}`
-          : ', in hold a steady drift';
-      return [
-        {
-          rule: 'M15',
-          severity: 'caution',
-          says: `With the sticks let go the unit reads ${Math.abs(left).toFixed(0)} % of ${axis}${means}.`,
-          where: '/installation/travelCapture',
-          witness: { controls: {}, words: 'nothing touched' },
-          remedies: captureAgain(setup),
-        },
-      ];
-    });
-  },
+  check: (setup) =>
+    leftovers(setup).map(({ axis, pct, becomes }): Finding => ({
+      rule: 'M15',
+      severity: 'caution',
+      says: `With the sticks let go the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
+      where: '/installation/travelCapture',
+      witness: { controls: {}, words: 'nothing touched' },
+      remedies: captureAgain(setup),
+    })),
 };
 
 export const travelMoved: Rule = {

@@ -1,0 +1,4 @@
+export * from './faces';
+export * from './learn';
+export * from './script';
+export * from './six-face';

@@ -1,0 +1,3 @@
+export * from './corner';
+export * from './leftover';
+export * from './script';

@@ -1,0 +1,36 @@
+import { learnTravel } from '../plan';
+import { scriptOf, type ScriptStep } from '../script';
+import type { Setup, UnitTraits } from '../setup';
+import { cornerWords } from './corner';
+
+const HOW: Record<UnitTraits['captureGestures'][number], string> = {
+  menu: 'start the capture in its menu',
+  button: 'start it with the button',
+  'stick-corners': 'hold the sticks in the corner',
+  'mode-flick': 'flick the mode switch',
+  'power-up': 'switch it off and on with the sticks let go',
+};
+
+/** Teaching the unit centres and travel, and what must be seen of it. */
+export function captureScript(setup: Setup): ScriptStep[] {
+  const { captureGestures: ways, correctionDirection, ports } = setup.unit.traits;
+  if (ways.length === 0 || learnTravel(setup).length === 0) return [];
+  const steering = ports.some((p) => p.labelledFor === 'steering');
+  return scriptOf('capture', [
+    [
+      'teach',
+      steering
+        ? 'Wheels clear of the ground. Start it with the button, steer full left and hold until it centres itself, then full right.'
+        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') ? ` (${cornerWords(setup)})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
+      ['the unit confirms it: count its twitches or blinks'],
+    ],
+    [
+      'centres',
+      'Sticks let go, unit on in its strongest mode, the model still.',
+      [
+        'no surface moves when the mode switch goes through its positions',
+        ...(correctionDirection === 'learned' ? ['every correction goes the way it should'] : []),
+      ],
+    ],
+  ]);
+}

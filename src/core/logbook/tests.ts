@@ -1,0 +1,39 @@
+import { calibrationScript } from '../calibration';
+import { captureScript } from '../capture';
+import { levelScript } from '../level';
+import { mountingScript } from '../mounting';
+import { failsafeScript, panicScript } from '../recovery';
+import type { ScriptStep } from '../script';
+import type { Setup } from '../setup';
+import type { Part } from './part';
+import {
+  partsOfCalibration,
+  partsOfCapture,
+  partsOfLevel,
+  partsOfMounting,
+  partsOfTest,
+} from './subjects';
+
+/** A test with the model in hand: its steps, and what of the Setup its outcome depends on. */
+interface Test {
+  script(setup: Setup): ScriptStep[];
+  parts(setup: Setup): Part[];
+}
+
+/** Every test there is; a new one is a script in its own room and a line here. */
+export const TESTS = {
+  calibration: { script: calibrationScript, parts: partsOfCalibration },
+  mounting: { script: mountingScript, parts: partsOfMounting },
+  capture: { script: captureScript, parts: partsOfCapture },
+  level: { script: levelScript, parts: partsOfLevel },
+  panic: { script: panicScript, parts: (setup) => partsOfTest(setup, 'panic') },
+  failsafe: { script: failsafeScript, parts: (setup) => partsOfTest(setup, 'failsafe') },
+} satisfies Record<string, Test>;
+
+export type TestName = keyof typeof TESTS;
+
+/** The test a piece of evidence belongs to; undefined for readings and directions. */
+export function testOf(check: string): Test | undefined {
+  const name = check.startsWith('test:') ? check.slice(5) : '';
+  return Object.hasOwn(TESTS, name) ? TESTS[name as TestName] : undefined;
+}

@@ -1,0 +1,3 @@
+export * from './choices';
+export * from './figures';
+export * from './script';

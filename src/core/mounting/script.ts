@@ -1,0 +1,25 @@
+import { scriptOf, type ScriptStep } from '../script';
+import type { Setup } from '../setup';
+import { mountingPhrase } from './choices';
+
+/** What is to be compared between paper, unit and model before anything is believed. */
+export function mountingScript(setup: Setup): ScriptStep[] {
+  const { mounting } = setup.installation;
+  const { orientation } = setup.unit.settings;
+  return scriptOf('mounting', [
+    [
+      'seat',
+      'Look at the unit in the model.',
+      [mountingPhrase(mounting), 'square, on the centre line, firm on its tape, leads with slack'],
+    ],
+    [
+      'picture',
+      'Compare the picture or the words the unit shows for its orientation with the unit itself.',
+      [
+        orientation === mounting
+          ? mountingPhrase(orientation)
+          : `WRONG in the Setup: it was told ${mountingPhrase(orientation)}`,
+      ],
+    ],
+  ]);
+}

@@ -1,0 +1,31 @@
+import { mountingPhrase } from '../../mounting';
+import type { Finding, Rule } from '../finding';
+
+export const toldOtherwise: Rule = {
+  id: 'M18',
+  title: 'The unit was told another orientation than it has',
+  why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the nose not far enough down, or the picture never compared.',
+  check(setup): Finding[] {
+    const { mounting } = setup.installation;
+    const { settings, traits } = setup.unit;
+    if (mounting === settings.orientation || !traits.orientations.includes(mounting)) return [];
+    return [
+      {
+        rule: 'M18',
+        severity: 'stop',
+        says: `It is fixed with its ${mountingPhrase(mounting)}, and was told ${mountingPhrase(settings.orientation)}.`,
+        where: '/unit/settings/orientation',
+        remedies: [
+          {
+            label: `Tell it: ${mountingPhrase(mounting)}`,
+            patch: [{ op: 'replace', path: '/unit/settings/orientation', value: mounting }],
+          },
+          {
+            label: `It really sits with its ${mountingPhrase(settings.orientation)}`,
+            patch: [{ op: 'replace', path: '/installation/mounting', value: settings.orientation }],
+          },
+        ],
+      },
+    ];
+  },
+};
