@@ -65,10 +65,10 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   // Then the unit is turned round: what was seen of it no longer holds, and says why.
   await page
     .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: 'Unit' })
+    .getByRole('link', { name: 'Mounting' })
     .focus();
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/unit$/);
+  await expect(page).toHaveURL(/mounting$/);
   const told = page
     .getByRole('group', { name: 'The unit has been told' })
     .getByLabel('label facing');

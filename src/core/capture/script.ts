@@ -1,7 +1,7 @@
 import { learnTravel } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
 import type { Setup, UnitTraits } from '../setup';
-import { cornerWords } from './corner';
+import { cornerWords, movedSticks } from './corner';
 
 const HOW: Record<UnitTraits['captureGestures'][number], string> = {
   menu: 'start the capture in its menu',
@@ -21,7 +21,7 @@ export function captureScript(setup: Setup): ScriptStep[] {
       'teach',
       steering
         ? 'Wheels clear of the ground. Start it with the button, steer full left and hold until it centres itself, then full right.'
-        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') ? ` (${cornerWords(setup)})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
+        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(setup)})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
       ['the unit confirms it: count its twitches or blinks'],
     ],
     [

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import type { Check } from '@/core/directions';
 import { eulerMatrix, apply, multiply } from '@/core/space';
 import { useModel } from '../frame/modelStore';
@@ -20,7 +21,7 @@ const STICK: Record<Check['axis'], readonly [number, number]> = {
 /** The model as its pilot sees it, moved as the check asks, the surface in question marked. */
 export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId: string }) {
   const airframe = useModel((s) => s.setup.airframe);
-  const shape = shapeOf(airframe);
+  const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const turned = check.kind === 'correction';
   const swing = useSwing(check.way);
   const [roll, pitch, yaw] = turned

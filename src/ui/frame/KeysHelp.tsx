@@ -18,6 +18,9 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Space', 'rig: hold the momentary switch'],
   ['L', 'rig: cut the link, restore it'],
   ['N', 'directions: it did not move'],
+  ['U', 'directions: could not tell, show me how'],
+  ['S', 'directions: later'],
+  ['I', 'directions: look at it in the other mode'],
   ['Backspace', 'directions: take the last answer back'],
 ];
 

@@ -42,10 +42,11 @@ export function createModelStore(view: ModelView): ModelStore {
   return createStore<ModelState>((set, get) => {
     const take = (reply: Reply<ModelView>, pending?: Pending): boolean => {
       if (reply.ok) {
-        const shown = get().setup;
+        const { setup: shown, version, saving } = get();
         // A later edit may already be shown; the server's answer must not take it off the screen.
-        const later = get().saving > 1;
-        set({ ...reply.value, ...(later ? { setup: shown } : {}), unsaved: undefined });
+        // And the same version stays the same object: what was worked out from it still holds.
+        const kept = saving > 1 || (reply.value.version === version && saving === 0);
+        set({ ...reply.value, ...(kept ? { setup: shown } : {}), unsaved: undefined });
         return true;
       }
       if (pending && reply.status === 409 && reply.head !== undefined)

@@ -5,6 +5,7 @@ import {
   worstOf,
   type Evidence,
   type Status,
+  type TestName,
 } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 import type { Finding } from '@/core/verify';
@@ -32,6 +33,9 @@ const directionStatus =
 const statusOf = (list: readonly { status: Status }[]): Status | undefined =>
   list.length === 0 ? undefined : worstOf(list.map((c) => c.status));
 
+const testStatus = (test: TestName) => (setup: Setup, evidence: readonly Evidence[]) =>
+  statusOf(tests(setup, evidence, test));
+
 /** In the order of the work; the rig belongs to all of them and comes last. */
 export const STATIONS: readonly Station[] = [
   { id: 'model', title: 'Model' },
@@ -56,18 +60,17 @@ export const STATIONS: readonly Station[] = [
     status: (setup, evidence) => statusOf(readings(setup, evidence)),
   },
   { id: 'unit', title: 'Unit' },
+  { id: 'calibration', title: 'Calibrate', status: testStatus('calibration') },
+  { id: 'mounting', title: 'Mounting', status: testStatus('mounting') },
+  { id: 'capture', title: 'Capture', status: testStatus('capture') },
   { id: 'directions', title: 'Directions', status: directionStatus() },
-  { id: 'level', title: 'Level' },
+  { id: 'level', title: 'Level', status: testStatus('level') },
   {
     id: 'panic',
     title: 'Panic',
     // Its script is made from the proof: without one there is nothing to say yet.
     status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'panic')),
   },
-  {
-    id: 'failsafe',
-    title: 'Failsafe',
-    status: (setup, evidence) => statusOf(tests(setup, evidence, 'failsafe')),
-  },
+  { id: 'failsafe', title: 'Failsafe', status: testStatus('failsafe') },
   { id: 'rig', title: 'Rig' },
 ];

@@ -1,16 +1,19 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
-import { bankOfDrift, leverArm, pitchLowBy, pitchOn, skewLeak, wedgeFor } from '@/core/level';
+import { bankOfDrift, levels, pitchLowBy, pitchOn, wedgeFor } from '@/core/level';
+import { tests } from '@/core/logbook';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
 import { StanceDrawing } from './StanceDrawing';
 
 /** What counts as level: how to lay the model for the capture, and how to mend it from flight. */
 export function LevelStation() {
-  const modes = useModel((s) => s.setup.unit.traits.modes);
-  if (!modes.includes('level') && !modes.includes('home'))
+  const { setup, evidence } = useModel((s) => s);
+  if (!levels(setup))
     return (
       <p className="card max-w-2xl text-lg">
         This unit damps and does not level: there is no level to teach it.
@@ -18,10 +21,13 @@ export function LevelStation() {
     );
   return (
     <div className="grid gap-4 lg:grid-cols-2">
-      <Bench />
+      <div className="flex min-w-0 flex-col gap-4">
+        <Bench />
+        <TestScript title="Capture it" steps={tests(setup, evidence, 'level')} />
+      </div>
       <div className="flex flex-col gap-4">
         <FromFlight />
-        <Seat />
+        <Limits />
       </div>
     </div>
   );
@@ -32,6 +38,7 @@ function Bench() {
   const { setup, edit } = useModel((s) => s);
   const { measures } = setup.airframe;
   const { wheelbaseMm, standingPitchDeg, flyingPitchDeg, stance } = measures;
+  const { levelCapture } = setup.installation;
   const wedge = wedgeFor(wheelbaseMm, standingPitchDeg, flyingPitchDeg);
   const [measured, setMeasured] = useState<number>();
   const height = measured ?? Math.round(wedge.heightMm);
@@ -110,6 +117,31 @@ function Bench() {
           </p>
         </div>
       )}
+      <div className="flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            edit(
+              [
+                {
+                  op: 'add',
+                  path: '/installation/levelCapture',
+                  value: { pitchDeg: Math.round(got * 2) / 2 },
+                },
+              ],
+              `Level captured at ${got.toFixed(1)}° nose up`,
+            )
+          }
+        >
+          Write down: captured at {got.toFixed(1)}°
+        </button>
+        <span className="text-soft text-sm">
+          {levelCapture
+            ? `Written down: captured at ${levelCapture.pitchDeg}° nose up.`
+            : 'No capture is written down yet.'}
+        </span>
+      </div>
       <p className="text-soft text-sm">
         {stance === 'tail-wheel' || stance === 'skis'
           ? 'On its tail it stands nose-high: captured like that, it would fly nose-high in self-levelling, slow down and sink. '
@@ -227,71 +259,60 @@ function FromFlight() {
   );
 }
 
-/** Where the unit sits, and when that matters. */
-function Seat() {
-  const { setup, edit } = useModel((s) => s);
-  const { positionMm, skewDeg } = setup.installation;
-  const worstSkew = Math.max(...Object.values(skewDeg).map(Math.abs));
-  const roll = leverArm(180, Math.hypot(positionMm.y, positionMm.z));
-  const pitch = leverArm(60, Math.hypot(positionMm.x, positionMm.z));
+/** How far a stick may ask, and where pitch follows the throttle. */
+function Limits() {
+  const { id, setup, edit } = useModel((s) => s);
+  const { angleLimitsDeg, pitchWithThrottle } = setup.unit.settings;
+  const follows = setup.unit.traits.extras.includes('pitch-with-throttle');
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="seat-title">
-      <h2 id="seat-title" className="text-lg font-bold">
-        Where the unit sits
+    <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
+      <h2 id="limits-title" className="text-lg font-bold">
+        How far a stick may ask
       </h2>
       <div className="grid grid-cols-3 items-end gap-2">
         {(
           [
-            ['x', 'before the balance point'],
-            ['y', 'to the right of it'],
-            ['z', 'below it'],
+            ['roll', 'bank'],
+            ['pitchUp', 'nose up'],
+            ['pitchDown', 'nose down'],
           ] as const
-        ).map(([axis, label]) => (
+        ).map(([field, label]) => (
           <NumberField
-            key={axis}
+            key={field}
             label={label}
-            unit="mm"
-            min={-3000}
-            max={3000}
-            step={5}
-            value={positionMm[axis]}
+            unit="°"
+            min={5}
+            max={90}
+            value={angleLimitsDeg[field]}
             onCommit={(v) =>
               edit(
                 [
                   {
                     op: 'replace',
-                    path: pointer('installation', 'positionMm', axis),
+                    path: pointer('unit', 'settings', 'angleLimitsDeg', field),
                     value: v,
                   },
                 ],
-                `Unit ${v} mm ${label}`,
+                `Angle limit, ${label}: ${v}°`,
               )[0]?.reason
             }
           />
         ))}
       </div>
-      <ul className="list-disc pl-5">
-        <li>
-          Damping does not mind where it sits: every part of a rigid model turns at the same rate.
-        </li>
-        <li>
-          Self-levelling does. Rolling at 180°/s it feels {roll.accelerationMps2.toFixed(2)} m/s²
-          that is not there, {roll.errorDeg.toFixed(1)}° of error; pitching at 60°/s{' '}
-          {pitch.errorDeg.toFixed(1)}° (ω²·r).{' '}
-          {Math.max(roll.errorDeg, pitch.errorDeg) > 3
-            ? 'Move it nearer to the balance point.'
-            : 'That is little, and gone when the turn is.'}
-        </li>
-        <li>
-          {worstSkew === 0
-            ? 'Square to the airframe, nothing leaks from one axis into another.'
-            : `Skewed ${worstSkew}°, ${(skewLeak(worstSkew) * 100).toFixed(1)} % of one axis leaks into another.`}
-        </li>
-      </ul>
       <p className="text-soft text-sm">
-        On foam tape, leads with slack, aerials at right angles to each other, clear of motor and
-        carbon.
+        Usual: 60° of bank, 50° up, 40° down; some open them to 70, 60, 60 (common practice, no
+        source). At 60° of bank a level turn weighs twice the model.
       </p>
+      {follows && (
+        <p>
+          {pitchWithThrottle
+            ? `Pitch follows the throttle: ${pitchWithThrottle.fullThrottlePitchDeg}° at full, ${pitchWithThrottle.idlePitchDeg}° at idle.`
+            : 'Pitch can follow the throttle on this unit, and does not.'}{' '}
+          <Link className="underline" href={`/models/${id}/panic`}>
+            Set it beside panic
+          </Link>
+        </p>
+      )}
     </section>
   );
 }

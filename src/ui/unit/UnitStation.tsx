@@ -1,6 +1,6 @@
 'use client';
 
-import { AXES, MOUNTINGS, pointer, type Mounting } from '@/core/setup';
+import { AXES, pointer } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
@@ -8,9 +8,9 @@ import { FitPart } from '../hangar/FitPart';
 import { prefixed } from '../hangar/prefixed';
 import { UnitEditor } from './UnitEditor';
 import { UnitGuideCard } from './UnitGuideCard';
-import { AXIS_WORDS, MODE_WORDS, mountingWords } from './words';
+import { AXIS_WORDS, MODE_WORDS } from './words';
 
-/** What is set inside the unit, and how it really sits in the model. */
+/** What is set inside the unit. */
 export function UnitStation() {
   const { setup, edit } = useModel((s) => s);
   const { traits, settings } = setup.unit;
@@ -21,46 +21,6 @@ export function UnitStation() {
       <div className="lg:col-span-2">
         <FitPart kind="unit" />
       </div>
-      <section className="card flex flex-col gap-3" aria-labelledby="sits-title">
-        <h2 id="sits-title" className="text-lg font-bold">
-          How it sits
-        </h2>
-        <MountingSelect
-          label="In the model it is fixed with"
-          value={setup.installation.mounting}
-          choices={undefined}
-          onChange={(m) => set('/installation/mounting', m, `Unit fixed with ${mountingWords(m)}`)}
-        />
-        <MountingSelect
-          label="The unit has been told"
-          value={settings.orientation}
-          choices={traits.orientations}
-          onChange={(m) =>
-            set('/unit/settings/orientation', m, `Orientation set to ${mountingWords(m)}`)
-          }
-        />
-        {setup.installation.mounting !== settings.orientation && (
-          <p role="status" className="text-stop font-semibold">
-            These two differ: the unit takes movements for others than they are.
-          </p>
-        )}
-        <div className="grid grid-cols-3 gap-2">
-          {AXES.map((axis) => (
-            <NumberField
-              key={axis}
-              label={`skew, ${axis}`}
-              unit="°"
-              min={-45}
-              max={45}
-              step={0.5}
-              value={setup.installation.skewDeg[axis]}
-              onCommit={(v) =>
-                set(pointer('installation', 'skewDeg', axis), v, `Skew in ${axis} ${v}°`)
-              }
-            />
-          ))}
-        </div>
-      </section>
       <section className="card flex flex-col gap-3" aria-labelledby="modes-title">
         <h2 id="modes-title" className="text-lg font-bold">
           Mode of each switch position
@@ -151,49 +111,5 @@ export function UnitStation() {
         );
       })}
     </div>
-  );
-}
-
-function MountingSelect({
-  label,
-  value,
-  choices,
-  onChange,
-}: {
-  label: string;
-  value: Mounting;
-  choices: readonly Mounting[] | undefined;
-  onChange: (value: Mounting) => void;
-}) {
-  const [arrow, face] = value.split('-') as [string, string];
-  const list = choices ?? MOUNTINGS;
-  const arrows = [...new Set(list.map((m) => m.split('-')[0]!))];
-  const faces = list.filter((m) => m.startsWith(`${arrow}-`)).map((m) => m.split('-')[1]!);
-  const pick = (a: string, f: string) =>
-    onChange(list.find((m) => m === `${a}-${f}`) ?? list.find((m) => m.startsWith(`${a}-`))!);
-  return (
-    <fieldset>
-      <legend className="font-semibold">{label}</legend>
-      <div className="grid grid-cols-2 gap-2">
-        <label className="text-sm">
-          arrow towards the
-          <select className="field" value={arrow} onChange={(e) => pick(e.target.value, face)}>
-            {!arrows.includes(arrow) && <option value={arrow}>{arrow} (not possible)</option>}
-            {arrows.map((a) => (
-              <option key={a}>{a}</option>
-            ))}
-          </select>
-        </label>
-        <label className="text-sm">
-          label facing
-          <select className="field" value={face} onChange={(e) => pick(arrow, e.target.value)}>
-            {!faces.includes(face) && <option value={face}>{face} (not possible)</option>}
-            {faces.map((f) => (
-              <option key={f}>{f}</option>
-            ))}
-          </select>
-        </label>
-      </div>
-    </fieldset>
   );
 }

@@ -1,4 +1,4 @@
-import type { Axis, Mode, Mounting } from '@/core/setup';
+import type { Axis, Mode } from '@/core/setup';
 
 export const AXIS_WORDS: Record<Axis, string> = { roll: 'Roll', pitch: 'Pitch', yaw: 'Yaw' };
 
@@ -11,9 +11,3 @@ export const MODE_WORDS: Record<Mode, string> = {
   home: 'return home',
   hover: 'hover',
 };
-
-/** "arrow to the nose, label up" */
-export function mountingWords(mounting: Mounting): string {
-  const [arrow, label] = mounting.split('-');
-  return `arrow to the ${arrow}, label ${label}`;
-}

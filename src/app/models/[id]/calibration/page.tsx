@@ -1,0 +1,5 @@
+import { CalibrationStation } from '@/ui/calibration/CalibrationStation';
+
+export default function Page() {
+  return <CalibrationStation />;
+}

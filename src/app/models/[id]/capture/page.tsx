@@ -1,0 +1,5 @@
+import { CaptureStation } from '@/ui/capture/CaptureStation';
+
+export default function Page() {
+  return <CaptureStation />;
+}

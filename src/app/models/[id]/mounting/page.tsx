@@ -1,0 +1,5 @@
+import { MountingStation } from '@/ui/mounting/MountingStation';
+
+export default function Page() {
+  return <MountingStation />;
+}

@@ -1,0 +1,199 @@
+'use client';
+
+import { useState } from 'react';
+import {
+  FACES,
+  USUAL_PINS,
+  faceOf,
+  faceWords,
+  orderProblems,
+  readSixFace,
+  simulateSixFace,
+  sixFace,
+  wantsSixFaces,
+} from '@/core/calibration';
+import { tests } from '@/core/logbook';
+import type { Vector3 } from '@/core/space';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+import { FaceDrawing } from './FaceDrawing';
+
+/** An invented sensor, a little off on every axis, to try the reckoning with. */
+const TRIAL = simulateSixFace([1.012, 0.988, 1.004], [0.021, -0.034, 0.012]);
+
+/** Six faces, one after another: which is next, why it waits, and what the readings come to. */
+export function CalibrationStation() {
+  const { setup, evidence } = useModel((s) => s);
+  const pinsAt = setup.unit.traits.pinsAt ?? USUAL_PINS;
+  const [step, setStep] = useState(0);
+  const face = FACES[step]!;
+  if (!wantsSixFaces(setup))
+    return (
+      <p className="card max-w-2xl text-lg">
+        This unit asks for no calibration of its sensor. Should yours ask for six faces, say so
+        under its traits at <em>Unit</em>, and they are drawn here.
+      </p>
+    );
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <section className="card" aria-labelledby="face-title">
+          <p className="text-soft text-sm" aria-live="polite">
+            Face {step + 1} of {FACES.length}
+          </p>
+          <div className="grid items-center gap-4 sm:grid-cols-[1fr_15rem]">
+            <div>
+              <h2 id="face-title" className="text-2xl font-bold">
+                Lay it {faceWords(face, pinsAt)}.
+              </h2>
+              <p className="mt-2">
+                Against something square, and quite still, until the unit goes on.
+              </p>
+              <details className="mt-2">
+                <summary className="min-h-11 cursor-pointer font-semibold">
+                  It waits for ever
+                </summary>
+                <p>
+                  A step that waits means the face it feels is not the face it expects. Look at the
+                  arrow and at the end with the pins: pictures often call the other end the front.
+                  Try the opposite face; read its values off, if it shows them, and put them in
+                  below: they say which face it felt.
+                </p>
+              </details>
+            </div>
+            <FaceDrawing face={face} pinsAt={pinsAt} />
+          </div>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-main"
+              disabled={step === FACES.length - 1}
+              onClick={() => setStep(step + 1)}
+            >
+              It went on: next face
+            </button>
+            <button
+              type="button"
+              className="btn"
+              disabled={step === 0}
+              onClick={() => setStep(step - 1)}
+            >
+              one back
+            </button>
+          </div>
+          <ol className="mt-3 grid gap-1 sm:grid-cols-2">
+            {FACES.map((f, i) => (
+              <li key={f}>
+                <button
+                  type="button"
+                  aria-current={i === step ? 'step' : undefined}
+                  className={`min-h-11 w-full rounded px-2 text-left ${i === step ? 'bg-(--shade) font-semibold' : ''}`}
+                  onClick={() => setStep(i)}
+                >
+                  {i + 1}. {faceWords(f, pinsAt)}
+                </button>
+              </li>
+            ))}
+          </ol>
+        </section>
+        <TestScript title="Before it is fitted" steps={tests(setup, evidence, 'calibration')} />
+      </div>
+      <Readings />
+    </div>
+  );
+}
+
+/** Six readings typed, pasted or simulated, and what they say. */
+function Readings() {
+  const pinsAt = useModel((s) => s.setup.unit.traits.pinsAt);
+  const [text, setText] = useState('');
+  const parsed = text.trim() === '' ? undefined : readSixFace(text);
+  const readings = parsed?.ok ? parsed.readings : undefined;
+  const problems = readings ? orderProblems(readings, pinsAt) : [];
+  const found = readings && problems.length === 0 ? sixFace(readings) : undefined;
+  const write = (list: readonly Vector3[]) =>
+    setText(list.map((r) => r.map((v) => v.toFixed(3)).join('  ')).join('\n'));
+  return (
+    <aside className="card flex flex-col gap-3" aria-labelledby="readings-title">
+      <h2 id="readings-title" className="text-lg font-bold">
+        The readings, if it shows them
+      </h2>
+      <label className="text-sm font-semibold">
+        Along the arrow, to its right, out of its underside; in g, a line for each face, in the
+        order of the list
+        <textarea
+          className="field font-num mt-1 h-40 font-normal"
+          value={text}
+          spellCheck={false}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={() => write(TRIAL)}>
+          Try with an invented sensor
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => write(TRIAL.map((_, i) => TRIAL[i < 4 ? i : 9 - i]!))}
+        >
+          … shown end for end
+        </button>
+      </div>
+      {parsed && !parsed.ok && (
+        <p role="alert" className="text-stop">
+          Line {parsed.line}: {parsed.reason}.
+        </p>
+      )}
+      {readings && problems.length > 0 && (
+        <ul role="alert" className="flex flex-col gap-2">
+          {problems.map((p) => (
+            <li key={p.face} className="border-stop border-l-4 pl-2">
+              <strong>{FACES.indexOf(p.face) + 1}.</strong> {p.reason}
+            </li>
+          ))}
+        </ul>
+      )}
+      {found && (
+        <div role="status">
+          <table className="w-full">
+            <thead className="text-soft text-left text-sm">
+              <tr>
+                <th scope="col">Axis</th>
+                <th scope="col" className="text-right">
+                  scale
+                </th>
+                <th scope="col" className="text-right">
+                  bias
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {['along the arrow', 'to its right', 'underside'].map((name, i) => (
+                <tr key={name} className="border-t border-(--card-edge)">
+                  <th scope="row" className="py-1 text-left font-normal">
+                    {name}
+                  </th>
+                  <td className="num text-right">{found.scale[i]!.toFixed(3)}</td>
+                  <td className="num text-right">{found.biasG[i]!.toFixed(3)} g</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-2">
+            Left over after correcting:{' '}
+            <strong className="num">{found.residualG.toFixed(3)} g</strong>
+            {found.residualG > 0.02 ? ': too much, read again, squarely.' : ', good.'} Uncorrected,
+            its idea of level would be off by{' '}
+            <strong className="num">{found.levelErrorDeg.toFixed(1)}°</strong>.
+          </p>
+        </div>
+      )}
+      <p className="text-soft text-sm">
+        {readings && problems.length === 0
+          ? `Faces as felt: ${readings.map((r) => faceOf(r).face).join(', ')}.`
+          : 'Scale and bias come from pairs of opposite faces (six-position static test, IEEE Std 1293).'}
+      </p>
+    </aside>
+  );
+}

@@ -1,0 +1,142 @@
+'use client';
+
+import { useMemo } from 'react';
+import { cornerWords, leftovers } from '@/core/capture';
+import { unitGuide } from '@/core/catalogue';
+import { tests } from '@/core/logbook';
+import { learnTravel } from '@/core/plan';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+
+/** What the unit learns when the sticks are moved, how that is started, and what trims leave. */
+export function CaptureStation() {
+  const { setup, evidence, edit } = useModel((s) => s);
+  const now = useMemo(() => learnTravel(setup), [setup]);
+  const left = useMemo(() => leftovers(setup), [setup]);
+  const taught = setup.installation.travelCapture;
+  const { captureGestures } = setup.unit.traits;
+  const guide = unitGuide(setup.unit);
+  const script = tests(setup, evidence, 'capture');
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <section className="card" aria-labelledby="learns-title">
+          <h2 id="learns-title" className="text-lg font-bold">
+            What it will learn
+          </h2>
+          <div className="overflow-x-auto">
+            <table className="mt-2 w-full">
+              <thead className="text-soft text-left text-sm">
+                <tr>
+                  <th scope="col">Stick</th>
+                  <th scope="col" className="text-right">
+                    one end
+                  </th>
+                  <th scope="col" className="text-right">
+                    let go
+                  </th>
+                  <th scope="col" className="text-right">
+                    other end
+                  </th>
+                  <th scope="col" className="pl-4">
+                    Taught
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {now.map((n) => {
+                  const t = taught?.find((x) => x.carries === n.carries);
+                  const off = t
+                    ? Math.max(
+                        Math.abs(t.minUs - n.minUs),
+                        Math.abs(t.centreUs - n.centreUs),
+                        Math.abs(t.maxUs - n.maxUs),
+                      )
+                    : 0;
+                  return (
+                    <tr key={n.carries} className="border-t border-(--card-edge)">
+                      <th scope="row" className="py-1.5 text-left">
+                        {n.carries}
+                      </th>
+                      <td className="num text-right">{n.minUs.toFixed(0)} µs</td>
+                      <td className="num text-right">{n.centreUs.toFixed(0)} µs</td>
+                      <td className="num text-right">{n.maxUs.toFixed(0)} µs</td>
+                      <td className={`pl-4 ${off > 8 ? 'text-stop font-semibold' : ''}`}>
+                        {!t
+                          ? 'not written down'
+                          : t.sense !== n.sense
+                            ? 'the other way about'
+                            : off > 8
+                              ? `${off.toFixed(0)} µs off`
+                              : 'the same'}
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+          {now.length === 0 && (
+            <p>No stick channel reaches this unit: there is nothing to teach.</p>
+          )}
+          {now.length > 0 && (
+            <button
+              type="button"
+              className="btn mt-3"
+              onClick={() =>
+                edit(
+                  [{ op: 'add', path: '/installation/travelCapture', value: now }],
+                  'Centres and travel captured',
+                )
+              }
+            >
+              Write down: captured as it stands now
+            </button>
+          )}
+        </section>
+        {script.length > 0 && <TestScript title="Teach it" steps={script} />}
+      </div>
+      <aside className="flex flex-col gap-4">
+        <section className="card" aria-labelledby="left-title">
+          <h2 id="left-title" className="text-lg font-bold">
+            Trims and subtrims
+          </h2>
+          {left.length === 0 ? (
+            <p>With the sticks let go the unit reads nothing: no trim is taken for a stick.</p>
+          ) : (
+            <ul className="flex flex-col gap-2">
+              {left.map((l) => (
+                <li key={l.axis} className="border-stop border-l-4 pl-2">
+                  <strong>
+                    {Math.abs(l.pct).toFixed(0)} % of {l.axis}
+                  </strong>{' '}
+                  is left over: {l.becomes}.
+                </li>
+              ))}
+            </ul>
+          )}
+          <p className="text-soft mt-2 text-sm">
+            Trim in off mode, land, capture again: every school agrees on that one. A trim the unit
+            was not taught is a stick held over to it.
+          </p>
+        </section>
+        <section className="card" aria-labelledby="start-title">
+          <h2 id="start-title" className="text-lg font-bold">
+            How it is started
+          </h2>
+          <dl className="flex flex-col gap-2">
+            {guide.gestures.map((g) => (
+              <div key={g.name}>
+                <dt className="font-semibold">{g.name}</dt>
+                <dd>{g.how}</dd>
+              </div>
+            ))}
+          </dl>
+          {captureGestures.includes('stick-corners') && (
+            <p className="border-accent mt-2 border-l-4 pl-2">{cornerWords(setup)}</p>
+          )}
+        </section>
+      </aside>
+    </div>
+  );
+}

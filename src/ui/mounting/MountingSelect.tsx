@@ -1,0 +1,46 @@
+import { MOUNTINGS, type Mounting } from '@/core/setup';
+
+/** One of the 24 by two lists: where the arrow points, where the label faces. */
+export function MountingSelect({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  label: string;
+  value: Mounting;
+  choices: readonly Mounting[] | undefined;
+  onChange: (value: Mounting) => void;
+}) {
+  const [arrow, face] = value.split('-') as [string, string];
+  const list = choices ?? MOUNTINGS;
+  const arrows = [...new Set(list.map((m) => m.split('-')[0]!))];
+  const faces = list.filter((m) => m.startsWith(`${arrow}-`)).map((m) => m.split('-')[1]!);
+  const pick = (a: string, f: string) =>
+    onChange(list.find((m) => m === `${a}-${f}`) ?? list.find((m) => m.startsWith(`${a}-`))!);
+  return (
+    <fieldset>
+      <legend className="font-semibold">{label}</legend>
+      <div className="grid grid-cols-2 gap-2">
+        <label className="text-sm">
+          arrow towards the
+          <select className="field" value={arrow} onChange={(e) => pick(e.target.value, face)}>
+            {!arrows.includes(arrow) && <option value={arrow}>{arrow} (not possible)</option>}
+            {arrows.map((a) => (
+              <option key={a}>{a}</option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm">
+          label facing
+          <select className="field" value={face} onChange={(e) => pick(arrow, e.target.value)}>
+            {!faces.includes(face) && <option value={face}>{face} (not possible)</option>}
+            {faces.map((f) => (
+              <option key={f}>{f}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,261 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRef, useState } from 'react';
+import { USUAL_PINS, type PinsAt } from '@/core/calibration';
+import { tests } from '@/core/logbook';
+import {
+  mountingAdvice,
+  mountingChoices,
+  mountingPhrase,
+  mountingSchools,
+  nearestMounting,
+  seatReport,
+} from '@/core/mounting';
+import { AXES, pointer, type Mounting } from '@/core/setup';
+import { mountingMatrix, type Matrix3 } from '@/core/space';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+import { LearnedOrientation } from './LearnedOrientation';
+import { MountingSelect } from './MountingSelect';
+import { turnedBy } from './turn';
+
+const MountingScene = dynamic(() => import('./MountingScene'), { ssr: false });
+
+/** Degrees a pointer turns the unit by for each pixel. */
+const DEG_PER_PX = 0.5;
+
+/** How the unit is fixed, whether it can be, whether it knows, and what its place costs. */
+export function MountingStation() {
+  const { setup, evidence } = useModel((s) => s);
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <Seat />
+        <TestScript
+          title="Compare paper, unit and model"
+          steps={tests(setup, evidence, 'mounting')}
+        />
+        <LearnedOrientation />
+      </div>
+      <aside className="flex flex-col gap-4">
+        <Place />
+        <section className="card" aria-labelledby="advice-title">
+          <h2 id="advice-title" className="text-lg font-bold">
+            When you fix it
+          </h2>
+          <ul className="mt-1 list-disc pl-5">
+            {mountingAdvice(setup).map((a) => (
+              <li key={a}>{a}</li>
+            ))}
+          </ul>
+        </section>
+      </aside>
+    </div>
+  );
+}
+
+/** The unit over the model: turned by hand, or chosen from two lists. */
+function Seat() {
+  const { setup, edit } = useModel((s) => s);
+  const { traits, settings } = setup.unit;
+  const { mounting } = setup.installation;
+  const [turning, setTurning] = useState<Matrix3>();
+  const drag = useRef<{ x: number; y: number; from: Matrix3 } | undefined>(undefined);
+  const sit = (m: Mounting) =>
+    edit(
+      [{ op: 'replace', path: '/installation/mounting', value: m }],
+      `Unit fixed with ${mountingPhrase(m)}`,
+    );
+  const tell = (m: Mounting) =>
+    edit(
+      [{ op: 'replace', path: '/unit/settings/orientation', value: m }],
+      `Orientation set to ${mountingPhrase(m)}`,
+    );
+  const shown = turning ? nearestMounting(turning).mounting : mounting;
+  const { refused } = mountingChoices(traits).find((c) => c.mounting === shown)!;
+  const release = () => {
+    if (turning) sit(nearestMounting(turning).mounting);
+    drag.current = undefined;
+    setTurning(undefined);
+  };
+  return (
+    <section className="card" aria-labelledby="seat-title">
+      <h2 id="seat-title" className="text-lg font-bold">
+        How it sits
+      </h2>
+      <div
+        className="relative h-72 touch-none cursor-grab select-none"
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          drag.current = { x: e.clientX, y: e.clientY, from: mountingMatrix(mounting) };
+        }}
+        onPointerMove={(e) => {
+          const start = drag.current;
+          if (!start) return;
+          const across = (e.clientX - start.x) * DEG_PER_PX;
+          const down = (e.clientY - start.y) * DEG_PER_PX;
+          setTurning(turnedBy(start.from, across, down));
+        }}
+        onPointerUp={release}
+        onPointerCancel={release}
+      >
+        <MountingScene
+          airframe={setup.airframe}
+          rotation={turning ?? mountingMatrix(mounting)}
+          pinsAt={traits.pinsAt ?? USUAL_PINS}
+        />
+        <p className="text-soft pointer-events-none absolute bottom-0 left-0 text-sm">
+          Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
+        </p>
+      </div>
+      <p className="mt-2 text-xl font-bold" aria-live="polite" data-testid="sits">
+        {mountingPhrase(shown)}
+      </p>
+      {refused && (
+        <p role="alert" className="text-stop font-semibold">
+          This unit cannot be told so: {refused}.
+        </p>
+      )}
+      <div className="mt-3 grid gap-3 sm:grid-cols-2">
+        <MountingSelect
+          label="In the model it is fixed with"
+          value={mounting}
+          choices={undefined}
+          onChange={sit}
+        />
+        <MountingSelect
+          label="The unit has been told"
+          value={settings.orientation}
+          choices={traits.orientations}
+          onChange={tell}
+        />
+      </div>
+      {mounting !== settings.orientation && (
+        <div className="mt-2 flex flex-wrap items-center gap-3">
+          <p role="status" className="text-stop font-semibold">
+            These two differ: the unit takes movements for others than they are.
+          </p>
+          {!refused && (
+            <button type="button" className="btn btn-main" onClick={() => tell(mounting)}>
+              Tell it how it sits
+            </button>
+          )}
+        </div>
+      )}
+      <label className="mt-3 block max-w-xs text-sm font-semibold">
+        Its pins are at
+        <select
+          className="field font-normal"
+          value={traits.pinsAt ?? USUAL_PINS}
+          onChange={(e) =>
+            edit(
+              [{ op: 'add', path: '/unit/traits/pinsAt', value: e.target.value }],
+              `Pins: ${PINS_WORDS[e.target.value as PinsAt]}`,
+            )
+          }
+        >
+          {(Object.keys(PINS_WORDS) as PinsAt[]).map((p) => (
+            <option key={p} value={p}>
+              {PINS_WORDS[p]}
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
+  );
+}
+
+const PINS_WORDS: Record<PinsAt, string> = {
+  'far-end': 'the end the arrow points away from',
+  'arrow-end': 'the end the arrow points to',
+  left: 'its left side, seen along the arrow',
+  right: 'its right side, seen along the arrow',
+};
+
+/** Where it sits and how square, in numbers, and what the schools make of them. */
+function Place() {
+  const { setup, edit } = useModel((s) => s);
+  const { positionMm, skewDeg } = setup.installation;
+  const report = seatReport(setup);
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="place-title">
+      <h2 id="place-title" className="text-lg font-bold">
+        Where, and how square
+      </h2>
+      <div className="grid grid-cols-3 items-end gap-2">
+        {(
+          [
+            ['x', 'before the balance point'],
+            ['y', 'to the right of it'],
+            ['z', 'below it'],
+          ] as const
+        ).map(([axis, label]) => (
+          <NumberField
+            key={axis}
+            label={label}
+            unit="mm"
+            min={-3000}
+            max={3000}
+            step={5}
+            value={positionMm[axis]}
+            onCommit={(v) =>
+              edit(
+                [{ op: 'replace', path: pointer('installation', 'positionMm', axis), value: v }],
+                `Unit ${v} mm ${label}`,
+              )[0]?.reason
+            }
+          />
+        ))}
+        {AXES.map((axis) => (
+          <NumberField
+            key={axis}
+            label={`skew, ${axis}`}
+            unit="°"
+            min={-45}
+            max={45}
+            step={0.5}
+            value={skewDeg[axis]}
+            onCommit={(v) =>
+              edit(
+                [{ op: 'replace', path: pointer('installation', 'skewDeg', axis), value: v }],
+                `Skew in ${axis} ${v}°`,
+              )[0]?.reason
+            }
+          />
+        ))}
+      </div>
+      <table className="w-full text-sm">
+        <caption className="text-soft text-left">What it feels that is not there (ω²·r)</caption>
+        <tbody>
+          {report.figures.map((f) => (
+            <tr key={f.when} className="border-t border-(--card-edge)">
+              <th scope="row" className="py-1 text-left font-normal">
+                {f.when}
+              </th>
+              <td className="num text-right">{f.accelerationMps2.toFixed(2)} m/s²</td>
+              <td className="num text-right">{f.errorDeg.toFixed(1)}°</td>
+            </tr>
+          ))}
+          {report.leak.map((l) => (
+            <tr key={l.axis} className="border-t border-(--card-edge)">
+              <th scope="row" className="py-1 text-left font-normal">
+                skewed {l.deg}° about {l.axis}: leaks
+              </th>
+              <td />
+              <td className="num text-right">{(l.share * 100).toFixed(1)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {mountingSchools(setup).map((s) => (
+        <div key={s.question}>
+          <p className="font-semibold">{s.question}</p>
+          <p className="text-soft text-sm">Some say {s.schools.join('; others: ')}.</p>
+          <p className={s.says === report.verdict && report.matters ? 'text-stop' : ''}>{s.says}</p>
+        </div>
+      ))}
+    </section>
+  );
+}

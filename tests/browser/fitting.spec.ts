@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { newModel } from './kit';
+
+test('six faces: shown end for end is named, and good readings give scale and bias', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Faced fieldfare');
+  await page.goto(`/models/${id}/calibration`);
+  await page.getByRole('button', { name: '… shown end for end' }).click();
+  const aside = page.getByRole('complementary');
+  await expect(aside.getByRole('alert')).toContainText('Turn it end for end');
+  await page.getByRole('button', { name: 'Try with an invented sensor' }).click();
+  await expect(aside.getByRole('status')).toContainText('1.012');
+  await expect(aside.getByRole('status')).toContainText('good');
+  await aside.getByRole('textbox').fill('0 0 -1\n0 0 rubbish');
+  await expect(aside.getByRole('alert')).toContainText('Line 2');
+  await page.getByRole('button', { name: 'It went on: next face' }).click();
+  await expect(page.getByRole('heading', { name: /underside up/ })).toBeVisible();
+});
+
+test('the unit is turned by hand, told, and what it was shown goes stale', async ({ page }) => {
+  const id = await newModel(page, 'Turned turnstone');
+  await page.goto(`/models/${id}/mounting`);
+  await expect(page.getByTestId('sits')).toHaveText('arrow to the nose, label up');
+  await page.getByRole('button', { name: /Seen so.*step 1/ }).click();
+  await expect(page.getByText('1 of 2 seen as they must be')).toBeVisible();
+  // A quarter turn about the upright axis by dragging across the drawing.
+  await page.locator('canvas').scrollIntoViewIfNeeded();
+  const box = (await page.locator('canvas').boundingBox())!;
+  await page.mouse.move(box.x + 100, box.y + 100);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 280, box.y + 100, { steps: 6 });
+  await expect(page.getByTestId('sits')).toHaveText('arrow to the right, label up');
+  await page.mouse.up();
+  await expect(page.getByText('These two differ')).toBeVisible();
+  await expect(page.getByText(/since then changed: how the unit sits in the model/)).toBeVisible();
+  await page.getByRole('button', { name: 'Tell it how it sits' }).click();
+  await expect(page.getByText('These two differ')).toHaveCount(0);
+  await expect(page.getByText(/It would take itself for/)).toContainText('as it is');
+  await page.getByLabel('short of straight down by').fill('35');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/too far \(beyond about 25°\)/)).toBeVisible();
+});
+
+test('a unit that lies flat only: what it cannot be told is said at once', async ({ page }) => {
+  const reply = await page.request.post('/api/models', {
+    data: {
+      name: 'Flat flycatcher',
+      kind: 'conventional',
+      ailerons: 'y-lead',
+      unit: 'switch-receiver',
+      transmitter: 'line-sixteen',
+    },
+  });
+  const { id } = (await reply.json()) as { id: string };
+  await page.goto(`/models/${id}/mounting`);
+  const sits = page.getByRole('group', { name: 'In the model it is fixed with' });
+  await sits.getByLabel('arrow towards the').selectOption('tail');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be told' })).toContainText(
+    'its arrow may point only to the nose',
+  );
+});
+
+test('centres: what will be learned is written down; level is captured on its block', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Level linnet');
+  await page.goto(`/models/${id}/capture`);
+  await page.getByRole('button', { name: /captured as it stands now/ }).click();
+  await expect(page.getByRole('cell', { name: 'the same' })).toHaveCount(3);
+  await page.goto(`/models/${id}/level`);
+  await page.getByLabel('the block you have').fill('0');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /Write down: captured at/ }).click();
+  await expect(page.getByText(/Written down: captured at/)).toBeVisible();
+  await page.goto(`/models/${id}/proof`);
+  await expect(page.getByText(/Level was captured/)).toBeVisible();
+});
