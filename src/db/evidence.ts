@@ -15,6 +15,7 @@ export function evidenceRepository(db: Db) {
     `INSERT INTO evidence (model_id, version, subject, seen, parts, at)
      VALUES (@modelId, @version, @subject, @seen, @parts, @at)`,
   );
+  const selectNewest = db.prepare('SELECT model_id, max(id) FROM evidence GROUP BY model_id').raw();
   const selectAll = db.prepare(
     `SELECT version, subject, seen, parts, at FROM evidence WHERE model_id = ? ORDER BY id`,
   );
@@ -29,6 +30,8 @@ export function evidenceRepository(db: Db) {
         at: evidence.at,
       });
     },
+    /** Grows with every observation: what was worked out from them holds until it does. */
+    newest: () => new Map(selectNewest.all() as [modelId: string, id: number][]),
     of(modelId: string): Evidence[] {
       return (selectAll.all(modelId) as Row[]).map((row) => {
         const [check, surface] = row.subject.split(' ') as [string, string];

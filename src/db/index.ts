@@ -1,4 +1,6 @@
 export * from './evidence';
 export * from './hangar';
+export * from './log';
 export * from './models';
 export * from './open';
+export * from './shelf';

@@ -51,10 +51,14 @@ export function modelRepository(db: Db) {
     `SELECT * FROM setup_version WHERE model_id = ? AND version = ?`,
   );
   const selectHeads = db.prepare(
-    `SELECT v.* FROM setup_version AS v
+    `SELECT v.model_id AS modelId, v.version, v.created_at AS at FROM setup_version AS v
        JOIN (SELECT model_id, max(version) AS head FROM setup_version GROUP BY model_id) AS h
          ON h.model_id = v.model_id AND h.head = v.version
       ORDER BY v.created_at DESC, v.model_id`,
+  );
+  const selectVersions = db.prepare(
+    `SELECT version, label, created_at AS at FROM setup_version
+      WHERE model_id = ? ORDER BY version DESC`,
   );
   const countModels = db.prepare('SELECT count(*) FROM model').pluck();
 
@@ -65,11 +69,20 @@ export function modelRepository(db: Db) {
 
   return {
     head,
-    heads: () => (selectHeads.all() as Row[]).map(fromRow),
+    /** The newest version of every model, without its Setup, last changed first. */
+    heads: () => selectHeads.all() as { modelId: string; version: number; at: string }[],
     count: () => countModels.get() as number,
     version: (modelId: string, version: number): StoredVersion | undefined => {
       const row = selectVersion.get(modelId, version) as Row | undefined;
       return row && fromRow(row);
+    },
+    /** Every version without its Setup, newest first. */
+    versions: (modelId: string) =>
+      selectVersions.all(modelId) as { version: number; label: string; at: string }[],
+    /** Adds a version as it was, number and time included: for models brought in. */
+    restore(version: StoredVersion): void {
+      if (version.version === 1) insertModel.run(version.modelId, version.createdAt);
+      insertVersion.run({ ...version, setup: JSON.stringify(version.setup) });
     },
     /** Makes a model with its first version. */
     create: db.transaction((modelId: string, setup: Setup, label: string, at: string) => {

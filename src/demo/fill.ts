@@ -1,25 +1,40 @@
+import { randomUUID } from 'node:crypto';
 import { stamp } from '../core/logbook';
 import { parseSetup } from '../core/setup';
+import { listModels } from '../server/shelf';
 import { openWorkshop, dataFolder } from '../server/workshop';
-import { addModel } from '../server/models';
 import { LAKE_HOLLOW } from './lake-hollow';
 
 /** Fills an empty database with the demo club; one with models in it is left alone. */
 const store = openWorkshop(dataFolder());
 if (store.models.count() === 0) {
   for (const make of LAKE_HOLLOW) {
-    const { setup, label, seen } = make();
-    const valid = parseSetup(setup);
-    if (!valid.ok) throw new Error(valid.problems.map((p) => `${p.path}: ${p.reason}`).join('\n'));
-    const { id } = addModel(valid.value, label, store);
-    for (const observation of seen)
-      store.evidence.add(id, {
-        ...observation,
-        parts: stamp(setup, observation),
-        version: 1,
-        at: new Date().toISOString(),
+    const { versions, seen, log } = make();
+    const modelId = randomUUID().slice(0, 8);
+    versions.forEach(({ setup, label, at }, i) => {
+      const valid = parseSetup(setup);
+      if (!valid.ok)
+        throw new Error(valid.problems.map((p) => `${p.path}: ${p.reason}`).join('\n'));
+      store.models.restore({
+        modelId,
+        version: i + 1,
+        label,
+        setup: valid.value,
+        createdAt: at,
       });
+    });
+    const [first] = versions;
+    for (const observation of seen)
+      store.evidence.add(modelId, {
+        ...observation,
+        parts: stamp(first!.setup, observation),
+        version: 1,
+        at: first!.at,
+      });
+    for (const entry of log) store.log.add(modelId, entry);
   }
+  // Worked out once, so that the shelf is there at once.
+  listModels(store);
   console.log(`Demo club put on the shelf: ${LAKE_HOLLOW.length} models.`);
 }
 store.db.close();

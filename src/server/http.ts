@@ -27,29 +27,33 @@ export async function answer(work: () => unknown): Promise<Response> {
   }
 }
 
-/** Reads a body up to the limit, without trusting the length the sender claims. */
-export async function readText(request: Request): Promise<string> {
+/** Reads a body up to a limit, without trusting the length the sender claims. */
+export async function readBytes(request: Request, most: number): Promise<Uint8Array> {
   const tooLarge = () =>
     new Failure(413, [
-      { path: '', reason: `too large: at most ${MAX_BODY_BYTES / 1_000_000} million bytes` },
+      { path: '', reason: `too large: at most ${most / 1_000_000} million bytes` },
     ]);
-  if (Number(request.headers.get('content-length') ?? 0) > MAX_BODY_BYTES) throw tooLarge();
+  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return new Uint8Array();
   const chunks: Uint8Array[] = [];
   let size = 0;
   for (;;) {
     const { done, value } = await reader.read();
     if (done) break;
     size += value.byteLength;
-    if (size > MAX_BODY_BYTES) {
+    if (size > most) {
       await reader.cancel();
       throw tooLarge();
     }
     chunks.push(value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
+
+/** Reads a body of text. */
+export const readText = async (request: Request): Promise<string> =>
+  Buffer.from(await readBytes(request, MAX_BODY_BYTES)).toString('utf8');
 
 /** Validates input at the edge. @throws Failure 422 with the path of each problem */
 export function checked<S extends z.ZodType>(schema: S, data: unknown): z.output<S> {

@@ -3,6 +3,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { observedDirections } from '../core/logbook';
+import { listModels } from './shelf';
 import { failureOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
 import { OutdatedError, openDatabase } from '../db';
@@ -13,7 +15,6 @@ import {
   createModel,
   getModel,
   importSetup,
-  listModels,
   recordObservation,
   saveSetup,
 } from './models';
@@ -35,11 +36,20 @@ const ANSWERS = {
   transmitter: 'line-sixteen',
 };
 
+/** How many directions stand how. */
+function statuses(id: string): Record<string, number> {
+  const { setup, evidence } = getModel(id, store);
+  const counts: Record<string, number> = {};
+  for (const { status } of observedDirections(setup, evidence))
+    counts[status] = (counts[status] ?? 0) + 1;
+  return counts;
+}
+
 describe('models', () => {
   it('start from a few answers and stand on the shelf', () => {
     const { id } = createModel(ANSWERS, store);
     expect(getModel(id, store).setup.name).toBe('Grebe');
-    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', todo: 12 });
+    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', words: 'next: identify' });
   });
   it.each([
     [{ ...ANSWERS, name: '  ' }, '/name'],
@@ -106,11 +116,12 @@ describe('observations and remedies', () => {
     setup.program.outputs[1]!.reversed = true;
     const { id } = addModel(setup, 'Started', store);
     for (const o of watch(setup)) recordObservation(id, o, store);
-    expect(listModels(store)[0]).toMatchObject({ status: 'stop', wrong: 5 });
+    expect(statuses(id)).toMatchObject({ stop: 5 });
+    expect(listModels(store)[0]).toMatchObject({ status: 'stop' });
     const fixed = applyRemedy(id, { basedOn: 1 }, store);
     expect(fixed.setup.unit.settings.axes.roll.reversed).toBe(false);
     expect(fixed.setup.program.outputs[1]!.reversed).toBe(false);
-    expect(listModels(store)[0]).toMatchObject({ stale: 5, wrong: 0 });
+    expect(statuses(id)).toEqual({ stale: 5, proven: 7 });
   });
   it('write down what was learned and keep the observations that taught it', () => {
     const truth = makeSetup();
@@ -120,7 +131,7 @@ describe('observations and remedies', () => {
     const fixed = applyRemedy(id, { basedOn: 1 }, store);
     expect(fixed.version).toBe(3);
     expect(store.models.version(id, 2)!.setup.airframe.surfaces[3]!.linkage.sense).toBe('same');
-    expect(listModels(store)[0]!.wrong).toBe(0);
+    expect(statuses(id).stop).toBeUndefined();
   });
 });
 

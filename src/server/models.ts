@@ -2,15 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { pairsOf, diagnose } from '../core/directions';
-import {
-  freshObservations,
-  latestOf,
-  observedDirections,
-  stamp,
-  worstOf,
-  type Evidence,
-  testOf,
-} from '../core/logbook';
+import { freshObservations, latestOf, stamp, type Evidence, testOf } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -75,27 +67,6 @@ export function getModel(id: string, store = workshop()): ModelView {
     evidence: latestOf(store.evidence.of(id)),
   };
 }
-
-/** The shelf: every model with what stands between it and its next flight. */
-export function listModels(store = workshop()) {
-  return store.models.heads().map((head) => {
-    const observed = observedDirections(head.setup, store.evidence.of(head.modelId));
-    const count = (status: string) => observed.filter((o) => o.status === status).length;
-    return {
-      id: head.modelId,
-      setup: head.setup,
-      version: head.version,
-      label: head.label,
-      changedAt: head.createdAt,
-      status: worstOf(observed.map((o) => o.status)),
-      todo: count('todo'),
-      stale: count('stale'),
-      wrong: count('stop'),
-      total: observed.length,
-    };
-  });
-}
-export type ShelfEntry = ReturnType<typeof listModels>[number];
 
 export function createModel(data: unknown, store = workshop()): { id: string } {
   const answers = checked(NewModelSchema, data);

@@ -1,5 +1,12 @@
 import { join } from 'node:path';
-import { evidenceRepository, hangarRepository, modelRepository, openDatabase } from '../db';
+import {
+  evidenceRepository,
+  hangarRepository,
+  logRepository,
+  modelRepository,
+  openDatabase,
+  shelfRepository,
+} from '../db';
 
 /** Everything kept on this machine: opened once in a process. */
 function openWorkshop(folder: string) {
@@ -9,6 +16,8 @@ function openWorkshop(folder: string) {
     models: modelRepository(db),
     evidence: evidenceRepository(db),
     hangar: hangarRepository(db),
+    log: logRepository(db),
+    shelf: shelfRepository(db),
   };
 }
 

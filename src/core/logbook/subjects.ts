@@ -113,7 +113,6 @@ export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
         value: [settings.recovery, settings.angleLimitsDeg, traits.panic],
       },
     ];
-  const throttles = program.outputs.filter((o) => o.carries.startsWith('throttle'));
   return [
     ...shared,
     {
@@ -121,16 +120,23 @@ export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
       title: 'the failsafe',
       value: [program.failsafe, settings.failsafe, traits.failsafe],
     },
-    {
-      key: 'throttle',
-      title: 'the throttle',
-      value: [
-        throttles,
-        program.lines.filter((l) => throttles.some((o) => o.channel === l.channel)).map(strip),
-        setup.airframe.motors.map((m) => [m.stopUs, m.fullUs]),
-      ],
-    },
+    throttlePart(setup),
   ];
+}
+
+/** The way from throttle stick to motor, with the cut on it. */
+function throttlePart({ program, airframe, transmitter }: Setup): Part {
+  const throttles = program.outputs.filter((o) => o.carries.startsWith('throttle'));
+  return {
+    key: 'throttle',
+    title: 'the throttle',
+    value: [
+      throttles,
+      program.lines.filter((l) => throttles.some((o) => o.channel === l.channel)).map(strip),
+      airframe.motors.map((m) => [m.stopUs, m.fullUs]),
+      transmitter.throttleReversedInside,
+    ],
+  };
 }
 
 const unitWork = ({ installation }: Setup): Part => ({
@@ -229,5 +235,67 @@ export function partsOfLevel(setup: Setup): Part[] {
       title: 'the captured level or its offset',
       value: [installation.levelCapture ?? null, unit.settings.levelOffsetDeg],
     },
+  ];
+}
+
+/** What knowing the unit and the transmitter depends on. */
+export function partsOfIdentity(setup: Setup): Part[] {
+  const { unitHardware, unitFirmware, transmitterFirmware, secondHand, revisions } =
+    setup.installation;
+  return [
+    {
+      key: 'versions',
+      title: 'the versions of unit or transmitter',
+      value: [
+        setup.unit.name,
+        unitHardware,
+        unitFirmware,
+        setup.transmitter.name,
+        transmitterFirmware,
+        revisions.unitFirmware,
+        revisions.transmitterFirmware,
+      ],
+    },
+    { key: 'past', title: 'what is known of its past', value: secondHand },
+    { key: 'module', title: 'the radio module', value: revisions.radioModule },
+  ];
+}
+
+/** What a tried throttle cut depends on. */
+export const partsOfSafety = (setup: Setup): Part[] => [
+  throttlePart(setup),
+  {
+    key: 'power',
+    title: 'the motor, its controller or the model (crash)',
+    value: [
+      setup.airframe.motors,
+      setup.installation.plugs.filter((p) =>
+        p.drives.some((d) => setup.airframe.motors.some((m) => m.id === d)),
+      ),
+      setup.installation.revisions.crash,
+    ],
+  },
+];
+
+/** What entries made in the unit depend on: that they are still what is wanted, and not forgotten. */
+export const partsOfUnit = (setup: Setup): Part[] => [
+  unitWork(setup),
+  { key: 'settings', title: 'a setting of the unit', value: setup.unit.settings },
+  { key: 'traits', title: 'what kind of unit it is', value: setup.unit.traits },
+];
+
+/** What a preflight check depends on: all that moves, and everything that happened to it. */
+export function partsOfFlight(setup: Setup): Part[] {
+  const { program, unit, airframe, installation, transmitter } = setup;
+  return [
+    { key: 'program', title: 'the transmitter’s program', value: program },
+    { key: 'unit', title: 'the unit', value: [unit.settings, unit.traits] },
+    {
+      key: 'airframe',
+      title: 'the model',
+      value: [airframe.kind, airframe.surfaces, airframe.servos, airframe.motors],
+    },
+    { key: 'installation', title: 'how it is fitted, or work on it', value: installation },
+    { key: 'transmitter', title: 'the transmitter', value: transmitter },
   ];
 }

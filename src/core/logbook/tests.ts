@@ -2,6 +2,8 @@ import { calibrationScript } from '../calibration';
 import { captureScript } from '../capture';
 import { levelScript } from '../level';
 import { mountingScript } from '../mounting';
+import { preflightCard } from '../preflight';
+import { identifyScript, safeScript, unitScript } from '../preparation';
 import { failsafeScript, panicScript } from '../recovery';
 import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
@@ -9,8 +11,12 @@ import type { Part } from './part';
 import {
   partsOfCalibration,
   partsOfCapture,
+  partsOfFlight,
+  partsOfIdentity,
   partsOfLevel,
   partsOfMounting,
+  partsOfSafety,
+  partsOfUnit,
   partsOfTest,
 } from './subjects';
 
@@ -22,12 +28,16 @@ interface Test {
 
 /** Every test there is; a new one is a script in its own room and a line here. */
 export const TESTS = {
+  identify: { script: identifyScript, parts: partsOfIdentity },
+  safe: { script: safeScript, parts: partsOfSafety },
+  unit: { script: unitScript, parts: partsOfUnit },
   calibration: { script: calibrationScript, parts: partsOfCalibration },
   mounting: { script: mountingScript, parts: partsOfMounting },
   capture: { script: captureScript, parts: partsOfCapture },
   level: { script: levelScript, parts: partsOfLevel },
   panic: { script: panicScript, parts: (setup) => partsOfTest(setup, 'panic') },
   failsafe: { script: failsafeScript, parts: (setup) => partsOfTest(setup, 'failsafe') },
+  preflight: { script: preflightCard, parts: partsOfFlight },
 } satisfies Record<string, Test>;
 
 export type TestName = keyof typeof TESTS;

@@ -3,16 +3,18 @@
 import { FileUp } from 'lucide-react';
 import { useRef } from 'react';
 
-/** A button that asks for a JSON file and hands over its text. */
+/** A button that asks for a file and hands it over. */
 export function FileButton({
   words,
   label,
-  onText,
+  accept = 'application/json,.json',
+  onFile,
 }: {
   words: string;
   /** Name of the field behind it, for those who do not see the button. */
   label: string;
-  onText: (text: string) => Promise<void>;
+  accept?: string;
+  onFile: (file: File) => Promise<void>;
 }) {
   const input = useRef<HTMLInputElement>(null);
   return (
@@ -24,14 +26,14 @@ export function FileButton({
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept={accept}
         aria-label={label}
         className="sr-only"
         tabIndex={-1}
         onChange={async (event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
-          if (file) await onText(await file.text());
+          if (file) await onFile(file);
         }}
       />
     </>

@@ -22,6 +22,8 @@ export interface ModelState extends ModelView {
   /** Somebody saved in between: whose version goes on is the person's choice. */
   conflict: (Pending & { head: number }) | undefined;
   past: Setup[];
+  /** The Setup before the last change in this tab, and what the change was. */
+  changed: { before: Setup; label: string } | undefined;
   /** Changes the Setup and saves it. @returns problems that kept it from being tried */
   edit(patch: readonly PatchOperation[], label: string): Problem[];
   undo(): void;
@@ -30,6 +32,17 @@ export interface ModelState extends ModelView {
   takeTheirs(): Promise<void>;
   observe(check: string, surface: string, seen: string): Promise<void>;
   applyRemedy(): Promise<boolean>;
+  /** Something that happened to the model. */
+  happened(event: string, title: string, note: string): Promise<boolean>;
+  /** An earlier version on top again. */
+  backTo(version: number): Promise<boolean>;
+  /** The answers of a preflight check, with where and how. */
+  preflight(check: {
+    place: string;
+    wind: string;
+    battery: string;
+    answers: Record<string, 'pass' | 'fail'>;
+  }): Promise<boolean>;
 }
 
 export type ModelStore = StoreApi<ModelState>;
@@ -77,17 +90,32 @@ export function createModelStore(view: ModelView): ModelStore {
       return queue;
     };
 
+    /** A change the server makes by itself on top of the version at hand. */
+    const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
+      await queue;
+      const { setup, past, version } = get();
+      const reply = await send<ModelView>('POST', `${path}/${what}`, { ...body, basedOn: version });
+      if (!reply.ok && reply.status === 409 && reply.head !== undefined) {
+        set({ conflict: { setup, label: 'Kept', head: reply.head } });
+        return false;
+      }
+      const done = take(reply);
+      if (done) set({ past: [...past.slice(-49), setup], changed: { before: setup, label } });
+      return done;
+    };
+
     return {
       ...view,
       saving: 0,
       unsaved: undefined,
       conflict: undefined,
       past: [],
+      changed: undefined,
       edit(patch, label) {
         const { setup, past } = get();
         const next = parseSetup(applyPatch(setup, patch));
         if (!next.ok) return next.problems;
-        set({ past: [...past.slice(-49), setup] });
+        set({ past: [...past.slice(-49), setup], changed: { before: setup, label } });
         void save(next.value, label);
         return [];
       },
@@ -95,7 +123,7 @@ export function createModelStore(view: ModelView): ModelStore {
         const { past } = get();
         const last = past.at(-1);
         if (!last) return;
-        set({ past: past.slice(0, -1) });
+        set({ past: past.slice(0, -1), changed: { before: get().setup, label: 'Undone' } });
         void save(last, 'Undone');
       },
       retry() {
@@ -130,17 +158,14 @@ export function createModelStore(view: ModelView): ModelStore {
         });
         if (!take(reply)) set({ evidence: before });
       },
-      async applyRemedy() {
+      happened: (event, title, note) => onServer('events', { event, note }, title),
+      backTo: (to) => onServer('versions', { to }, `Back to version ${to}`),
+      async preflight(check) {
         await queue;
-        const { setup, past, version } = get();
-        const reply = await send<ModelView>('POST', `${path}/remedy`, { basedOn: version });
-        if (!reply.ok && reply.status === 409 && reply.head !== undefined) {
-          set({ conflict: { setup, label: 'Kept', head: reply.head } });
-          return false;
-        }
-        const done = take(reply);
-        if (done) set({ past: [...past.slice(-49), setup] });
-        return done;
+        return take(await send<ModelView>('POST', `${path}/preflight`, check));
+      },
+      applyRemedy() {
+        return onServer('remedy', {}, 'Changes applied');
       },
     };
   });

@@ -8,10 +8,12 @@ export async function send<T>(method: string, path: string, body: unknown): Prom
   try {
     const response = await fetch(path, {
       method,
-      headers: { 'content-type': 'application/json' },
+      headers: {
+        'content-type': body instanceof Blob ? 'application/octet-stream' : 'application/json',
+      },
       ...(body === undefined
         ? {}
-        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+        : { body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) }),
     });
     const data = (await response.json()) as T & { problems?: Problem[]; head?: number };
     if (response.ok) return { ok: true, value: data };

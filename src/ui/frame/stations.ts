@@ -38,6 +38,13 @@ const testStatus = (test: TestName) => (setup: Setup, evidence: readonly Evidenc
 
 /** In the order of the work; the rig belongs to all of them and comes last. */
 export const STATIONS: readonly Station[] = [
+  { id: 'job', title: 'Job' },
+  {
+    id: 'bench',
+    title: 'Bench',
+    status: (setup, evidence) =>
+      statusOf([...tests(setup, evidence, 'identify'), ...tests(setup, evidence, 'safe')]),
+  },
   { id: 'model', title: 'Model' },
   { id: 'transmitter', title: 'Transmitter' },
   { id: 'plan', title: 'Plan' },
@@ -59,7 +66,7 @@ export const STATIONS: readonly Station[] = [
     title: 'Sheet',
     status: (setup, evidence) => statusOf(readings(setup, evidence)),
   },
-  { id: 'unit', title: 'Unit' },
+  { id: 'unit', title: 'Unit', status: testStatus('unit') },
   { id: 'calibration', title: 'Calibrate', status: testStatus('calibration') },
   { id: 'mounting', title: 'Mounting', status: testStatus('mounting') },
   { id: 'capture', title: 'Capture', status: testStatus('capture') },
@@ -72,5 +79,7 @@ export const STATIONS: readonly Station[] = [
     status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'panic')),
   },
   { id: 'failsafe', title: 'Failsafe', status: testStatus('failsafe') },
+  { id: 'preflight', title: 'Preflight', status: testStatus('preflight') },
+  { id: 'log', title: 'Log' },
   { id: 'rig', title: 'Rig' },
 ];

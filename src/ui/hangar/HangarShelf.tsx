@@ -38,7 +38,8 @@ export function HangarShelf({ parts }: { parts: HangarPart[] }) {
           <FileButton
             words="Open a hangar file"
             label="Hangar file"
-            onText={async (text) => {
+            onFile={async (file) => {
+              const text = await file.text();
               const reply = await send('POST', '/api/hangar/import', text);
               setProblems(reply.ok ? [] : reply.problems.slice(0, 8).map(describeProblem));
               if (reply.ok) router.refresh();

@@ -1,30 +1,6 @@
-import { Document, Font, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { join } from 'node:path';
+import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { pct, type Sheet } from '@/core/sheets';
-
-const FAMILY = 'Sheet';
-let registered = false;
-
-/** The shipped text face, in the two weights paper needs. */
-function registerFont(): void {
-  if (registered) return;
-  const file = (weight: number) =>
-    join(
-      process.cwd(),
-      'node_modules/@fontsource/atkinson-hyperlegible-next/files',
-      `atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
-    );
-  Font.register({
-    family: FAMILY,
-    fonts: [
-      { src: file(400), fontWeight: 400 },
-      { src: file(700), fontWeight: 700 },
-    ],
-  });
-  // Long names break where they must, not with a hyphen that nobody typed.
-  Font.registerHyphenationCallback((word) => word.match(/.{1,24}/g) ?? [word]);
-  registered = true;
-}
+import { FAMILY, registerFont } from '../paper/font';
 
 const styles = StyleSheet.create({
   page: { fontFamily: FAMILY, fontSize: 9, padding: 36, lineHeight: 1.35 },

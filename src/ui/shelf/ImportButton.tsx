@@ -15,7 +15,8 @@ export function ImportButton() {
       <FileButton
         words="Open a Setup file"
         label="Setup file"
-        onText={async (text) => {
+        onFile={async (file) => {
+          const text = await file.text();
           const reply = await send<{ id: string }>('POST', '/api/import', text);
           if (reply.ok) router.push(`/models/${reply.value.id}/directions`);
           else setProblems(reply.problems.slice(0, 8).map(describeProblem));

@@ -3,6 +3,8 @@
 import { AXES, pointer } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
+import { tests } from '@/core/logbook';
+import { TestScript } from '../recovery/TestScript';
 import { useModel } from '../frame/modelStore';
 import { FitPart } from '../hangar/FitPart';
 import { prefixed } from '../hangar/prefixed';
@@ -12,7 +14,7 @@ import { AXIS_WORDS, MODE_WORDS } from './words';
 
 /** What is set inside the unit. */
 export function UnitStation() {
-  const { setup, edit } = useModel((s) => s);
+  const { setup, evidence, edit } = useModel((s) => s);
   const { traits, settings } = setup.unit;
   const set = (path: string, value: unknown, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
@@ -21,6 +23,7 @@ export function UnitStation() {
       <div className="lg:col-span-2">
         <FitPart kind="unit" />
       </div>
+      <TestScript title="Entered in it" steps={tests(setup, evidence, 'unit')} />
       <section className="card flex flex-col gap-3" aria-labelledby="modes-title">
         <h2 id="modes-title" className="text-lg font-bold">
           Mode of each switch position

@@ -1,0 +1,5 @@
+import { BenchStation } from '@/ui/job/BenchStation';
+
+export default function Page() {
+  return <BenchStation />;
+}

@@ -1,0 +1,5 @@
+import { JobStation } from '@/ui/job/JobStation';
+
+export default function Page() {
+  return <JobStation />;
+}

@@ -1,0 +1,5 @@
+import { LogStation } from '@/ui/log/LogStation';
+
+export default function Page() {
+  return <LogStation />;
+}

@@ -1,0 +1,5 @@
+import { PreflightStation } from '@/ui/preflight/PreflightStation';
+
+export default function Page() {
+  return <PreflightStation />;
+}

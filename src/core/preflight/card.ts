@@ -1,0 +1,146 @@
+import { compileChain, controlWords, positionsOf, switchValue } from '../chain';
+import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
+import { scriptOf, type ScriptStep } from '../script';
+import type { Setup } from '../setup';
+
+/** One check before every flight or run, made from the Setup. */
+export type PreflightItem = ScriptStep;
+
+const say = ({ surface, movement }: Expectation) => `${surface.label.toLowerCase()} ${movement}`;
+
+/** Where the gain control is planned to stand, in words. */
+function gainWords(setup: Setup): string | undefined {
+  const wish = setup.intents.program?.gain;
+  const label = (id: string) => setup.transmitter.controls.find((c) => c.id === id)?.label ?? id;
+  if (!wish) {
+    const gain = setup.unit.settings.inputs.find((i) => i.carries === 'gain');
+    const line = setup.program.lines.find(
+      (l) => l.channel === gain?.channel && l.source.kind === 'control',
+    );
+    return line?.source.kind === 'control'
+      ? `${label(line.source.id)} at half or less (common practice, no source), where you can find it by touch`
+      : undefined;
+  }
+  switch (wish.by) {
+    case 'knob':
+      return `${label(wish.control)} at half or less, where you can find it by touch`;
+    case 'values':
+      return `${label(wish.control)}: ${wish.pct.map((p) => `${p} %`).join(', ')}; start at the lowest`;
+    case 'flap':
+      return `gain off on ${label(wish.off)}, then as the flaps have it: ${wish.pct.map((p) => `${p} %`).join(', ')}`;
+    case 'axes':
+      return `${[wish.roll, wish.pitch, wish.yaw].flatMap((c) => (c ? [label(c)] : [])).join(', ')} at half or less`;
+    case 'sets':
+      return `${label(wish.control)}: ${wish.pct} % to either side`;
+    case 'fixed':
+      return `fixed at ${wish.pct} %: nothing to set`;
+  }
+}
+
+/** Every distinct position of the mode switches and the mode it gives, by the chain. */
+function modesBySwitch(setup: Setup): { words: string; mode: string }[] {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const { controls } = setup.transmitter;
+  const modeOf = (at: number, value: number) => {
+    const stimulus = chain.restStimulus();
+    stimulus.controls[at] = value;
+    const memory = chain.newMemory();
+    memory.armed = true;
+    chain.step(stimulus, memory, frame);
+    return frame.mode;
+  };
+  return controls.flatMap((control, at) => {
+    if (control.kind !== 'switch-2' && control.kind !== 'switch-3') return [];
+    const found = Array.from({ length: positionsOf(control.kind) }, (_, p) => {
+      const value = switchValue(control.kind, p);
+      return { words: controlWords(control, value), mode: modeOf(at, value) as string };
+    });
+    return new Set(found.map((f) => f.mode)).size > 1 ? found : [];
+  });
+}
+
+/** The card: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
+export function preflightCard(setup: Setup): PreflightItem[] {
+  const ground = setup.airframe.kind === 'car' || setup.airframe.kind === 'boat';
+  const motors = setup.airframe.motors.length > 0;
+  const expected = allExpectations(setup);
+  const groups = (pick: (e: Expectation) => boolean) =>
+    [...new Set(expected.filter(pick).map((e) => e.check.id))].map((id) => ({
+      check: expected.find((e) => e.check.id === id)!.check,
+      sees: expected.filter((e) => e.check.id === id).map(say),
+    }));
+  const modes = modesBySwitch(setup);
+  const gain = gainWords(setup);
+  const { recovery } = setup.unit.settings;
+  const panics = setup.program.lines.some((l) => l.purpose === 'panic');
+  const hands = handsOf(setup);
+  return scriptOf('preflight', [
+    [
+      'look',
+      'Look it over: leads, aerials, tape of the unit, horns and rods, battery.',
+      ['nothing loose, nothing bent, the unit where it was'],
+    ],
+    ...groups((e) => e.check.kind === 'stick').map(
+      ({ check, sees }) => [check.id, `${check.instruction}.`, sees] as const,
+    ),
+    ...groups((e) => e.check.kind === 'correction' && !e.check.again).map(
+      ({ check, sees }) =>
+        [
+          check.id,
+          `${controlsFor(setup, check).join(', ')}${hands.corrections.length > 0 ? '. ' : ''}${check.instruction}.`,
+          sees,
+        ] as const,
+    ),
+    ...(modes.length > 0
+      ? [
+          [
+            'modes',
+            'Mode switch through its positions: look at the light, or at what the unit does.',
+            modes.map((m) => `${m.words}: ${m.mode}`),
+          ] as const,
+        ]
+      : []),
+    ...(gain ? [['gain', 'Gain where it is to start.', [gain]] as const] : []),
+    ...(panics || recovery
+      ? [
+          [
+            'panic',
+            'Tip it over to one side and press panic.',
+            ['it works toward level, and stops when you let go'],
+          ] as const,
+        ]
+      : []),
+    [
+      'link',
+      `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
+      [
+        ...(motors ? ['the motor stands still'] : []),
+        'surfaces do what the failsafe has them do, and follow again afterwards',
+      ],
+    ],
+    ['range', 'Range check as your transmitter has it.', ['no surface twitches at its distance']],
+    ...(motors
+      ? [
+          [
+            'run-up',
+            ground
+              ? 'Wheels or propeller clear, the model held: full throttle for five seconds, unit on.'
+              : 'Propeller on, the model held or tied, nobody before or beside it: full throttle for five seconds, unit on.',
+            [
+              'every surface stays still: twitching is vibration or a poor supply, and is not flown with',
+            ],
+          ] as const,
+        ]
+      : []),
+    [
+      'start',
+      'Switches as for the start.',
+      [
+        modes.find((m) => m.mode === 'off')
+          ? `${modes.find((m) => m.mode === 'off')!.words}: off, known by touch`
+          : 'the lowest gain, known by touch',
+      ],
+    ],
+  ]);
+}

@@ -1,0 +1,4 @@
+export * from './job';
+export * from './order';
+export { SESSIONS, type Bench, type Caution, type Session, type Step } from './step';
+export { STEPS } from './steps';

@@ -1,0 +1,83 @@
+import { latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
+import type { Setup } from '../setup';
+import type { Bench, Proof, Step } from './step';
+import { STEPS } from './steps';
+
+/** A step of this job, where it stands, and what it waits for. */
+export interface JobStep {
+  step: Step;
+  status: Status;
+  proofs: Proof[];
+  /** Proofs that still hold, of all there are. */
+  done: number;
+  /** Why it went stale, each reason once. */
+  reasons: string[];
+  /** Steps that must be proven first and are not. */
+  waitsFor: Step[];
+}
+
+/** Every step that applies, with its status worked out from the Setup and what was seen. */
+export function jobOf(bench: Bench): JobStep[] {
+  const applying = STEPS.filter((s) => s.applies(bench.setup));
+  const found = applying.map((step) => {
+    const proofs = step.proofs(bench);
+    return {
+      step,
+      proofs,
+      status: worstOf(proofs.map((p) => p.status)),
+      done: proofs.filter((p) => p.status === 'proven').length,
+      reasons: [...new Set(proofs.flatMap((p) => p.reasons))],
+    };
+  });
+  const open = new Set(found.filter((f) => f.status !== 'proven').map((f) => f.step.id));
+  return found.map((f) => {
+    const before = new Set(f.step.after(bench.setup));
+    return { ...f, waitsFor: applying.filter((s) => before.has(s.id) && open.has(s.id)) };
+  });
+}
+
+/** Whether nothing stands between the model and its next flight or run. */
+export const isReady = (job: readonly JobStep[]): boolean =>
+  job.every((j) => j.status === 'proven');
+
+/** The step that stops the work: found wrong, the earliest of those that wait for nothing else. */
+export const stoppedAt = (job: readonly JobStep[]): JobStep | undefined =>
+  job.find((j) => j.status === 'stop' && j.waitsFor.length === 0) ??
+  job.find((j) => j.status === 'stop');
+
+/** What a change killed at one step: observations that held before it and do not after it. */
+export interface Killed {
+  step: Step;
+  count: number;
+  reasons: string[];
+}
+
+/** The step a piece of evidence belongs to. */
+function stepOf(check: string): Step | undefined {
+  const id = check.startsWith('read:')
+    ? 'entry'
+    : check.startsWith('stick-')
+      ? 'plain'
+      : check.startsWith('correction-')
+        ? 'corrections'
+        : check.replace(/^test:/, '');
+  return STEPS.find((s) => s.id === id);
+}
+
+/** What a change killed, step by step, with the reasons. */
+export function killedBy(before: Setup, after: Setup, evidence: readonly Evidence[]): Killed[] {
+  const killed = new Map<Step, Killed>();
+  for (const seen of latestOf(evidence)) {
+    if (seen.seen === 'unseen' || staleReasons(before, seen).length > 0) continue;
+    const reasons = staleReasons(after, seen);
+    const step = stepOf(seen.check);
+    if (reasons.length === 0 || !step) continue;
+    const known = killed.get(step) ?? { step, count: 0, reasons: [] };
+    killed.set(step, {
+      step,
+      count: known.count + 1,
+      reasons: [...new Set([...known.reasons, ...reasons])],
+    });
+  }
+  return STEPS.flatMap((s) => killed.get(s) ?? []);
+}

@@ -1,0 +1,214 @@
+import { describe, expect, it, vi } from 'vitest';
+import { makeSetup, watchAs } from '../../../tests/kit/setups';
+import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
+import { TESTS, stamp, type Evidence } from '../logbook';
+import { applyPatch } from '../patch';
+import { composeSetup, unsuited } from '../plan';
+import { AIRFRAME_KINDS, type Setup } from '../setup';
+import { readBacksOf } from '../sheets';
+import { verify, type Finding } from '../verify';
+import { isReady, jobOf, killedBy, nextStep, shortestWay, stoppedAt, STEPS } from './index';
+
+vi.setConfig({ testTimeout: 120_000 });
+
+/** What a person may get wrong, or find wrong, on the way. */
+interface Fault {
+  /** The model as it really is, where it differs from what is written. */
+  real?: (written: Setup) => Setup;
+  /** A test that shows something else than it must. */
+  fails?: { check: string; item?: string };
+  /** A value entered otherwise than on the sheet. */
+  entered?: boolean;
+}
+
+/** Does the steps as they come, answering from the chain, until ready or stopped. @returns the step */
+function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): string {
+  const real = fault.real?.(written) ?? written;
+  const movements = new Map(
+    watchAs(written, real).map((o) => [`${o.check} ${o.surface}`, o.seen] as const),
+  );
+  const evidence: Evidence[] = [];
+  const see = (check: string, surface: string, seen: Evidence['seen']) =>
+    evidence.push({
+      check,
+      surface,
+      seen,
+      parts: stamp(written, { check, surface }),
+      version: 1,
+      at: '2026-01-01T00:00:00.000Z',
+    });
+  for (let turns = 0; turns < 40; turns++) {
+    const job = jobOf({ setup: written, evidence, findings });
+    if (isReady(job)) return 'ready';
+    const stopped = stoppedAt(job);
+    if (stopped) return stopped.step.id;
+    const { step } = nextStep(job)!;
+    if (step.id === 'entry')
+      readBacksOf(written).forEach((r, i) =>
+        see(
+          `read:${r.id}`,
+          `ch${r.channel}`,
+          `${Math.round(r.predictedPct) + (fault.entered && i === 0 ? 30 : 0)}%`,
+        ),
+      );
+    else if (step.id === 'plain' || step.id === 'corrections') {
+      const kind = step.id === 'plain' ? 'stick' : 'correction';
+      for (const [key, seen] of movements) {
+        const [check, surface] = key.split(' ') as [string, string];
+        if (check.startsWith(kind)) see(check, surface, seen);
+      }
+    } else
+      for (const s of TESTS[step.id as keyof typeof TESTS].script(written)) {
+        const bad =
+          s.sees.some((x) => x.startsWith('WRONG')) ||
+          (fault.fails?.check === s.check && (fault.fails.item ?? s.item) === s.item);
+        see(s.check, s.item, bad ? 'fail' : 'pass');
+      }
+  }
+  return 'lost';
+}
+
+const PAIRS = Object.keys(UNITS).flatMap((unit) =>
+  AIRFRAME_KINDS.filter(
+    (kind) => unsuited(buildAirframe(usualAnswers(kind)), UNITS[unit]!).length === 0,
+  ).map((kind) => ({ unit, kind })),
+);
+
+function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
+  const ground = kind === 'car' || kind === 'boat';
+  return composeSetup(
+    'Simulated',
+    buildAirframe(usualAnswers(kind)),
+    UNITS[unit]!,
+    TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
+  );
+}
+
+const otherRod = (setup: Setup): Setup =>
+  applyPatch(setup, [
+    {
+      op: 'replace',
+      path: '/airframe/surfaces/0/linkage/sense',
+      value: setup.airframe.surfaces[0]!.linkage.sense === 'same' ? 'opposite' : 'same',
+    },
+  ]);
+const turnedUnit = (setup: Setup): Setup => ({
+  ...setup,
+  installation: {
+    ...setup.installation,
+    mounting: setup.unit.traits.axes.length === 1 ? 'nose-down' : 'tail-up',
+  },
+});
+
+describe('a person who follows the steps, for every unit and airframe', () => {
+  it.each(PAIRS)(
+    '$unit in a $kind: ready; and stopped at the right step by any one fault',
+    (pair) => {
+      const setup = make(pair);
+      const findings = verify(setup);
+      expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
+      expect(work(setup, findings)).toBe('ready');
+      // Whichever is looked at first by the school shows it.
+      expect(work(setup, findings, { real: otherRod })).toBe(
+        setup.intents.school === 'unit-first' ? 'corrections' : 'plain',
+      );
+      expect(work(setup, findings, { real: turnedUnit })).toBe('corrections');
+      if (readBacksOf(setup).length > 0)
+        expect(work(setup, findings, { entered: true })).toBe('entry');
+      for (const [name, { script }] of Object.entries(TESTS))
+        for (const { check, item } of script(setup).slice(0, 3))
+          expect(work(setup, findings, { fails: { check, item } }), `${name} ${item}`).toBe(name);
+      // A fault of the program stops before anything is entered.
+      const spoiled = structuredClone(setup);
+      expect(work(spoiled, verify(spoiled))).toBe('program');
+    },
+  );
+});
+
+describe('order', () => {
+  const bench = (setup: Setup) => jobOf({ setup, evidence: [], findings: [] });
+  it.each(PAIRS.slice(0, 12))(
+    '$unit in a $kind: the shortest way does everything once, in an order that holds',
+    (pair) => {
+      const job = bench(make(pair));
+      const way = shortestWay(job);
+      const done = way.flatMap((w) => w.steps.map((s) => s.step.id));
+      expect([...done].sort()).toEqual(
+        job
+          .filter((j) => j.status !== 'proven')
+          .map((j) => j.step.id)
+          .sort(),
+      );
+      for (const { step, waitsFor } of job)
+        for (const before of waitsFor)
+          if (done.includes(step.id))
+            expect(done.indexOf(before.id), `${before.id} before ${step.id}`).toBeLessThan(
+              done.indexOf(step.id),
+            );
+      // No order of the sessions with fewer changes does: every one of them is tried.
+      expect(way.length).toBeLessThanOrEqual(5);
+      expect(fewestByTrying(job, way.length - 1)).toBe(false);
+    },
+  );
+  it('follows the school', () => {
+    const setup = makeSetup();
+    const position = (school: 'sticks-first' | 'unit-first') => {
+      setup.intents.school = school;
+      const done = shortestWay(bench(structuredClone(setup))).flatMap((w) =>
+        w.steps.map((s) => s.step.id),
+      );
+      return done.indexOf('plain') - done.indexOf('corrections');
+    };
+    expect(position('sticks-first')).toBeLessThan(0);
+    expect(position('unit-first')).toBeGreaterThan(0);
+  });
+  it('every step has a name of its own and waits only for steps there are', () => {
+    const ids = STEPS.map((s) => s.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const step of STEPS)
+      for (const before of step.after(makeSetup())) expect(ids).toContain(before);
+  });
+});
+
+/** Whether some sequence of that many sessions does all open steps; by trying every one. */
+function fewestByTrying(job: ReturnType<typeof jobOf>, length: number): boolean {
+  const open = job.filter((j) => j.status !== 'proven');
+  const sessions = [...new Set(open.map((j) => j.step.session))];
+  const go = (done: Set<string>, left: number): boolean => {
+    if (done.size === open.length) return true;
+    if (left === 0) return false;
+    return sessions.some((session) => {
+      const after = new Set(done);
+      for (let again = true; again;) {
+        again = false;
+        for (const j of open)
+          if (
+            j.step.session === session &&
+            !after.has(j.step.id) &&
+            j.waitsFor.every((s) => after.has(s.id))
+          ) {
+            after.add(j.step.id);
+            again = true;
+          }
+      }
+      return after.size > done.size && go(after, left - 1);
+    });
+  };
+  return go(new Set(), length);
+}
+
+it('says what a change killed, step by step, and why', () => {
+  const setup = makeSetup();
+  const evidence = watchAs(setup, setup).map((o): Evidence => ({
+    ...o,
+    parts: stamp(setup, o),
+    version: 1,
+    at: '2026-01-01T00:00:00.000Z',
+  }));
+  const moved = structuredClone(setup);
+  moved.installation.revisions.unitMoved = 1;
+  expect(killedBy(setup, moved, evidence)).toMatchObject([
+    { step: { id: 'corrections' }, count: 8, reasons: ['how the unit sits in the model'] },
+  ]);
+  expect(killedBy(setup, setup, evidence)).toEqual([]);
+});

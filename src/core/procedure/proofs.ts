@@ -1,0 +1,41 @@
+import { observedDirections, readings, tests, type TestName } from '../logbook';
+import type { Bench, Proof } from './step';
+
+/** A test with the model in hand. */
+export const byTest =
+  (test: TestName) =>
+  ({ setup, evidence }: Bench): Proof[] =>
+    tests(setup, evidence, test).map(({ asked, status, reasons }) => ({
+      what: asked.does,
+      status,
+      reasons,
+    }));
+
+/** Directions of one kind, every surface of them. */
+export const byDirections =
+  (kind: 'stick' | 'correction') =>
+  ({ setup, evidence }: Bench): Proof[] =>
+    observedDirections(setup, evidence)
+      .filter((o) => o.expectation.check.kind === kind)
+      .map(({ expectation, status, reasons }) => ({
+        what: `${expectation.check.instruction}: ${expectation.surface.label.toLowerCase()}`,
+        status,
+        reasons,
+      }));
+
+/** Values read back from the channel monitor. */
+export const byReading = ({ setup, evidence }: Bench): Proof[] =>
+  readings(setup, evidence).map(({ asked, status, reasons }) => ({
+    what: `channel ${asked.channel}: ${asked.words}`,
+    status,
+    reasons,
+  }));
+
+/** The exhaustive proof of the program: nothing that must stop it. */
+export function byVerdict({ findings }: Bench): Proof[] {
+  if (!findings) return [{ what: 'the proof is running', status: 'todo', reasons: [] }];
+  const stops = findings.filter((f) => f.severity === 'stop');
+  return stops.length === 0
+    ? [{ what: 'every state of the program', status: 'proven', reasons: [] }]
+    : stops.map((f) => ({ what: f.says, status: 'stop', reasons: [] }));
+}

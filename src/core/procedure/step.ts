@@ -1,0 +1,42 @@
+import type { Evidence, Status } from '../logbook';
+import type { Setup } from '../setup';
+import type { Finding } from '../verify';
+
+/** What a step's status is worked out from: the Setup, what was seen, and the verdict on the program. */
+export interface Bench {
+  setup: Setup;
+  evidence: readonly Evidence[];
+  /** Undefined while the proof is still running. */
+  findings: readonly Finding[] | undefined;
+}
+
+/** One thing that proves a step, with whether it still holds. */
+export interface Proof {
+  what: string;
+  status: Status;
+  reasons: string[];
+}
+
+/** What must be at hand: a session on the bench is kept together, because changing it takes time. */
+export const SESSIONS = ['paper', 'prop-off', 'link-off', 'prop-on'] as const;
+export type Session = (typeof SESSIONS)[number];
+
+/** A danger that must be acknowledged before a step where it can hurt. */
+export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind';
+
+/** One piece of the job: when it applies, what proves it, what must come before, what can hurt. */
+export interface Step {
+  id: string;
+  title: string;
+  /** What to do, as an order. */
+  does: string;
+  /** The station it is done at. */
+  station: string;
+  session: Session;
+  cautions: readonly Caution[];
+  applies(setup: Setup): boolean;
+  /** Everything that must hold; each stamped with what it reads, so that none is ticked by hand. */
+  proofs(bench: Bench): Proof[];
+  /** Steps that must be proven before it makes sense; the chosen school has a say. */
+  after(setup: Setup): readonly string[];
+}

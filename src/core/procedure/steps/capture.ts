@@ -1,0 +1,21 @@
+import { captureScript } from '../../capture';
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const capture: Step = {
+  id: 'capture',
+  title: 'Capture centres and travel',
+  does: 'Teach the unit where the sticks are; again after every trim.',
+  station: 'capture',
+  session: 'prop-off',
+  cautions: ['prop-off', 'throttle-locked'],
+  applies: (setup) => captureScript(setup).length > 0,
+  proofs: byTest('capture'),
+  after: ({ unit, intents }) => [
+    'entry',
+    'unit',
+    ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
+      ? ['plain']
+      : []),
+  ],
+};

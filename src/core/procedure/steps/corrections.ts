@@ -1,0 +1,22 @@
+import { checksFor } from '../../directions';
+import { byDirections } from '../proofs';
+import type { Step } from '../step';
+
+export const corrections: Step = {
+  id: 'corrections',
+  title: 'Corrections',
+  does: 'Move the model and watch each surface, in every mode.',
+  station: 'directions',
+  session: 'prop-off',
+  cautions: ['prop-off'],
+  applies: (setup) => checksFor(setup).some((c) => c.kind === 'correction'),
+  proofs: byDirections('correction'),
+  after: ({ unit, intents }) => [
+    'mounting',
+    'unit',
+    'entry',
+    ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
+      ? ['plain', 'capture']
+      : []),
+  ],
+};

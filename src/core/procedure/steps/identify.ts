@@ -1,0 +1,14 @@
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const identify: Step = {
+  id: 'identify',
+  title: 'Identify',
+  does: 'Write down versions, update first, reset what has a past, bind.',
+  station: 'bench',
+  session: 'paper',
+  cautions: [],
+  applies: () => true,
+  proofs: byTest('identify'),
+  after: () => [],
+};

@@ -1,0 +1,15 @@
+import { panicScript } from '../../recovery';
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const panic: Step = {
+  id: 'panic',
+  title: 'Panic',
+  does: 'Press it in every switch position, the model tipped over.',
+  station: 'panic',
+  session: 'prop-off',
+  cautions: ['prop-off', 'hold'],
+  applies: (setup) => panicScript(setup).length > 0,
+  proofs: byTest('panic'),
+  after: () => ['corrections', 'level'],
+};

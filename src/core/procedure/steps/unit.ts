@@ -1,0 +1,14 @@
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const unitSettings: Step = {
+  id: 'unit',
+  title: 'Unit settings',
+  does: 'Enter in the unit what the sheet has for it.',
+  station: 'unit',
+  session: 'prop-off',
+  cautions: ['prop-off', 'throttle-locked'],
+  applies: () => true,
+  proofs: byTest('unit'),
+  after: () => ['identify', 'safe', 'program'],
+};

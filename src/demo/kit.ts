@@ -1,0 +1,55 @@
+import { allExpectations, predictAll } from '../core/directions';
+import { TESTS, type Evidence, type LogEntry } from '../core/logbook';
+import { usualWishes, writeWishes } from '../core/plan';
+import type { ProgramWishes, Setup } from '../core/setup';
+import { readBacksOf } from '../core/sheets';
+
+/** What its owner has seen of a model. */
+export type SeenList = Pick<Evidence, 'check' | 'surface' | 'seen'>[];
+
+/** A model of the Lake Hollow club: invented, like everything in this folder. */
+export interface DemoModel {
+  /** Its versions, oldest first. */
+  versions: { setup: Setup; label: string; at: string }[];
+  /** Seen on the first version. */
+  seen: SeenList;
+  log: LogEntry[];
+}
+
+/** What the model on the bench does when looked at, by the chain. */
+export function everythingSeen(setup: Setup): SeenList {
+  const predictions = predictAll(setup);
+  return allExpectations(setup).map(({ check, surface }) => ({
+    check: check.id,
+    surface: surface.id,
+    seen: predictions.get(check.id)!.get(surface.id)!.movement,
+  }));
+}
+
+/** What the monitor shows when everything was entered as it stands on the sheet. */
+export const everythingRead = (setup: Setup): SeenList =>
+  readBacksOf(setup).map((r) => ({
+    check: `read:${r.id}`,
+    surface: `ch${r.channel}`,
+    seen: `${Math.round(r.predictedPct)}%`,
+  }));
+
+/** Every test passed, but for those named. */
+export const everythingTested = (setup: Setup, ...but: (keyof typeof TESTS)[]): SeenList =>
+  Object.entries(TESTS)
+    .filter(([name]) => !but.includes(name as keyof typeof TESTS))
+    .flatMap(([, { script }]) => script(setup))
+    .map((s) => ({ check: s.check, surface: s.item, seen: 'pass' }));
+
+/** Everything there is to see, seen. */
+export const everything = (setup: Setup, ...but: (keyof typeof TESTS)[]): SeenList => [
+  ...everythingSeen(setup),
+  ...everythingRead(setup),
+  ...everythingTested(setup, ...but),
+];
+
+export function withWishes(setup: Setup, change: Partial<ProgramWishes>): Setup {
+  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  if (!next.ok) throw new Error(next.reasons.join('; '));
+  return next.setup;
+}

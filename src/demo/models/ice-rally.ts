@@ -1,0 +1,20 @@
+import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
+import { composeSetup } from '../../core/plan';
+import type { DemoModel } from '../kit';
+
+/** The ice-rally car with a unit bought at the winter market: its past unknown, not reset. */
+export function iceRally(): DemoModel {
+  const setup = composeSetup(
+    'Lynx, ice-rally car',
+    buildAirframe(usualAnswers('car')),
+    UNITS['steering-receiver']!,
+    TRANSMITTERS['surface-four']!,
+  );
+  setup.installation.secondHand = true;
+  setup.notes = 'Studded tyres, rear drive. The unit came in a bag of parts.';
+  return {
+    versions: [{ setup, label: 'Unit fitted', at: '2026-11-20T20:30:00.000Z' }],
+    seen: [],
+    log: [],
+  };
+}

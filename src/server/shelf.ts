@@ -1,0 +1,88 @@
+import type { Status } from '../core/logbook';
+import { isReady, jobOf, nextStep, stoppedAt, type JobStep } from '../core/procedure';
+import type { Airframe } from '../core/setup';
+import { verify } from '../core/verify';
+import { workshop, type Workshop } from './workshop';
+
+/** What is worked out of a model for the shelf. */
+interface ShelfLine {
+  name: string;
+  airframe: Airframe;
+  status: Status;
+  /** What stands between it and its next flight or run, in one line. */
+  words: string;
+  done: number;
+  total: number;
+}
+
+/** A model on the shelf. */
+export interface ShelfEntry extends ShelfLine {
+  id: string;
+  version: number;
+  changedAt: string;
+  /** Last flight or run, ISO 8601. */
+  flownAt: string | undefined;
+  /** That its last preflight check was too long ago. */
+  overdue: string | undefined;
+}
+
+/** A preflight check older than this is made again before flying. Common practice, no source. */
+const OVERDUE_DAYS = 60;
+/** A page does not wait longer than this for proofs that were never made; the rest comes next time. */
+const PROOF_BUDGET_MS = 1500;
+
+/** The shelf: every model, worked out anew only where something changed. */
+export function listModels(store = workshop()): ShelfEntry[] {
+  const until = Date.now() + PROOF_BUDGET_MS;
+  const newest = store.evidence.newest();
+  const last = store.log.last();
+  return store.models.heads().map(({ modelId, version, at }) => {
+    const madeOf = `${version} ${newest.get(modelId) ?? 0}`;
+    let line = store.shelf.of<ShelfLine>(modelId, madeOf);
+    if (!line) {
+      const mayProve = Date.now() < until;
+      line = workOut(store, modelId, mayProve);
+      if (mayProve) store.shelf.keep(modelId, madeOf, line);
+    }
+    const own = last.get(modelId);
+    return {
+      ...line,
+      id: modelId,
+      version,
+      changedAt: at,
+      flownAt: own?.flight,
+      overdue: overdueWords(own?.preflight),
+    };
+  });
+}
+
+function overdueWords(checkedAt: string | undefined): string | undefined {
+  if (checkedAt === undefined) return undefined;
+  const days = Math.floor((Date.now() - Date.parse(checkedAt)) / 86_400_000);
+  return days > OVERDUE_DAYS ? `last preflight check ${days} days ago` : undefined;
+}
+
+function workOut(store: Workshop, modelId: string, mayProve: boolean): ShelfLine {
+  const { setup } = store.models.head(modelId)!;
+  const base = { name: setup.name, airframe: setup.airframe };
+  if (!mayProve)
+    return { ...base, status: 'todo', words: 'not looked through yet', done: 0, total: 1 };
+  const job = jobOf({ setup, evidence: store.evidence.of(modelId), findings: verify(setup) });
+  const next = stoppedAt(job) ?? nextStep(job);
+  return {
+    ...base,
+    status: next?.status ?? 'proven',
+    words: isReady(job) ? 'ready' : standsBetween(job, next!),
+    done: job.filter((j) => j.status === 'proven').length,
+    total: job.length,
+  };
+}
+
+function standsBetween(job: readonly JobStep[], { step, status, proofs }: JobStep): string {
+  if (status === 'stop') return `${step.title}: ${proofs.find((p) => p.status === 'stop')!.what}`;
+  const stale = job.filter((j) => j.status === 'stale');
+  const [why] = stale.flatMap((j) => j.reasons);
+  return stale.length > 0
+    ? `${stale.map((j) => j.step.title).join(', ')} again: ${why} changed`
+    : `next: ${step.title.toLowerCase()}`;
+}

@@ -1,0 +1,215 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import {
+  isReady,
+  jobOf,
+  killedBy,
+  nextStep,
+  shortestWay,
+  stoppedAt,
+  type JobStep,
+} from '@/core/procedure';
+import { useModel } from '../frame/modelStore';
+import { useVerdict } from '../frame/verdict';
+import { StatusMark } from '../status/StatusMark';
+import { EventButtons } from './EventButtons';
+import { CAUTION_WORDS, SESSION_WORDS } from './words';
+import { useAcknowledged } from './useAcknowledged';
+
+/** The order of work: where everything stands, and the one thing to do next. */
+export function JobStation() {
+  const { id, setup, evidence } = useModel((s) => s);
+  const { findings, visiting } = useVerdict();
+  const judged = visiting === undefined ? findings : undefined;
+  const job = useMemo(
+    () => judged && jobOf({ setup, evidence, findings: judged }),
+    [setup, evidence, judged],
+  );
+  if (!job)
+    return (
+      <p className="card text-lg" role="status">
+        Going through every state of the program …
+      </p>
+    );
+  return (
+    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        <Next job={job} />
+        <Killed />
+        <Steps job={job} />
+      </div>
+      <aside className="flex flex-col gap-4">
+        <Way job={job} />
+        <p className="flex flex-wrap gap-2">
+          <a className="btn" href={`/api/models/${id}/paper?what=job&paper=A4`}>
+            Job sheet, A4
+          </a>
+          <a className="btn" href={`/api/models/${id}/paper?what=job&paper=LETTER`}>
+            Letter
+          </a>
+        </p>
+        <EventButtons />
+      </aside>
+    </div>
+  );
+}
+
+/** One clear next action, and what must be sure before it. */
+function Next({ job }: { job: readonly JobStep[] }) {
+  const id = useModel((s) => s.id);
+  const { has, acknowledge } = useAcknowledged();
+  const next = stoppedAt(job) ?? nextStep(job);
+  if (!next || isReady(job))
+    return (
+      <section className="card" aria-labelledby="next-title">
+        <h2 id="next-title" className="text-2xl font-bold">
+          <StatusMark status="proven" words="Ready" />
+        </h2>
+        <p className="mt-1 text-lg">
+          Every step holds. On the day:{' '}
+          <Link className="underline" href={`/models/${id}/preflight`}>
+            the preflight card
+          </Link>
+          , then height, a helper on the gain control, off known by touch. Follow the rules of your
+          country, club and site.
+        </p>
+      </section>
+    );
+  const { step, status, proofs, reasons } = next;
+  const missing = step.cautions.filter((c) => !has(c));
+  return (
+    <section className="card border-accent border-l-4" aria-labelledby="next-title">
+      <p className="text-soft text-sm">{SESSION_WORDS[step.session]}</p>
+      <h2 id="next-title" className="text-2xl font-bold">
+        {step.title}: {step.does}
+      </h2>
+      {status === 'stop' && (
+        <p className="text-stop mt-1 font-semibold">
+          Found wrong: {proofs.find((p) => p.status === 'stop')!.what}
+        </p>
+      )}
+      {reasons.length > 0 && (
+        <p className="mt-1">
+          <StatusMark status="stale" words={`${reasons.join('; ')} changed`} />
+        </p>
+      )}
+      {step.cautions.length > 0 && (
+        <fieldset className="border-caution mt-3 border-l-4 pl-3">
+          <legend className="text-caution font-bold">Sure of this?</legend>
+          {step.cautions.map((c) => (
+            <label key={c} className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-6"
+                checked={has(c)}
+                onChange={(e) => acknowledge(c, e.target.checked)}
+              />
+              {CAUTION_WORDS[c]}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {missing.length > 0 ? (
+        <p className="text-soft mt-3" role="status">
+          Tick what is so; then it goes on.
+        </p>
+      ) : (
+        <Link href={`/models/${id}/${step.station}`} className="btn btn-main mt-3 text-lg">
+          Do it now
+        </Link>
+      )}
+    </section>
+  );
+}
+
+/** What the last change in this tab killed. */
+function Killed() {
+  const { setup, evidence, changed } = useModel((s) => s);
+  const killed = useMemo(
+    () => (changed ? killedBy(changed.before, setup, evidence) : []),
+    [changed, setup, evidence],
+  );
+  if (!changed || killed.length === 0) return null;
+  return (
+    <section className="card" aria-labelledby="killed-title">
+      <h2 id="killed-title" className="text-lg font-bold">
+        What your last change killed
+      </h2>
+      <p className="text-soft text-sm">{changed.label}</p>
+      <ul className="mt-1 flex flex-col gap-1">
+        {killed.map((k) => (
+          <li key={k.step.id}>
+            <StatusMark status="stale" words={`${k.step.title}, ${k.count}`} />
+            <span className="text-soft"> because {k.reasons.join('; ')} changed</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Every step with where it stands and why. */
+function Steps({ job }: { job: readonly JobStep[] }) {
+  const id = useModel((s) => s.id);
+  return (
+    <section className="card" aria-labelledby="steps-title">
+      <h2 id="steps-title" className="text-lg font-bold">
+        The whole job
+      </h2>
+      <ol className="mt-1 divide-y divide-(--card-edge)">
+        {job.map(({ step, status, proofs, done, reasons, waitsFor }) => (
+          <li key={step.id}>
+            <Link
+              href={`/models/${id}/${step.station}`}
+              className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 rounded px-1 py-2 hover:bg-(--shade)"
+            >
+              <span className="min-w-0 flex-1">
+                <strong>{step.title}</strong>{' '}
+                <span className="text-soft text-sm">
+                  {reasons.length > 0
+                    ? `${reasons.join('; ')} changed`
+                    : status === 'todo' && waitsFor.length > 0
+                      ? `after ${waitsFor.map((s) => s.title.toLowerCase()).join(', ')}`
+                      : step.does}
+                </span>
+              </span>
+              <span className="num text-soft text-sm">
+                {done}/{proofs.length}
+              </span>
+              <StatusMark status={status} />
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** The shortest way from here: what one session at the bench can cover. */
+function Way({ job }: { job: readonly JobStep[] }) {
+  const way = shortestWay(job);
+  if (way.length === 0) return null;
+  return (
+    <section className="card" aria-labelledby="way-title">
+      <h2 id="way-title" className="text-lg font-bold">
+        Shortest way from here
+      </h2>
+      <ol className="mt-1 flex flex-col gap-2">
+        {way.map(({ session, steps }, i) => (
+          <li key={i}>
+            <p className="font-semibold">
+              {i + 1}. {SESSION_WORDS[session]}
+            </p>
+            <p className="text-soft">{steps.map((s) => s.step.title).join(', ')}</p>
+          </li>
+        ))}
+      </ol>
+      <p className="text-soft mt-2 text-sm">
+        Other orders hold as well; this one changes the bench {way.length - 1}{' '}
+        {way.length === 2 ? 'time' : 'times'}, and none does with fewer.
+      </p>
+    </section>
+  );
+}

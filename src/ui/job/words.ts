@@ -1,0 +1,15 @@
+import type { Caution, Session } from '@/core/procedure';
+
+export const SESSION_WORDS: Record<Session, string> = {
+  paper: 'At the table, nothing powered',
+  'prop-off': 'On the bench, propeller off',
+  'link-off': 'On the bench, link switched off',
+  'prop-on': 'Outside, propeller on',
+};
+
+export const CAUTION_WORDS: Record<Caution, string> = {
+  'prop-off': 'The propeller is off (pinion out, or wheels clear).',
+  'throttle-locked': 'Throttle cut is on.',
+  hold: 'The model is held, or tied: the motor may start.',
+  'clear-behind': 'Nobody stands before the propeller or beside its disc.',
+};

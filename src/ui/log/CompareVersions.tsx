@@ -1,0 +1,82 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import type { Difference } from '@/core/compare';
+import type { LogView } from '@/server/log';
+import { useModel } from '../frame/modelStore';
+import { send } from '../frame/send';
+
+/** Any two versions, what differs in words; and the older one made the newest again. */
+export function CompareVersions({ versions }: { versions: LogView['versions'] }) {
+  const { id, version, backTo } = useModel((s) => s);
+  const [from, setFrom] = useState<number>();
+  const [to, setTo] = useState<number>();
+  const later = to ?? version;
+  const earlier = from ?? Math.max(1, later - 1);
+  const [found, setFound] = useState<{ key: string; differences: Difference[] }>();
+  const key = `${earlier} ${later}`;
+  useEffect(() => {
+    let gone = false;
+    void send<{ differences: Difference[] }>(
+      'GET',
+      `/api/models/${id}/versions?from=${earlier}&to=${later}`,
+      undefined,
+    ).then((reply) => {
+      if (!gone && reply.ok) setFound({ key, differences: reply.value.differences });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [id, earlier, later, key]);
+  const pick = (label: string, value: number, set: (v: number) => void) => (
+    <label className="min-w-0 text-sm font-semibold">
+      {label}
+      <select
+        className="field font-normal"
+        value={value}
+        onChange={(e) => set(Number(e.target.value))}
+      >
+        {versions.map((v) => (
+          <option key={v.version} value={v.version}>
+            {v.version} · {format(v.at, 'd MMM yyyy')} · {v.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const shown = found?.key === key ? found.differences : undefined;
+  return (
+    <section className="card" aria-labelledby="compare-title">
+      <h2 id="compare-title" className="text-lg font-bold">
+        What changed between
+      </h2>
+      <div className="mt-2 grid gap-2">
+        {pick('this version', earlier, setFrom)}
+        {pick('and this one', later, setTo)}
+      </div>
+      <ul className="mt-2" aria-live="polite">
+        {shown?.length === 0 && <li>Nothing: they are the same.</li>}
+        {shown?.slice(0, 40).map((d, i) => (
+          <li key={i} className="border-t border-(--card-edge) py-1 wrap-anywhere">
+            <strong>{d.what}</strong> {d.words}
+          </li>
+        ))}
+        {shown && shown.length > 40 && <li>… and {shown.length - 40} more.</li>}
+      </ul>
+      {earlier !== version && (
+        <button
+          type="button"
+          className="btn mt-3"
+          onClick={async () => {
+            if (await backTo(earlier))
+              toast.success(`Version ${earlier} is on top again, as a version of its own.`);
+          }}
+        >
+          Back to version {earlier}
+        </button>
+      )}
+    </section>
+  );
+}

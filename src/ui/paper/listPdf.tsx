@@ -1,0 +1,94 @@
+import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { FAMILY, registerFont } from './font';
+
+/** Sizes paper is printed in; the card for the pocket is A6. */
+export const PAPERS = ['A4', 'LETTER', 'A5', 'A6'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+/** A page of lines with tick boxes: what is done, what must be seen. */
+export interface PaperList {
+  title: string;
+  caution: string;
+  sections: { heading?: string; lines: { does: string; sees: readonly string[] }[] }[];
+  /** Fields to be filled in by hand at the end. */
+  fields: readonly string[];
+}
+
+/** The latin face has no arrows. */
+const plain = (text: string) => text.replaceAll('→', 'to');
+
+/** Small paper gets small margins and a type just large enough for arm's length. */
+const stylesFor = (paper: Paper) => {
+  const small = paper === 'A6' || paper === 'A5';
+  return StyleSheet.create({
+    page: {
+      fontFamily: FAMILY,
+      fontSize: paper === 'A6' ? 7.5 : 9,
+      padding: small ? 18 : 36,
+      paddingBottom: small ? 26 : 44,
+      lineHeight: 1.3,
+    },
+    title: { fontSize: small ? 11 : 15, fontWeight: 700, marginBottom: 3 },
+    caution: { borderLeftWidth: 2, borderColor: '#000', paddingLeft: 5, marginBottom: 5 },
+    heading: { fontWeight: 700, marginTop: 6, marginBottom: 2 },
+    row: { flexDirection: 'row', paddingVertical: 1.5 },
+    box: { width: 8, height: 8, borderWidth: 1, borderColor: '#000', marginRight: 5, marginTop: 1 },
+    does: { fontWeight: 700 },
+    words: { flex: 1 },
+    field: { flexDirection: 'row', marginTop: 8 },
+    rule: { flex: 1, borderBottomWidth: 1, borderColor: '#000', marginLeft: 4 },
+    foot: {
+      position: 'absolute',
+      bottom: small ? 10 : 18,
+      left: small ? 18 : 36,
+      right: small ? 18 : 36,
+      fontSize: 7,
+      color: '#444',
+    },
+  });
+};
+
+/** Lines with boxes on paper of any of the sizes. */
+export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
+  registerFont();
+  const styles = stylesFor(paper);
+  return renderToBuffer(
+    <Document title={list.title} creator="Tolvan">
+      <Page size={paper} style={styles.page}>
+        <Text style={styles.title}>{list.title}</Text>
+        <View style={styles.caution}>
+          <Text>{list.caution}</Text>
+        </View>
+        {list.sections.map((section, i) => (
+          <View key={i}>
+            {section.heading && (
+              <Text style={styles.heading} minPresenceAhead={24}>
+                {plain(section.heading)}
+              </Text>
+            )}
+            {section.lines.map((line, k) => (
+              <View key={k} style={styles.row} wrap={false}>
+                <View style={styles.box} />
+                <View style={styles.words}>
+                  <Text style={styles.does}>{plain(line.does)}</Text>
+                  {line.sees.length > 0 && <Text>{plain(line.sees.join('; '))}</Text>}
+                </View>
+              </View>
+            ))}
+          </View>
+        ))}
+        {list.fields.map((name) => (
+          <View key={name} style={styles.field} wrap={false}>
+            <Text>{name}</Text>
+            <View style={styles.rule} />
+          </View>
+        ))}
+        <Text
+          style={styles.foot}
+          fixed
+          render={({ pageNumber, totalPages }) => `${list.title}   ${pageNumber} / ${totalPages}`}
+        />
+      </Page>
+    </Document>,
+  );
+}
