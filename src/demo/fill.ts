@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { stamp } from '../core/logbook';
 import { parseSetup } from '../core/setup';
+import { keepSeen } from '../server/observations';
 import { listModels } from '../server/shelf';
 import { openWorkshop, dataFolder } from '../server/workshop';
 import { LAKE_HOLLOW } from './lake-hollow';
@@ -25,12 +25,7 @@ if (store.models.count() === 0) {
     });
     const [first] = versions;
     for (const observation of seen)
-      store.evidence.add(modelId, {
-        ...observation,
-        parts: stamp(first!.setup, observation),
-        version: 1,
-        at: first!.at,
-      });
+      keepSeen(store, { modelId, version: 1, setup: first!.setup }, observation, first!.at);
     for (const entry of log) store.log.add(modelId, entry);
   }
   // Worked out once, so that the shelf is there at once.

@@ -71,3 +71,22 @@ export async function readJson(request: Request): Promise<unknown> {
     throw new Failure(400, [{ path: '', reason: `not JSON: ${(error as Error).message}` }]);
   }
 }
+
+/**
+ * A file to be saved, named as the model is (RFC 6266), with a plain name for programs that know
+ * no other letters. What no file system takes in a name is left out.
+ */
+export function download(body: string | Uint8Array, name: string, type: string): Response {
+  const clean = name.replace(/[\\/:*?"<>|\p{Cc}]/gu, ' ').trim() || 'tolvan';
+  const plain = clean.normalize('NFD').replace(/[^\x20-\x7e]/g, '');
+  const encoded = encodeURIComponent(clean).replace(
+    /['()*]/g,
+    (c) => `%${c.charCodeAt(0).toString(16)}`,
+  );
+  return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="${plain}"; filename*=UTF-8''${encoded}`,
+    },
+  });
+}

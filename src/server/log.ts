@@ -2,30 +2,18 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { compare, type Difference } from '../core/compare';
 import { applyPatch } from '../core/patch';
-import {
-  ENTRY_KINDS,
-  EVENTS,
-  LogEntrySchema,
-  eventPatch,
-  type LogEntry,
-  type Seen,
-} from '../core/logbook';
+import { ENTRY_KINDS, EVENTS, LogEntrySchema, eventPatch, type LogEntry } from '../core/logbook';
 import { preflightCard } from '../core/preflight';
 import { readLogCsv, writeLogCsv } from '../core/formats';
 import { LabelSchema } from '../core/setup';
-import { stamp } from '../core/logbook';
+import { recordScript } from '../core/tuning';
 import { Failure, notFound } from './failure';
 import { checked } from './http';
 import { getModel, type ModelView } from './models';
+import { headOf, keepSeen } from './observations';
 import { workshop, type Workshop } from './workshop';
 
 const now = () => new Date().toISOString();
-
-function headOf(store: Workshop, id: string) {
-  const head = store.models.head(id);
-  if (!head) throw notFound('this model');
-  return head;
-}
 
 /** A model's history: versions and log entries, as the log page shows them. */
 export interface LogView {
@@ -56,7 +44,7 @@ const NewEntrySchema = LogEntrySchema.omit({ uid: true, version: true }).extend(
   kind: z.enum(['flight', 'maintenance', 'note']),
 });
 
-/** Writes a line into the log of the version at hand. */
+/** Writes a line into the log of the version at hand. An outing is the proof that it was recorded. */
 export function addEntry(id: string, data: unknown, store = workshop()): LogEntry {
   const head = headOf(store, id);
   const entry: LogEntry = {
@@ -64,7 +52,12 @@ export function addEntry(id: string, data: unknown, store = workshop()): LogEntr
     uid: randomUUID(),
     version: head.version,
   };
-  store.log.add(id, entry);
+  store.db.transaction(() => {
+    store.log.add(id, entry);
+    if (entry.kind === 'flight')
+      for (const { check, item } of recordScript())
+        keepSeen(store, head, { check, surface: item, seen: 'pass' });
+  })();
   return entry;
 }
 
@@ -119,16 +112,8 @@ export function recordPreflight(id: string, data: unknown, store = workshop()): 
     const failed = card.filter((c) => answers[c.item] === 'fail');
     const complete = card.every((c) => answers[c.item] !== undefined);
     for (const { check, item } of card) {
-      const seen: Seen | undefined = answers[item];
-      if (!seen) continue;
-      const subject = { check, surface: item };
-      store.evidence.add(id, {
-        ...subject,
-        seen,
-        parts: stamp(head.setup, subject),
-        version: head.version,
-        at: now(),
-      });
+      const seen = answers[item];
+      if (seen) keepSeen(store, head, { check, surface: item, seen });
     }
     const given = Object.fromEntries(Object.entries(conditions).filter(([, v]) => v !== ''));
     store.log.add(id, {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { pairsOf, diagnose } from '../core/directions';
-import { freshObservations, latestOf, stamp, type Evidence, testOf } from '../core/logbook';
+import { freshObservations, latestOf, testOf, type Evidence } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -14,10 +14,11 @@ import {
   type Setup,
 } from '../core/setup';
 import { readBacksOf } from '../core/sheets';
-import { Failure, notFound } from './failure';
+import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
-import { workshop, type Workshop } from './workshop';
+import { headOf, keepSeen } from './observations';
+import { workshop } from './workshop';
 
 /** A model as the screens need it. */
 export interface ModelView {
@@ -50,12 +51,6 @@ function validSetup(data: unknown): Setup {
   const result = parseSetup(data);
   if (!result.ok) throw new Failure(422, result.problems);
   return result.value;
-}
-
-function headOf(store: Workshop, id: string) {
-  const head = store.models.head(id);
-  if (!head) throw notFound('this model');
-  return head;
 }
 
 export function getModel(id: string, store = workshop()): ModelView {
@@ -160,12 +155,7 @@ export function recordObservation(id: string, data: unknown, store = workshop())
         reason: `this model has no check "${observation.check}" on "${observation.surface}" that takes "${observation.seen}"`,
       },
     ]);
-  store.evidence.add(id, {
-    ...observation,
-    parts: stamp(head.setup, observation),
-    version: head.version,
-    at: now(),
-  });
+  keepSeen(store, head, observation);
   return getModel(id, store);
 }
 
@@ -197,12 +187,7 @@ export function applyRemedy(id: string, data: unknown, store = workshop()): Mode
         now(),
       );
       for (const seen of fresh)
-        store.evidence.add(id, {
-          ...seen,
-          parts: stamp(diagnosis.learnedSetup, seen),
-          version,
-          at: now(),
-        });
+        keepSeen(store, { modelId: id, version, setup: diagnosis.learnedSetup }, seen);
     }
     if (diagnosis.changes.length > 0)
       store.models.save(

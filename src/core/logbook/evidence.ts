@@ -1,7 +1,7 @@
 import type { Movement } from '../chain';
 import type { Observation } from '../directions';
 import type { Setup } from '../setup';
-import { hashOf, partsOf, type Subject } from './parts';
+import { hashedParts, type Subject } from './parts';
 
 /**
  * What was seen: where a surface went, whether a test showed what it must, a value off the channel
@@ -25,24 +25,38 @@ export interface Evidence extends Subject {
 
 /** Stamps an observation made on this Setup. */
 export function stamp(setup: Setup, subject: Subject): Record<string, string> {
-  return Object.fromEntries(partsOf(setup, subject).map((p) => [p.key, hashOf(p.value)]));
+  return Object.fromEntries(hashedParts(setup, subject).map((p) => [p.key, p.hash]));
 }
 
 /** Why evidence no longer holds for a Setup: the titles of the parts that changed; none = fresh. */
 export function staleReasons(setup: Setup, evidence: Evidence): string[] {
-  const now = partsOf(setup, evidence);
+  const now = hashedParts(setup, evidence);
   const reasons = now
-    .filter((part) => evidence.parts[part.key] !== hashOf(part.value))
+    .filter((part) => evidence.parts[part.key] !== part.hash)
     .map((part) => part.title);
   const gone = Object.keys(evidence.parts).filter((key) => !now.some((p) => p.key === key));
   return gone.length > 0 && reasons.length === 0 ? ['the path to this surface'] : reasons;
 }
 
+const nameOf = ({ check, surface }: Subject) => `${check} ${surface}`;
+
+const latestByName = (evidence: readonly Evidence[]) =>
+  new Map(evidence.map((e) => [nameOf(e), e]));
+
 /** The newest observation of each subject. Evidence is given oldest first. */
-export function latestOf(evidence: readonly Evidence[]): Evidence[] {
-  const latest = new Map<string, Evidence>();
-  for (const e of evidence) latest.set(`${e.check} ${e.surface}`, e);
-  return [...latest.values()];
+export const latestOf = (evidence: readonly Evidence[]): Evidence[] => [
+  ...latestByName(evidence).values(),
+];
+
+/** Looks up the newest observation of a subject; undefined where it was never seen, or taken back. */
+export function finderOf(
+  evidence: readonly Evidence[],
+): (subject: Subject) => Evidence | undefined {
+  const latest = latestByName(evidence);
+  return (subject) => {
+    const found = latest.get(nameOf(subject));
+    return found?.seen === 'unseen' ? undefined : found;
+  };
 }
 
 /** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */

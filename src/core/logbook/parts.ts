@@ -35,6 +35,26 @@ export function channelsReaching(setup: Setup, surfaceId: string): number[] {
   return wanted.filter((c) => c !== undefined);
 }
 
+/** A part by its hash. */
+export type HashedPart = Omit<Part, 'value'> & { hash: string };
+
+const known = new WeakMap<Setup, Map<string, HashedPart[]>>();
+
+/** What evidence depends on, hashed. Setups are immutable: worked out once for each, and once for all items of a test. */
+export function hashedParts(setup: Setup, subject: Subject): HashedPart[] {
+  const own = known.get(setup) ?? new Map<string, HashedPart[]>();
+  known.set(setup, own);
+  const name = testOf(subject.check) ? subject.check : `${subject.check} ${subject.surface}`;
+  const found = own.get(name);
+  if (found) return found;
+  const hashed = partsOf(setup, subject).map(({ value, ...part }) => ({
+    ...part,
+    hash: hashOf(value),
+  }));
+  own.set(name, hashed);
+  return hashed;
+}
+
 /**
  * What a reading, a test, or an observation of a surface in a direction check depends on, piece by piece. A stick check
  * reads the path from stick to surface; a correction check also reads the unit's senses and mounting.

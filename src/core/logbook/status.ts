@@ -3,7 +3,8 @@ import type { Setup } from '../setup';
 import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
 import type { ScriptStep } from '../script';
 import { TESTS, type TestName } from './tests';
-import { latestOf, staleReasons, type Evidence } from './evidence';
+import { finderOf, staleReasons, type Evidence } from './evidence';
+import type { Subject } from './parts';
 
 /** The five states everything in the app is in. */
 export type Status = 'proven' | 'todo' | 'stale' | 'caution' | 'stop';
@@ -27,19 +28,13 @@ export const observedElsewhere = (setup: Setup, evidence: readonly Evidence[]): 
 function observedAs(
   setup: Setup,
   evidence: readonly Evidence[],
-  asked: readonly Expectation[],
+  expectations: readonly Expectation[],
 ): Observed[] {
-  const latest = latestOf(evidence);
-  return asked.map((expectation) => {
-    const found = latest.find(
-      (e) => e.check === expectation.check.id && e.surface === expectation.surface.id,
-    );
-    if (!found || found.seen === 'unseen')
-      return { expectation, evidence: undefined, status: 'todo', reasons: [] };
-    const reasons = staleReasons(setup, found);
-    const status: Status =
-      reasons.length > 0 ? 'stale' : found.seen === expectation.movement ? 'proven' : 'stop';
-    return { expectation, evidence: found, status, reasons };
+  const check = checker(setup, evidence);
+  return expectations.map((expectation) => {
+    const subject = { check: expectation.check.id, surface: expectation.surface.id };
+    const { asked, ...found } = check(expectation, subject, (s) => s === expectation.movement);
+    return { expectation: asked, ...found };
   });
 }
 
@@ -57,29 +52,23 @@ export interface Checked<T> {
   reasons: string[];
 }
 
-function checkedAs<T>(
-  setup: Setup,
-  evidence: readonly Evidence[],
-  asked: T,
-  subject: { check: string; surface: string },
-  isRight: (seen: string) => boolean,
-): Checked<T> {
-  const found = latestOf(evidence).find(
-    (e) => e.check === subject.check && e.surface === subject.surface,
-  );
-  if (!found || found.seen === 'unseen')
-    return { asked, evidence: undefined, status: 'todo', reasons: [] };
-  const reasons = staleReasons(setup, found);
-  const status: Status = reasons.length > 0 ? 'stale' : isRight(found.seen) ? 'proven' : 'stop';
-  return { asked, evidence: found, status, reasons };
+/** Says of anything that is asked what was seen of it and whether that still holds. */
+function checker(setup: Setup, evidence: readonly Evidence[]) {
+  const find = finderOf(evidence);
+  return <T>(asked: T, subject: Subject, isRight: (seen: string) => boolean): Checked<T> => {
+    const found = find(subject);
+    if (!found) return { asked, evidence: undefined, status: 'todo', reasons: [] };
+    const reasons = staleReasons(setup, found);
+    const status: Status = reasons.length > 0 ? 'stale' : isRight(found.seen) ? 'proven' : 'stop';
+    return { asked, evidence: found, status, reasons };
+  };
 }
 
 /** Every value to read back, with what was read. */
 export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<ReadBack>[] {
+  const check = checker(setup, evidence);
   return readBacksOf(setup).map((r) =>
-    checkedAs(
-      setup,
-      evidence,
+    check(
       r,
       { check: `read:${r.id}`, surface: `ch${r.channel}` },
       (seen) => Math.abs(parseFloat(seen) - r.predictedPct) <= TOLERANCE_PCT,
@@ -93,15 +82,10 @@ export function tests(
   evidence: readonly Evidence[],
   test: TestName,
 ): Checked<ScriptStep>[] {
+  const check = checker(setup, evidence);
   return TESTS[test]
     .script(setup)
     .map((step) =>
-      checkedAs(
-        setup,
-        evidence,
-        step,
-        { check: step.check, surface: step.item },
-        (seen) => seen === 'pass',
-      ),
+      check(step, { check: step.check, surface: step.item }, (seen) => seen === 'pass'),
     );
 }

@@ -14,9 +14,7 @@ export function partsOfReading(setup: Setup, channel: number, asked: unknown): P
     {
       key: `lines:${channel}`,
       title: `the lines of channel ${channel}`,
-      value: program.lines
-        .filter((l) => l.channel === channel)
-        .map(({ label: _, ...line }) => line),
+      value: program.lines.filter((l) => l.channel === channel).map(strip),
     },
     {
       key: `logic:${channel}`,
@@ -26,9 +24,7 @@ export function partsOfReading(setup: Setup, channel: number, asked: unknown): P
     {
       key: `inputs:${channel}`,
       title: `rates and expo on channel ${channel}`,
-      value: program.inputs
-        .filter((i) => controls.includes(i.control))
-        .map(({ label: _, ...input }) => input),
+      value: program.inputs.filter((i) => controls.includes(i.control)).map(strip),
     },
     {
       key: `output:${channel}`,
@@ -43,7 +39,14 @@ export function partsOfReading(setup: Setup, channel: number, asked: unknown): P
   ];
 }
 
-const strip = ({ label: _, ...line }: Setup['program']['lines'][number]) => line;
+const strip = <T extends { label?: string | undefined }>({ label: _, ...rest }: T) => rest;
+
+/** What some channels are made of: their lines, and the rates and expo of the inputs these read. */
+function makeupOf({ program }: Setup, channels: readonly number[]): unknown[] {
+  const lines = program.lines.filter((l) => channels.includes(l.channel));
+  const read = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
+  return [lines.map(strip), program.inputs.filter((i) => read.has(i.id)).map(strip)];
+}
 
 const orderInputs = ({ unit }: Setup) =>
   unit.settings.inputs.filter((i) => /^(mode|gain|recovery)/.test(i.carries));
@@ -182,8 +185,6 @@ export function partsOfCapture(setup: Setup): Part[] {
     (i) => !/^(mode|gain|recovery|flap|gear|aux)/.test(i.carries),
   );
   const channels = sticks.map((i) => i.channel);
-  const lines = program.lines.filter((l) => channels.includes(l.channel));
-  const inputs = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
   return [
     unitWork(setup),
     {
@@ -191,8 +192,7 @@ export function partsOfCapture(setup: Setup): Part[] {
       title: 'reversal, ends, subtrim or mixing of a stick channel',
       value: [
         program.outputs.filter((o) => channels.includes(o.channel)),
-        lines.map(strip),
-        program.inputs.filter((i) => inputs.has(i.id)).map(({ label: _, ...input }) => input),
+        ...makeupOf(setup, channels),
       ],
     },
     {
@@ -297,5 +297,85 @@ export function partsOfFlight(setup: Setup): Part[] {
     },
     { key: 'installation', title: 'how it is fitted, or work on it', value: installation },
     { key: 'transmitter', title: 'the transmitter', value: transmitter },
+  ];
+}
+
+const bodyWork = ({ installation }: Setup): Part => ({
+  key: 'body-work',
+  title: 'a servo, a linkage or the model (work recorded)',
+  value: [
+    installation.revisions.servoReplaced,
+    installation.revisions.linkageChanged,
+    installation.revisions.crash,
+  ],
+});
+
+/** What the throws of the plain model, and where its leads go, depend on. */
+export function partsOfPlainModel(setup: Setup): Part[] {
+  const { airframe, installation, unit, program, transmitter } = setup;
+  const moving = program.outputs.filter((o) => !/^(mode|gain|recovery|throttle)/.test(o.carries));
+  return [
+    bodyWork(setup),
+    {
+      key: 'build',
+      title: 'surfaces, servos or linkages',
+      value: [airframe.kind, airframe.surfaces, airframe.servos],
+    },
+    {
+      key: 'plugs',
+      title: 'what is plugged where',
+      value: [installation.plugs, installation.gainLead],
+    },
+    {
+      key: 'outputs',
+      title: 'what the unit puts out',
+      value: [unit.settings.outputs, unit.settings.wingType, unit.settings.inputs],
+    },
+    {
+      key: 'travel',
+      title: 'reverse, ends, subtrim, rates or mixing of a stick channel',
+      value: [
+        moving,
+        ...makeupOf(
+          setup,
+          moving.map((o) => o.channel),
+        ),
+      ],
+    },
+    {
+      key: 'scale',
+      title: 'the transmitter’s scale',
+      value: [transmitter.pulse, transmitter.throttleReversedInside],
+    },
+  ];
+}
+
+/** What a gain found in the air depends on: how strongly it corrects, and on what. */
+export function partsOfTuning(setup: Setup): Part[] {
+  const { airframe, unit } = setup;
+  const { massG, spanMm, chordMm, cruiseMps, approachMps } = airframe.measures;
+  return [
+    unitWork(setup),
+    bodyWork(setup),
+    {
+      key: 'gain',
+      title: 'the gain, in the unit or in the transmitter',
+      value: [unit.settings.axes, unit.settings.sensitivity, unit.traits.gainLaw, ordersOf(setup)],
+    },
+    {
+      key: 'surfaces',
+      title: 'a surface, its linkage or its servo',
+      value: [airframe.surfaces, airframe.servos],
+    },
+    {
+      key: 'measures',
+      title: 'mass, size or speed of the model',
+      value: [massG, spanMm, chordMm, cruiseMps, approachMps],
+    },
+    {
+      key: 'seat',
+      title: 'how the unit sits in the model',
+      value: [setup.installation.mounting, setup.installation.revisions.unitMoved],
+    },
   ];
 }

@@ -3,10 +3,11 @@ import { captureScript } from '../capture';
 import { levelScript } from '../level';
 import { mountingScript } from '../mounting';
 import { preflightCard } from '../preflight';
-import { identifyScript, safeScript, unitScript } from '../preparation';
+import { identifyScript, plainScript, safeScript, unitScript } from '../preparation';
 import { failsafeScript, panicScript } from '../recovery';
 import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
+import { lockScript, recordScript, tuneScript } from '../tuning';
 import type { Part } from './part';
 import {
   partsOfCalibration,
@@ -15,9 +16,11 @@ import {
   partsOfIdentity,
   partsOfLevel,
   partsOfMounting,
+  partsOfPlainModel,
   partsOfSafety,
   partsOfUnit,
   partsOfTest,
+  partsOfTuning,
 } from './subjects';
 
 /** A test with the model in hand: its steps, and what of the Setup its outcome depends on. */
@@ -31,6 +34,7 @@ export const TESTS = {
   identify: { script: identifyScript, parts: partsOfIdentity },
   safe: { script: safeScript, parts: partsOfSafety },
   unit: { script: unitScript, parts: partsOfUnit },
+  'plain-model': { script: plainScript, parts: partsOfPlainModel },
   calibration: { script: calibrationScript, parts: partsOfCalibration },
   mounting: { script: mountingScript, parts: partsOfMounting },
   capture: { script: captureScript, parts: partsOfCapture },
@@ -38,6 +42,9 @@ export const TESTS = {
   panic: { script: panicScript, parts: (setup) => partsOfTest(setup, 'panic') },
   failsafe: { script: failsafeScript, parts: (setup) => partsOfTest(setup, 'failsafe') },
   preflight: { script: preflightCard, parts: partsOfFlight },
+  tune: { script: tuneScript, parts: partsOfTuning },
+  lock: { script: lockScript, parts: partsOfTuning },
+  record: { script: recordScript, parts: partsOfFlight },
 } satisfies Record<string, Test>;
 
 export type TestName = keyof typeof TESTS;

@@ -1,6 +1,7 @@
 export * from './channels';
 export * from './compose';
 export * from './functions';
+export * from './gain-knob';
 export * from './plugs';
 export * from './program';
 export * from './travel';

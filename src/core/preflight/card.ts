@@ -1,5 +1,6 @@
 import { compileChain, controlWords, positionsOf, switchValue } from '../chain';
 import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
+import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
 import type { Setup } from '../setup';
 
@@ -13,13 +14,11 @@ function gainWords(setup: Setup): string | undefined {
   const wish = setup.intents.program?.gain;
   const label = (id: string) => setup.transmitter.controls.find((c) => c.id === id)?.label ?? id;
   if (!wish) {
-    const gain = setup.unit.settings.inputs.find((i) => i.carries === 'gain');
-    const line = setup.program.lines.find(
-      (l) => l.channel === gain?.channel && l.source.kind === 'control',
+    const knob = gainKnobOf(setup);
+    return (
+      knob &&
+      `${knob.control.label} at half or less (common practice, no source), where you can find it by touch`
     );
-    return line?.source.kind === 'control'
-      ? `${label(line.source.id)} at half or less (common practice, no source), where you can find it by touch`
-      : undefined;
   }
   switch (wish.by) {
     case 'knob':

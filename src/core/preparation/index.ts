@@ -1,5 +1,7 @@
+import { movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import type { Setup } from '../setup';
+import { gainLeadWords, leadsOf, leadWords } from '../wiring';
 
 const isGround = ({ airframe }: Setup) => airframe.kind === 'car' || airframe.kind === 'boat';
 
@@ -76,3 +78,75 @@ export const unitScript = (setup: Setup): ScriptStep[] =>
       ],
     ],
   ]);
+
+/** The model as it must be with the unit off, before anything is built on it. */
+export function plainScript(setup: Setup): ScriptStep[] {
+  const { surfaces } = setup.airframe;
+  const gainLead = gainLeadWords(setup);
+  const ground = isGround(setup);
+  const extras = surfaces.filter((s) => s.role === 'flap' || s.role === 'gear');
+  return scriptOf('plain-model', [
+    [
+      'plugs',
+      'Battery out. Follow every lead from its plug to its end.',
+      [...leadsOf(setup).map(leadWords), ...(gainLead ? [gainLead] : [])],
+    ],
+    [
+      'centres',
+      'Unit off, trims in the middle, sticks let go.',
+      ['every surface in line: by its rod first, by subtrim only for the rest'],
+    ],
+    [
+      'throws',
+      'Unit off. Move every stick from end to end and measure at the trailing edge.',
+      throwsOf(setup).map(({ surface, low, high }) => throwWords(setup, surface, [low, high])),
+    ],
+    [
+      'ends',
+      ground
+        ? 'Steer slowly to full left, then to full right; set the two ends one by one.'
+        : 'Hold every stick at each of its ends and listen.',
+      ground
+        ? [
+            'the wheel or rudder reaches its lock just when the stick does: unequal ends are normal',
+            'the servo is quiet at both: one that hums is held against a stop',
+          ]
+        : ['no servo hums, no rod bends, nothing touches'],
+    ],
+    ...(extras.length > 0
+      ? [
+          [
+            'flaps',
+            'Work flaps and gear through their positions.',
+            extras.map(
+              (s) => `${s.label.toLowerCase()} moves with its own switch, and with nothing else`,
+            ),
+          ] as const,
+        ]
+      : []),
+    ...(setup.airframe.kind === 'car'
+      ? [
+          [
+            'chassis',
+            'Gain off: drive it on the flat, hands off the steering, and set the chassis up.',
+            [
+              'it runs straight by itself: a gyro hides poor steering geometry, it does not mend it',
+            ],
+          ] as const,
+        ]
+      : []),
+  ]);
+}
+
+function throwWords(
+  { airframe }: Setup,
+  id: string,
+  ends: readonly { surfaceDeg: number; edgeMm: number }[],
+): string {
+  const surface = airframe.surfaces.find((s) => s.id === id)!;
+  const words = ends.map(
+    ({ surfaceDeg, edgeMm }) =>
+      `${Math.abs(edgeMm).toFixed(0)} mm (${Math.abs(surfaceDeg).toFixed(0)}°) ${movementOf(surface, surfaceDeg)}`,
+  );
+  return `${surface.label.toLowerCase()}: ${words.join(', ')}`;
+}

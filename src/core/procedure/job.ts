@@ -36,9 +36,9 @@ export function jobOf(bench: Bench): JobStep[] {
   });
 }
 
-/** Whether nothing stands between the model and its next flight or run. */
+/** Whether nothing stands between the model and its next flight or run: what is left is done out there. */
 export const isReady = (job: readonly JobStep[]): boolean =>
-  job.every((j) => j.status === 'proven');
+  job.every((j) => j.status === 'proven' || j.step.session === 'out');
 
 /** The step that stops the work: found wrong, the earliest of those that wait for nothing else. */
 export const stoppedAt = (job: readonly JobStep[]): JobStep | undefined =>

@@ -21,8 +21,14 @@ interface Fault {
   entered?: boolean;
 }
 
-/** Does the steps as they come, answering from the chain, until ready or stopped. @returns the step */
-function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): string {
+/** How the simulated person ended: at which step, and whether the model had been called ready. */
+interface End {
+  at: string;
+  ready: boolean;
+}
+
+/** Does the steps as they come, answering from the chain, until all is done or one stops them. */
+function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): End {
   const real = fault.real?.(written) ?? written;
   const movements = new Map(
     watchAs(written, real).map((o) => [`${o.check} ${o.surface}`, o.seen] as const),
@@ -37,12 +43,14 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
       version: 1,
       at: '2026-01-01T00:00:00.000Z',
     });
+  let ready = false;
   for (let turns = 0; turns < 40; turns++) {
     const job = jobOf({ setup: written, evidence, findings });
-    if (isReady(job)) return 'ready';
+    ready ||= isReady(job);
     const stopped = stoppedAt(job);
-    if (stopped) return stopped.step.id;
-    const { step } = nextStep(job)!;
+    if (stopped) return { at: stopped.step.id, ready };
+    const step = nextStep(job)?.step;
+    if (!step) return { at: 'the end', ready };
     if (step.id === 'entry')
       readBacksOf(written).forEach((r, i) =>
         see(
@@ -65,7 +73,7 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
         see(s.check, s.item, bad ? 'fail' : 'pass');
       }
   }
-  return 'lost';
+  return { at: 'lost', ready };
 }
 
 const PAIRS = Object.keys(UNITS).flatMap((unit) =>
@@ -83,6 +91,9 @@ function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
     TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
   );
 }
+
+/** Steps done out there, with a model that is ready. */
+const OUT = new Set(STEPS.filter((s) => s.session === 'out').map((s) => s.id));
 
 const otherRod = (setup: Setup): Setup =>
   applyPatch(setup, [
@@ -107,20 +118,28 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       const setup = make(pair);
       const findings = verify(setup);
       expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
-      expect(work(setup, findings)).toBe('ready');
+      expect(work(setup, findings)).toEqual({ at: 'the end', ready: true });
+      const stops = (at: string) => ({ at, ready: false });
       // Whichever is looked at first by the school shows it.
-      expect(work(setup, findings, { real: otherRod })).toBe(
-        setup.intents.school === 'unit-first' ? 'corrections' : 'plain',
+      expect(work(setup, findings, { real: otherRod })).toEqual(
+        stops(setup.intents.school === 'unit-first' ? 'corrections' : 'plain'),
       );
-      expect(work(setup, findings, { real: turnedUnit })).toBe('corrections');
+      expect(work(setup, findings, { real: turnedUnit })).toEqual(stops('corrections'));
       if (readBacksOf(setup).length > 0)
-        expect(work(setup, findings, { entered: true })).toBe('entry');
+        expect(work(setup, findings, { entered: true })).toEqual(stops('entry'));
       for (const [name, { script }] of Object.entries(TESTS))
         for (const { check, item } of script(setup).slice(0, 3))
-          expect(work(setup, findings, { fails: { check, item } }), `${name} ${item}`).toBe(name);
+          expect(work(setup, findings, { fails: { check, item } }), `${name} ${item}`).toEqual({
+            at: name,
+            ready: OUT.has(name),
+          });
       // A fault of the program stops before anything is entered.
       const spoiled = structuredClone(setup);
-      expect(work(spoiled, verify(spoiled))).toBe('program');
+      const rear = spoiled.program.outputs.find((o) =>
+        /^(elevator|elevon|vtail|steering)/.test(o.carries),
+      )!;
+      rear.reversed = !rear.reversed;
+      expect(work(spoiled, verify(spoiled))).toEqual(stops('program'));
     },
   );
 });

@@ -18,7 +18,7 @@ export interface Proof {
 }
 
 /** What must be at hand: a session on the bench is kept together, because changing it takes time. */
-export const SESSIONS = ['paper', 'prop-off', 'link-off', 'prop-on'] as const;
+export const SESSIONS = ['paper', 'prop-off', 'link-off', 'prop-on', 'out'] as const;
 export type Session = (typeof SESSIONS)[number];
 
 /** A danger that must be acknowledged before a step where it can hurt. */

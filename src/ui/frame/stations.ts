@@ -21,15 +21,6 @@ export interface Station {
   ) => Status | undefined;
 }
 
-const directionStatus =
-  (kind?: 'stick' | 'correction') =>
-  (setup: Setup, evidence: readonly Evidence[]): Status =>
-    worstOf(
-      observedDirections(setup, evidence)
-        .filter((o) => !kind || o.expectation.check.kind === kind)
-        .map((o) => o.status),
-    );
-
 const statusOf = (list: readonly { status: Status }[]): Status | undefined =>
   list.length === 0 ? undefined : worstOf(list.map((c) => c.status));
 
@@ -49,7 +40,7 @@ export const STATIONS: readonly Station[] = [
   { id: 'transmitter', title: 'Transmitter' },
   { id: 'plan', title: 'Plan' },
   { id: 'wiring', title: 'Wiring' },
-  { id: 'plain', title: 'Plain model', status: directionStatus('stick') },
+  { id: 'plain', title: 'Plain model', status: testStatus('plain-model') },
   { id: 'program', title: 'Program' },
   {
     id: 'proof',
@@ -70,7 +61,11 @@ export const STATIONS: readonly Station[] = [
   { id: 'calibration', title: 'Calibrate', status: testStatus('calibration') },
   { id: 'mounting', title: 'Mounting', status: testStatus('mounting') },
   { id: 'capture', title: 'Capture', status: testStatus('capture') },
-  { id: 'directions', title: 'Directions', status: directionStatus() },
+  {
+    id: 'directions',
+    title: 'Directions',
+    status: (setup, evidence) => statusOf(observedDirections(setup, evidence)),
+  },
   { id: 'level', title: 'Level', status: testStatus('level') },
   {
     id: 'panic',
@@ -80,6 +75,12 @@ export const STATIONS: readonly Station[] = [
   },
   { id: 'failsafe', title: 'Failsafe', status: testStatus('failsafe') },
   { id: 'preflight', title: 'Preflight', status: testStatus('preflight') },
-  { id: 'log', title: 'Log' },
+  {
+    id: 'tune',
+    title: 'Tune',
+    // Its words for off are made from the proof.
+    status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'tune')),
+  },
+  { id: 'log', title: 'Log', status: testStatus('record') },
   { id: 'rig', title: 'Rig' },
 ];

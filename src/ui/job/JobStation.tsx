@@ -14,6 +14,7 @@ import {
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
+import { PaperLinks } from '../paper/PaperLinks';
 import { EventButtons } from './EventButtons';
 import { CAUTION_WORDS, SESSION_WORDS } from './words';
 import { useAcknowledged } from './useAcknowledged';
@@ -43,12 +44,7 @@ export function JobStation() {
       <aside className="flex flex-col gap-4">
         <Way job={job} />
         <p className="flex flex-wrap gap-2">
-          <a className="btn" href={`/api/models/${id}/paper?what=job&paper=A4`}>
-            Job sheet, A4
-          </a>
-          <a className="btn" href={`/api/models/${id}/paper?what=job&paper=LETTER`}>
-            Letter
-          </a>
+          <PaperLinks what="job" papers={['A4', 'LETTER']} />
         </p>
         <EventButtons />
       </aside>

@@ -5,6 +5,7 @@ export const SESSION_WORDS: Record<Session, string> = {
   'prop-off': 'On the bench, propeller off',
   'link-off': 'On the bench, link switched off',
   'prop-on': 'Outside, propeller on',
+  out: 'Out, in the air or on the run',
 };
 
 export const CAUTION_WORDS: Record<Caution, string> = {

@@ -1,11 +1,10 @@
 import { jobOf, shortestWay } from '@/core/procedure';
 import { preflightCard } from '@/core/preflight';
 import { verify } from '@/core/verify';
+import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import type { ModelView } from '@/server/models';
 import { CAUTION_WORDS, SESSION_WORDS } from '../job/words';
 import type { PaperList } from './listPdf';
-
-const GROUND = new Set(['car', 'boat']);
 
 /** The card for the field. */
 export function preflightPaper({ setup, version }: ModelView): PaperList {
@@ -42,25 +41,16 @@ export function jobPaper({ setup, evidence, version }: ModelView): PaperList {
 
 /** What is plugged where. */
 export function wiringPaper({ setup, version }: ModelView): PaperList {
-  const { unit, installation, airframe } = setup;
-  const label = (id: string) =>
-    [...airframe.servos, ...airframe.motors].find((x) => x.id === id)?.label ?? id;
+  const gainLead = gainLeadWords(setup);
   return {
     title: `${setup.name}: wiring`,
-    caution: `${GROUND.has(airframe.kind) ? 'Pinion out or wheels clear.' : 'Propeller off.'} Battery out while plugs are moved. Version ${version}.`,
+    caution: `Battery out while plugs are moved. Version ${version}.`,
     sections: [
       {
-        lines: installation.plugs.map((plug) => {
-          const port = unit.traits.ports.find((p) => p.id === plug.port);
-          const output = unit.settings.outputs.find((o) => o.port === plug.port);
-          return {
-            does: `${port?.label ?? plug.port}: ${plug.drives.map(label).join(' and ')}`,
-            sees: [
-              ...(output ? [`carries ${output.carries}`] : []),
-              ...(plug.lead === 'y-lead' ? ['on a Y-lead'] : []),
-            ],
-          };
-        }),
+        lines: [...leadsOf(setup).map(leadWords), ...(gainLead ? [gainLead] : [])].map((does) => ({
+          does,
+          sees: [],
+        })),
       },
     ],
     fields: [],

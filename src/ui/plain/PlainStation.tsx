@@ -4,8 +4,9 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { compileChain, describeSurface } from '@/core/chain';
 import { checksFor, expectationsOf, predictAll } from '@/core/directions';
-import { observedDirections } from '@/core/logbook';
+import { observedDirections, tests } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
 import { Differential } from './Differential';
@@ -28,6 +29,7 @@ export function PlainStation() {
         <InputTable />
         <ThrowTable />
         <Differential />
+        <TestScript title="Now on the model" steps={tests(setup, evidence, 'plain-model')} />
       </div>
       <aside className="flex flex-col gap-4">
         <ThrottleCut />

@@ -1,12 +1,13 @@
 'use client';
 
-import { Check, Printer, X } from 'lucide-react';
+import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { preflightCard } from '@/core/preflight';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { CAUTION_WORDS } from '../job/words';
+import { PaperLinks } from '../paper/PaperLinks';
 
 type Answers = Record<string, 'pass' | 'fail'>;
 
@@ -138,16 +139,7 @@ export function PreflightStation() {
         <button type="button" className="btn btn-main text-lg" onClick={() => setAt(0)}>
           Go through it now
         </button>
-        {(['A6', 'A5', 'A4', 'LETTER'] as const).map((paper) => (
-          <a
-            key={paper}
-            className="btn"
-            href={`/api/models/${id}/paper?what=preflight&paper=${paper}`}
-          >
-            <Printer size={18} aria-hidden />
-            {paper === 'LETTER' ? 'Letter' : paper}
-          </a>
-        ))}
+        <PaperLinks what="preflight" papers={['A6', 'A5', 'A4', 'LETTER']} />
       </div>
       <section className="card" aria-labelledby="card-title">
         <h2 id="card-title" className="text-xl font-bold">

@@ -48,10 +48,16 @@ export function SheetStation() {
             <Printer size={18} aria-hidden />
             Print
           </button>
-          <a className="btn" href={`/api/models/${id}/sheet?style=${style}&as=pdf`}>
-            <FileDown size={18} aria-hidden />
-            PDF
-          </a>
+          {(['A4', 'LETTER'] as const).map((paper) => (
+            <a
+              key={paper}
+              className="btn"
+              href={`/api/models/${id}/sheet?style=${style}&as=pdf&paper=${paper}`}
+            >
+              <FileDown size={18} aria-hidden />
+              PDF, {paper === 'A4' ? 'A4' : 'Letter'}
+            </a>
+          ))}
           <a className="btn" href={`/api/models/${id}/sheet?style=${style}&as=md`}>
             <FileDown size={18} aria-hidden />
             Markdown

@@ -2,7 +2,9 @@
 
 import { Printer } from 'lucide-react';
 import type { Setup } from '@/core/setup';
+import { gainLeadWords, leadsOf, leadWords, type Lead } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
+import { PaperLinks } from '../paper/PaperLinks';
 
 const ROW = 56;
 const TOP = 40;
@@ -11,16 +13,20 @@ const TOP = 40;
 export function WiringStation() {
   const setup = useModel((s) => s.setup);
   const rows = leadsOf(setup);
+  const gainLead = gainLeadWords(setup);
   return (
     <div className="flex flex-col gap-4">
       <div className="flex justify-between gap-2 print:hidden">
         <p className="text-lg">
           Battery out while you plug. Leads with slack, aerials square to each other.
         </p>
-        <button type="button" className="btn" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden />
-          Print
-        </button>
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={() => window.print()}>
+            <Printer size={18} aria-hidden />
+            Print
+          </button>
+          <PaperLinks what="wiring" papers={['A4', 'LETTER']} />
+        </div>
       </div>
       <section className="card overflow-x-auto" aria-label="Wiring diagram" tabIndex={0}>
         <h2 className="hidden text-xl font-bold print:block">{setup.name}: wiring</h2>
@@ -32,14 +38,9 @@ export function WiringStation() {
         </h2>
         <ol className="mt-2 list-decimal pl-6">
           {rows.map((r) => (
-            <li key={r.port}>
-              <strong>{r.portLabel}</strong>
-              {r.onReceiver ? ' (on the receiver)' : ''}: {r.ends.join(' and ')}
-              {r.yLead ? ', joined by a Y-lead' : ''}; carries {r.carries}
-              {r.steadied ? ', steadied by the unit' : ''}.
-            </li>
+            <li key={r.port}>{leadWords(r)}.</li>
           ))}
-          {gainLeadWords(setup) && <li>{gainLeadWords(setup)}</li>}
+          {gainLead && <li>{gainLead}</li>}
           <li>
             Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
           </li>
@@ -51,46 +52,6 @@ export function WiringStation() {
       </section>
     </div>
   );
-}
-
-interface Lead {
-  port: string;
-  portLabel: string;
-  onReceiver: boolean;
-  carries: string;
-  steadied: boolean;
-  yLead: boolean;
-  ends: string[];
-}
-
-function leadsOf(setup: Setup): Lead[] {
-  const { unit, installation, airframe } = setup;
-  const actuators = [...airframe.servos, ...airframe.motors];
-  return unit.traits.ports.flatMap((port) => {
-    const plug = installation.plugs.find((p) => p.port === port.id);
-    if (!plug) return [];
-    const output = unit.settings.outputs.find((o) => o.port === port.id);
-    return [
-      {
-        port: port.id,
-        portLabel: port.label,
-        onReceiver: port.on === 'receiver',
-        carries: output?.carries ?? 'nothing',
-        steadied: output?.stabilized ?? false,
-        yLead: plug.lead === 'y-lead',
-        ends: plug.drives.map((id) => actuators.find((a) => a.id === id)!.label),
-      },
-    ];
-  });
-}
-
-function gainLeadWords(setup: Setup): string {
-  const { traits, settings } = setup.unit;
-  if (traits.place === 'receiver' || traits.gainLaw === 'fixed') return '';
-  const channel = settings.inputs.find((i) => i.carries === 'gain')?.channel;
-  return setup.installation.gainLead
-    ? `Gain lead: from receiver channel ${channel} to the unit.`
-    : 'Gain lead: not plugged in.';
 }
 
 function Diagram({ setup, rows }: { setup: Setup; rows: Lead[] }) {

@@ -1,17 +1,12 @@
 import { exportArchive, importArchive, previewArchive } from '@/server/archive';
-import { answer, readBytes } from '@/server/http';
+import { answer, download, readBytes } from '@/server/http';
 
 export const dynamic = 'force-dynamic';
 
 export const GET = () =>
   answer(() => {
     const day = new Date().toISOString().slice(0, 10);
-    return new Response(new Uint8Array(exportArchive()), {
-      headers: {
-        'content-type': 'application/zip',
-        'content-disposition': `attachment; filename="workshop ${day}.zip"`,
-      },
-    });
+    return download(exportArchive(), `workshop ${day}.zip`, 'application/zip');
   });
 
 /** Looks first: only with ?confirm=yes is anything written. */

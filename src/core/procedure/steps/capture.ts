@@ -12,7 +12,7 @@ export const capture: Step = {
   applies: (setup) => captureScript(setup).length > 0,
   proofs: byTest('capture'),
   after: ({ unit, intents }) => [
-    'entry',
+    'plain-model',
     'unit',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
       ? ['plain']

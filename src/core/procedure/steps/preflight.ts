@@ -16,6 +16,7 @@ export const preflight: Step = {
     'program',
     'entry',
     'unit',
+    'plain-model',
     'plain',
     'calibration',
     'mounting',

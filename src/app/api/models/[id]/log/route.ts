@@ -1,5 +1,6 @@
 import { addEntry, exportLog, getLog } from '@/server/log';
-import { answer, readJson } from '@/server/http';
+import { answer, download, readJson } from '@/server/http';
+import { getModel } from '@/server/models';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -8,12 +9,11 @@ export const GET = (request: Request, { params }: Context) =>
     const { id } = await params;
     const { as, ...query } = Object.fromEntries(new URL(request.url).searchParams);
     if (as !== 'csv') return getLog(id, query);
-    return new Response(exportLog(id), {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8; header=present',
-        'content-disposition': 'attachment; filename="log.csv"',
-      },
-    });
+    return download(
+      exportLog(id),
+      `${getModel(id).setup.name} log.csv`,
+      'text/csv; charset=utf-8; header=present',
+    );
   });
 
 export const POST = (request: Request, { params }: Context) =>

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { answer, checked } from '@/server/http';
+import { answer, checked, download } from '@/server/http';
 import { getModel } from '@/server/models';
 import { PAPERS, listPdf } from '@/ui/paper/listPdf';
 import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
@@ -20,11 +20,6 @@ export const GET = (request: Request, { params }: Context) =>
       QuerySchema,
       Object.fromEntries(new URL(request.url).searchParams),
     );
-    const name = view.setup.name.replace(/[^A-Za-z0-9 _-]/g, '').trim() || 'model';
-    return new Response(new Uint8Array(await listPdf(MAKERS[what](view), paper)), {
-      headers: {
-        'content-type': 'application/pdf',
-        'content-disposition': `attachment; filename="${name} ${what}.pdf"`,
-      },
-    });
+    const pdf = await listPdf(MAKERS[what](view), paper);
+    return download(pdf, `${view.setup.name} ${what}.pdf`, 'application/pdf');
   });

@@ -1,0 +1,5 @@
+import { TuneStation } from '@/ui/tune/TuneStation';
+
+export default function TunePage() {
+  return <TuneStation />;
+}

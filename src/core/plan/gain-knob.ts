@@ -1,0 +1,15 @@
+import type { Control, Setup } from '../setup';
+
+/** A knob or slider that sets the gain in flight, and the line that lets it. */
+export function gainKnobOf({
+  program,
+  transmitter,
+}: Setup): { control: Control; line: number } | undefined {
+  const turnable = transmitter.controls.filter((c) => c.kind === 'knob' || c.kind === 'slider');
+  for (const [line, { purpose, source }] of program.lines.entries()) {
+    if (purpose !== 'gain' || source.kind !== 'control') continue;
+    const control = turnable.find((c) => c.id === source.id);
+    if (control) return { control, line };
+  }
+  return undefined;
+}

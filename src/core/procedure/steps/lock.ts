@@ -1,0 +1,15 @@
+import { lockScript } from '../../tuning';
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const lock: Step = {
+  id: 'lock',
+  title: 'Lock it in',
+  does: 'Take the gain off the knob: fixed values on a switch.',
+  station: 'tune',
+  session: 'out',
+  cautions: [],
+  applies: (setup) => lockScript(setup).length > 0,
+  proofs: byTest('lock'),
+  after: () => ['tune'],
+};

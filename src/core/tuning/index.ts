@@ -1,0 +1,2 @@
+export * from './figures';
+export * from './script';
