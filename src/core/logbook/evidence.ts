@@ -1,7 +1,7 @@
 import type { Movement } from '../chain';
 import type { Observation } from '../directions';
 import type { Setup } from '../setup';
-import { hashedParts, type Subject } from './parts';
+import { ASKED, hashedParts, type Subject } from './parts';
 
 /**
  * What was seen: where a surface went, whether a test showed what it must, a value off the channel
@@ -31,9 +31,10 @@ export function stamp(setup: Setup, subject: Subject): Record<string, string> {
 /** Why evidence no longer holds for a Setup: the titles of the parts that changed; none = fresh. */
 export function staleReasons(setup: Setup, evidence: Evidence): string[] {
   const now = hashedParts(setup, evidence);
-  const reasons = now
-    .filter((part) => evidence.parts[part.key] !== part.hash)
-    .map((part) => part.title);
+  const changed = now.filter((part) => evidence.parts[part.key] !== part.hash);
+  // That something else is to be seen goes without saying where the cause of it is named.
+  const causes = changed.filter((part) => part.key !== ASKED);
+  const reasons = (causes.length > 0 ? causes : changed).map((part) => part.title);
   const gone = Object.keys(evidence.parts).filter((key) => !now.some((p) => p.key === key));
   return gone.length > 0 && reasons.length === 0 ? ['the path to this surface'] : reasons;
 }

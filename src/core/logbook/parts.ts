@@ -3,7 +3,7 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
 import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
-import { readBacksOf } from '../sheets';
+import { askedOf } from './asked';
 import type { Part } from './part';
 import { ordersOf, partsOfReading } from './subjects';
 import { testOf } from './tests';
@@ -40,32 +40,42 @@ export type HashedPart = Omit<Part, 'value'> & { hash: string };
 
 const known = new WeakMap<Setup, Map<string, HashedPart[]>>();
 
-/** What evidence depends on, hashed. Setups are immutable: worked out once for each, and once for all items of a test. */
+/** What evidence depends on, hashed. Setups are immutable: worked out once for each. */
 export function hashedParts(setup: Setup, subject: Subject): HashedPart[] {
   const own = known.get(setup) ?? new Map<string, HashedPart[]>();
   known.set(setup, own);
-  const name = testOf(subject.check) ? subject.check : `${subject.check} ${subject.surface}`;
-  const found = own.get(name);
-  if (found) return found;
-  const hashed = partsOf(setup, subject).map(({ value, ...part }) => ({
-    ...part,
-    hash: hashOf(value),
-  }));
-  own.set(name, hashed);
-  return hashed;
+  const test = testOf(subject.check);
+  // All items of a test, and all readings of a channel, share their parts; what is asked is each one's own.
+  const shared = test
+    ? subject.check
+    : subject.check.startsWith('read:')
+      ? subject.surface
+      : `${subject.check} ${subject.surface}`;
+  const parts = own.get(shared) ?? hashed(test ? test.parts(setup) : partsOf(setup, subject));
+  own.set(shared, parts);
+  return [...parts, ...hashed([askedPart(setup, subject)])];
 }
 
+const hashed = (parts: readonly Part[]): HashedPart[] =>
+  parts.map(({ value, ...part }) => ({ ...part, hash: hashOf(value) }));
+
+/** Key of the part that holds what the chain says must be seen. */
+export const ASKED = 'asked';
+
+const askedPart = (setup: Setup, { check, surface }: Subject): Part => ({
+  key: ASKED,
+  title: 'what is to be done or seen',
+  value: askedOf(setup, check, surface),
+});
+
 /**
- * What a reading, a test, or an observation of a surface in a direction check depends on, piece by piece. A stick check
- * reads the path from stick to surface; a correction check also reads the unit's senses and mounting.
+ * What a reading or an observation of a surface in a direction check depends on, piece by piece. A
+ * stick check reads the path from stick to surface; a correction check also reads the unit's senses
+ * and mounting.
  */
-export function partsOf(setup: Setup, subject: Subject): Part[] {
-  const test = testOf(subject.check);
-  if (test) return test.parts(setup);
-  if (subject.check.startsWith('read:')) {
-    const asked = readBacksOf(setup).find((r) => `read:${r.id}` === subject.check);
-    return partsOfReading(setup, Number(subject.surface.slice(2)), asked?.controls);
-  }
+function partsOf(setup: Setup, subject: Subject): Part[] {
+  if (subject.check.startsWith('read:'))
+    return partsOfReading(setup, Number(subject.surface.slice(2)));
   const { airframe, unit, program, installation, transmitter } = setup;
   const check = checksFor(setup).find((c) => c.id === subject.check);
   const surface = airframe.surfaces.find((s) => s.id === subject.surface);
@@ -172,7 +182,7 @@ export function partsOf(setup: Setup, subject: Subject): Part[] {
 }
 
 /** Short hash of a value: SHA-256 over canonical JSON (RFC 8785), first 16 bytes in hex. */
-export function hashOf(value: unknown): string {
+function hashOf(value: unknown): string {
   const text = canonicalize(value ?? null) ?? 'null';
   return bytesToHex(sha256(utf8ToBytes(text))).slice(0, 32);
 }

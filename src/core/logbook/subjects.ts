@@ -4,13 +4,12 @@ import { coneOf } from '../verify';
 import type { Part } from './part';
 
 /** Everything a value on the channel monitor depends on. */
-export function partsOfReading(setup: Setup, channel: number, asked: unknown): Part[] {
+export function partsOfReading(setup: Setup, channel: number): Part[] {
   const { program, transmitter, installation } = setup;
   const cone = coneOf(setup, [channel]);
   const controls = cone.controls.map((at) => transmitter.controls[at]!.id);
   const { revisions } = installation;
   return [
-    { key: 'asked', title: 'what is to be read', value: asked },
     {
       key: `lines:${channel}`,
       title: `the lines of channel ${channel}`,

@@ -53,7 +53,7 @@ export interface Killed {
 }
 
 /** The step a piece of evidence belongs to. */
-function stepOf(check: string): Step | undefined {
+export function stepOf(check: string): Step | undefined {
   const id = check.startsWith('read:')
     ? 'entry'
     : check.startsWith('stick-')

@@ -1,0 +1,28 @@
+import { usualWishes, writeWishes } from '@/core/plan';
+import type { ProgramWishes, Setup } from '@/core/setup';
+import { sampleOf, type Sample } from './dependence';
+import { richSetup } from './rich';
+import { makeSetup } from './setups';
+
+function wished(setup: Setup, change: Partial<ProgramWishes>): Setup {
+  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  if (!next.ok) throw new Error(next.reasons.join('; '));
+  return next.setup;
+}
+
+/** A few Setups that between them have every field of the schema that can have a value. */
+export const evidenceSamples = (): Sample[] =>
+  [
+    richSetup(),
+    makeSetup('conventional', 'button-stabilizer'),
+    makeSetup('conventional', 'satellite-gyro'),
+    makeSetup('car', 'steering-receiver', 'surface-four'),
+    wished(makeSetup('flying-wing', 'menu-receiver'), {
+      panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
+      rates: { offPct: 60, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
+      failsafe: { school: 'glide', pitchDeg: 3, rollDeg: 0 },
+      callouts: true,
+      timerMin: 6,
+    }),
+    wished(makeSetup('v-tail', 'switch-receiver', 'switch-value-six'), {}),
+  ].map(sampleOf);
