@@ -6,6 +6,7 @@ import { diagnosisRatio } from './diagnosis';
 import { plannerRatio } from './planner';
 import { proofRatios } from './proof';
 import { straightLine } from './straight-line';
+import { workshopRatios } from './workshop';
 
 const setup = makeSetup();
 setup.unit.settings.slots = ['rate', 'rate', 'rate'];
@@ -72,3 +73,4 @@ console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 
 await plannerRatio();
 await proofRatios();
 await diagnosisRatio();
+await workshopRatios();

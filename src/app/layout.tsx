@@ -5,6 +5,7 @@ import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import { Toaster } from 'sonner';
+import { workshopProblem } from '@/server/workshop';
 import { TopBar } from '@/ui/frame/TopBar';
 import { asTheme, THEME_COOKIE } from '@/ui/theme/themes';
 
@@ -16,6 +17,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
   const theme = asTheme((await cookies()).get(THEME_COOKIE)?.value);
+  const problem = workshopProblem();
   return (
     <html lang="en" data-theme={theme}>
       <body className="min-h-screen">
@@ -24,10 +26,24 @@ export default async function RootLayout({ children }: { children: React.ReactNo
         </a>
         <TopBar theme={theme} />
         <main id="main" className="mx-auto max-w-7xl px-4 pb-16">
-          {children}
+          {problem === undefined ? children : <Unusable problem={problem} />}
         </main>
         <Toaster position="bottom-center" closeButton />
       </body>
     </html>
+  );
+}
+
+/** A file that is not ours, or is damaged, is never written to: what to do instead. */
+function Unusable({ problem }: { problem: string }) {
+  return (
+    <div role="alert" className="card border-stop mt-8 max-w-2xl">
+      <h1 className="text-2xl font-bold">The workshop cannot be opened</h1>
+      <p className="mt-2 wrap-anywhere">{problem}</p>
+      <p className="mt-2">
+        Move that file away, or name another folder in <code>TOLVAN_DATA</code>, start again, and
+        bring your last copy of the workshop in.
+      </p>
+    </div>
   );
 }

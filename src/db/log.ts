@@ -46,12 +46,12 @@ export function logRepository(db: Db) {
   );
   const selectAll = db.prepare('SELECT * FROM log_entry WHERE model_id = ? ORDER BY at, uid');
   const selectLast = db.prepare(
-    `SELECT model_id AS modelId,
-            (SELECT max(at) FROM log_entry WHERE model_id = m.model_id AND kind = 'flight')
+    `SELECT m.id AS modelId,
+            (SELECT max(at) FROM log_entry WHERE model_id = m.id AND kind = 'flight')
               AS flight,
-            (SELECT max(at) FROM log_entry WHERE model_id = m.model_id AND kind = 'preflight')
+            (SELECT max(at) FROM log_entry WHERE model_id = m.id AND kind = 'preflight')
               AS preflight
-       FROM (SELECT DISTINCT model_id FROM log_entry) AS m`,
+       FROM model AS m`,
   );
   return {
     /** @returns false where the entry is there already */

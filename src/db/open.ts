@@ -5,10 +5,15 @@ import { migrate } from './migrate';
 
 export type Db = Database.Database;
 
+/** The file is not one of ours, is damaged, or was made by a newer version. Known by its code. */
+export class UnusableError extends Error {
+  readonly code = 'UNUSABLE';
+}
+
 /**
  * Opens (and makes, and migrates) the one database file.
  * @param folder where it lives; ':memory:' for tests
- * @throws Error in words when the file is not a database of ours or was made by a newer version
+ * @throws UnusableError in words; the file is left as it is
  */
 export function openDatabase(folder: string): Db {
   const file = folder === ':memory:' ? folder : join(folder, 'tolvan.db');
@@ -24,6 +29,8 @@ export function openDatabase(folder: string): Db {
     return db;
   } catch (error) {
     db.close();
-    throw new Error(`${file} cannot be used: ${(error as Error).message}. It was left as it is.`);
+    throw new UnusableError(
+      `${file} cannot be used: ${(error as Error).message}. It was left as it is.`,
+    );
   }
 }

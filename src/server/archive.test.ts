@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { failureOf } from '../../tests/kit/failure';
 import { LAKE_HOLLOW } from '../demo/lake-hollow';
-import { stamp } from '../core/logbook';
+import { storeModel } from '../demo/store';
 import { exportArchive, importArchive, previewArchive } from './archive';
 import {
   addEntry,
@@ -22,24 +22,8 @@ const AT = '2026-11-01T00:00:00.000Z';
 let store: Workshop;
 let other: Workshop;
 
-/** The demo club, all but its dearest proofs. */
-function fill(into: Workshop): void {
-  LAKE_HOLLOW.forEach((make, n) => {
-    const { versions, seen, log } = make();
-    const modelId = `model-${n}`;
-    versions.forEach(({ setup, label, at }, i) =>
-      into.models.restore({ modelId, version: i + 1, label, setup, createdAt: at }),
-    );
-    for (const o of seen)
-      into.evidence.add(modelId, {
-        ...o,
-        parts: stamp(versions[0]!.setup, o),
-        version: 1,
-        at: AT,
-      });
-    for (const entry of log) into.log.add(modelId, entry);
-  });
-}
+const fill = (into: Workshop): void =>
+  LAKE_HOLLOW.forEach((make, n) => storeModel(into, `model-${n}`, make()));
 
 beforeEach(() => {
   store = openWorkshop(':memory:');

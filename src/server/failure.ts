@@ -3,7 +3,7 @@ import type { Problem } from '../core/setup';
 /** A request that cannot be done, with the status it earns and every reason. */
 export class Failure extends Error {
   constructor(
-    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 507,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503 | 507,
     readonly problems: Problem[],
     readonly head?: number,
   ) {
@@ -16,7 +16,10 @@ export const notFound = (what: string) =>
 
 /** Turns what storage throws into something a person can act on; unknown errors pass. */
 export function asFailure(error: unknown): unknown {
-  const { code, head } = (error ?? {}) as { code?: string; head?: number };
+  const { code, head, message } = (error ?? {}) as Partial<Error> & {
+    code?: string;
+    head?: number;
+  };
   if (code === 'OUTDATED')
     return new Failure(
       409,
@@ -25,5 +28,14 @@ export function asFailure(error: unknown): unknown {
     );
   if (code === 'SQLITE_FULL')
     return new Failure(507, [{ path: '', reason: 'the disk is full: nothing was saved' }]);
+  if (code === 'UNUSABLE') return new Failure(503, [{ path: '', reason: message ?? '' }]);
+  if (code?.startsWith('SQLITE_BUSY'))
+    return new Failure(503, [
+      { path: '', reason: 'another program holds the database: nothing was saved, try again' },
+    ]);
+  if (code?.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
+    return new Failure(503, [
+      { path: '', reason: 'the database file is damaged: put a copy of the workshop in its place' },
+    ]);
   return error;
 }

@@ -36,9 +36,11 @@ export function listModels(store = workshop()): ShelfEntry[] {
   const until = Date.now() + PROOF_BUDGET_MS;
   const newest = store.evidence.newest();
   const last = store.log.last();
+  const lines = store.shelf.all<ShelfLine>();
   return store.models.heads().map(({ modelId, version, at }) => {
     const madeOf = `${version} ${newest.get(modelId) ?? 0}`;
-    let line = store.shelf.of<ShelfLine>(modelId, madeOf);
+    const kept = lines.get(modelId);
+    let line = kept?.madeOf === madeOf ? kept.line : undefined;
     if (!line) {
       const mayProve = Date.now() < until;
       line = workOut(store, modelId, mayProve);
@@ -71,18 +73,25 @@ function workOut(store: Workshop, modelId: string, mayProve: boolean): ShelfLine
   const next = stoppedAt(job) ?? nextStep(job);
   return {
     ...base,
-    status: next?.status ?? 'proven',
-    words: isReady(job) ? 'ready' : standsBetween(job, next!),
+    status: isReady(job) ? 'proven' : next!.status,
+    words: isReady(job) ? readyWords(next) : standsBetween(job, next!),
     done: job.filter((j) => j.status === 'proven').length,
     total: job.length,
   };
 }
 
+/** Ready all the same: what is left is done out there. */
+const readyWords = (next: JobStep | undefined) =>
+  next ? `ready; out there: ${next.step.title.toLowerCase()}` : 'ready';
+
 function standsBetween(job: readonly JobStep[], { step, status, proofs }: JobStep): string {
   if (status === 'stop') return `${step.title}: ${proofs.find((p) => p.status === 'stop')!.what}`;
   const stale = job.filter((j) => j.status === 'stale');
   const [why] = stale.flatMap((j) => j.reasons);
-  return stale.length > 0
-    ? `${stale.map((j) => j.step.title).join(', ')} again: ${why} changed`
-    : `next: ${step.title.toLowerCase()}`;
+  if (stale.length === 0) return `next: ${step.title.toLowerCase()}`;
+  const what =
+    stale.length > 3
+      ? `${stale.length} of ${job.length} steps`
+      : stale.map((j) => j.step.title).join(', ');
+  return `${what} again: ${why} changed`;
 }

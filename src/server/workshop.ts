@@ -34,4 +34,14 @@ export function workshop(): Workshop {
   return (shared.tolvanWorkshop ??= openWorkshop(dataFolder()));
 }
 
+/** Why nothing can be opened here, in words; undefined when all is well. */
+export function workshopProblem(): string | undefined {
+  try {
+    workshop();
+    return undefined;
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
 export { openWorkshop };

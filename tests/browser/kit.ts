@@ -1,15 +1,18 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+import { everything } from '@/demo/kit';
+import { makeSetup } from '../kit/setups';
 
 /** Opens a station of the model with this name, by way of the shelf. */
 export async function openModel(page: Page, name: string, station: string) {
   await page.goto('/');
   await page.getByRole('link', { name }).click();
-  await page
-    .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: station })
-    .click();
-  await expect(page).toHaveURL(new RegExp(`/${station.toLowerCase().split(' ')[0]}$`));
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', {
+    name: new RegExp(`^${station}`),
+  });
+  const href = (await link.getAttribute('href'))!;
+  await link.click();
+  await expect(page).toHaveURL(href);
 }
 
 /** Nothing serious in the automatic accessibility check. */
@@ -53,4 +56,16 @@ export async function newModel(page: Page, name: string): Promise<string> {
   };
   const reply = await page.request.post('/api/models', { data: answers });
   return ((await reply.json()) as { id: string }).id;
+}
+
+/** A model on which everything there is to see has been seen, as its owner would send it in. */
+export async function provenModel(page: Page, name: string): Promise<string> {
+  const setup = { ...makeSetup(), name };
+  const made = await page.request.post('/api/import', { data: JSON.stringify(setup) });
+  const { id } = (await made.json()) as { id: string };
+  for (const seen of everything(setup)) {
+    const reply = await page.request.post(`/api/models/${id}/observations`, { data: seen });
+    expect(reply.status(), JSON.stringify(seen)).toBe(200);
+  }
+  return id;
 }

@@ -1,11 +1,16 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
+import fc from 'fast-check';
 import { makeSetup } from '../kit/setups';
 
-const count = async (request: APIRequestContext) =>
-  (await (await request.get('/')).text()).match(/models\/[0-9a-f]{8}\/directions/g)?.length ?? 0;
+/** How many models stand on the shelf. */
+const count = async (request: APIRequestContext) => {
+  const html = await (await request.get('/')).text();
+  return new Set(html.match(/models\/[0-9a-f]{8}\/job/g)).size;
+};
 
 test('bad files are refused with where and why, and nothing is stored', async ({ request }) => {
   const before = await count(request);
+  expect(before).toBeGreaterThanOrEqual(6);
   const post = (data: string) => request.post('/api/import', { data: Buffer.from(data) });
   const tries: [string, number, RegExp][] = [
     ['not json at all', 422, /not JSON/],
@@ -13,6 +18,9 @@ test('bad files are refused with where and why, and nothing is stored', async ({
     [JSON.stringify({ ...makeSetup(), wings: 2 }), 422, /\/wings.*unknown field/],
     [JSON.stringify({ format: 'other' }), 422, /\/format/],
     ['x'.repeat(10_000_000), 413, /too large/],
+    ['', 422, /not JSON/],
+    ['[]', 422, /object/],
+    [`{"a":${'['.repeat(20_000)}${']'.repeat(20_000)}}`, 422, /./],
   ];
   for (const [body, status, reason] of tries) {
     const reply = await post(body);
@@ -57,4 +65,62 @@ test('what is not there says so', async ({ page, request }) => {
   expect((await request.get('/api/models/00000000')).status()).toBe(404);
   await page.goto('/models/00000000/rig');
   await expect(page.getByText('Nothing lies here')).toBeVisible();
+});
+
+test('every route takes rubbish with a refusal, never with a fault of its own', async ({
+  request,
+}) => {
+  const made = await request.post('/api/import', { data: JSON.stringify(makeSetup()) });
+  const { id } = (await made.json()) as { id: string };
+  const own = `/api/models/${id}`;
+  const bodies = ['', 'null', '[]', '{}', '7', '"x"', '{"basedOn":1}', '{"basedOn":-1,"setup":[]}'];
+  const posts = ['events', 'observations', 'preflight', 'remedy', 'versions', 'log'].map(
+    (what) => `${own}/${what}`,
+  );
+  const strange = fc.sample(fc.json(), 12).concat(fc.sample(fc.string(), 6));
+  for (const path of [...posts, '/api/models', '/api/import', '/api/hangar', '/api/hangar/import'])
+    for (const data of [...bodies, ...strange]) {
+      // An empty workshop of parts may be brought in; nothing else of this is anything.
+      const status = (await request.post(path, { data: Buffer.from(data) })).status();
+      expect([400, 409, 413, 422], `${path} ${data}`).toContain(status);
+    }
+  for (const path of ['/api/archive', `${own}/log/import`])
+    for (const query of ['', '?confirm=yes', '?confirm=%00'])
+      for (const data of [...bodies.slice(0, 3), 'PK\u0003\u0004', ...strange.slice(0, 4)]) {
+        const reply = await request.post(`${path}${query}`, { data: Buffer.from(data) });
+        expect(reply.status(), `${path}${query} ${data}`).toBeLessThan(500);
+      }
+  const put = await request.put(`${own}/setup`, { data: Buffer.from('{"basedOn":1}') });
+  expect(put.status()).toBe(422);
+  const odd = ['', '..', '%2e%2e%2f', '0', 'x'.repeat(300), '%00', "';--", '%E2%82'];
+  for (const bit of odd)
+    for (const path of [
+      `/api/models/${bit}`,
+      `/api/models/${bit}/export`,
+      `${own}/versions?from=${bit}&to=2`,
+      `${own}/log?kind=${bit}&most=${bit}`,
+      `${own}/paper?what=${bit}`,
+      `${own}/sheet?style=${bit}&as=pdf`,
+      `/api/hangar/${bit}`,
+      `/models/${bit}/job`,
+      `/hangar/${bit}`,
+    ]) {
+      const reply = await request.get(path, { maxRedirects: 0 });
+      expect(reply.status(), path).toBeLessThan(500);
+    }
+  // And the model is what it was.
+  expect(await (await request.get(`${own}/export`)).json()).toEqual(makeSetup());
+});
+
+test('papers and files keep their names, whatever letters they have', async ({ request }) => {
+  const setup = { ...makeSetup(), name: 'Sjöfågel "7" / мост' };
+  const made = await request.post('/api/import', { data: JSON.stringify(setup) });
+  const { id } = (await made.json()) as { id: string };
+  for (const path of ['export', 'paper?what=preflight&paper=A6', 'paper?what=job', 'log?as=csv']) {
+    const named = (await request.get(`/api/models/${id}/${path}`)).headers()[
+      'content-disposition'
+    ]!;
+    expect(named).toContain('filename="Sjofagel');
+    expect(decodeURIComponent(named.split("UTF-8''")[1]!)).toMatch(/^Sjöfågel 7 . мост/);
+  }
 });

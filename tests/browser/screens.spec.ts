@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel } from './kit';
 
-const STATIONS = ['Transmitter', 'Plan', 'Wiring', 'Plain model', 'Unit', 'Directions', 'Rig'];
+import { STATIONS } from '@/ui/frame/stations';
 
 for (const size of [
   { width: 1280, height: 800 },
@@ -18,7 +18,7 @@ for (const size of [
       await expectAccessible(page);
       await expectNoSideways(page);
     });
-    for (const station of STATIONS)
+    for (const { title: station } of STATIONS)
       test(station, async ({ page }) => {
         const errors: string[] = [];
         page.on('pageerror', (e) => errors.push(e.message));

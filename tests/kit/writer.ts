@@ -1,5 +1,7 @@
-// Saves version after version and says so each time; meant to be killed in the middle.
-import { addModel, getModel, saveSetup } from '../../src/server/models';
+// Saves a version, an observation and a log line round after round and says so each time; meant to
+// be killed in the middle.
+import { addEntry } from '../../src/server/log';
+import { addModel, getModel, recordObservation, saveSetup } from '../../src/server/models';
 import { openWorkshop } from '../../src/server/workshop';
 import { makeSetup } from './setups';
 
@@ -8,7 +10,13 @@ const heads = store.models.heads();
 const id = heads[0]?.modelId ?? addModel(makeSetup(), 'Started', store).id;
 for (;;) {
   const { version, setup } = getModel(id, store);
-  const next = { ...setup, notes: `written as version ${version + 1}` };
-  saveSetup(id, { basedOn: version, label: 'Written', setup: next }, store);
-  process.stdout.write(`${version + 1}\n`);
+  const next = version + 1;
+  const notes = `written as version ${next}`;
+  saveSetup(id, { basedOn: version, label: 'Written', setup: { ...setup, notes } }, store);
+  process.stdout.write(`version ${next}\n`);
+  const seen = next % 2 ? 'pass' : 'fail';
+  recordObservation(id, { check: 'test:identify', surface: 'bound', seen }, store);
+  process.stdout.write(`seen ${next}\n`);
+  addEntry(id, { kind: 'note', at: new Date().toISOString(), title: `note ${next}` }, store);
+  process.stdout.write(`note ${next}\n`);
 }

@@ -5,10 +5,13 @@ import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { openWorkshop } from '@/server/workshop';
 
-const ROUNDS = 6;
+const ROUNDS = 12;
 
-/** Runs the writer until it has said a few versions, then kills it. @returns the last one it said */
-function writeAndKill(folder: string, after: number): Promise<number> {
+/** The last of each kind the writer said it had written. */
+type Said = Record<'version' | 'seen' | 'note', number>;
+
+/** Runs the writer until it has said so much, then kills it in the middle of something. */
+function writeAndKill(folder: string, after: number): Promise<Said> {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'tests/kit/writer.ts', folder]);
     let said = '';
@@ -22,7 +25,10 @@ function writeAndKill(folder: string, after: number): Promise<number> {
       if (signal !== 'SIGKILL')
         return reject(new Error(`the writer ended by itself: ${complaint}`));
       // Only whole lines were acknowledged.
-      resolve(Number(said.slice(0, said.lastIndexOf('\n')).split('\n').at(-1)));
+      const lines = said.slice(0, said.lastIndexOf('\n')).split('\n');
+      const last = (kind: string) =>
+        Number(lines.findLast((l) => l.startsWith(kind))?.split(' ')[1] ?? 0);
+      resolve({ version: last('version'), seen: last('seen'), note: last('note') });
     });
   });
 }
@@ -30,14 +36,20 @@ function writeAndKill(folder: string, after: number): Promise<number> {
 it('nothing acknowledged is lost when the process is killed while writing', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'tolvan-kill-'));
   for (let round = 0; round < ROUNDS; round++) {
-    const acknowledged = await writeAndKill(folder, 3 + 7 * round);
+    const acknowledged = await writeAndKill(folder, 4 + 5 * round);
     const store = openWorkshop(folder);
     const [head] = store.models.heads();
-    expect(head!.version).toBeGreaterThanOrEqual(acknowledged);
+    const id = head!.modelId;
+    expect(head!.version).toBeGreaterThanOrEqual(acknowledged.version);
     for (let v = 2; v <= head!.version; v++)
-      expect(store.models.version(head!.modelId, v)!.setup.notes).toBe(`written as version ${v}`);
+      expect(store.models.version(id, v)!.setup.notes).toBe(`written as version ${v}`);
+    const versionsSeen = store.evidence.of(id).map((e) => e.version);
+    expect(Math.max(0, ...versionsSeen)).toBeGreaterThanOrEqual(acknowledged.seen);
+    const notes = store.log.all(id).map((e) => Number(e.title.split(' ')[1]));
+    expect(Math.max(0, ...notes)).toBeGreaterThanOrEqual(acknowledged.note);
+    expect(new Set(notes).size).toBe(notes.length);
     expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok');
     store.db.close();
   }
   rmSync(folder, { recursive: true });
-}, 90_000);
+}, 120_000);

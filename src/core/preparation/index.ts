@@ -11,7 +11,7 @@ export function identifyScript(setup: Setup): ScriptStep[] {
   return scriptOf('identify', [
     [
       'versions',
-      'Read hardware version, firmware and channel count off the unit and the transmitter, and write them down under Unit and Transmitter. Update first, set afterwards: an update may wipe settings.',
+      'Read hardware version, firmware and channel count off the unit and the transmitter, and write them down. Update first, set afterwards: an update may wipe settings.',
       [
         `unit: ${installation.unitHardware || 'hardware not written down'}, ${installation.unitFirmware || 'firmware not written down'}`,
         `transmitter: ${installation.transmitterFirmware || 'firmware not written down'}`,
@@ -98,7 +98,7 @@ export function plainScript(setup: Setup): ScriptStep[] {
     ],
     [
       'throws',
-      'Unit off. Move every stick from end to end and measure at the trailing edge.',
+      `Unit off. Move every stick from end to end and measure at the ${setup.airframe.kind === 'car' ? 'front edge of the wheel' : 'trailing edge'}.`,
       throwsOf(setup).map(({ surface, low, high }) => throwWords(setup, surface, [low, high])),
     ],
     [
@@ -121,17 +121,6 @@ export function plainScript(setup: Setup): ScriptStep[] {
             extras.map(
               (s) => `${s.label.toLowerCase()} moves with its own switch, and with nothing else`,
             ),
-          ] as const,
-        ]
-      : []),
-    ...(setup.airframe.kind === 'car'
-      ? [
-          [
-            'chassis',
-            'Gain off: drive it on the flat, hands off the steering, and set the chassis up.',
-            [
-              'it runs straight by itself: a gyro hides poor steering geometry, it does not mend it',
-            ],
           ] as const,
         ]
       : []),

@@ -36,9 +36,14 @@ export function jobOf(bench: Bench): JobStep[] {
   });
 }
 
-/** Whether nothing stands between the model and its next flight or run: what is left is done out there. */
+/**
+ * Whether nothing stands between the model and its next flight or run. What is done out there may
+ * still be open, but nothing of it may have gone wrong.
+ */
 export const isReady = (job: readonly JobStep[]): boolean =>
-  job.every((j) => j.status === 'proven' || j.step.session === 'out');
+  job.every(
+    ({ status, step }) => status === 'proven' || (step.session === 'out' && status !== 'stop'),
+  );
 
 /** The step that stops the work: found wrong, the earliest of those that wait for nothing else. */
 export const stoppedAt = (job: readonly JobStep[]): JobStep | undefined =>

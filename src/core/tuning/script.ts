@@ -42,7 +42,10 @@ export function tuneScript(setup: Setup): ScriptStep[] {
       [
         'trim',
         `${offStart}: on a straight, hands off.`,
-        ['it runs straight; trims that moved are written down as an event, and taught again'],
+        [
+          'it runs straight by itself: a gyro hides poor steering geometry, it does not mend it',
+          'trims that moved are written down as an event, and taught again',
+        ],
       ],
       [
         'fast',
@@ -91,7 +94,7 @@ export function lockScript(setup: Setup): ScriptStep[] {
   return scriptOf('lock', [
     [
       'fixed',
-      `Put what was found on a switch, below; or leave ${knob.control.label} on purpose.`,
+      `Put what was found on a switch, on this page; or leave ${knob.control.label} on purpose.`,
       [`left on purpose: its place is marked, and it is looked at before every start`],
     ],
   ]);

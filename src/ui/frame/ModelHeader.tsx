@@ -43,7 +43,7 @@ export function ModelHeader() {
         </div>
       </div>
       <nav aria-label="Stations of the job">
-        <ol ref={strip} className="relative flex gap-1 overflow-x-auto pb-1">
+        <ol ref={strip} className="relative flex gap-1 overflow-x-auto pb-1 lg:flex-wrap">
           {STATIONS.map((station) => {
             const status = station.status?.(
               setup,

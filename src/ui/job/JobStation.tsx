@@ -21,7 +21,7 @@ import { useAcknowledged } from './useAcknowledged';
 
 /** The order of work: where everything stands, and the one thing to do next. */
 export function JobStation() {
-  const { id, setup, evidence } = useModel((s) => s);
+  const { setup, evidence } = useModel((s) => s);
   const { findings, visiting } = useVerdict();
   const judged = visiting === undefined ? findings : undefined;
   const job = useMemo(
@@ -37,6 +37,7 @@ export function JobStation() {
   return (
     <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
+        {isReady(job) && <Ready />}
         <Next job={job} />
         <Killed />
         <Steps job={job} />
@@ -44,11 +45,31 @@ export function JobStation() {
       <aside className="flex flex-col gap-4">
         <Way job={job} />
         <p className="flex flex-wrap gap-2">
-          <PaperLinks what="job" papers={['A4', 'LETTER']} />
+          <PaperLinks what="job" words="Job sheet" papers={['A4', 'LETTER']} />
         </p>
         <EventButtons />
       </aside>
     </div>
+  );
+}
+
+/** Nothing stands between the model and its next outing. */
+function Ready() {
+  const id = useModel((s) => s.id);
+  return (
+    <section className="card" aria-labelledby="ready-title">
+      <h2 id="ready-title" className="text-2xl font-bold">
+        <StatusMark status="proven" words="Ready" />
+      </h2>
+      <p className="mt-1 text-lg">
+        Nothing stands in the way. On the day:{' '}
+        <Link className="underline" href={`/models/${id}/preflight`}>
+          the preflight card
+        </Link>
+        , then height, a helper on the gain control, off known by touch. Follow the rules of your
+        country, club and site.
+      </p>
+    </section>
   );
 }
 
@@ -57,22 +78,7 @@ function Next({ job }: { job: readonly JobStep[] }) {
   const id = useModel((s) => s.id);
   const { has, acknowledge } = useAcknowledged();
   const next = stoppedAt(job) ?? nextStep(job);
-  if (!next || isReady(job))
-    return (
-      <section className="card" aria-labelledby="next-title">
-        <h2 id="next-title" className="text-2xl font-bold">
-          <StatusMark status="proven" words="Ready" />
-        </h2>
-        <p className="mt-1 text-lg">
-          Every step holds. On the day:{' '}
-          <Link className="underline" href={`/models/${id}/preflight`}>
-            the preflight card
-          </Link>
-          , then height, a helper on the gain control, off known by touch. Follow the rules of your
-          country, club and site.
-        </p>
-      </section>
-    );
+  if (!next) return null;
   const { step, status, proofs, reasons } = next;
   const missing = step.cautions.filter((c) => !has(c));
   return (

@@ -106,10 +106,10 @@ function Seat() {
           rotation={turning ?? mountingMatrix(mounting)}
           pinsAt={traits.pinsAt ?? USUAL_PINS}
         />
-        <p className="text-soft pointer-events-none absolute bottom-0 left-0 text-sm">
-          Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
-        </p>
       </div>
+      <p className="text-soft text-sm">
+        Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
+      </p>
       <p className="mt-2 text-xl font-bold" aria-live="polite" data-testid="sits">
         {mountingPhrase(shown)}
       </p>

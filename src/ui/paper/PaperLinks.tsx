@@ -7,13 +7,20 @@ import type { Paper } from './listPdf';
 const WORDS: Record<Paper, string> = { A4: 'A4', LETTER: 'Letter', A5: 'A5', A6: 'A6' };
 
 /** One of a model's papers as PDF, a link for each size. */
-export function PaperLinks({ what, papers }: { what: string; papers: readonly Paper[] }) {
+export function PaperLinks({
+  what,
+  words,
+  papers,
+}: {
+  what: string;
+  words: string;
+  papers: readonly Paper[];
+}) {
   const id = useModel((s) => s.id);
   return papers.map((paper) => (
     <a key={paper} className="btn" href={`/api/models/${id}/paper?what=${what}&paper=${paper}`}>
       <Printer size={18} aria-hidden />
-      <span className="sr-only">PDF on </span>
-      {WORDS[paper]}
+      {words}, {WORDS[paper]}
     </a>
   ));
 }

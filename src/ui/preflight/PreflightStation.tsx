@@ -13,7 +13,7 @@ type Answers = Record<string, 'pass' | 'fail'>;
 
 /** Before every flight or run: one check at a time, large, for a phone beside the model. */
 export function PreflightStation() {
-  const { id, setup, preflight } = useModel((s) => s);
+  const { setup, preflight } = useModel((s) => s);
   const card = preflightCard(setup);
   const [answers, setAnswers] = useState<Answers>({});
   const [at, setAt] = useState<number>();
@@ -139,7 +139,7 @@ export function PreflightStation() {
         <button type="button" className="btn btn-main text-lg" onClick={() => setAt(0)}>
           Go through it now
         </button>
-        <PaperLinks what="preflight" papers={['A6', 'A5', 'A4', 'LETTER']} />
+        <PaperLinks what="preflight" words="Card" papers={['A6', 'A5', 'A4', 'LETTER']} />
       </div>
       <section className="card" aria-labelledby="card-title">
         <h2 id="card-title" className="text-xl font-bold">

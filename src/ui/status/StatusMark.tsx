@@ -57,8 +57,15 @@ export function StatusMark({
   quiet?: boolean;
 }) {
   return (
-    <span className={`inline-flex items-center gap-1.5 font-semibold ${COLOURS[status]}`}>
-      <svg width="18" height="18" viewBox="0 0 20 20" aria-hidden className="shrink-0">
+    <span className={`inline-flex items-start gap-1.5 font-semibold ${COLOURS[status]}`}>
+      <svg
+        width="18"
+        height="18"
+        viewBox="0 0 20 20"
+        aria-hidden
+        // Beside the first line of long words, not in the middle of them.
+        className={`shrink-0 ${quiet ? '' : 'mt-[0.2em]'}`}
+      >
         <Shape status={status} />
       </svg>
       <span className={quiet ? 'sr-only' : ''}>{words ?? WORDS[status]}</span>

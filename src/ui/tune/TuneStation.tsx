@@ -61,7 +61,8 @@ function Found() {
   const { setup, wishes, wish, reasons } = useWishes();
   const { cruiseMps, approachMps } = setup.airframe.measures;
   const knob = gainKnobOf(setup);
-  const [shook, setShook] = useState(0);
+  // Nothing read yet stands for no gain.
+  const [shook, setShook] = useState(gainOfReading(setup, -100) === 0 ? -100 : 0);
   const atShake = gainOfReading(setup, shook) ?? 0;
   const [fastPct, setFast] = useState<number>();
   const [slowPct, setSlow] = useState<number>();

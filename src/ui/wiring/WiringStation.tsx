@@ -25,7 +25,7 @@ export function WiringStation() {
             <Printer size={18} aria-hidden />
             Print
           </button>
-          <PaperLinks what="wiring" papers={['A4', 'LETTER']} />
+          <PaperLinks what="wiring" words="PDF" papers={['A4', 'LETTER']} />
         </div>
       </div>
       <section className="card overflow-x-auto" aria-label="Wiring diagram" tabIndex={0}>

@@ -1,0 +1,121 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, expectNoSideways, newModel, provenModel } from './kit';
+
+test('the job has one next thing, asks before it can hurt, and remembers that for the session', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Patient plover');
+  await page.goto(`/models/${id}/job`);
+  await expect(page.getByRole('heading', { name: /^Identify:/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Do it now' }).click();
+  await expect(page).toHaveURL(/bench$/);
+  // Written down, bound; each answer is evidence, not a tick.
+  await page.getByLabel('Unit, firmware').fill('3.1');
+  await page.getByLabel('Unit, hardware').fill('2');
+  await page.getByLabel('Transmitter, firmware').fill('2.10');
+  await page.getByLabel('Transmitter, firmware').blur();
+  await expect(page.getByText('unit: 2, 3.1')).toBeVisible();
+  const know = page.locator('section', { has: page.getByRole('heading', { name: 'Know it' }) });
+  for (const button of await know.getByRole('button', { name: /^Seen so/ }).all())
+    await button.click();
+  await expect(know.getByText('2 of 2 seen as they must be')).toBeVisible();
+
+  await page.goto(`/models/${id}/job`);
+  // Now it wants the bench: the propeller first.
+  await expect(page.getByRole('link', { name: 'Do it now' })).toHaveCount(0);
+  const next = page.locator('section', { has: page.locator('#next-title') });
+  for (const box of await next.getByRole('checkbox').all()) await box.check();
+  await expect(page.getByRole('link', { name: 'Do it now' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('link', { name: 'Do it now' })).toBeVisible();
+  // Another session at the bench asks again.
+  await page.evaluate(() => sessionStorage.clear());
+  await page.reload();
+  await expect(next.getByRole('checkbox').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Do it now' })).toHaveCount(0);
+  await expect(
+    page.getByText(/this one changes the bench \d times?, and none does with fewer/),
+  ).toBeVisible();
+});
+
+test('something happened: two taps, and what it killed is said with the reason', async ({
+  page,
+}) => {
+  const id = await provenModel(page, 'Ready redshank');
+  await page.goto(`/models/${id}/job`);
+  await expect(page.getByRole('heading', { name: 'Ready' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Ready redshank/ })).toContainText('ready');
+
+  await page.goto(`/models/${id}/job`);
+  await page.getByRole('button', { name: 'Unit moved or taken out' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  const killed = page.locator('section', { has: page.locator('#killed-title') });
+  await expect(killed).toContainText('Corrections');
+  await expect(killed).toContainText('how the unit sits in the model');
+  await expect(killed).not.toContainText('Sticks');
+  await expect(page.getByRole('heading', { name: 'Ready' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /^Mount:/ })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Ready redshank/ })).toContainText(
+    /steps again: how the unit sits in the model changed/,
+  );
+  // It is in the log as well.
+  await page.goto(`/models/${id}/log`);
+  await expect(page.getByText('Event · Unit moved or taken out')).toBeVisible();
+});
+
+test('preflight on a phone, by keys; what is not so keeps it on the ground', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await provenModel(page, 'Checked chiffchaff');
+  await page.goto(`/models/${id}/preflight`);
+  await expectNoSideways(page);
+  await page.getByRole('button', { name: 'Go through it now' }).click();
+  await expect(page.getByText('1 of 13')).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('y');
+  await page.keyboard.press('y');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByText('2 of 13')).toBeVisible();
+  const title = page.getByRole('heading', { level: 2 });
+  for (let n = 2; n <= 13; n++) {
+    await expect(page.getByText(`${n} of 13`)).toBeVisible();
+    const range = (await title.textContent())!.startsWith('Range');
+    await page.keyboard.press(range ? 'n' : 'y');
+  }
+  await expect(page.getByText('1 not so: it does not go out like this')).toBeVisible();
+  await page.getByLabel('Place').fill('boathouse bay');
+  await page.getByLabel('Wind').fill('calm');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '1 not so' })).toBeVisible();
+  await page.goto(`/models/${id}/job`);
+  await expect(page.getByText(/Found wrong: Range check/)).toBeVisible();
+  await page.goto(`/models/${id}/log`);
+  await expect(page.getByText('boathouse bay · wind calm')).toBeVisible();
+  await expectNoSideways(page);
+});
+
+test('the gain comes off the knob: half of where it shook, on a switch, to be read back', async ({
+  page,
+}) => {
+  const id = await provenModel(page, 'Tuned tern');
+  await page.goto(`/models/${id}/tune`);
+  const found = page.locator('section', { has: page.locator('#found-title') });
+  const field = found.getByLabel('monitor where it shook');
+  await field.fill('20');
+  await field.press('Enter');
+  // −100 is off and +100 full on this unit: 20 on the monitor is 60 % of its gain.
+  await expect(found.getByRole('status')).toHaveText(/60 %/);
+  await expect(found.getByLabel('gain for fast')).toHaveValue('30');
+  const slow = found.getByLabel('gain for slow');
+  await slow.fill('50');
+  await slow.press('Enter');
+  await found.getByLabel(/to a switch/).selectOption({ index: 2 });
+  await found.getByRole('button', { name: 'Lock in: off, 30 %, 50 %' }).click();
+  await expect(page.getByText(/no sleeve turns it/)).toBeVisible();
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await page.goto(`/models/${id}/job`);
+  // The new lines are to be entered and read back before it goes out again.
+  await expect(page.getByRole('heading', { name: /^Enter and read back/ })).toBeVisible();
+});

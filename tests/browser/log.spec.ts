@@ -1,0 +1,107 @@
+import { expect, test } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import { readFileSync } from 'node:fs';
+import { expectAccessible, newModel } from './kit';
+
+test('an outing is written down, found again, and counts as recorded', async ({ page }) => {
+  const id = await newModel(page, 'Logged lapwing');
+  await page.goto(`/models/${id}/log`);
+  await page.getByLabel('In a word').fill('First hop');
+  await page.getByLabel('Place').fill('north shore');
+  await page.getByLabel('Minutes').fill('7.5');
+  await page.getByLabel('Gain read off the monitor').fill('-8');
+  await page.getByLabel('What was seen').fill('Nose up a little; 50 % throttle is plenty.');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Out · First hop')).toBeVisible();
+  await expect(page.getByText('7.5 min · gain read -8')).toBeVisible();
+  await page
+    .getByRole('radio', { name: 'Work' })
+    .or(page.getByText('Work', { exact: true }))
+    .first()
+    .click();
+  await page.getByLabel('What', { exact: true }).fill('New horn on the elevator');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Work · New horn on the elevator')).toBeVisible();
+
+  await page.getByRole('searchbox', { name: 'Find' }).fill('nose throttle');
+  await expect(page.getByText('Nothing in the log says that.')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find' }).fill('50 % thro');
+  await expect(page.getByText('Out · First hop')).toBeVisible();
+  await expect(page.getByText('Work · New horn on the elevator')).toHaveCount(0);
+  await page.getByRole('searchbox', { name: 'Find' }).fill('');
+  await page.getByLabel('Kind', { exact: true }).selectOption('maintenance');
+  await expect(page.getByText('Out · First hop')).toHaveCount(0);
+  await expectAccessible(page);
+  await page.goto(`/models/${id}/job`);
+  await expect(page.getByRole('link', { name: /^Record/ })).toContainText('proven');
+});
+
+test('two versions are compared in words, and the older comes back as a new one', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Versioned vole');
+  await page.goto(`/models/${id}/plain`);
+  const field = page.getByLabel('subtrim').first();
+  await field.fill('4');
+  await field.press('Enter');
+  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await page.goto(`/models/${id}/log`);
+  const compared = page.locator('section', { has: page.locator('#compare-title') });
+  await expect(compared.getByRole('listitem')).toHaveText([/subtrim 0 → 4 %/]);
+  await compared.getByRole('button', { name: 'Back to version 1' }).click();
+  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await compared.getByLabel('this version').selectOption('1');
+  await compared.getByLabel('and this one').selectOption('3');
+  await expect(compared.getByText('Nothing: they are the same.')).toBeVisible();
+});
+
+test('the log goes out and comes in as CSV, after a look at what it would add', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Tabled thrush');
+  await page.goto(`/models/${id}/log`);
+  const csv = (text: string) => ({
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text),
+  });
+  const file = page.getByLabel('Log as CSV');
+  await file.setInputFiles(csv('at,title\r\nsoon,x\r\n'));
+  await expect(page.getByText(/Not taken in: line 2: "soon" is no date/)).toBeVisible();
+  page.once('dialog', (d) => void d.accept());
+  await file.setInputFiles(csv('at,title,kind\r\n2026-03-01T09:00:00Z,"Ice, still",flight\r\n'));
+  await expect(page.getByText('Out · Ice, still')).toBeVisible();
+  const text = await (await page.request.get(`/api/models/${id}/log?as=csv`)).text();
+  expect(text.split('\r\n')[1]).toContain('"Ice, still"');
+  await file.setInputFiles(csv(text));
+  await expect(page.getByText('All 1 lines are here already.')).toBeVisible();
+});
+
+test('the whole workshop goes out as one file; it is looked at before it comes in', async ({
+  page,
+}) => {
+  const name = 'Archived auk';
+  const id = await newModel(page, name);
+  await page.goto('/');
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Take a copy' }).click(),
+  ]);
+  const zip = readFileSync((await saved.path())!);
+  expect(Object.keys(unzipSync(zip))).toEqual(
+    expect.arrayContaining(['manifest.json', `models/${id}.json`, 'hangar.json', 'tolvan.db']),
+  );
+  const file = page.getByLabel('Workshop archive');
+  await file.setInputFiles({ name: 'w.zip', mimeType: 'application/zip', buffer: zip });
+  const dialog = page.getByRole('dialog', { name: 'What it would do' });
+  await expect(dialog.getByText(name)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await file.setInputFiles({
+    name: 'w.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('PK nothing'),
+  });
+  await expect(page.getByRole('alert')).toContainText('This file was not taken in');
+});
