@@ -77,7 +77,11 @@ export async function readJson(request: Request): Promise<unknown> {
  * no other letters. What no file system takes in a name is left out.
  */
 export function download(body: string | Uint8Array, name: string, type: string): Response {
-  const clean = name.replace(/[\\/:*?"<>|\p{Cc}]/gu, ' ').trim() || 'tolvan';
+  const clean =
+    name
+      .replace(/[\\/:*?"<>|\p{Cc}]/gu, ' ')
+      .replace(/\s+/g, ' ')
+      .trim() || 'tolvan';
   const plain = clean.normalize('NFD').replace(/[^\x20-\x7e]/g, '');
   const encoded = encodeURIComponent(clean).replace(
     /['()*]/g,

@@ -173,7 +173,8 @@ export function applyRemedy(id: string, data: unknown, store = workshop()): Mode
     const evidence = latestOf(store.evidence.of(id));
     const fresh = freshObservations(head.setup, evidence);
     const diagnosis = diagnose(head.setup, fresh);
-    if (!diagnosis.proved || diagnosis.contradiction)
+    const something = diagnosis.learned.length + diagnosis.changes.length > 0;
+    if (!something || !diagnosis.proved || diagnosis.contradiction)
       throw new Failure(409, [
         { path: '', reason: 'there is no proven change to apply for what was seen' },
       ]);

@@ -7,7 +7,7 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   const id = await newModel(page, 'Logged lapwing');
   await page.goto(`/models/${id}/log`);
   await page.getByLabel('In a word').fill('First hop');
-  await page.getByLabel('Place').fill('north shore');
+  await page.getByRole('textbox', { name: 'Place' }).fill('north shore');
   await page.getByLabel('Minutes').fill('7.5');
   await page.getByLabel('Gain read off the monitor').fill('-8');
   await page.getByLabel('What was seen').fill('Nose up a little; 50 % throttle is plenty.');
@@ -103,5 +103,5 @@ test('the whole workshop goes out as one file; it is looked at before it comes i
     mimeType: 'application/zip',
     buffer: Buffer.from('PK nothing'),
   });
-  await expect(page.getByRole('alert')).toContainText('This file was not taken in');
+  await expect(page.getByText('This file was not taken in. Nothing changed.')).toBeVisible();
 });

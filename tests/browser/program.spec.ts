@@ -163,7 +163,7 @@ test('the new stations fit a phone and are accessible', async ({ page }) => {
 test('a sink in the air becomes another block on the bench', async ({ page }) => {
   const id = await newModel(page, 'Sinking snipe');
   await page.goto(`/models/${id}/level`);
-  await expect(page.getByText(/under the tail, wings level/)).toBeVisible();
+  await expect(page.getByText(/^Put \d+ mm under the tail, wings level/)).toBeVisible();
   await page.getByLabel('the block you have').fill('140');
   await page.getByLabel('the block you have').press('Enter');
   await expect(page.getByText(/too low; 1° is/)).toBeVisible();

@@ -1,43 +1,57 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel } from './kit';
-
 import { STATIONS } from '@/ui/frame/stations';
 
-for (const size of [
-  { width: 1280, height: 800 },
-  { width: 390, height: 844 },
-]) {
-  test.describe(`${size.width} wide`, () => {
-    test.use({ viewport: size });
-    test('shelf and new model', async ({ page }) => {
-      await page.goto('/');
-      await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-      await expectAccessible(page);
-      await expectNoSideways(page);
-      await page.goto('/models/new');
-      await expectAccessible(page);
-      await expectNoSideways(page);
-    });
-    for (const { title: station } of STATIONS)
-      test(station, async ({ page }) => {
-        const errors: string[] = [];
-        page.on('pageerror', (e) => errors.push(e.message));
-        page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
-        await openModel(page, 'Loon', station);
-        await expect(page.getByRole('heading').first()).toBeVisible();
-        if (station === 'Rig') await expect(page.getByTestId('twin-now')).toBeVisible();
-        await expectAccessible(page);
-        await expectNoSideways(page);
-        expect(errors).toEqual([]);
-      });
-  });
+/** Opens a page and holds that nothing in it went wrong. */
+async function openQuietly(page: Page, path: string) {
+  const errors: string[] = [];
+  page.on('pageerror', (e) => errors.push(e.message));
+  page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+  await page.goto(path);
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  return errors;
 }
 
-test('all three lights keep their contrast', async ({ page }) => {
-  for (let i = 0; i < 3; i++) {
-    await openModel(page, 'Otter', 'Directions');
+/** The demo floatplane's pages, without the way over the shelf. */
+async function loonPath(page: Page) {
+  await page.goto('/');
+  return (await page.getByRole('link', { name: 'Loon' }).getAttribute('href'))!.replace('/job', '');
+}
+
+for (const { id, title } of STATIONS)
+  test(`${title}: accessible, and as wide as its window on a desk and on a phone`, async ({
+    page,
+  }) => {
+    const errors = await openQuietly(page, `${await loonPath(page)}/${id}`);
+    if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();
     await expectAccessible(page);
-    await page.getByRole('button', { name: /^Light/ }).click();
+    await expectNoSideways(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expectNoSideways(page);
+    await page.setViewportSize({ width: 360, height: 740 });
+    await expectNoSideways(page);
+    expect(errors).toEqual([]);
+  });
+
+test('shelf and new model, on a desk and on a phone', async ({ page }) => {
+  for (const path of ['/', '/models/new', '/hangar']) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    expect(await openQuietly(page, path)).toEqual([]);
+    await expectAccessible(page);
+    await expectNoSideways(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expectNoSideways(page);
+  }
+});
+
+test('all three lights keep their contrast', async ({ page }) => {
+  await openModel(page, 'Otter', 'Directions');
+  for (let i = 0; i < 3; i++) {
+    const light = page.getByRole('button', { name: /^Light/ });
+    const name = (await light.textContent())!;
+    await expectAccessible(page);
+    await light.click();
+    await expect(light).not.toHaveText(name);
   }
 });
 

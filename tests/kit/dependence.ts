@@ -80,7 +80,7 @@ function othersFor(value: unknown, named: readonly unknown[], seen: readonly unk
       ? [!value]
       : typeof value === 'number'
         ? [...named, value + 1, value - 1, value + 10, value - 10, value + 0.5, value / 2]
-        : [...named, ...seen, `${String(value)}-x`];
+        : [`${String(value)}-x`, ...named, ...seen];
   return [...new Set(list)].filter((v) => typeof v === typeof value && v !== value);
 }
 
@@ -106,6 +106,7 @@ function answersOf(setup: Setup): Map<string, string> {
 export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
+  [/^\/program\/lines\/\*\/id$/, 'nothing refers to a line by its id'],
   [/^\/airframe\/measures\/(lengthMm|stance)$/, 'for the drawing'],
   [
     /^\/airframe\/measures\/(glideRatio|trackMm)$/,

@@ -52,18 +52,16 @@ function scripted(setup: Setup, check: string): Answers {
 
 /** Puts ids in the place of the names that were given to controls, surfaces, servos and plugs. */
 function nameless({ airframe, transmitter, unit }: Setup): (text: string) => string {
-  const ids = new Map(
-    [
-      ...transmitter.controls,
-      ...airframe.surfaces,
-      ...airframe.servos,
-      ...airframe.motors,
-      ...unit.traits.ports,
-    ].flatMap(({ id, label }) => [
-      [label, id],
-      [label.toLowerCase(), id],
-    ]),
-  );
+  const named = [
+    ...transmitter.controls,
+    ...airframe.servos,
+    ...airframe.motors,
+    ...unit.traits.ports,
+    ...airframe.surfaces,
+    // Sentences have surfaces in small letters as well.
+    ...airframe.surfaces.map(({ id, label }) => ({ id, label: label.toLowerCase() })),
+  ];
+  const ids = new Map(named.map(({ id, label }) => [label, id]));
   const longestFirst = [...ids.keys()].toSorted((a, b) => b.length - a.length);
   const any = new RegExp(
     longestFirst.map((n) => n.replace(/[$()*+./?[\\\]^{|}]/g, '\\$&')).join('|'),

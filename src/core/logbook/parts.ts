@@ -5,7 +5,7 @@ import { axisFunction, axisWeights, mixedFunction } from '../chain';
 import { checksFor } from '../directions';
 import { askedOf } from './asked';
 import type { Part } from './part';
-import { ordersOf, partsOfReading } from './subjects';
+import { bareLine, ordersOf, partsOfReading } from './subjects';
 import { testOf } from './tests';
 import { AXES, type ChannelFunction, type Setup } from '../setup';
 
@@ -124,7 +124,7 @@ function partsOf(setup: Setup, subject: Subject): Part[] {
           key: `lines:${channel}`,
           title: `what channel ${channel} is made of`,
           value: [
-            lines.map(({ label: _, ...line }) => line),
+            lines.map(bareLine),
             program.inputs.filter((i) => used.has(i.id)).map((i) => i.control),
             transmitter.throttleReversedInside,
           ],
@@ -181,8 +181,14 @@ function partsOf(setup: Setup, subject: Subject): Part[] {
   return parts;
 }
 
-/** Short hash of a value: SHA-256 over canonical JSON (RFC 8785), first 16 bytes in hex. */
+/** Names and notes a person gave: with another one the thing is the same. */
+const NAMES = new Set(['label', 'name', 'description', 'notes', 'say']);
+
+/** Short hash of a value, names aside: SHA-256 over canonical JSON (RFC 8785), first 16 bytes in hex. */
 function hashOf(value: unknown): string {
-  const text = canonicalize(value ?? null) ?? 'null';
+  const named = JSON.stringify(value ?? null, (key, v: unknown) =>
+    NAMES.has(key) ? undefined : v,
+  );
+  const text = canonicalize(JSON.parse(named)) ?? 'null';
   return bytesToHex(sha256(utf8ToBytes(text))).slice(0, 32);
 }

@@ -1,5 +1,5 @@
 import { carriedChannels } from '../chain';
-import type { Setup } from '../setup';
+import type { Line, Setup } from '../setup';
 import { coneOf } from '../verify';
 import type { Part } from './part';
 
@@ -13,7 +13,7 @@ export function partsOfReading(setup: Setup, channel: number): Part[] {
     {
       key: `lines:${channel}`,
       title: `the lines of channel ${channel}`,
-      value: program.lines.filter((l) => l.channel === channel).map(strip),
+      value: program.lines.filter((l) => l.channel === channel).map(bareLine),
     },
     {
       key: `logic:${channel}`,
@@ -23,7 +23,7 @@ export function partsOfReading(setup: Setup, channel: number): Part[] {
     {
       key: `inputs:${channel}`,
       title: `rates and expo on channel ${channel}`,
-      value: program.inputs.filter((i) => controls.includes(i.control)).map(strip),
+      value: program.inputs.filter((i) => controls.includes(i.control)),
     },
     {
       key: `output:${channel}`,
@@ -38,13 +38,14 @@ export function partsOfReading(setup: Setup, channel: number): Part[] {
   ];
 }
 
-const strip = <T extends { label?: string | undefined }>({ label: _, ...rest }: T) => rest;
+/** A line by what it does: nothing refers to it by its id. */
+export const bareLine = ({ id: _, ...line }: Line) => line;
 
 /** What some channels are made of: their lines, and the rates and expo of the inputs these read. */
 function makeupOf({ program }: Setup, channels: readonly number[]): unknown[] {
   const lines = program.lines.filter((l) => channels.includes(l.channel));
   const read = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
-  return [lines.map(strip), program.inputs.filter((i) => read.has(i.id)).map(strip)];
+  return [lines.map(bareLine), program.inputs.filter((i) => read.has(i.id))];
 }
 
 const orderInputs = ({ unit }: Setup) =>
@@ -55,7 +56,7 @@ export function ordersOf(setup: Setup): unknown {
   const { program } = setup;
   const channels = orderInputs(setup).map((i) => i.channel);
   return [
-    program.lines.filter((l) => channels.includes(l.channel)).map(strip),
+    program.lines.filter((l) => channels.includes(l.channel)).map(bareLine),
     coneOf(setup, channels).logic.map((i) => program.logic[i]),
     program.outputs.filter((o) => channels.includes(o.channel)),
   ];
@@ -134,7 +135,7 @@ function throttlePart({ program, airframe, transmitter }: Setup): Part {
     title: 'the throttle',
     value: [
       throttles,
-      program.lines.filter((l) => throttles.some((o) => o.channel === l.channel)).map(strip),
+      program.lines.filter((l) => throttles.some((o) => o.channel === l.channel)).map(bareLine),
       airframe.motors.map((m) => [m.stopUs, m.fullUs]),
       transmitter.throttleReversedInside,
     ],
@@ -287,7 +288,11 @@ export const partsOfUnit = (setup: Setup): Part[] => [
 export function partsOfFlight(setup: Setup): Part[] {
   const { program, unit, airframe, installation, transmitter } = setup;
   return [
-    { key: 'program', title: 'the transmitter’s program', value: program },
+    {
+      key: 'program',
+      title: 'the transmitter’s program',
+      value: { ...program, lines: program.lines.map(bareLine) },
+    },
     { key: 'unit', title: 'the unit', value: [unit.settings, unit.traits] },
     {
       key: 'airframe',

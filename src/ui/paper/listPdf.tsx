@@ -5,11 +5,18 @@ import { FAMILY, registerFont } from './font';
 export const PAPERS = ['A4', 'LETTER', 'A5', 'A6'] as const;
 export type Paper = (typeof PAPERS)[number];
 
-/** A page of lines with tick boxes: what is done, what must be seen. */
+/** What is done and what must be seen; a group's first line has no box of its own. */
+export interface PaperLine {
+  does: string;
+  sees: readonly string[];
+  leads?: true;
+}
+
+/** A page of lines with tick boxes. */
 export interface PaperList {
   title: string;
   caution: string;
-  sections: { heading?: string; lines: { does: string; sees: readonly string[] }[] }[];
+  sections: { heading?: string; lines: PaperLine[] }[];
   /** Fields to be filled in by hand at the end. */
   fields: readonly string[];
 }
@@ -23,23 +30,24 @@ const stylesFor = (paper: Paper) => {
   return StyleSheet.create({
     page: {
       fontFamily: FAMILY,
-      fontSize: paper === 'A6' ? 7.5 : 9,
-      padding: small ? 18 : 36,
-      paddingBottom: small ? 26 : 44,
-      lineHeight: 1.3,
+      fontSize: paper === 'A6' ? 7 : 9,
+      padding: small ? 16 : 36,
+      paddingBottom: small ? 20 : 40,
+      lineHeight: paper === 'A6' ? 1.2 : 1.3,
     },
-    title: { fontSize: small ? 11 : 15, fontWeight: 700, marginBottom: 3 },
+    title: { fontSize: small ? 11 : 15, fontWeight: 700, lineHeight: 1.4, marginBottom: 4 },
     caution: { borderLeftWidth: 2, borderColor: '#000', paddingLeft: 5, marginBottom: 5 },
     heading: { fontWeight: 700, marginTop: 6, marginBottom: 2 },
-    row: { flexDirection: 'row', paddingVertical: 1.5 },
+    row: { flexDirection: 'row', paddingVertical: paper === 'A6' ? 1 : 1.5 },
+    lead: { paddingTop: 4, paddingBottom: 1 },
     box: { width: 8, height: 8, borderWidth: 1, borderColor: '#000', marginRight: 5, marginTop: 1 },
     does: { fontWeight: 700 },
     words: { flex: 1 },
-    field: { flexDirection: 'row', marginTop: 8 },
+    field: { flexDirection: 'row', marginTop: small ? 4 : 8 },
     rule: { flex: 1, borderBottomWidth: 1, borderColor: '#000', marginLeft: 4 },
     foot: {
       position: 'absolute',
-      bottom: small ? 10 : 18,
+      bottom: small ? 7 : 18,
       left: small ? 18 : 36,
       right: small ? 18 : 36,
       fontSize: 7,
@@ -66,15 +74,22 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
                 {plain(section.heading)}
               </Text>
             )}
-            {section.lines.map((line, k) => (
-              <View key={k} style={styles.row} wrap={false}>
-                <View style={styles.box} />
-                <View style={styles.words}>
+            {section.lines.map((line, k) =>
+              line.leads ? (
+                <View key={k} style={styles.lead} wrap={false} minPresenceAhead={20}>
                   <Text style={styles.does}>{plain(line.does)}</Text>
                   {line.sees.length > 0 && <Text>{plain(line.sees.join('; '))}</Text>}
                 </View>
-              </View>
-            ))}
+              ) : (
+                <View key={k} style={styles.row} wrap={false}>
+                  <View style={styles.box} />
+                  <View style={styles.words}>
+                    <Text style={line.sees.length > 0 ? styles.does : {}}>{plain(line.does)}</Text>
+                    {line.sees.length > 0 && <Text>{plain(line.sees.join('; '))}</Text>}
+                  </View>
+                </View>
+              ),
+            )}
           </View>
         ))}
         {list.fields.map((name) => (

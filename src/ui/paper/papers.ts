@@ -4,7 +4,7 @@ import { verify } from '@/core/verify';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import type { ModelView } from '@/server/models';
 import { CAUTION_WORDS, SESSION_WORDS } from '../job/words';
-import type { PaperList } from './listPdf';
+import type { PaperLine, PaperList } from './listPdf';
 
 /** The card for the field. */
 export function preflightPaper({ setup, version }: ModelView): PaperList {
@@ -28,11 +28,16 @@ export function jobPaper({ setup, evidence, version }: ModelView): PaperList {
         ? [{ heading: 'Every step holds', lines: [] }]
         : way.map(({ session, steps }) => ({
             heading: SESSION_WORDS[session],
-            lines: steps.flatMap(({ step, proofs }) => [
-              { does: `${step.title}: ${step.does}`, sees: [] },
-              ...proofs
+            lines: steps.flatMap(({ step, proofs, reasons }): PaperLine[] => [
+              {
+                does: `${step.title}: ${step.does}`,
+                sees: reasons.length > 0 ? [`again, because ${reasons.join('; ')} changed`] : [],
+                leads: true,
+              },
+              // The card has its own paper.
+              ...(step.id === 'preflight' ? [{ what: 'the card', status: 'todo' }] : proofs)
                 .filter((p) => p.status !== 'proven')
-                .map((p) => ({ does: p.what, sees: p.reasons.map((r) => `${r} changed`) })),
+                .map((p) => ({ does: p.what, sees: [] })),
             ]),
           })),
     fields: ['Done by, on'],
