@@ -5,8 +5,8 @@ const PORT = 4477;
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results/browser',
-  timeout: 40_000,
-  expect: { timeout: 10_000 },
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {

@@ -13,6 +13,8 @@ export function proxy(request: NextRequest) {
   const changes = request.method !== 'GET' && request.method !== 'HEAD';
   if (changes && origin !== null && hostOf(origin) !== host)
     return refuse('this request comes from another site');
+  if (!isWellFormed(request.nextUrl.pathname))
+    return refuse('this address is not well formed', 400);
 
   const nonce = btoa(crypto.randomUUID());
   const development = process.env.NODE_ENV === 'development';
@@ -39,8 +41,17 @@ export function proxy(request: NextRequest) {
   return response;
 }
 
-function refuse(reason: string) {
-  return NextResponse.json({ problems: [{ path: '', reason }] }, { status: 403 });
+function refuse(reason: string, status = 403) {
+  return NextResponse.json({ problems: [{ path: '', reason }] }, { status });
+}
+
+function isWellFormed(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 export const config = { matcher: ['/((?!_next/static|icon.svg).*)'] };

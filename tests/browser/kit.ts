@@ -15,9 +15,14 @@ export async function openModel(page: Page, name: string, station: string) {
   await expect(page).toHaveURL(href);
 }
 
+/** The strip of stations is the same everywhere: looked at once, where the job stands. */
+const STRIP = 'nav[aria-label="Stations of the job"]';
+
 /** Nothing serious in the automatic accessibility check. */
 export async function expectAccessible(page: Page) {
-  const { violations } = await new AxeBuilder({ page })
+  const builder = new AxeBuilder({ page });
+  if (!page.url().endsWith('/job')) builder.exclude(STRIP);
+  const { violations } = await builder
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     .analyze();
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');

@@ -44,6 +44,8 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await page.goto('/');
   await tabTo(page, /Otter/);
   await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/job$/);
+  await page.keyboard.press('d');
   await expect(page).toHaveURL(/directions$/);
   await expect(page.getByText('12 of 12 to look at')).toBeVisible();
 

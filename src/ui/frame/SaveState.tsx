@@ -1,10 +1,18 @@
 'use client';
 
+import { useEffect } from 'react';
 import { useModel } from './modelStore';
 
-/** Says when a change is not kept, and why, and lets the person decide. Silent otherwise. */
+/** Says when a change is not kept, and why, and lets the person decide; asks before the page is left with one. */
 export function SaveState() {
-  const { conflict, unsaved, retry, keepMine, takeTheirs, version } = useModel((s) => s);
+  const { conflict, unsaved, retry, keepMine, takeTheirs, version, saving } = useModel((s) => s);
+  const open = saving > 0 || unsaved !== undefined || conflict !== undefined;
+  useEffect(() => {
+    if (!open) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [open]);
   if (conflict)
     return (
       <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">

@@ -3,17 +3,24 @@ import type { Problem } from '@/core/setup';
 export type Reply<T> =
   { ok: true; value: T } | { ok: false; status: number; problems: Problem[]; head?: number };
 
+/** Browsers carry a request to its end after the page is left only up to this size, in bytes. */
+const CARRIED_ON = 60_000;
+
 /** Talks to the server; a broken connection is a reply like any other, so that text is never lost. */
 export async function send<T>(method: string, path: string, body: unknown): Promise<Reply<T>> {
+  const content =
+    body === undefined || typeof body === 'string' || body instanceof Blob
+      ? body
+      : JSON.stringify(body);
   try {
     const response = await fetch(path, {
       method,
+      // A save goes on although the page is left or closed in the middle of it.
+      keepalive: typeof content === 'string' && content.length < CARRIED_ON,
       headers: {
         'content-type': body instanceof Blob ? 'application/octet-stream' : 'application/json',
       },
-      ...(body === undefined
-        ? {}
-        : { body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) }),
+      ...(content === undefined ? {} : { body: content }),
     });
     const data = (await response.json()) as T & { problems?: Problem[]; head?: number };
     if (response.ok) return { ok: true, value: data };

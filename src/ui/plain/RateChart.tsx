@@ -28,7 +28,7 @@ export default function RateChart({ inputs }: { inputs: readonly Input[] }) {
     grid: { color: colour('--card-edge') },
   });
   return (
-    <div className="h-56">
+    <div className="relative h-56 min-w-0 overflow-hidden">
       <Line
         role="img"
         aria-label="Rate and expo curves; the numbers stand below"
