@@ -1,5 +1,6 @@
 import { latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
 import type { Setup } from '../setup';
+import { byRules } from './proofs';
 import type { Bench, Proof, Step } from './step';
 import { STEPS } from './steps';
 
@@ -19,8 +20,13 @@ export interface JobStep {
 /** Every step that applies, with its status worked out from the Setup and what was seen. */
 export function jobOf(bench: Bench): JobStep[] {
   const applying = STEPS.filter((s) => s.applies(bench.setup));
+  const ownerOf = (rule: string) => applying.find((s) => s.rules?.includes(rule))?.id ?? 'program';
   const found = applying.map((step) => {
-    const proofs = step.proofs(bench);
+    const findings = bench.findings?.filter((f) => ownerOf(f.rule) === step.id);
+    const proofs = [
+      ...step.proofs({ ...bench, findings }),
+      ...(step.rules && findings ? byRules(findings) : []),
+    ];
     return {
       step,
       proofs,

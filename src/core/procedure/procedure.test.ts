@@ -3,7 +3,7 @@ import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { TESTS, stamp, type Evidence } from '../logbook';
 import { applyPatch } from '../patch';
-import { composeSetup, unsuited } from '../plan';
+import { composeSetup, learnTravel, unsuited } from '../plan';
 import { AIRFRAME_KINDS, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
 import { verify, type Finding } from '../verify';
@@ -82,6 +82,9 @@ const PAIRS = Object.keys(UNITS).flatMap((unit) =>
   ).map((kind) => ({ unit, kind })),
 );
 
+/** A unit in the first airframe it suits: there every item of a test is tried, elsewhere one of each. */
+const firstOf = (pair: (typeof PAIRS)[number]) => PAIRS.find((p) => p.unit === pair.unit) === pair;
+
 function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
   const ground = kind === 'car' || kind === 'boat';
   return composeSetup(
@@ -128,7 +131,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       if (readBacksOf(setup).length > 0)
         expect(work(setup, findings, { entered: true })).toEqual(stops('entry'));
       for (const [name, { script }] of Object.entries(TESTS))
-        for (const { check, item } of script(setup).slice(0, 3))
+        for (const { check, item } of script(setup).slice(0, firstOf(pair) ? 9 : 1))
           expect(work(setup, findings, { fails: { check, item } }), `${name} ${item}`).toEqual({
             at: name,
             ready: OUT.has(name),
@@ -142,6 +145,33 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       expect(work(spoiled, verify(spoiled))).toEqual(stops('program'));
     },
   );
+});
+
+describe('a fault of the Setup stops the step it belongs to', () => {
+  it.each<[string, string, (s: Setup) => void]>([
+    ['a second-hand unit not reset', 'identify', (s) => (s.installation.secondHand = true)],
+    ['a unit told otherwise', 'mounting', (s) => (s.installation.mounting = 'tail-up')],
+    ['a reversed correction', 'program', (s) => (s.unit.settings.axes.roll.reversed = true)],
+    [
+      'a channel reversed after the capture',
+      'capture',
+      (s) => {
+        s.installation.travelCapture = learnTravel(s);
+        s.program.outputs.find((o) => o.carries === 'rudder')!.reversed = true;
+        s.unit.settings.axes.yaw.reversed = false;
+      },
+    ],
+    [
+      'level captured standing on the tail',
+      'level',
+      (s) => (s.installation.levelCapture = { pitchDeg: 12 }),
+    ],
+  ])('%s: %s', (_, step, spoil) => {
+    const setup = makeSetup();
+    spoil(setup);
+    const job = jobOf({ setup, evidence: [], findings: verify(setup) });
+    expect(job.filter((j) => j.status === 'stop').map((j) => j.step.id)).toContain(step);
+  });
 });
 
 describe('order', () => {

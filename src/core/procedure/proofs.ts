@@ -1,4 +1,5 @@
 import { observedDirections, readings, tests, type TestName } from '../logbook';
+import type { Finding } from '../verify';
 import type { Bench, Proof } from './step';
 
 /** A test with the model in hand. */
@@ -31,11 +32,17 @@ export const byReading = ({ setup, evidence }: Bench): Proof[] =>
     reasons,
   }));
 
+/** What the rules find wrong about a step. */
+export const byRules = (findings: readonly Finding[]): Proof[] =>
+  findings
+    .filter((f) => f.severity === 'stop')
+    .map((f) => ({ what: f.says, status: 'stop', reasons: [] }));
+
 /** The exhaustive proof of the program: nothing that must stop it. */
 export function byVerdict({ findings }: Bench): Proof[] {
   if (!findings) return [{ what: 'the proof is running', status: 'todo', reasons: [] }];
-  const stops = findings.filter((f) => f.severity === 'stop');
-  return stops.length === 0
-    ? [{ what: 'every state of the program', status: 'proven', reasons: [] }]
-    : stops.map((f) => ({ what: f.says, status: 'stop', reasons: [] }));
+  const stops = byRules(findings);
+  return stops.length > 0
+    ? stops
+    : [{ what: 'every state of the program', status: 'proven', reasons: [] }];
 }

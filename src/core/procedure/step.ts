@@ -35,6 +35,8 @@ export interface Step {
   session: Session;
   cautions: readonly Caution[];
   applies(setup: Setup): boolean;
+  /** Rules whose findings stop this step; all others stop the program. */
+  rules?: readonly string[];
   /** Everything that must hold; each stamped with what it reads, so that none is ticked by hand. */
   proofs(bench: Bench): Proof[];
   /** Steps that must be proven before it makes sense; the chosen school has a say. */

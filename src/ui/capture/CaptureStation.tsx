@@ -5,6 +5,7 @@ import { cornerWords, leftovers } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
+import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 
@@ -94,6 +95,7 @@ export function CaptureStation() {
             </button>
           )}
         </section>
+        <FindingsOf rules={['M15', 'M16']} />
         {script.length > 0 && <TestScript title="Teach it" steps={script} />}
       </div>
       <aside className="flex flex-col gap-4">

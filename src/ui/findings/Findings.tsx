@@ -44,6 +44,18 @@ export function Findings() {
   );
 }
 
+/** What the rules of one station find, with repairs to apply; nothing where they find nothing. */
+export function FindingsOf({ rules }: { rules: readonly string[] }) {
+  const { findings } = useVerdict();
+  const own = findings?.filter((f) => rules.includes(f.rule)) ?? [];
+  if (own.length === 0) return null;
+  return (
+    <section className="card" aria-label="What the rules say">
+      <FindingList findings={own} />
+    </section>
+  );
+}
+
 /** Where the witness of a finding is put on the bench. */
 export function witnessHref(id: string, { controls, steps }: Witness): string {
   const moves = steps ?? Object.entries(controls).map(([control, value]) => ({ control, value }));

@@ -1,6 +1,7 @@
 'use client';
 
 import { tests } from '@/core/logbook';
+import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 
@@ -55,6 +56,7 @@ export function BenchStation() {
             The unit is second-hand, or its past is unknown
           </label>
         </section>
+        <FindingsOf rules={['M27']} />
         <TestScript title="Know it" steps={tests(setup, evidence, 'identify')} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">

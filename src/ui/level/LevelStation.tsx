@@ -6,6 +6,7 @@ import { bankOfDrift, levels, pitchLowBy, pitchOn, wedgeFor } from '@/core/level
 import { tests } from '@/core/logbook';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
+import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { StanceDrawing } from './StanceDrawing';
@@ -23,6 +24,7 @@ export function LevelStation() {
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="flex min-w-0 flex-col gap-4">
         <Bench />
+        <FindingsOf rules={['M21']} />
         <TestScript title="Capture it" steps={tests(setup, evidence, 'level')} />
       </div>
       <div className="flex flex-col gap-4">

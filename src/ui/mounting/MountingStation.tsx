@@ -15,6 +15,7 @@ import {
 import { AXES, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
 import { NumberField } from '../fields/NumberField';
+import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { LearnedOrientation } from './LearnedOrientation';
@@ -33,6 +34,7 @@ export function MountingStation() {
     <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <Seat />
+        <FindingsOf rules={['M18', 'M19', 'M20']} />
         <TestScript
           title="Compare paper, unit and model"
           steps={tests(setup, evidence, 'mounting')}

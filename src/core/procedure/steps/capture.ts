@@ -10,6 +10,7 @@ export const capture: Step = {
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
   applies: (setup) => captureScript(setup).length > 0,
+  rules: ['M15', 'M16'],
   proofs: byTest('capture'),
   after: ({ unit, intents }) => [
     'plain-model',

@@ -9,6 +9,7 @@ export const identify: Step = {
   session: 'paper',
   cautions: [],
   applies: () => true,
+  rules: ['M27'],
   proofs: byTest('identify'),
   after: () => [],
 };

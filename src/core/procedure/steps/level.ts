@@ -10,6 +10,7 @@ export const level: Step = {
   session: 'prop-off',
   cautions: ['prop-off'],
   applies: levels,
+  rules: ['M21'],
   proofs: byTest('level'),
   after: () => ['corrections', 'capture'],
 };

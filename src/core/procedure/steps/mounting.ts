@@ -9,6 +9,7 @@ export const mount: Step = {
   session: 'paper',
   cautions: [],
   applies: () => true,
+  rules: ['M18', 'M19', 'M20'],
   proofs: byTest('mounting'),
   after: () => ['calibration'],
 };
