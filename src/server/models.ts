@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { pairsOf, diagnose } from '../core/directions';
-import { freshObservations, latestOf, testOf, type Evidence } from '../core/logbook';
+import { freshObservations, latestOf, scriptFor, testNameOf, type Evidence } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -138,8 +138,8 @@ function isAsked(
       value &&
       readBacksOf(setup).some((r) => `read:${r.id}` === check && `ch${r.channel}` === surface)
     );
-  const own = testOf(check);
-  if (own) return test && own.script(setup).some((s) => s.item === surface);
+  const own = testNameOf(check);
+  if (own) return test && scriptFor(setup, own).some((s) => s.item === surface);
   const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
   return movement && pairsOf(setup).some((e) => e.check.id === check && e.surface.id === surface);
 }

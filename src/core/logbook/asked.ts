@@ -1,7 +1,7 @@
 import { allExpectations, crossExpectations, predictAll } from '../directions';
 import type { Setup } from '../setup';
 import { readBacksOf } from '../sheets';
-import { TESTS, testOf } from './tests';
+import { scriptFor, testNameOf, type TestName } from './tests';
 
 /** What is to be done and seen, by the name of a piece of evidence, as far as it was asked for yet. */
 type Answers = Map<string, readonly unknown[]>;
@@ -17,36 +17,40 @@ const known = new WeakMap<Setup, Map<string, Answers>>();
 export function askedOf(setup: Setup, check: string, surface: string): unknown {
   const groups = known.get(setup) ?? new Map<string, Answers>();
   known.set(setup, groups);
-  const group = testOf(check) ? check : check.startsWith('read:') ? 'read' : 'directions';
-  const answers = groups.get(group) ?? WORKED_OUT[group]?.(setup) ?? scripted(setup, check);
+  const test = testNameOf(check);
+  const group = test ?? (check.startsWith('read:') ? 'read:' : 'directions');
+  const answers =
+    groups.get(group) ??
+    (test ? scripted(setup, test) : group === 'read:' ? readingsOf(setup) : directionsOf(setup));
   groups.set(group, answers);
   return answers.get(`${check} ${surface}`);
 }
 
-const WORKED_OUT: Record<string, ((setup: Setup) => Answers) | undefined> = {
-  read: (setup) =>
-    new Map(
-      readBacksOf(setup).map((r) => [
-        `read:${r.id} ch${r.channel}`,
-        [r.controls, Math.round(r.predictedPct)],
-      ]),
-    ),
-  directions(setup) {
-    const predictions = predictAll(setup);
-    return new Map(
-      [...allExpectations(setup), ...crossExpectations(setup)].map((e) => [
-        `${e.check.id} ${e.surface.id}`,
-        [e.check.instruction, e.movement, predictions.get(e.check.id)?.get(e.surface.id)?.movement],
-      ]),
-    );
-  },
-};
+const readingsOf = (setup: Setup): Answers =>
+  new Map(
+    readBacksOf(setup).map((r) => [
+      `read:${r.id} ch${r.channel}`,
+      [r.controls, Math.round(r.predictedPct)],
+    ]),
+  );
 
-function scripted(setup: Setup, check: string): Answers {
-  const bare = nameless(setup);
-  const { script } = testOf(check) ?? TESTS.identify;
+function directionsOf(setup: Setup): Answers {
+  const predictions = predictAll(setup);
   return new Map(
-    script(setup).map((s) => [`${s.check} ${s.item}`, [bare(s.does), ...s.sees.map(bare)]]),
+    [...allExpectations(setup), ...crossExpectations(setup)].map((e) => [
+      `${e.check.id} ${e.surface.id}`,
+      [e.check.instruction, e.movement, predictions.get(e.check.id)?.get(e.surface.id)?.movement],
+    ]),
+  );
+}
+
+function scripted(setup: Setup, test: TestName): Answers {
+  const bare = nameless(setup);
+  return new Map(
+    scriptFor(setup, test).map((s) => [
+      `${s.check} ${s.item}`,
+      [bare(s.does), ...s.sees.map(bare)],
+    ]),
   );
 }
 

@@ -2,6 +2,6 @@ export * from './evidence';
 export type { Part } from './part';
 export { channelsReaching, type Subject } from './parts';
 export * from './status';
-export { TESTS, testOf, type TestName } from './tests';
+export { TESTS, scriptFor, testNameOf, type TestName } from './tests';
 export * from './entry';
 export * from './events';

@@ -45,15 +45,18 @@ export function hashedParts(setup: Setup, subject: Subject): HashedPart[] {
   const own = known.get(setup) ?? new Map<string, HashedPart[]>();
   known.set(setup, own);
   const test = testOf(subject.check);
+  const once = (name: string, parts: () => Part[]): HashedPart[] => {
+    const found = own.get(name) ?? hashed(parts());
+    own.set(name, found);
+    return found;
+  };
+  const name = `${subject.check} ${subject.surface}`;
   // All items of a test, and all readings of a channel, share their parts; what is asked is each one's own.
-  const shared = test
-    ? subject.check
-    : subject.check.startsWith('read:')
-      ? subject.surface
-      : `${subject.check} ${subject.surface}`;
-  const parts = own.get(shared) ?? hashed(test ? test.parts(setup) : partsOf(setup, subject));
-  own.set(shared, parts);
-  return [...parts, ...hashed([askedPart(setup, subject)])];
+  const shared = test ? subject.check : subject.check.startsWith('read:') ? subject.surface : name;
+  return [
+    ...once(`of ${shared}`, () => (test ? test.parts(setup) : partsOf(setup, subject))),
+    ...once(`asked ${name}`, () => [askedPart(setup, subject)]),
+  ];
 }
 
 const hashed = (parts: readonly Part[]): HashedPart[] =>

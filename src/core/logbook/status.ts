@@ -2,7 +2,7 @@ import { allExpectations, crossExpectations, type Expectation } from '../directi
 import type { Setup } from '../setup';
 import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
 import type { ScriptStep } from '../script';
-import { TESTS, type TestName } from './tests';
+import { scriptFor, type TestName } from './tests';
 import { finderOf, staleReasons, type Evidence } from './evidence';
 import type { Subject } from './parts';
 
@@ -83,9 +83,7 @@ export function tests(
   test: TestName,
 ): Checked<ScriptStep>[] {
   const check = checker(setup, evidence);
-  return TESTS[test]
-    .script(setup)
-    .map((step) =>
-      check(step, { check: step.check, surface: step.item }, (seen) => seen === 'pass'),
-    );
+  return scriptFor(setup, test).map((step) =>
+    check(step, { check: step.check, surface: step.item }, (seen) => seen === 'pass'),
+  );
 }

@@ -49,8 +49,25 @@ export const TESTS = {
 
 export type TestName = keyof typeof TESTS;
 
+const known = new WeakMap<Setup, Map<TestName, ScriptStep[]>>();
+
+/** The steps of a test. Setups are immutable: worked out once for each. */
+export function scriptFor(setup: Setup, test: TestName): ScriptStep[] {
+  const own = known.get(setup) ?? new Map<TestName, ScriptStep[]>();
+  known.set(setup, own);
+  const script = own.get(test) ?? TESTS[test].script(setup);
+  own.set(test, script);
+  return script;
+}
+
+/** The name of the test a piece of evidence belongs to; undefined for readings and directions. */
+export function testNameOf(check: string): TestName | undefined {
+  const name = check.startsWith('test:') ? check.slice(5) : '';
+  return Object.hasOwn(TESTS, name) ? (name as TestName) : undefined;
+}
+
 /** The test a piece of evidence belongs to; undefined for readings and directions. */
 export function testOf(check: string): Test | undefined {
-  const name = check.startsWith('test:') ? check.slice(5) : '';
-  return Object.hasOwn(TESTS, name) ? TESTS[name as TestName] : undefined;
+  const name = testNameOf(check);
+  return name && TESTS[name];
 }
