@@ -40,7 +40,10 @@ export function logRepository(db: Db) {
     `SELECT * FROM log_entry
       WHERE model_id = @modelId
         AND (@kind IS NULL OR kind = @kind)
-        AND (@text IS NULL OR at || ' ' || body LIKE @text ESCAPE '\\')
+        AND NOT EXISTS (
+              SELECT 1 FROM json_each(@words) AS word
+               WHERE (SELECT at || ' ' || group_concat(value, ' ') FROM json_each(body))
+                     NOT LIKE word.value ESCAPE '\\')
       ORDER BY at DESC, id DESC
       LIMIT @most`,
   );
@@ -62,8 +65,14 @@ export function logRepository(db: Db) {
       );
     },
     of(modelId: string, { kind, text, most }: LogQuery): LogEntry[] {
-      const like = text ? `%${text.replace(/[\\%_]/g, '\\$&')}%` : null;
-      const rows = selectPage.all({ modelId, kind: kind ?? null, text: like, most });
+      const words = (text ?? '').split(/\s+/).filter((w) => w !== '');
+      const likes = words.map((w) => `%${w.replace(/[\\%_]/g, '\\$&')}%`);
+      const rows = selectPage.all({
+        modelId,
+        kind: kind ?? null,
+        words: JSON.stringify(likes),
+        most,
+      });
       return (rows as Row[]).map(fromRow);
     },
     /** Every entry of a model, oldest first: for files. */

@@ -105,7 +105,10 @@ describe('the log', () => {
     );
     expect(getLog('model-4', {}, store).entries).toHaveLength(before + 1);
     expect(getLog('model-4', { text: '50% grip' }, store).entries).toHaveLength(1);
+    expect(getLog('model-4', { text: 'fun ice 2026-11' }, store).entries).toHaveLength(1);
     expect(getLog('model-4', { text: '5__ grip' }, store).entries).toHaveLength(0);
+    // Words of the entry, not of how it is kept.
+    expect(getLog('model-4', { text: 'title' }, store).entries).toHaveLength(0);
     expect(getLog('model-4', { kind: 'event' }, store).entries).toHaveLength(0);
     expect(
       failureOf(() => addEntry('model-4', { kind: 'event', at: AT, title: 'x' }, store)).status,

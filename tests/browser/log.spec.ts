@@ -19,9 +19,9 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Work · New horn on the elevator')).toBeVisible();
 
-  await page.getByRole('searchbox', { name: 'Find' }).fill('nose throttle');
+  await page.getByRole('searchbox', { name: 'Find' }).fill('nose rudder');
   await expect(page.getByText('Nothing in the log says that.')).toBeVisible();
-  await page.getByRole('searchbox', { name: 'Find' }).fill('50 % thro');
+  await page.getByRole('searchbox', { name: 'Find' }).fill('throttle nose');
   await expect(page.getByText('Out · First hop')).toBeVisible();
   await expect(page.getByText('Work · New horn on the elevator')).toHaveCount(0);
   await page.getByRole('searchbox', { name: 'Find' }).fill('');

@@ -1,2 +1,3 @@
 export * from './level';
 export * from './script';
+export * from './turn';

@@ -1,5 +1,5 @@
-/** Standard gravity, m/s² (ISO 80000-3). */
-const G_MPS2 = 9.80665;
+import { G_MPS2 } from './turn';
+
 const RAD = Math.PI / 180;
 
 /** What to put under which end so that the model lies on the bench as it flies. */
@@ -43,13 +43,6 @@ export function pitchOn(
  */
 export const pitchLowBy = (sinkMps: number, speedMps: number): number =>
   Math.asin(Math.max(-1, Math.min(1, sinkMps / speedMps))) / RAD;
-
-/**
- * Bank that makes a model turn by itself at this rate: tan φ = V·ω/g (level turn, FAA-H-8083-25).
- * @param turnDegPerS right positive @returns degrees, right positive
- */
-export const bankOfDrift = (turnDegPerS: number, speedMps: number): number =>
-  Math.atan((speedMps * turnDegPerS * RAD) / G_MPS2) / RAD;
 
 /** Share of one axis that a skew of the unit leaks into another: sin ψ. */
 export const skewLeak = (skewDeg: number): number => Math.abs(Math.sin(skewDeg * RAD));

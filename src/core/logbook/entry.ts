@@ -29,16 +29,3 @@ export const LogEntrySchema = z.strictObject({
 
 export type LogEntry = z.infer<typeof LogEntrySchema>;
 export type EntryKind = (typeof ENTRY_KINDS)[number];
-
-/** Newest first; the uid settles a tie so that the order is always the same. */
-export const byTime = (a: LogEntry, b: LogEntry): number =>
-  b.at.localeCompare(a.at) || b.uid.localeCompare(a.uid);
-
-/** Whether an entry has all of these words anywhere in it, whatever their case. */
-export function matches(entry: LogEntry, query: string): boolean {
-  const text = Object.values(entry).join(' ').toLowerCase();
-  return query
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
-}

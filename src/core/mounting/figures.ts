@@ -1,8 +1,5 @@
-import { leverArm, skewLeak } from '../level';
+import { leverArm, skewLeak, turnRateDegPerS } from '../level';
 import type { Setup } from '../setup';
-
-const G_MPS2 = 9.80665;
-const RAD = Math.PI / 180;
 
 /** Beyond this a wrong idea of level is seen in the air. Common practice, no source. */
 const FELT_DEG = 3;
@@ -30,11 +27,10 @@ const TURN_BANK_DEG = 45;
 
 /**
  * Self-levelling error from ω²·r in a roll, a pull-up and a steady turn, and the leak of a skew.
- * Rate of a level turn: ω = g·tan φ/V (FAA-H-8083-25).
  */
 export function seatReport({ installation, airframe, unit }: Setup): SeatReport {
   const { positionMm: p, skewDeg } = installation;
-  const turnRate = (G_MPS2 * Math.tan(TURN_BANK_DEG * RAD)) / airframe.measures.cruiseMps / RAD;
+  const turnRate = turnRateDegPerS(airframe.measures.cruiseMps, TURN_BANK_DEG);
   const figures: SeatFigure[] = [
     { when: 'rolling at 180°/s', ...leverArm(180, Math.hypot(p.y, p.z)), lasting: false },
     { when: 'pitching at 60°/s', ...leverArm(60, Math.hypot(p.x, p.z)), lasting: false },

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { footprint, fromInverted, loadFactor, turnRadiusM, turnRateDegPerS } from './flight';
+import { loadFactor, turnRadiusM, turnRateDegPerS } from '../level';
+import { footprint, fromInverted } from './flight';
 
 const KNOT_MPS = 1852 / 3600;
 const FOOT_M = 0.3048;
