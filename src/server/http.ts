@@ -79,7 +79,7 @@ export async function readJson(request: Request): Promise<unknown> {
 export function download(body: string | Uint8Array, name: string, type: string): Response {
   const clean =
     name
-      .replace(/[\\/:*?"<>|\p{Cc}]/gu, ' ')
+      .replace(/[\\/:*?"<>|\p{Cc}\p{Cs}]/gu, ' ')
       .replace(/\s+/g, ' ')
       .trim() || 'tolvan';
   const plain = clean.normalize('NFD').replace(/[^\x20-\x7e]/g, '');

@@ -46,3 +46,37 @@ describe('two versions in words', () => {
     ],
   ])('%s', (_, spoil, words) => expect(change(spoil)).toEqual(words));
 });
+
+describe('any two versions', () => {
+  const fields: [string, (s: Setup) => unknown][] = [
+    ['mounting', (s) => (s.installation.mounting = 'tail-up')],
+    ['a wish', (s) => (s.intents.school = 'unit-first')],
+    ['a rate', (s) => (s.program.inputs[0]!.rates[0]!.expoPct = 33)],
+    ['a slot', (s) => s.unit.settings.slots.reverse()],
+    ['a plug', (s) => s.installation.plugs.pop()],
+    ['a limit', (s) => (s.unit.settings.angleLimitsDeg.roll = 44)],
+    ['a failsafe', (s) => s.program.failsafe.pop()],
+    ['a counter', (s) => (s.installation.revisions.crash = 2)],
+    ['a servo', (s) => (s.airframe.servos[0]!.rotation = 'reversed')],
+    ['notes', (s) => (s.notes = 'Flew well on the ice.')],
+  ];
+  it.each(fields)('%s: one difference at least, in words, never as raw JSON', (_, spoil) => {
+    const found = change((s) => void spoil(s));
+    expect(found.length).toBeGreaterThan(0);
+    for (const words of found) expect(words).not.toMatch(/[{}[\]"]|undefined|null|\[object/);
+  });
+  it('the other way round says the same the other way round', () => {
+    const before = makeSetup();
+    const after = structuredClone(before);
+    after.unit.settings.axes.pitch.gainPct = 55;
+    const [there] = compare(before, after);
+    const [back] = compare(after, before);
+    expect(there!.words).toBe('gain 100 → 55 %');
+    expect(back!.words).toBe('gain 55 → 100 %');
+  });
+  it('together they say as much as one by one', () => {
+    const all = change((s) => fields.forEach(([, spoil]) => void spoil(s)));
+    for (const [, spoil] of fields)
+      for (const words of change((s) => void spoil(s))) expect(all).toContain(words);
+  });
+});

@@ -4,7 +4,7 @@ import type { Setup } from '../setup';
 /**
  * Gain that a value read off the channel monitor stands for, by the unit's own law.
  * @param monitorPct as shown, percent of this transmitter's scale
- * @returns percent of full gain; undefined where the unit takes no gain from a channel
+ * @returns percent of full gain, a little over 100 beyond the ends; undefined where the unit takes no gain from a channel
  */
 export function gainOfReading(
   { unit, transmitter }: Setup,

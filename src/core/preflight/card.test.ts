@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import { makeSetup } from '../../../tests/kit/setups';
+import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
+import { allExpectations } from '../directions';
+import { composeSetup, unsuited, usualWishes, writeWishes } from '../plan';
+import { AIRFRAME_KINDS, type GainWish, type ProgramWishes, type Setup } from '../setup';
+import { preflightCard } from './index';
+
+const PAIRS = Object.keys(UNITS).flatMap((unit) =>
+  AIRFRAME_KINDS.filter(
+    (kind) => unsuited(buildAirframe(usualAnswers(kind)), UNITS[unit]!).length === 0,
+  ).map((kind) => [unit, kind] as const),
+);
+const itemOf = (setup: Setup, item: string) => preflightCard(setup).find((c) => c.item === item);
+
+function wished(change: Partial<ProgramWishes>): Setup {
+  const setup = makeSetup();
+  const written = writeWishes(setup, { ...usualWishes(setup), ...change });
+  if (!written.ok) throw new Error(written.reasons.join());
+  return written.setup;
+}
+
+describe('the card', () => {
+  it.each(PAIRS)('%s in a %s: everything once, in the order it is done', (unit, kind) => {
+    const ground = kind === 'car' || kind === 'boat';
+    const setup = composeSetup(
+      'Carded',
+      buildAirframe(usualAnswers(kind)),
+      UNITS[unit]!,
+      TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
+    );
+    const card = preflightCard(setup);
+    const items = card.map((c) => c.item);
+    expect(new Set(items).size).toBe(items.length);
+    expect(items[0]).toBe('look');
+    expect(items.at(-1)).toBe('start');
+    // The motor runs last of all that is done to the model, and only where there is one.
+    expect(items.includes('run-up')).toBe(setup.airframe.motors.length > 0);
+    if (items.includes('run-up')) expect(items.indexOf('run-up')).toBe(items.length - 2);
+    // What must be seen of surfaces is what the directions expect, surface by surface.
+    for (const { check, surface, movement } of allExpectations(setup)) {
+      if (check.again) continue;
+      const line = card.find((c) => c.item === check.id)!;
+      expect(line.sees).toContain(`${surface.label.toLowerCase()} ${movement}`);
+    }
+    for (const c of card) expect(c.sees.length, c.item).toBeGreaterThan(0);
+  });
+  it('modes are those the switch really gives', () => {
+    expect(itemOf(makeSetup(), 'modes')!.sees).toEqual([
+      'Switch A far: off',
+      'Switch A middle: rate',
+      'Switch A near: level',
+    ]);
+    const turned = makeSetup();
+    turned.program.outputs.find((o) => o.carries === 'mode')!.reversed = true;
+    expect(itemOf(turned, 'modes')!.sees[0]).toBe('Switch A far: level');
+  });
+  it('panic is on it only where there is one', () => {
+    expect(itemOf(makeSetup(), 'panic')).toBeUndefined();
+    const panic = { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } as const;
+    expect(itemOf(wished({ panic }), 'panic')!.does).toContain('press panic');
+  });
+  it.each<[GainWish, RegExp]>([
+    [{ by: 'knob', control: 'k1' }, /Knob 1 at half or less/],
+    [
+      { by: 'values', control: 'sb', pct: [0, 30, 50] },
+      /Switch B: 0 %, 30 %, 50 %; start at the lowest/,
+    ],
+    [{ by: 'fixed', pct: 40 }, /fixed at 40 %/],
+    [
+      { by: 'flap', control: 'sb', pct: [30, 40, 50], off: 'sg', offPosition: 1 },
+      /gain off on Switch G.*30 %, 40 %, 50 %/,
+    ],
+  ])('gain %j: %s', (gain, words) => {
+    const setup = makeSetup();
+    const cut = usualWishes(setup).cut;
+    // The cut moves aside where the master off wants its switch.
+    const free = gain.by === 'flap' ? { cut: { ...cut!, control: 'sc' } } : {};
+    expect(itemOf(wished({ gain, ...free }), 'gain')!.sees[0]).toMatch(words);
+  });
+  it('the start is off where there is an off, and the lowest gain where not', () => {
+    expect(itemOf(makeSetup(), 'start')!.sees).toEqual(['Switch A far: off, known by touch']);
+    const never = makeSetup();
+    never.unit.settings.slots = never.unit.settings.slots.map((m) => (m === 'off' ? 'rate' : m));
+    expect(itemOf(never, 'start')!.sees[0]).toContain('lowest gain');
+  });
+  it('a boat is held all the same, and says wheels or propeller', () => {
+    const boat = makeSetup('boat', 'steering-receiver', 'surface-four');
+    expect(itemOf(boat, 'run-up')!.does).toMatch(/^Wheels or propeller clear/);
+    expect(itemOf(boat, 'link')!.does).toMatch(/^Model held/);
+  });
+});

@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { makeSetup } from '../../../tests/kit/setups';
+import { buildAirframe, usualAnswers, TRANSMITTERS, UNITS } from '../catalogue';
+import { composeSetup } from '../plan';
+import { identifyScript, plainScript, safeScript, unitScript } from './index';
+
+const car = () => makeSetup('car', 'steering-receiver', 'surface-four');
+const items = (script: { item: string }[]) => script.map((s) => s.item);
+
+describe('knowing what is on the bench', () => {
+  it('a new unit is looked at and bound, one with a past is reset first', () => {
+    const setup = makeSetup();
+    expect(items(identifyScript(setup))).toEqual(['versions', 'bound']);
+    setup.installation.secondHand = true;
+    expect(items(identifyScript(setup))).toEqual(['versions', 'reset', 'bound']);
+  });
+  it('shows the versions as they are written down', () => {
+    const setup = makeSetup();
+    expect(identifyScript(setup)[0]!.sees[0]).toContain('not written down');
+    setup.installation.unitHardware = '2';
+    setup.installation.unitFirmware = '3.1';
+    expect(identifyScript(setup)[0]!.sees[0]).toBe('unit: 2, 3.1');
+  });
+  it('a missing menu is explained only for units that have one', () => {
+    const says = (unit: string) =>
+      identifyScript(makeSetup('conventional', unit)).at(-1)!.sees.join();
+    expect(says('menu-receiver')).toContain('menu that is missing');
+    expect(says('dial-gyro')).not.toContain('menu');
+  });
+});
+
+describe('making it safe', () => {
+  it('is for models with a motor, in the words of their kind', () => {
+    expect(safeScript(makeSetup())[0]!.does).toBe('Propeller off.');
+    expect(safeScript(car())[0]!.does).toMatch(/^Pinion out/);
+    const glider = composeSetup(
+      'Glider',
+      buildAirframe({ ...usualAnswers('v-tail'), motors: 0 }),
+      UNITS['menu-receiver']!,
+      TRANSMITTERS['line-sixteen']!,
+    );
+    expect(safeScript(glider)).toEqual([]);
+  });
+});
+
+describe('the plain model', () => {
+  it('has its leads, centres, throws and ends looked at', () => {
+    expect(items(plainScript(makeSetup()))).toEqual(['plugs', 'centres', 'throws', 'ends']);
+  });
+  it('throws are said for every surface, both ways, in millimetres and degrees', () => {
+    const setup = makeSetup();
+    const throws = plainScript(setup).find((s) => s.item === 'throws')!.sees;
+    expect(throws).toHaveLength(setup.airframe.surfaces.length);
+    for (const words of throws)
+      expect(words).toMatch(/: \d+ mm \(\d+°\) \w+, \d+ mm \(\d+°\) \w+$/);
+    expect(throws.find((w) => w.startsWith('rudder'))).toMatch(/left.*right|right.*left/);
+    // A shorter end is a shorter throw.
+    const less = structuredClone(setup);
+    less.program.outputs.find((o) => o.carries === 'elevator')!.maxPct = 50;
+    expect(plainScript(less).find((s) => s.item === 'throws')!.sees).not.toEqual(throws);
+  });
+  it('flaps are tried by themselves', () => {
+    const flapped = composeSetup(
+      'Flapped',
+      buildAirframe({ ...usualAnswers('conventional'), flaps: true }),
+      UNITS['menu-receiver']!,
+      TRANSMITTERS['line-sixteen']!,
+    );
+    const flaps = plainScript(flapped).find((s) => s.item === 'flaps')!;
+    expect(flaps.sees.join()).toMatch(/flap.*with its own switch, and with nothing else/);
+  });
+  it('a car has its two ends set one by one, quiet at both', () => {
+    const ends = plainScript(car()).find((s) => s.item === 'ends')!;
+    expect(ends.does).toContain('set the two ends one by one');
+    expect(ends.sees.join()).toContain('unequal ends are normal');
+  });
+});
+
+it('entries in the unit are gone through with the sheet; an idle mode is looked for where modes can be set', () => {
+  expect(unitScript(makeSetup())[0]!.sees.length).toBe(2);
+  const unsettable = makeSetup();
+  unsettable.unit.traits.slotsSettable = false;
+  expect(unitScript(unsettable)[0]!.sees.length).toBe(1);
+});

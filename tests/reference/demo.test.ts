@@ -1,0 +1,65 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { jobOf, isReady, stoppedAt, type JobStep } from '@/core/procedure';
+import { parseSetup } from '@/core/setup';
+import { verify } from '@/core/verify';
+import { LAKE_HOLLOW } from '@/demo/lake-hollow';
+import { storeModel } from '@/demo/store';
+import { getLog } from '@/server/log';
+import { getModel } from '@/server/models';
+import { listModels, type ShelfEntry } from '@/server/shelf';
+import { openWorkshop } from '@/server/workshop';
+
+const store = openWorkshop(':memory:');
+const jobs = new Map<string, JobStep[]>();
+const shelf = new Map<string, ShelfEntry>();
+
+beforeAll(() => {
+  LAKE_HOLLOW.forEach((make, n) => storeModel(store, `model-${n}`, make()));
+  for (const entry of listModels(store)) {
+    const name = entry.name.split(',')[0]!;
+    const { setup, evidence } = getModel(entry.id, store);
+    jobs.set(name, jobOf({ setup, evidence, findings: verify(setup) }));
+    shelf.set(name, entry);
+  }
+});
+
+describe('the six models of Lake Hollow, each in its own state', () => {
+  it('the floatplane is ready', () => {
+    expect(isReady(jobs.get('Loon')!)).toBe(true);
+    expect(shelf.get('Loon')).toMatchObject({ status: 'proven', words: 'ready' });
+  });
+  it('the delta crashed: what depends on it is stale, and why is said', () => {
+    const stale = jobs.get('Skua')!.filter((j) => j.status === 'stale');
+    expect(stale.length).toBeGreaterThan(8);
+    expect(stale.every((j) => j.reasons.length > 0)).toBe(true);
+    expect(shelf.get('Skua')!.words).toMatch(/steps again: .*crash/);
+  });
+  it('the sailplane has a hole in its panic', () => {
+    expect(stoppedAt(jobs.get('Tern')!)!.step.id).toBe('program');
+    expect(shelf.get('Tern')!.words).toContain('panic gives off');
+  });
+  it('the tug is in the middle of the job, with two faults', () => {
+    expect(stoppedAt(jobs.get('Otter')!)!.step.id).toBe('program');
+    expect(jobs.get('Otter')!.filter((j) => j.status === 'todo').length).toBeGreaterThan(5);
+  });
+  it('the boat was never tried with its link off', () => {
+    expect(jobs.get('Pike')!.find((j) => j.step.id === 'failsafe')!.status).toBe('todo');
+    expect(shelf.get('Pike')!.words).toBe('next: failsafe');
+  });
+  it('the car has a second-hand unit that was not reset', () => {
+    expect(stoppedAt(jobs.get('Lynx')!)!.step.id).toBe('identify');
+    expect(shelf.get('Lynx')!.words).toMatch(/^Identify: The unit has a past/);
+  });
+  it('all are valid files, with two seasons of log between them', () => {
+    let entries = 0;
+    for (const { id } of shelf.values()) {
+      expect(parseSetup(getModel(id, store).setup).ok).toBe(true);
+      entries += getLog(id, { most: 500 }, store).entries.length;
+    }
+    expect(entries).toBeGreaterThan(100);
+    const years = new Set(
+      getLog(shelf.get('Loon')!.id, { most: 500 }, store).entries.map((e) => e.at.slice(0, 4)),
+    );
+    expect([...years].sort()).toEqual(['2025', '2026']);
+  });
+});

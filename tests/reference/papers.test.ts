@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { sheetFor } from '@/core/sheets';
+import type { Setup } from '@/core/setup';
+import { everything } from '@/demo/kit';
+import type { ModelView } from '@/server/models';
+import { PAPERS, listPdf } from '@/ui/paper/listPdf';
+import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
+import { sheetPdf } from '@/ui/sheet/sheetPdf';
+import { sampleOf } from '../kit/dependence';
+import { makeSetup } from '../kit/setups';
+
+/** Width and height in points of each page, from the boxes in the file. */
+function pagesOf(pdf: Uint8Array): [number, number][] {
+  const text = Buffer.from(pdf).toString('latin1');
+  expect(text.startsWith('%PDF-')).toBe(true);
+  return [...text.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map((m) => [
+    Math.round(Number(m[1])),
+    Math.round(Number(m[2])),
+  ]);
+}
+
+const view = (setup: Setup, seen = false): ModelView => ({
+  id: 'm',
+  version: 3,
+  setup,
+  evidence: seen
+    ? sampleOf(setup).evidence.filter((e) =>
+        everything(setup).some((s) => s.check === e.check && s.surface === e.surface),
+      )
+    : [],
+});
+const SIZES = { A4: [595, 842], LETTER: [612, 792], A5: [420, 595], A6: [298, 420] } as const;
+
+describe('papers', () => {
+  it.each(PAPERS)('the preflight card on %s is one page', async (paper) => {
+    const pdf = await listPdf(preflightPaper(view(makeSetup())), paper);
+    expect(pagesOf(pdf)).toEqual([SIZES[paper]]);
+  });
+  it.each(['A4', 'LETTER'] as const)(
+    'the job sheet on %s is two pages at the most',
+    async (paper) => {
+      const pages = pagesOf(await listPdf(jobPaper(view(makeSetup())), paper));
+      expect(pages.length).toBeLessThanOrEqual(2);
+      for (const page of pages) expect(page).toEqual(SIZES[paper]);
+    },
+  );
+  it('names of any length and of other letters, and many channels, still make a sheet', async () => {
+    const setup = makeSetup();
+    setup.name = 'Ett mycket långt namn utan ände '.repeat(2).trim();
+    setup.airframe.servos.forEach((s) => (s.label = `${'Siebenundzwanzigstes'.repeat(3)} ${s.id}`));
+    for (let channel = 9; channel <= 16; channel++)
+      setup.program.outputs.push({
+        channel,
+        carries: 'aux3',
+        reversed: false,
+        subtrimPct: 0,
+        minPct: -100,
+        maxPct: 100,
+      });
+    expect(pagesOf(await listPdf(wiringPaper(view(setup)), 'A4')).length).toBe(1);
+    const sheet = pagesOf(await sheetPdf(sheetFor(setup, 'line'), 'LETTER'));
+    expect(sheet[0]).toEqual(SIZES.LETTER);
+  });
+  it('the job sheet lists what is open under what it belongs to, and nothing that holds', () => {
+    const open = jobPaper(view(makeSetup()));
+    const lines = open.sections.flatMap((s) => s.lines);
+    expect(lines.filter((l) => l.leads).map((l) => l.does)).toContainEqual(
+      expect.stringMatching(/^Corrections: /),
+    );
+    expect(lines.map((l) => l.does)).toContain('Raise the left wing, quickly: left aileron');
+    expect(lines.map((l) => l.does)).toContain('the card');
+    const done = jobPaper(view(makeSetup(), true)).sections.flatMap((s) => s.lines);
+    expect(done.length).toBeLessThan(lines.length);
+  });
+  it('the wiring lists every plug once', () => {
+    const setup = makeSetup();
+    expect(wiringPaper(view(setup)).sections[0]!.lines).toHaveLength(
+      setup.installation.plugs.length,
+    );
+  });
+});
