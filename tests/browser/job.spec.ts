@@ -71,6 +71,13 @@ test('something happened: two taps, and what it killed is said with the reason',
   await expect(page.getByRole('link', { name: /Ready redshank/ })).toContainText(
     /steps again: how the unit sits in the model changed/,
   );
+  // At any other station it is said as well, where the change is made.
+  await page.goto(`/models/${id}/plain`);
+  await page.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
+  await expect(killed).toContainText('the reversal of channel 2');
+  await expect(killed.getByRole('link', { name: /^Sticks/ })).toBeVisible();
+  await killed.getByRole('button', { name: 'Put this away' }).click();
+  await expect(killed).toHaveCount(0);
   // It is in the log as well.
   await page.goto(`/models/${id}/log`);
   await expect(page.getByText('Event · Unit moved or taken out')).toBeVisible();

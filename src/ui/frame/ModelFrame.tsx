@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { ModelContext, createModelStore } from './modelStore';
 import type { ModelView } from '@/server/models';
 import { KeysHelp } from './KeysHelp';
+import { LastChange } from './LastChange';
 import { ModelHeader } from './ModelHeader';
 import { VerdictProvider } from './verdict';
 import { SaveState } from './SaveState';
@@ -16,6 +17,7 @@ export function ModelFrame({ view, children }: { view: ModelView; children: Reac
       <VerdictProvider>
         <ModelHeader />
         <SaveState />
+        <LastChange />
         {children}
         <KeysHelp modelId={view.id} />
       </VerdictProvider>

@@ -55,10 +55,10 @@ export function createModelStore(view: ModelView): ModelStore {
   return createStore<ModelState>((set, get) => {
     const take = (reply: Reply<ModelView>, pending?: Pending): boolean => {
       if (reply.ok) {
-        const { setup: shown, version, saving } = get();
+        const { setup: shown, saving } = get();
         // A later edit may already be shown; the server's answer must not take it off the screen.
-        // And the same version stays the same object: what was worked out from it still holds.
-        const kept = saving > 1 || (reply.value.version === version && saving === 0);
+        // And the same Setup stays the same object: what was worked out from it still holds.
+        const kept = saving > 1 || JSON.stringify(reply.value.setup) === JSON.stringify(shown);
         set({ ...reply.value, ...(kept ? { setup: shown } : {}), unsaved: undefined });
         return true;
       }

@@ -2,15 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import {
-  isReady,
-  jobOf,
-  killedBy,
-  nextStep,
-  shortestWay,
-  stoppedAt,
-  type JobStep,
-} from '@/core/procedure';
+import { isReady, jobOf, nextStep, shortestWay, stoppedAt, type JobStep } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
@@ -39,7 +31,6 @@ export function JobStation() {
       <div className="flex min-w-0 flex-col gap-4">
         {isReady(job) && <Ready />}
         <Next job={job} />
-        <Killed />
         <Steps job={job} />
       </div>
       <aside className="flex flex-col gap-4">
@@ -122,32 +113,6 @@ function Next({ job }: { job: readonly JobStep[] }) {
           Do it now
         </Link>
       )}
-    </section>
-  );
-}
-
-/** What the last change in this tab killed. */
-function Killed() {
-  const { setup, evidence, changed } = useModel((s) => s);
-  const killed = useMemo(
-    () => (changed ? killedBy(changed.before, setup, evidence) : []),
-    [changed, setup, evidence],
-  );
-  if (!changed || killed.length === 0) return null;
-  return (
-    <section className="card" aria-labelledby="killed-title">
-      <h2 id="killed-title" className="text-lg font-bold">
-        What your last change killed
-      </h2>
-      <p className="text-soft text-sm">{changed.label}</p>
-      <ul className="mt-1 flex flex-col gap-1">
-        {killed.map((k) => (
-          <li key={k.step.id}>
-            <StatusMark status="stale" words={`${k.step.title}, ${k.count}`} />
-            <span className="text-soft"> because {k.reasons.join('; ')} changed</span>
-          </li>
-        ))}
-      </ul>
     </section>
   );
 }

@@ -1,0 +1,51 @@
+'use client';
+
+import { X } from 'lucide-react';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { killedBy } from '@/core/procedure';
+import { StatusMark } from '../status/StatusMark';
+import { useModel } from './modelStore';
+import { useVerdict } from './verdict';
+
+/** What the last change in this tab killed, at whichever station it was made: said at once, with the reasons. */
+export function LastChange() {
+  const { id, setup, evidence, changed } = useModel((s) => s);
+  const { findings, visiting } = useVerdict();
+  const [put, setPut] = useState<object>();
+  // Some tests are made from the proof: not before it is there.
+  const judged = findings !== undefined && visiting === undefined;
+  const killed = useMemo(
+    () => (changed && judged ? killedBy(changed.before, setup, evidence) : []),
+    [changed, judged, setup, evidence],
+  );
+  if (!changed || killed.length === 0 || put === changed) return null;
+  return (
+    <section className="card mb-4 print:hidden" aria-labelledby="killed-title">
+      <div className="flex items-start justify-between gap-3">
+        <h2 id="killed-title" className="text-lg font-bold">
+          What your last change killed
+        </h2>
+        <button
+          type="button"
+          className="btn"
+          aria-label="Put this away"
+          onClick={() => setPut(changed)}
+        >
+          <X size={18} aria-hidden />
+        </button>
+      </div>
+      <p className="text-soft text-sm">{changed.label}</p>
+      <ul className="mt-1 flex flex-col gap-1">
+        {killed.map((k) => (
+          <li key={k.step.id}>
+            <Link className="hover:underline" href={`/models/${id}/${k.step.station}`}>
+              <StatusMark status="stale" words={`${k.step.title}, ${k.count}`} />
+            </Link>
+            <span className="text-soft"> because {k.reasons.join('; ')} changed</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
