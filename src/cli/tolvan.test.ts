@@ -16,10 +16,12 @@ function file(name: string, content: unknown): string {
 }
 
 function tolvan(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'src/cli/tolvan.ts', ...words], {
-    encoding: 'utf8',
-  });
-  const complaints = stderr.split('\n').filter((l) => l !== '' && !l.startsWith('npm warn'));
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'src/cli/tolvan.ts', ...words],
+    { encoding: 'utf8' },
+  );
+  const complaints = stderr.split('\n').filter((l) => l !== '');
   return { status, stdout, complaints };
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import { isUpright } from '@/core/chain';
 import type { Check } from '@/core/directions';
 import { eulerMatrix, apply, multiply } from '@/core/space';
 import { useModel } from '../frame/modelStore';
@@ -27,8 +28,10 @@ export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId:
   const [roll, pitch, yaw] = turned
     ? TILT[check.way][check.axis].map((deg) => deg * swing)
     : [0, 0, 0];
-  // Seen from behind and above: the camera looks down on the model by this much.
-  const view = multiply(eulerMatrix(0, 28, 0), eulerMatrix(roll!, pitch!, yaw!));
+  // Seen from behind and above; a little from the side where the surface in question stands on edge.
+  const asked = airframe.surfaces.find((s) => s.id === surfaceId);
+  const aside = asked && isUpright(asked) ? 32 : 0;
+  const view = multiply(eulerMatrix(0, 28, aside), eulerMatrix(roll!, pitch!, yaw!));
   const flat = (p: Point) => {
     const [x, y, z] = apply(view, p);
     return { x: y, y: z, depth: x };

@@ -138,7 +138,9 @@ function Found() {
               )
             }
           >
-            Lock in: {pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}
+            {fast === 0
+              ? 'Lock in: say first where it shook'
+              : `Lock in: ${pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}`}
           </button>
           {reasons.length > 0 && (
             <ul role="alert" className="text-stop list-disc pl-5">
