@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { openWorkshop } from '@/server/workshop';
 
-const ROUNDS = 12;
+const ROUNDS = 10;
 
 /** The last of each kind the writer said it had written. */
 type Said = Record<'version' | 'seen' | 'note', number>;

@@ -95,7 +95,7 @@ export function CaptureStation() {
             </button>
           )}
         </section>
-        <FindingsOf rules={['M15', 'M16']} />
+        <FindingsOf step="capture" />
         {script.length > 0 && <TestScript title="Teach it" steps={script} />}
       </div>
       <aside className="flex flex-col gap-4">

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { RULES, type Finding, type Severity, type Witness } from '@/core/verify';
 import type { Status } from '@/core/logbook';
+import { STEPS } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
@@ -44,9 +45,10 @@ export function Findings() {
   );
 }
 
-/** What the rules of one station find, with repairs to apply; nothing where they find nothing. */
-export function FindingsOf({ rules }: { rules: readonly string[] }) {
+/** What stops one step of the job, with repairs to apply; nothing where the rules find nothing. */
+export function FindingsOf({ step }: { step: string }) {
   const { findings } = useVerdict();
+  const rules = STEPS.find((s) => s.id === step)?.rules ?? [];
   const own = findings?.filter((f) => rules.includes(f.rule)) ?? [];
   if (own.length === 0) return null;
   return (

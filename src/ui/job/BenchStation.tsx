@@ -56,7 +56,7 @@ export function BenchStation() {
             The unit is second-hand, or its past is unknown
           </label>
         </section>
-        <FindingsOf rules={['M27']} />
+        <FindingsOf step="identify" />
         <TestScript title="Know it" steps={tests(setup, evidence, 'identify')} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">

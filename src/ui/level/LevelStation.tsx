@@ -24,7 +24,7 @@ export function LevelStation() {
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="flex min-w-0 flex-col gap-4">
         <Bench />
-        <FindingsOf rules={['M21']} />
+        <FindingsOf step="level" />
         <TestScript title="Capture it" steps={tests(setup, evidence, 'level')} />
       </div>
       <div className="flex flex-col gap-4">

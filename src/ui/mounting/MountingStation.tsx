@@ -34,7 +34,7 @@ export function MountingStation() {
     <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <Seat />
-        <FindingsOf rules={['M18', 'M19', 'M20']} />
+        <FindingsOf step="mounting" />
         <TestScript
           title="Compare paper, unit and model"
           steps={tests(setup, evidence, 'mounting')}
