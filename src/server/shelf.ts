@@ -28,6 +28,8 @@ export interface ShelfEntry extends ShelfLine {
 
 /** A preflight check older than this is made again before flying. Common practice, no source. */
 const OVERDUE_DAYS = 60;
+/** Raised whenever lines are worked out otherwise: one kept by an earlier program must not speak for this one. */
+const LINE_REVISION = 2;
 /** A page does not wait longer than this for proofs that were never made; the rest comes next time. */
 const PROOF_BUDGET_MS = 1500;
 
@@ -38,7 +40,7 @@ export function listModels(store = workshop()): ShelfEntry[] {
   const last = store.log.last();
   const lines = store.shelf.all<ShelfLine>();
   return store.models.heads().map(({ modelId, version, at }) => {
-    const madeOf = `${version} ${newest.get(modelId) ?? 0}`;
+    const madeOf = `${LINE_REVISION} ${version} ${newest.get(modelId) ?? 0}`;
     const kept = lines.get(modelId);
     let line = kept?.madeOf === madeOf ? kept.line : undefined;
     if (!line) {
