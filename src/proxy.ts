@@ -1,18 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { strangerWords } from './server/visitor';
 
-/**
- * Stands before every route: a strict Content-Security-Policy, and no answer to requests that
- * another site (or a name that was made to point here) sends. The server listens on this machine
- * only, but a browser on it visits other sites too.
- */
+/** Stands before every route: a strict Content-Security-Policy, and no answer to strangers. */
 export function proxy(request: NextRequest) {
-  const host = request.headers.get('host') ?? '';
-  const allowed = (process.env.TOLVAN_HOSTS ?? '127.0.0.1,localhost,[::1]').split(',');
-  if (!allowed.includes(host.replace(/:\d+$/, ''))) return refuse('this name is not served here');
-  const origin = request.headers.get('origin');
-  const changes = request.method !== 'GET' && request.method !== 'HEAD';
-  if (changes && origin !== null && hostOf(origin) !== host)
-    return refuse('this request comes from another site');
+  const stranger = strangerWords(request);
+  if (stranger !== undefined) return refuse(stranger);
   if (!isWellFormed(request.nextUrl.pathname))
     return refuse('this address is not well formed', 400);
 
@@ -54,12 +46,5 @@ function isWellFormed(path: string): boolean {
   }
 }
 
-export const config = { matcher: ['/((?!_next/static|icon.svg).*)'] };
-
-function hostOf(origin: string): string | undefined {
-  try {
-    return new URL(origin).host;
-  } catch {
-    return undefined;
-  }
-}
+// An archive on its way in looks at its sender itself: here all of it would be held in memory.
+export const config = { matcher: ['/((?!_next/static|icon.svg|api/archive/in$).*)'] };

@@ -1,23 +1,33 @@
-import { Download, Plus } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import Link from 'next/link';
-import { listModels, type ShelfEntry } from '@/server/shelf';
-import { ArchiveButton } from '@/ui/shelf/ArchiveButton';
+import { kindOf } from '@/core/setup';
+import { SHELF_PAGE, listModels, type ShelfEntry } from '@/server/shelf';
+import { ArchiveInButton } from '@/ui/shelf/ArchiveInButton';
+import { ArchiveOutButton } from '@/ui/shelf/ArchiveOutButton';
 import { ImportButton } from '@/ui/shelf/ImportButton';
 import { ModelCard } from '@/ui/shelf/ModelCard';
+import { ShelfRefresh } from '@/ui/shelf/ShelfRefresh';
 
 export const dynamic = 'force-dynamic';
 
-const GROUPS: readonly (readonly [string, (e: ShelfEntry) => boolean])[] = [
-  ['Aeroplanes', ({ airframe }) => airframe.kind !== 'car' && airframe.kind !== 'boat'],
-  ['Cars', ({ airframe }) => airframe.kind === 'car'],
-  ['Boats', ({ airframe }) => airframe.kind === 'boat'],
-];
+const SHELVES = ['Aeroplanes', 'Cars', 'Boats'] as const;
 
-export default function ShelfPage() {
-  const entries = listModels();
-  const groups = GROUPS.map(([title, has]) => ({ title, members: entries.filter(has) })).filter(
-    (g) => g.members.length > 0,
-  );
+/** One whose line is not worked out yet stands with the aeroplanes until it is. */
+const groupsOf = (entries: readonly ShelfEntry[]) =>
+  SHELVES.map((title) => ({
+    title,
+    members: entries.filter((e) => (e.airframe ? kindOf(e.airframe).shelf : SHELVES[0]) === title),
+  })).filter((g) => g.members.length > 0);
+
+type Query = Promise<Record<string, string | string[] | undefined>>;
+
+export default async function ShelfPage({ searchParams }: { searchParams: Query }) {
+  const query = await searchParams;
+  const find = typeof query.find === 'string' ? query.find.slice(0, 80) : '';
+  const most = Math.min(100_000, Math.max(SHELF_PAGE, Number(query.most) || 0));
+  const { entries, found, pending } = await listModels(undefined, { find, most });
+  const groups = groupsOf(entries);
+  const many = find !== '' || found > 12;
   return (
     <>
       <div className="my-4 flex flex-wrap items-start justify-between gap-3">
@@ -30,7 +40,24 @@ export default function ShelfPage() {
           </Link>
         </div>
       </div>
-      {entries.length === 0 ? (
+      <ShelfRefresh pending={pending} />
+      {many && (
+        <form action="/" className="mb-4 flex flex-wrap items-end gap-2" role="search">
+          <label className="text-sm font-semibold">
+            Find a model by name
+            <input className="field font-normal" type="search" name="find" defaultValue={find} />
+          </label>
+          <button type="submit" className="btn">
+            Find
+          </button>
+          <p className="text-soft self-center text-sm">
+            {entries.length} of {found} shown
+          </p>
+        </form>
+      )}
+      {entries.length === 0 && find !== '' ? (
+        <p className="card max-w-xl text-lg">No model on the shelf has that in its name.</p>
+      ) : entries.length === 0 ? (
         <div className="card max-w-xl">
           <p className="text-lg">The shelf is empty.</p>
           <p className="text-soft mt-1">
@@ -52,6 +79,15 @@ export default function ShelfPage() {
           </section>
         ))
       )}
+      {found > entries.length && (
+        <Link
+          className="btn"
+          href={{ pathname: '/', query: { ...(find ? { find } : {}), most: most * 3 } }}
+          scroll={false}
+        >
+          Show more
+        </Link>
+      )}
       <section className="card mt-8 max-w-3xl" aria-labelledby="archive-title">
         <h2 id="archive-title" className="text-lg font-bold">
           The whole workshop
@@ -61,11 +97,8 @@ export default function ShelfPage() {
           away, or to carry to another machine.
         </p>
         <div className="mt-2 flex flex-wrap gap-2">
-          <a href="/api/archive" className="btn">
-            <Download size={18} aria-hidden />
-            Take a copy
-          </a>
-          <ArchiveButton />
+          <ArchiveOutButton />
+          <ArchiveInButton />
         </div>
         <p className="text-soft mt-3 text-sm">
           A single model goes out and comes in as a Setup file:{' '}

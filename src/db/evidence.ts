@@ -9,41 +9,48 @@ interface Row {
   at: string;
 }
 
+/** What a row keeps of a piece of evidence; its parts always in the same order. */
+export const evidenceRow = (modelId: string, evidence: Evidence) => ({
+  modelId,
+  version: evidence.version,
+  subject: `${evidence.check} ${evidence.surface}`,
+  seen: evidence.seen,
+  parts: JSON.stringify(
+    Object.fromEntries(Object.entries(evidence.parts).toSorted(([a], [b]) => (a < b ? -1 : 1))),
+  ),
+  at: evidence.at,
+});
+
+export function evidenceFromRow(data: unknown): Evidence {
+  const row = data as Row;
+  const [check, surface] = row.subject.split(' ') as [string, string];
+  return {
+    check,
+    surface,
+    seen: row.seen as Evidence['seen'],
+    parts: JSON.parse(row.parts) as Record<string, string>,
+    version: row.version,
+    at: row.at,
+  };
+}
+
 /** What was seen, oldest first. */
 export function evidenceRepository(db: Db) {
   const insert = db.prepare(
     `INSERT INTO evidence (model_id, version, subject, seen, parts, at)
      VALUES (@modelId, @version, @subject, @seen, @parts, @at)`,
   );
-  const selectNewest = db.prepare('SELECT model_id, max(id) FROM evidence GROUP BY model_id').raw();
   const selectAll = db.prepare(
     `SELECT version, subject, seen, parts, at FROM evidence WHERE model_id = ? ORDER BY id`,
   );
   return {
     add(modelId: string, evidence: Evidence): void {
-      insert.run({
-        modelId,
-        version: evidence.version,
-        subject: `${evidence.check} ${evidence.surface}`,
-        seen: evidence.seen,
-        parts: JSON.stringify(evidence.parts),
-        at: evidence.at,
-      });
+      insert.run(evidenceRow(modelId, evidence));
     },
-    /** Grows with every observation: what was worked out from them holds until it does. */
-    newest: () => new Map(selectNewest.all() as [modelId: string, id: number][]),
-    of(modelId: string): Evidence[] {
-      return (selectAll.all(modelId) as Row[]).map((row) => {
-        const [check, surface] = row.subject.split(' ') as [string, string];
-        return {
-          check,
-          surface,
-          seen: row.seen as Evidence['seen'],
-          parts: JSON.parse(row.parts) as Record<string, string>,
-          version: row.version,
-          at: row.at,
-        };
-      });
+    of: (modelId: string): Evidence[] => selectAll.all(modelId).map(evidenceFromRow),
+    /** One after another, for files of any length. */
+    *each(modelId: string): Iterable<Evidence> {
+      for (const row of selectAll.iterate(modelId)) yield evidenceFromRow(row);
     },
   };
 }

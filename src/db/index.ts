@@ -4,3 +4,4 @@ export * from './log';
 export * from './models';
 export * from './open';
 export * from './shelf';
+export * from './staging';

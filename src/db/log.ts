@@ -1,4 +1,4 @@
-import type { LogEntry } from '../core/logbook';
+import { LogEntrySchema, type LogEntry } from '../core/logbook';
 import type { Db } from './open';
 
 interface Row {
@@ -12,13 +12,10 @@ interface Row {
 
 type Rest = Omit<LogEntry, 'uid' | 'version' | 'kind' | 'at'>;
 
-const fromRow = (row: Row): LogEntry => ({
-  uid: row.uid,
-  version: row.version,
-  kind: row.kind,
-  at: row.at,
-  ...(JSON.parse(row.body) as Rest),
-});
+export function logFromRow(data: unknown): LogEntry {
+  const { uid, version, kind, at, body } = data as Row;
+  return { uid, version, kind, at, ...(JSON.parse(body) as Rest) };
+}
 
 /** What to show of a model's log. */
 export interface LogQuery {
@@ -27,19 +24,36 @@ export interface LogQuery {
   text?: string | undefined;
   /** At most this many, newest first. */
   most: number;
+  /** Only those older than this one, by its uid. */
+  before?: string | undefined;
 }
+
+const REST = Object.keys(LogEntrySchema.shape).filter(
+  (key) => !['uid', 'version', 'kind', 'at'].includes(key),
+) as (keyof Rest)[];
+
+/** What a row keeps of an entry: always in the same order, so that equal entries are equal rows. */
+export const logRow = (modelId: string, entry: LogEntry) => ({
+  modelId,
+  uid: entry.uid,
+  version: entry.version,
+  kind: entry.kind,
+  at: entry.at,
+  body: JSON.stringify(Object.fromEntries(REST.map((key) => [key, entry[key]]))),
+});
 
 /** Flights, checks, maintenance and events, newest first. */
 export function logRepository(db: Db) {
   const insert = db.prepare(
     `INSERT INTO log_entry (uid, model_id, version, kind, at, body)
-     VALUES (@uid, @modelId, @version, @kind, @at, @body)
-     ON CONFLICT (uid) DO NOTHING`,
+     VALUES (@uid, @modelId, @version, @kind, @at, @body)`,
   );
   const selectPage = db.prepare(
     `SELECT * FROM log_entry
       WHERE model_id = @modelId
         AND (@kind IS NULL OR kind = @kind)
+        AND (@before IS NULL OR (at, id) < (SELECT at, id FROM log_entry
+                                             WHERE model_id = @modelId AND uid = @before))
         AND NOT EXISTS (
               SELECT 1 FROM json_each(@words) AS word
                WHERE (SELECT at || ' ' || group_concat(value, ' ') FROM json_each(body))
@@ -47,24 +61,18 @@ export function logRepository(db: Db) {
       ORDER BY at DESC, id DESC
       LIMIT @most`,
   );
+  const selectOne = db.prepare('SELECT * FROM log_entry WHERE model_id = ? AND uid = ?');
   const selectAll = db.prepare('SELECT * FROM log_entry WHERE model_id = ? ORDER BY at, uid');
-  const selectLast = db.prepare(
-    `SELECT m.id AS modelId,
-            (SELECT max(at) FROM log_entry WHERE model_id = m.id AND kind = 'flight')
-              AS flight,
-            (SELECT max(at) FROM log_entry WHERE model_id = m.id AND kind = 'preflight')
-              AS preflight
-       FROM model AS m`,
-  );
   return {
-    /** @returns false where the entry is there already */
-    add(modelId: string, entry: LogEntry): boolean {
-      const { uid, version, kind, at, ...body } = entry;
-      return (
-        insert.run({ uid, modelId, version, kind, at, body: JSON.stringify(body) }).changes > 0
-      );
+    /** @throws a constraint error where the model has a line of that uid already */
+    add(modelId: string, entry: LogEntry): void {
+      insert.run(logRow(modelId, entry));
     },
-    of(modelId: string, { kind, text, most }: LogQuery): LogEntry[] {
+    get(modelId: string, uid: string): LogEntry | undefined {
+      const row = selectOne.get(modelId, uid);
+      return row === undefined ? undefined : logFromRow(row);
+    },
+    of(modelId: string, { kind, text, most, before }: LogQuery): LogEntry[] {
       const words = (text ?? '').split(/\s+/).filter((w) => w !== '');
       const likes = words.map((w) => `%${w.replace(/[\\%_]/g, '\\$&')}%`);
       const rows = selectPage.all({
@@ -72,24 +80,15 @@ export function logRepository(db: Db) {
         kind: kind ?? null,
         words: JSON.stringify(likes),
         most,
+        before: before ?? null,
       });
-      return (rows as Row[]).map(fromRow);
+      return rows.map(logFromRow);
     },
     /** Every entry of a model, oldest first: for files. */
-    all: (modelId: string): LogEntry[] => (selectAll.all(modelId) as Row[]).map(fromRow),
-    /** When each model was last flown or run, and when it was last checked before that. */
-    last: () =>
-      new Map(
-        (
-          selectLast.all() as {
-            modelId: string;
-            flight: string | null;
-            preflight: string | null;
-          }[]
-        ).map(({ modelId, flight, preflight }) => [
-          modelId,
-          { flight: flight ?? undefined, preflight: preflight ?? undefined },
-        ]),
-      ),
+    all: (modelId: string): LogEntry[] => selectAll.all(modelId).map(logFromRow),
+    /** One after another, for files of any length. */
+    *each(modelId: string): Iterable<LogEntry> {
+      for (const row of selectAll.iterate(modelId)) yield logFromRow(row);
+    },
   };
 }

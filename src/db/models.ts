@@ -50,16 +50,11 @@ export function modelRepository(db: Db) {
   const selectVersion = db.prepare(
     `SELECT * FROM setup_version WHERE model_id = ? AND version = ?`,
   );
-  const selectHeads = db.prepare(
-    `SELECT v.model_id AS modelId, v.version, v.created_at AS at FROM setup_version AS v
-       JOIN (SELECT model_id, max(version) AS head FROM setup_version GROUP BY model_id) AS h
-         ON h.model_id = v.model_id AND h.head = v.version
-      ORDER BY v.created_at DESC, v.model_id`,
-  );
   const selectVersions = db.prepare(
     `SELECT version, label, created_at AS at FROM setup_version
       WHERE model_id = ? ORDER BY version DESC`,
   );
+  const selectTexts = db.prepare('SELECT * FROM setup_version WHERE model_id = ? ORDER BY version');
   const countModels = db.prepare('SELECT count(*) FROM model').pluck();
 
   const head = (modelId: string): StoredVersion | undefined => {
@@ -69,8 +64,6 @@ export function modelRepository(db: Db) {
 
   return {
     head,
-    /** The newest version of every model, without its Setup, last changed first. */
-    heads: () => selectHeads.all() as { modelId: string; version: number; at: string }[],
     count: () => countModels.get() as number,
     version: (modelId: string, version: number): StoredVersion | undefined => {
       const row = selectVersion.get(modelId, version) as Row | undefined;
@@ -79,6 +72,18 @@ export function modelRepository(db: Db) {
     /** Every version without its Setup, newest first. */
     versions: (modelId: string) =>
       selectVersions.all(modelId) as { version: number; label: string; at: string }[],
+    /** Every version with its Setup as the text it is kept as, oldest first, one after another. */
+    *eachText(
+      modelId: string,
+    ): Iterable<Omit<StoredVersion, 'setup' | 'modelId'> & { setup: string }> {
+      for (const row of selectTexts.iterate(modelId) as Iterable<Row>)
+        yield {
+          version: row.version,
+          label: row.label,
+          setup: row.setup,
+          createdAt: row.created_at,
+        };
+    },
     /** Adds a version as it was, number and time included: for models brought in. */
     restore(version: StoredVersion): void {
       if (version.version === 1) insertModel.run(version.modelId, version.createdAt);
@@ -95,7 +100,7 @@ export function modelRepository(db: Db) {
         createdAt: at,
       });
       return 1;
-    }),
+    }).immediate,
     /**
      * Adds a version on top of the one it was based on.
      * @throws OutdatedError when the head has moved on
@@ -113,6 +118,6 @@ export function modelRepository(db: Db) {
         });
         return basedOn + 1;
       },
-    ),
+    ).immediate,
   };
 }

@@ -26,6 +26,9 @@ export function openDatabase(folder: string): Db {
     // An answer is acknowledged only when it is on the disk.
     db.pragma('synchronous = FULL');
     migrate(db);
+    // From here on waiting would keep every other request waiting too: a writer that finds it locked
+    // is told so and tries again later.
+    db.pragma('busy_timeout = 50');
     return db;
   } catch (error) {
     db.close();
@@ -34,3 +37,6 @@ export function openDatabase(folder: string): Db {
     );
   }
 }
+
+/** Opens a copy of a database of ours, for reading only. */
+export const openCopy = (file: string): Db => new Database(file, { readonly: true });

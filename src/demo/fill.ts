@@ -9,7 +9,7 @@ const store = openWorkshop(dataFolder());
 if (store.models.count() === 0) {
   for (const make of LAKE_HOLLOW) storeModel(store, randomUUID().slice(0, 8), make());
   // Worked out once, so that the shelf is there at once.
-  listModels(store);
+  await listModels(store);
   console.log(`Demo club put on the shelf: ${LAKE_HOLLOW.length} models.`);
 }
 store.db.close();

@@ -6,6 +6,8 @@ export class Failure extends Error {
     readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503 | 507,
     readonly problems: Problem[],
     readonly head?: number,
+    /** What of the Setup changed since an answer was given, where that is why it is refused. */
+    readonly changed?: readonly string[],
   ) {
     super(problems.map((p) => p.reason).join('; '));
   }
@@ -13,6 +15,20 @@ export class Failure extends Error {
 
 export const notFound = (what: string) =>
   new Failure(404, [{ path: '', reason: `${what} is not here (any more)` }]);
+
+/** An answer that speaks of an earlier version, of which something it depends on has changed since. */
+export const changedSince = (version: number, head: number, changed: readonly string[]) =>
+  new Failure(
+    409,
+    [
+      {
+        path: '/version',
+        reason: `this was seen on version ${version}; since then ${changed.join(', ')} changed`,
+      },
+    ],
+    head,
+    changed,
+  );
 
 /** Turns what storage throws into something a person can act on; unknown errors pass. */
 export function asFailure(error: unknown): unknown {

@@ -119,7 +119,7 @@ export function savePart(id: string, data: unknown, store = workshop()): HangarP
       },
     ]);
   const next = validPart({ id, kind: part.kind, ...(copyOf ? { copyOf } : {}), body });
-  store.db.transaction(() => {
+  store.write(() => {
     const origins = new Map<string, string | undefined>(
       listParts(store).map((p) => [p.id, p.copyOf]),
     );
@@ -132,7 +132,7 @@ export function savePart(id: string, data: unknown, store = workshop()): HangarP
         { path: '/copyOf', reason: `copies go round in a circle: ${circle}` },
       ]);
     store.hangar.save(next, basedOn, now());
-  })();
+  });
   return getPart(id, store);
 }
 
@@ -162,7 +162,7 @@ export function importParts(data: unknown, store = workshop()): { added: number 
       .filter((p) => known.has(p.id))
       .map((p) => [p.id, `part-${randomUUID().slice(0, 8)}`]),
   );
-  store.db.transaction(() => {
+  store.write(() => {
     for (const part of result.value.parts)
       store.hangar.add(
         {
@@ -172,6 +172,6 @@ export function importParts(data: unknown, store = workshop()): { added: number 
         },
         now(),
       );
-  })();
+  });
   return { added: result.value.parts.length };
 }

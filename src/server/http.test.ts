@@ -7,6 +7,7 @@ import { answer, checked, download, readBytes, readJson } from './http';
 
 const post = (body: string | Uint8Array<ArrayBuffer>) =>
   new Request('http://127.0.0.1/', { method: 'POST', body });
+const request = post('{"a":1}');
 const problems = async (reply: Response) =>
   ((await reply.json()) as { problems: { reason: string }[] }).problems[0]!.reason;
 
@@ -28,9 +29,19 @@ describe('an answer', () => {
   ])('%j: %i', async (error, status, words) => {
     const reply = await answer(() => {
       throw Object.assign(new Error(error.message ?? ''), error);
-    });
+    }, 0);
     expect(reply.status).toBe(status);
     expect(await problems(reply)).toContain(words);
+  });
+  it('comes when a writer that found the database held has tried again', async () => {
+    let tries = 0;
+    const reply = await answer(async () => {
+      tries += 1;
+      if (tries < 4) throw Object.assign(new Error('locked'), { code: 'SQLITE_BUSY' });
+      return { body: await readJson(request) };
+    });
+    expect(await reply.json()).toEqual({ body: { a: 1 } });
+    expect(tries).toBe(4);
   });
   it('passes what it does not know on as it is', () => {
     const odd = new TypeError('odd');

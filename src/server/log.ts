@@ -2,15 +2,23 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { compare, type Difference } from '../core/compare';
 import { applyPatch } from '../core/patch';
-import { ENTRY_KINDS, EVENTS, LogEntrySchema, eventPatch, type LogEntry } from '../core/logbook';
-import { preflightCard } from '../core/preflight';
-import { readLogCsv, writeLogCsv } from '../core/formats';
+import {
+  ENTRY_KINDS,
+  EVENTS,
+  LogEntrySchema,
+  eventPatch,
+  mergeLines,
+  saidIn,
+  type LogEntry,
+} from '../core/logbook';
+import { readLogCsv, writeLogCsv, type DayOrder } from '../core/formats';
 import { LabelSchema } from '../core/setup';
 import { recordScript } from '../core/tuning';
-import { Failure, notFound } from './failure';
+import { Failure } from './failure';
 import { checked } from './http';
-import { getModel, type ModelView } from './models';
-import { headOf, keepSeen } from './observations';
+import { ask } from './judge';
+import { SeenOnSchema, getModel, type ModelView } from './models';
+import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
 import { workshop, type Workshop } from './workshop';
 
 const now = () => new Date().toISOString();
@@ -27,6 +35,8 @@ const QuerySchema = z.object({
   kind: z.enum(ENTRY_KINDS).optional(),
   text: z.string().trim().max(200).optional(),
   most: z.coerce.number().int().min(1).max(500).default(100),
+  /** Only those older than this line. */
+  before: z.string().max(40).optional(),
 });
 
 export function getLog(id: string, data: unknown = {}, store = workshop()): LogView {
@@ -40,25 +50,36 @@ export function getLog(id: string, data: unknown = {}, store = workshop()): LogV
   };
 }
 
-const NewEntrySchema = LogEntrySchema.omit({ uid: true, version: true }).extend({
+/** A name the writer gives, so that a line sent twice is kept once. */
+const UidSchema = LogEntrySchema.shape.uid.optional();
+
+const NewEntrySchema = LogEntrySchema.omit({ version: true }).extend({
+  uid: UidSchema,
   kind: z.enum(['flight', 'maintenance', 'note']),
 });
 
 /** Writes a line into the log of the version at hand. An outing is the proof that it was recorded. */
-export function addEntry(id: string, data: unknown, store = workshop()): LogEntry {
+export async function addEntry(id: string, data: unknown, store = workshop()): Promise<LogEntry> {
   const head = headOf(store, id);
-  const entry: LogEntry = {
-    ...checked(NewEntrySchema, data),
-    uid: randomUUID(),
-    version: head.version,
-  };
-  store.db.transaction(() => {
+  const { uid = randomUUID(), ...said } = checked(NewEntrySchema, data);
+  const entry: LogEntry = { ...said, uid, version: head.version };
+  const seen =
+    entry.kind === 'flight'
+      ? await ask(
+          'stamps',
+          head.setup,
+          recordScript().map(({ check, item }) => ({ check, surface: item, seen: 'pass' })),
+        )
+      : [];
+  return store.write(() => {
+    const there = store.log.get(id, uid);
+    if (there && saidIn(there) === saidIn(entry)) return there;
+    if (there)
+      throw new Failure(409, [{ path: '/uid', reason: 'another line of the log has this name' }]);
     store.log.add(id, entry);
-    if (entry.kind === 'flight')
-      for (const { check, item } of recordScript())
-        keepSeen(store, head, { check, surface: item, seen: 'pass' });
-  })();
-  return entry;
+    keepSeen(store, id, head.version, seen);
+    return entry;
+  });
 }
 
 const EventSchema = z.strictObject({
@@ -72,7 +93,7 @@ export function recordEvent(id: string, data: unknown, store = workshop()): Mode
   const { basedOn, event, note } = checked(EventSchema, data);
   const known = EVENTS.find((e) => e.id === event);
   if (!known) throw new Failure(422, [{ path: '/event', reason: `there is no event "${event}"` }]);
-  store.db.transaction(() => {
+  store.write(() => {
     const { setup } = headOf(store, id);
     const version = store.models.save(
       id,
@@ -89,11 +110,12 @@ export function recordEvent(id: string, data: unknown, store = workshop()): Mode
       title: known.title,
       ...(note ? { seen: note } : {}),
     });
-  })();
+  });
   return getModel(id, store);
 }
 
-const PreflightSchema = z.strictObject({
+const PreflightSchema = SeenOnSchema.extend({
+  uid: UidSchema,
   place: z.string().trim().max(80).default(''),
   wind: z.string().trim().max(60).default(''),
   battery: z.string().trim().max(60).default(''),
@@ -101,24 +123,34 @@ const PreflightSchema = z.strictObject({
 });
 
 /** Keeps a preflight check: each answer as evidence, the whole as a line of the log. */
-export function recordPreflight(id: string, data: unknown, store = workshop()): ModelView {
-  const { answers, ...conditions } = checked(PreflightSchema, data);
-  store.db.transaction(() => {
-    const head = headOf(store, id);
-    const card = preflightCard(head.setup);
-    const unknown = Object.keys(answers).find((item) => !card.some((c) => c.item === item));
-    if (unknown)
-      throw new Failure(422, [{ path: '/answers', reason: `the card has no item "${unknown}"` }]);
-    const failed = card.filter((c) => answers[c.item] === 'fail');
-    const complete = card.every((c) => answers[c.item] !== undefined);
-    for (const { check, item } of card) {
-      const seen = answers[item];
-      if (seen) keepSeen(store, head, { check, surface: item, seen });
-    }
-    const given = Object.fromEntries(Object.entries(conditions).filter(([, v]) => v !== ''));
+export async function recordPreflight(
+  id: string,
+  data: unknown,
+  store = workshop(),
+): Promise<ModelView> {
+  const {
+    answers,
+    version,
+    keep,
+    uid = randomUUID(),
+    ...conditions
+  } = checked(PreflightSchema, data);
+  const head = headOf(store, id);
+  const on = versionOf(store, id, version);
+  const { card, seen } = await ask('preflight', on.setup, answers);
+  const unknown = Object.keys(answers).find((item) => !card.some((c) => c.item === item));
+  if (unknown !== undefined)
+    throw new Failure(422, [{ path: '/answers', reason: `the card has no item "${unknown}"` }]);
+  if (!keep) await mustStillHold(seen, version, head);
+  const failed = card.filter((c) => answers[c.item] === 'fail');
+  const complete = card.every((c) => answers[c.item] !== undefined);
+  const given = Object.fromEntries(Object.entries(conditions).filter(([, v]) => v !== ''));
+  store.write(() => {
+    if (store.log.get(id, uid)) return;
+    keepSeen(store, id, version, seen);
     store.log.add(id, {
-      uid: randomUUID(),
-      version: head.version,
+      uid,
+      version,
       kind: 'preflight',
       at: now(),
       title:
@@ -131,14 +163,8 @@ export function recordPreflight(id: string, data: unknown, store = workshop()): 
       result: failed.length === 0 && complete ? 'passed' : 'failed',
       ...(failed.length > 0 ? { seen: failed.map((f) => f.does).join(' ') } : {}),
     });
-  })();
+  });
   return getModel(id, store);
-}
-
-function versionOf(store: Workshop, id: string, version: number) {
-  const found = store.models.version(id, version);
-  if (!found) throw notFound(`version ${version} of this model`);
-  return found;
 }
 
 const PairSchema = z.object({
@@ -170,17 +196,19 @@ const BackSchema = z.strictObject({
  */
 export function backTo(id: string, data: unknown, store = workshop()): ModelView {
   const { basedOn, to, label } = checked(BackSchema, data);
-  const head = headOf(store, id);
-  const old = versionOf(store, id, to);
-  const setup = structuredClone(old.setup);
-  setup.installation.revisions = head.setup.installation.revisions;
-  store.models.save(
-    id,
-    basedOn,
-    setup,
-    label ?? `Back to version ${to}: ${old.label}`.slice(0, 80),
-    now(),
-  );
+  store.write(() => {
+    const head = headOf(store, id);
+    const old = versionOf(store, id, to);
+    const setup = structuredClone(old.setup);
+    setup.installation.revisions = head.setup.installation.revisions;
+    store.models.save(
+      id,
+      basedOn,
+      setup,
+      label ?? `Back to version ${to}: ${old.label}`.slice(0, 80),
+      now(),
+    );
+  });
   return getModel(id, store);
 }
 
@@ -190,30 +218,60 @@ export function exportLog(id: string, store = workshop()): string {
   return writeLogCsv(store.log.all(id));
 }
 
-/** What a CSV would add, line by line; nothing is written. */
-export function previewLog(id: string, text: string, store = workshop()) {
+/** What a CSV would add; nothing is written. */
+export interface LogPreview {
+  add: LogEntry[];
+  known: number;
+  problems: { line: number; reason: string }[];
+  /** A date that can be read two ways: the person says how this file has them. */
+  askOrder?: string;
+}
+
+const ORDERS: readonly string[] = ['day-first', 'month-first'] satisfies DayOrder[];
+
+export function previewLog(
+  id: string,
+  text: string,
+  order: string | null = null,
+  store = workshop(),
+): LogPreview {
   const head = headOf(store, id);
-  const known = new Set(store.log.all(id).map((e) => e.uid));
-  const { entries, problems } = readLogCsv(text, head.version);
+  if (order !== null && !ORDERS.includes(order))
+    throw new Failure(422, [{ path: '/dates', reason: `must be one of: ${ORDERS.join(', ')}` }]);
+  const { entries, problems, askOrder } = readLogCsv(
+    text,
+    head.version,
+    (order ?? undefined) as DayOrder | undefined,
+  );
+  // A line of another model may name a version this one has not had.
+  const versions = new Set(store.models.versions(id).map((v) => v.version));
+  const placed = entries.map((e) => (versions.has(e.version) ? e : { ...e, version: 1 }));
   return {
-    add: entries.filter((e) => !known.has(e.uid)),
-    known: entries.filter((e) => known.has(e.uid)).length,
+    ...mergeLines(store.log.all(id), placed),
     problems,
+    ...(askOrder === undefined ? {} : { askOrder }),
   };
 }
 
 /** Writes a CSV into the log. @throws Failure 422 when any line of it is wrong: all or nothing */
-export function importLog(id: string, text: string, store = workshop()): { added: number } {
-  const { add, problems } = previewLog(id, text, store);
-  if (problems.length > 0)
-    throw new Failure(
-      422,
-      problems.map((p) => ({ path: `/line ${p.line}`, reason: p.reason })),
-    );
-  const versions = new Set(store.models.versions(id).map((v) => v.version));
-  return store.db.transaction(() => ({
-    added: add.filter((entry) =>
-      store.log.add(id, versions.has(entry.version) ? entry : { ...entry, version: 1 }),
-    ).length,
-  }))();
+export function importLog(
+  id: string,
+  text: string,
+  order: string | null = null,
+  store = workshop(),
+): { added: number; known: number } {
+  return store.write(() => {
+    const { add, known, problems, askOrder } = previewLog(id, text, order, store);
+    if (askOrder !== undefined)
+      throw new Failure(422, [
+        { path: '/dates', reason: `"${askOrder}" can be read two ways: is the day first?` },
+      ]);
+    if (problems.length > 0)
+      throw new Failure(
+        422,
+        problems.map((p) => ({ path: `/line ${p.line}`, reason: p.reason })),
+      );
+    for (const entry of add) store.log.add(id, entry);
+    return { added: add.length, known };
+  });
 }

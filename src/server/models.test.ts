@@ -4,8 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { observedDirections } from '../core/logbook';
+import type { Setup } from '../core/setup';
 import { listModels } from './shelf';
-import { failureOf } from '../../tests/kit/failure';
+import { failureOf, refusalOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
 import { OutdatedError, openDatabase } from '../db';
 import { migrate, migrations } from '../db/migrate';
@@ -46,10 +47,14 @@ function statuses(id: string): Record<string, number> {
 }
 
 describe('models', () => {
-  it('start from a few answers and stand on the shelf', () => {
+  it('start from a few answers and stand on the shelf', async () => {
     const { id } = createModel(ANSWERS, store);
     expect(getModel(id, store).setup.name).toBe('Grebe');
-    expect(listModels(store)[0]).toMatchObject({ id, status: 'todo', words: 'next: identify' });
+    expect((await listModels(store)).entries[0]).toMatchObject({
+      id,
+      status: 'todo',
+      words: 'next: identify',
+    });
   });
   it.each([
     [{ ...ANSWERS, name: '  ' }, '/name'],
@@ -97,38 +102,56 @@ describe('saving', () => {
 });
 
 describe('observations and remedies', () => {
-  it('keep what was seen, with what it depends on', () => {
+  const seeAll = async (id: string, truth: Setup) => {
+    for (const o of watch(truth)) await recordObservation(id, { ...o, version: 1 }, store);
+  };
+  it('keep what was seen, with what it depends on', async () => {
     const { id } = addModel(makeSetup(), 'Started', store);
-    const view = recordObservation(
-      id,
-      { check: 'stick-roll', surface: 'aileron-left', seen: 'down' },
-      store,
-    );
+    const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
+    const view = await recordObservation(id, seen, store);
     expect(Object.keys(view.evidence[0]!.parts)).toContain('reverse:1');
-    expect(
-      failureOf(() => recordObservation(id, { check: 'x', surface: 'y', seen: 'up' }, store))
-        .status,
-    ).toBe(422);
+    const odd = { check: 'x', surface: 'y', seen: 'up', version: 1 };
+    expect((await refusalOf(() => recordObservation(id, odd, store))).status).toBe(422);
   });
-  it('apply the proven change and make only what it touches stale', () => {
+  it('seen on an earlier version: kept where it still holds, else refused with what changed', async () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
+    const save = (basedOn: number, change: (setup: Setup) => void) => {
+      const { setup } = structuredClone(getModel(id, store));
+      change(setup);
+      saveSetup(id, { basedOn, label: 'Elsewhere', setup }, store);
+    };
+    save(1, (setup) => void (setup.notes = 'nothing that matters to a stick'));
+    expect((await recordObservation(id, seen, store)).evidence).toHaveLength(1);
+    save(2, ({ program }) => void (program.outputs[0]!.reversed = !program.outputs[0]!.reversed));
+    const refused = await refusalOf(() => recordObservation(id, seen, store));
+    expect(refused).toMatchObject({ status: 409, head: 3 });
+    expect(refused.changed).toContain('the reversal of channel 1 in the transmitter');
+    expect(store.evidence.of(id)).toHaveLength(1);
+    // Kept all the same, it speaks of the version it was seen on, and is stale at once.
+    await recordObservation(id, { ...seen, keep: true }, store);
+    expect(store.evidence.of(id).at(-1)).toMatchObject({ version: 1, seen: 'down' });
+    expect(statuses(id)).toMatchObject({ stale: 1 });
+  });
+  it('apply the proven change and make only what it touches stale', async () => {
     const setup = makeSetup();
     setup.unit.settings.axes.roll.reversed = true;
     setup.program.outputs[1]!.reversed = true;
     const { id } = addModel(setup, 'Started', store);
-    for (const o of watch(setup)) recordObservation(id, o, store);
+    await seeAll(id, setup);
     expect(statuses(id)).toMatchObject({ stop: 5 });
-    expect(listModels(store)[0]).toMatchObject({ status: 'stop' });
-    const fixed = applyRemedy(id, { basedOn: 1 }, store);
+    expect((await listModels(store)).entries[0]).toMatchObject({ status: 'stop' });
+    const fixed = await applyRemedy(id, { basedOn: 1 }, store);
     expect(fixed.setup.unit.settings.axes.roll.reversed).toBe(false);
     expect(fixed.setup.program.outputs[1]!.reversed).toBe(false);
     expect(statuses(id)).toEqual({ stale: 5, proven: 7 });
   });
-  it('write down what was learned and keep the observations that taught it', () => {
+  it('write down what was learned and keep the observations that taught it', async () => {
     const truth = makeSetup();
     truth.airframe.surfaces[3]!.linkage.sense = 'same';
     const { id } = addModel(makeSetup(), 'Started', store);
-    for (const o of watch(truth)) recordObservation(id, o, store);
-    const fixed = applyRemedy(id, { basedOn: 1 }, store);
+    await seeAll(id, truth);
+    const fixed = await applyRemedy(id, { basedOn: 1 }, store);
     expect(fixed.version).toBe(3);
     expect(store.models.version(id, 2)!.setup.airframe.surfaces[3]!.linkage.sense).toBe('same');
     expect(statuses(id).stop).toBeUndefined();

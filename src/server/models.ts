@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
-import { pairsOf, diagnose } from '../core/directions';
-import { freshObservations, latestOf, scriptFor, testNameOf, type Evidence } from '../core/logbook';
+import { latestOf, type Evidence, type Seen } from '../core/logbook';
 import { composeSetup, planChannels } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -13,11 +12,11 @@ import {
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
-import { readBacksOf } from '../core/sheets';
 import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
-import { headOf, keepSeen } from './observations';
+import { ask } from './judge';
+import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
 import { workshop } from './workshop';
 
 /** A model as the screens need it. */
@@ -113,49 +112,47 @@ export function saveSetup(id: string, data: unknown, store = workshop()): ModelV
   return getModel(id, store);
 }
 
-const ObservationSchema = z.strictObject({
-  check: z.string().max(60),
-  surface: z.string().max(60),
-  seen: z.union([
-    z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
-    z.custom<`${number}%`>(
-      (v) =>
-        typeof v === 'string' && /^-?\d{1,3}(\.\d+)?%$/.test(v) && Math.abs(parseFloat(v)) <= 250,
-      'must be a percentage to ±250, as "-96%"',
-    ),
-  ]),
+const SeenSchema = z.union([
+  z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
+  z.custom<`${number}%`>(
+    (v) =>
+      typeof v === 'string' && /^-?\d{1,3}(\.\d+)?%$/.test(v) && Math.abs(parseFloat(v)) <= 250,
+    'must be a percentage to ±250, as "-96%"',
+  ),
+]) satisfies z.ZodType<Seen>;
+
+/** What every answer says besides: which version the person had before their eyes. */
+export const SeenOnSchema = z.strictObject({
+  version: z.int().min(1),
+  /** Kept as what was seen then, although something has changed since. */
+  keep: z.boolean().default(false),
 });
 
-/** Whether a model has a check, a reading or a test of this name, and takes this kind of answer. */
-function isAsked(
-  setup: Setup,
-  { check, surface, seen }: z.infer<typeof ObservationSchema>,
-): boolean {
-  const test = seen === 'pass' || seen === 'fail' || seen === 'unseen';
-  const value = seen.endsWith('%') || seen === 'unseen';
-  if (check.startsWith('read:'))
-    return (
-      value &&
-      readBacksOf(setup).some((r) => `read:${r.id}` === check && `ch${r.channel}` === surface)
-    );
-  const own = testNameOf(check);
-  if (own) return test && scriptFor(setup, own).some((s) => s.item === surface);
-  const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
-  return movement && pairsOf(setup).some((e) => e.check.id === check && e.surface.id === surface);
-}
+const ObservationSchema = SeenOnSchema.extend({
+  check: z.string().max(60),
+  surface: z.string().max(60),
+  seen: SeenSchema,
+});
 
-/** Keeps what was seen, stamped with what it depends on. */
-export function recordObservation(id: string, data: unknown, store = workshop()): ModelView {
+/** Keeps what was seen, stamped with what it depends on in the version it was seen on. */
+export async function recordObservation(
+  id: string,
+  data: unknown,
+  store = workshop(),
+): Promise<ModelView> {
   const head = headOf(store, id);
-  const observation = checked(ObservationSchema, data);
-  if (!isAsked(head.setup, observation))
+  const { version, keep, ...observation } = checked(ObservationSchema, data);
+  const on = versionOf(store, id, version);
+  const stamped = await ask('observation', on.setup, observation);
+  if (!stamped)
     throw new Failure(422, [
       {
         path: '/check',
         reason: `this model has no check "${observation.check}" on "${observation.surface}" that takes "${observation.seen}"`,
       },
     ]);
-  keepSeen(store, head, observation);
+  if (!keep) await mustStillHold([stamped], version, head);
+  store.write(() => keepSeen(store, id, version, [stamped]));
   return getModel(id, store);
 }
 
@@ -166,38 +163,33 @@ const RemedySchema = z.strictObject({ basedOn: z.int().min(1) });
  * observations stamped anew since they are what taught it; then the changes, which make the
  * observations they concern stale. One transaction.
  */
-export function applyRemedy(id: string, data: unknown, store = workshop()): ModelView {
+export async function applyRemedy(
+  id: string,
+  data: unknown,
+  store = workshop(),
+): Promise<ModelView> {
   const { basedOn } = checked(RemedySchema, data);
-  store.db.transaction(() => {
-    const head = headOf(store, id);
-    const evidence = latestOf(store.evidence.of(id));
-    const fresh = freshObservations(head.setup, evidence);
-    const diagnosis = diagnose(head.setup, fresh);
-    const something = diagnosis.learned.length + diagnosis.changes.length > 0;
-    if (!something || !diagnosis.proved || diagnosis.contradiction)
+  const head = headOf(store, id);
+  const evidence = store.evidence.of(id);
+  const offered = await ask('remedy', head.setup, evidence);
+  if (!offered)
+    throw new Failure(409, [
+      { path: '', reason: 'there is no proven change to apply for what was seen' },
+    ]);
+  store.write(() => {
+    // Answered for what was seen then: another answer meanwhile may say something else.
+    if (store.evidence.of(id).length !== evidence.length)
       throw new Failure(409, [
-        { path: '', reason: 'there is no proven change to apply for what was seen' },
+        { path: '', reason: 'something was seen meanwhile: look at what it says now' },
       ]);
     let version = basedOn;
-    if (diagnosis.learned.length > 0) {
-      version = store.models.save(
-        id,
-        version,
-        diagnosis.learnedSetup,
-        `Learned: ${diagnosis.learned.map((c) => c.title).join('; ')}`,
-        now(),
-      );
-      for (const seen of fresh)
-        keepSeen(store, { modelId: id, version, setup: diagnosis.learnedSetup }, seen);
+    if (offered.learned) {
+      const { label, setup, seen } = offered.learned;
+      version = store.models.save(id, version, setup, label, now());
+      keepSeen(store, id, version, seen);
     }
-    if (diagnosis.changes.length > 0)
-      store.models.save(
-        id,
-        version,
-        diagnosis.correctedSetup,
-        diagnosis.changes.map((c) => c.title).join('; '),
-        now(),
-      );
-  })();
+    if (offered.changed)
+      store.models.save(id, version, offered.changed.setup, offered.changed.label, now());
+  });
   return getModel(id, store);
 }

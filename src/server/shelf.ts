@@ -1,24 +1,15 @@
-import type { Status } from '../core/logbook';
-import { isReady, jobOf, nextStep, stoppedAt, type JobStep } from '../core/procedure';
 import type { Airframe } from '../core/setup';
-import { verify } from '../core/verify';
+import type { Head } from '../db';
+import { askInBackground, type ShelfLine } from './judge';
 import { workshop, type Workshop } from './workshop';
 
-/** What is worked out of a model for the shelf. */
-interface ShelfLine {
-  name: string;
-  airframe: Airframe;
-  status: Status;
-  /** What stands between it and its next flight or run, in one line. */
-  words: string;
-  done: number;
-  total: number;
-}
-
 /** A model on the shelf. */
-export interface ShelfEntry extends ShelfLine {
+export interface ShelfEntry extends Omit<ShelfLine, 'airframe'> {
   id: string;
+  name: string;
   version: number;
+  /** Drawn beside it; not known before its line has been worked out. */
+  airframe: Airframe | undefined;
   changedAt: string;
   /** Last flight or run, ISO 8601. */
   flownAt: string | undefined;
@@ -26,74 +17,90 @@ export interface ShelfEntry extends ShelfLine {
   overdue: string | undefined;
 }
 
+export interface Shelf {
+  entries: ShelfEntry[];
+  /** Models of that name in all. */
+  found: number;
+  /** Shown models whose line is still being worked out. */
+  pending: number;
+}
+
 /** A preflight check older than this is made again before flying. Common practice, no source. */
 const OVERDUE_DAYS = 60;
 /** Raised whenever lines are worked out otherwise: one kept by an earlier program must not speak for this one. */
-const LINE_REVISION = 2;
-/** A page does not wait longer than this for proofs that were never made; the rest comes next time. */
-const PROOF_BUDGET_MS = 1500;
+export const LINE_REVISION = 3;
+/** A shelf that waits a moment comes complete; it does not wait longer for proofs never made before. */
+const PATIENCE_MS = 1200;
+export const SHELF_PAGE = 60;
 
-/** The shelf: every model, worked out anew only where something changed. */
-export function listModels(store = workshop()): ShelfEntry[] {
-  const until = Date.now() + PROOF_BUDGET_MS;
-  const newest = store.evidence.newest();
-  const last = store.log.last();
-  const lines = store.shelf.all<ShelfLine>();
-  return store.models.heads().map(({ modelId, version, at }) => {
-    const madeOf = `${LINE_REVISION} ${version} ${newest.get(modelId) ?? 0}`;
-    const kept = lines.get(modelId);
-    let line = kept?.madeOf === madeOf ? kept.line : undefined;
-    if (!line) {
-      const mayProve = Date.now() < until;
-      line = workOut(store, modelId, mayProve);
-      if (mayProve) store.shelf.keep(modelId, madeOf, line);
-    }
-    const own = last.get(modelId);
+const madeOf = ({ version, seen }: Pick<Head, 'version' | 'seen'>) =>
+  `${LINE_REVISION} ${version} ${seen}`;
+
+/** The shelf: models whose name has this in it, last changed first; lines are worked out only where something changed. */
+export async function listModels(
+  store = workshop(),
+  { find = '', most = SHELF_PAGE }: { find?: string; most?: number } = {},
+): Promise<Shelf> {
+  await Promise.race([
+    workOutLines(store).catch(() => undefined),
+    new Promise((resolve) => setTimeout(resolve, PATIENCE_MS).unref()),
+  ]);
+  const entries = store.shelf.heads(find, most).map((head): ShelfEntry => {
+    const line = store.shelf.line<ShelfLine>(head.id, madeOf(head));
     return {
+      status: 'todo',
+      words: 'being looked through …',
+      done: 0,
+      total: 1,
+      airframe: undefined,
       ...line,
-      id: modelId,
-      version,
-      changedAt: at,
-      flownAt: own?.flight,
-      overdue: overdueWords(own?.preflight),
+      id: head.id,
+      name: head.name,
+      version: head.version,
+      changedAt: head.changedAt,
+      flownAt: head.flownAt ?? undefined,
+      overdue: overdueWords(head.checkedAt),
     };
   });
+  return {
+    entries,
+    found: store.shelf.count(find),
+    pending: entries.filter((e) => e.airframe === undefined).length,
+  };
 }
 
-function overdueWords(checkedAt: string | undefined): string | undefined {
-  if (checkedAt === undefined) return undefined;
+function overdueWords(checkedAt: string | null): string | undefined {
+  if (checkedAt === null) return undefined;
   const days = Math.floor((Date.now() - Date.parse(checkedAt)) / 86_400_000);
   return days > OVERDUE_DAYS ? `last preflight check ${days} days ago` : undefined;
 }
 
-function workOut(store: Workshop, modelId: string, mayProve: boolean): ShelfLine {
-  const { setup } = store.models.head(modelId)!;
-  const base = { name: setup.name, airframe: setup.airframe };
-  if (!mayProve)
-    return { ...base, status: 'todo', words: 'not looked through yet', done: 0, total: 1 };
-  const job = jobOf({ setup, evidence: store.evidence.of(modelId), findings: verify(setup) });
-  const next = stoppedAt(job) ?? nextStep(job);
-  return {
-    ...base,
-    status: isReady(job) ? 'proven' : next!.status,
-    words: isReady(job) ? readyWords(next) : standsBetween(job, next!),
-    done: job.filter((j) => j.status === 'proven').length,
-    total: job.length,
-  };
+const working = new WeakMap<Workshop, Promise<void>>();
+
+/** Works out every line that is missing or stale, one after another, in the background; once at a time. */
+export function workOutLines(store: Workshop): Promise<void> {
+  const going = working.get(store);
+  if (going) return going;
+  const work = untilNoneIsStale(store).finally(() => working.delete(store));
+  // A shelf that does not wait for it must not be ended by its failure.
+  work.catch(() => undefined);
+  working.set(store, work);
+  return work;
 }
 
-/** Ready all the same: what is left is done out there. */
-const readyWords = (next: JobStep | undefined) =>
-  next ? `ready; out there: ${next.step.title.toLowerCase()}` : 'ready';
-
-function standsBetween(job: readonly JobStep[], { step, status, proofs }: JobStep): string {
-  if (status === 'stop') return `${step.title}: ${proofs.find((p) => p.status === 'stop')!.what}`;
-  const stale = job.filter((j) => j.status === 'stale');
-  const [why] = stale.flatMap((j) => j.reasons);
-  if (stale.length === 0) return `next: ${step.title.toLowerCase()}`;
-  const what =
-    stale.length > 3
-      ? `${stale.length} of ${job.length} steps`
-      : stale.map((j) => j.step.title).join(', ');
-  return `${what} again: ${why} changed`;
+async function untilNoneIsStale(store: Workshop): Promise<void> {
+  for (;;) {
+    const [stale] = store.shelf.stale(LINE_REVISION, 1);
+    if (!stale) return;
+    const { setup } = store.models.version(stale.id, stale.version)!;
+    const evidence = store.evidence.of(stale.id);
+    const line = await askInBackground('shelfLine', setup, evidence).catch((): ShelfLine => ({
+      airframe: setup.airframe,
+      status: 'caution',
+      words: 'its program is too large to be proved here',
+      done: 0,
+      total: 1,
+    }));
+    store.shelf.keep(stale.id, madeOf(stale), line);
+  }
 }

@@ -4,15 +4,24 @@ import {
   hangarRepository,
   logRepository,
   modelRepository,
+  openCopy,
   openDatabase,
   shelfRepository,
+  type Db,
 } from '../db';
 
 /** Everything kept on this machine: opened once in a process. */
-function openWorkshop(folder: string) {
-  const db = openDatabase(folder);
+const openWorkshop = (folder: string) => workshopOf(openDatabase(folder), folder);
+
+/** A copy of the database, to be read and thrown away. */
+export const openSnapshot = (file: string) => workshopOf(openCopy(file), file);
+
+function workshopOf(db: Db, folder: string) {
   return {
     db,
+    folder,
+    /** Several reads and writes as one; nobody else writes in between. */
+    write: <T>(work: () => T): T => db.transaction(work).immediate(),
     models: modelRepository(db),
     evidence: evidenceRepository(db),
     hangar: hangarRepository(db),
@@ -21,7 +30,7 @@ function openWorkshop(folder: string) {
   };
 }
 
-export type Workshop = ReturnType<typeof openWorkshop>;
+export type Workshop = ReturnType<typeof workshopOf>;
 
 const shared = globalThis as { tolvanWorkshop?: Workshop };
 

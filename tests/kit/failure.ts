@@ -9,3 +9,13 @@ export function failureOf(work: () => unknown): Failure {
   }
   throw new Error('nothing failed');
 }
+
+/** The same of one that takes its time. */
+export async function refusalOf(work: () => Promise<unknown>): Promise<Failure> {
+  try {
+    await work();
+  } catch (error) {
+    return asFailure(error) as Failure;
+  }
+  throw new Error('nothing failed');
+}

@@ -6,8 +6,8 @@ import { openWorkshop } from '../../src/server/workshop';
 import { makeSetup } from './setups';
 
 const store = openWorkshop(process.argv[2]!);
-const heads = store.models.heads();
-const id = heads[0]?.modelId ?? addModel(makeSetup(), 'Started', store).id;
+const heads = store.shelf.heads();
+const id = heads[0]?.id ?? addModel(makeSetup(), 'Started', store).id;
 for (;;) {
   const { version, setup } = getModel(id, store);
   const next = version + 1;
@@ -15,8 +15,9 @@ for (;;) {
   saveSetup(id, { basedOn: version, label: 'Written', setup: { ...setup, notes } }, store);
   process.stdout.write(`version ${next}\n`);
   const seen = next % 2 ? 'pass' : 'fail';
-  recordObservation(id, { check: 'test:identify', surface: 'bound', seen }, store);
+  const bound = { check: 'test:identify', surface: 'bound', seen, version: next };
+  await recordObservation(id, bound, store);
   process.stdout.write(`seen ${next}\n`);
-  addEntry(id, { kind: 'note', at: new Date().toISOString(), title: `note ${next}` }, store);
+  await addEntry(id, { kind: 'note', at: new Date().toISOString(), title: `note ${next}` }, store);
   process.stdout.write(`note ${next}\n`);
 }

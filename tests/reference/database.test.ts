@@ -9,7 +9,7 @@ import { addEntry, getLog } from '@/server/log';
 import { addModel, getModel, recordObservation, saveSetup } from '@/server/models';
 import { listModels } from '@/server/shelf';
 import { openWorkshop } from '@/server/workshop';
-import { failureOf } from '../kit/failure';
+import { failureOf, refusalOf } from '../kit/failure';
 import { makeSetup } from '../kit/setups';
 
 let folder: string;
@@ -23,7 +23,7 @@ afterEach(() => rmSync(folder, { recursive: true }));
 describe('a database of every earlier schema', () => {
   it.each(migrations().map((m) => m.number))(
     'schema %i comes up to date with all that was in it',
-    (upTo) => {
+    async (upTo) => {
       const old = new Database(file);
       migrate(
         old,
@@ -45,7 +45,7 @@ describe('a database of every earlier schema', () => {
       const store = openWorkshop(folder);
       expect(getModel('m', store)).toMatchObject({ version: 1, setup });
       expect(getModel('m', store).evidence).toHaveLength(1);
-      expect(listModels(store)).toHaveLength(1);
+      expect((await listModels(store)).entries).toHaveLength(1);
       expect(getLog('m', {}, store).entries).toEqual([]);
       saveSetup('m', { basedOn: 1, label: 'Now', setup: { ...setup, notes: 'new' } }, store);
       expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok');
@@ -55,7 +55,7 @@ describe('a database of every earlier schema', () => {
 });
 
 describe('a disk that is full', () => {
-  it('is said, nothing is half written, and what was there stays', () => {
+  it('is said, nothing is half written, and what was there stays', async () => {
     const store = openWorkshop(folder);
     const { id } = addModel(makeSetup(), 'Started', store);
     const pages = store.db.pragma('page_count', { simple: true }) as number;
@@ -76,15 +76,16 @@ describe('a disk that is full', () => {
     expect(failure!.problems[0]!.reason).toContain('disk is full');
     const note = { kind: 'flight', at: '2026-01-01T00:00:00Z', title: 'x', seen: 'y'.repeat(3900) };
     let written = 0;
-    const until = () => {
-      for (; written < 40; written++) addEntry(id, note, store);
+    const until = async () => {
+      for (; written < 40; written++) await addEntry(id, note, store);
     };
-    expect(failureOf(until).status).toBe(507);
+    expect((await refusalOf(until)).status).toBe(507);
     expect(getLog(id, {}, store).entries).toHaveLength(written);
     // With room again it goes on.
     store.db.pragma('max_page_count = 100000');
-    recordObservation(id, { check: 'stick-roll', surface: 'aileron-left', seen: 'down' }, store);
-    addEntry(id, note, store);
+    const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
+    await recordObservation(id, { ...seen, version: getModel(id, store).version }, store);
+    await addEntry(id, note, store);
     expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok');
     store.db.close();
   });
@@ -111,17 +112,16 @@ describe('a file that is damaged or held', () => {
     const failure = failureOf(() => getModel(id, openWorkshop(folder)));
     expect(failure.status).toBe(503);
   });
-  it('held by another program: said so, and taken when it is free', () => {
+  it('held by another program: said so, and taken when it is free', async () => {
     const store = openWorkshop(folder);
     const { id } = addModel(makeSetup(), 'Started', store);
-    store.db.pragma('busy_timeout = 50');
     const other = new Database(file);
     other.exec('BEGIN IMMEDIATE');
-    const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down' };
-    expect(failureOf(() => recordObservation(id, seen, store)).status).toBe(503);
+    const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
+    expect((await refusalOf(() => recordObservation(id, seen, store))).status).toBe(503);
     other.exec('COMMIT');
     other.close();
-    expect(recordObservation(id, seen, store).evidence).toHaveLength(1);
+    expect((await recordObservation(id, seen, store)).evidence).toHaveLength(1);
     store.db.close();
   });
   function overwrite(from: number, length: number) {

@@ -13,9 +13,9 @@ const store = openWorkshop(':memory:');
 const jobs = new Map<string, JobStep[]>();
 const shelf = new Map<string, ShelfEntry>();
 
-beforeAll(() => {
+beforeAll(async () => {
   LAKE_HOLLOW.forEach((make, n) => storeModel(store, `model-${n}`, make()));
-  for (const entry of listModels(store)) {
+  for (const entry of (await listModels(store)).entries) {
     const name = entry.name.split(',')[0]!;
     const { setup, evidence } = getModel(entry.id, store);
     jobs.set(name, jobOf({ setup, evidence, findings: verify(setup) }));

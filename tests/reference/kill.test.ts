@@ -38,8 +38,8 @@ it('nothing acknowledged is lost when the process is killed while writing', asyn
   for (let round = 0; round < ROUNDS; round++) {
     const acknowledged = await writeAndKill(folder, 4 + 5 * round);
     const store = openWorkshop(folder);
-    const [head] = store.models.heads();
-    const id = head!.modelId;
+    const [head] = store.shelf.heads();
+    const id = head!.id;
     expect(head!.version).toBeGreaterThanOrEqual(acknowledged.version);
     for (let v = 2; v <= head!.version; v++)
       expect(store.models.version(id, v)!.setup.notes).toBe(`written as version ${v}`);

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { preflightCard } from '@/core/preflight';
 import { sheetFor } from '@/core/sheets';
 import type { Setup } from '@/core/setup';
 import { everything } from '@/demo/kit';
+import { QUESTIONS } from '@/server/judge/questions';
 import type { ModelView } from '@/server/models';
 import { PAPERS, listPdf } from '@/ui/paper/listPdf';
 import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
@@ -29,17 +31,18 @@ const view = (setup: Setup, seen = false): ModelView => ({
       )
     : [],
 });
+const jobOf = (v: ModelView) => jobPaper(v, QUESTIONS.way(v.setup, v.evidence));
 const SIZES = { A4: [595, 842], LETTER: [612, 792], A5: [420, 595], A6: [298, 420] } as const;
 
 describe('papers', () => {
   it.each(PAPERS)('the preflight card on %s is one page', async (paper) => {
-    const pdf = await listPdf(preflightPaper(view(makeSetup())), paper);
+    const pdf = await listPdf(preflightPaper(view(makeSetup()), preflightCard(makeSetup())), paper);
     expect(pagesOf(pdf)).toEqual([SIZES[paper]]);
   });
   it.each(['A4', 'LETTER'] as const)(
     'the job sheet on %s is two pages at the most',
     async (paper) => {
-      const pages = pagesOf(await listPdf(jobPaper(view(makeSetup())), paper));
+      const pages = pagesOf(await listPdf(jobOf(view(makeSetup())), paper));
       expect(pages.length).toBeLessThanOrEqual(2);
       for (const page of pages) expect(page).toEqual(SIZES[paper]);
     },
@@ -62,14 +65,14 @@ describe('papers', () => {
     expect(sheet[0]).toEqual(SIZES.LETTER);
   });
   it('the job sheet lists what is open under what it belongs to, and nothing that holds', () => {
-    const open = jobPaper(view(makeSetup()));
+    const open = jobOf(view(makeSetup()));
     const lines = open.sections.flatMap((s) => s.lines);
     expect(lines.filter((l) => l.leads).map((l) => l.does)).toContainEqual(
       expect.stringMatching(/^Corrections: /),
     );
     expect(lines.map((l) => l.does)).toContain('Raise the left wing, quickly: left aileron');
     expect(lines.map((l) => l.does)).toContain('the card');
-    const done = jobPaper(view(makeSetup(), true)).sections.flatMap((s) => s.lines);
+    const done = jobOf(view(makeSetup(), true)).sections.flatMap((s) => s.lines);
     expect(done.length).toBeLessThan(lines.length);
   });
   it('the wiring lists every plug once', () => {

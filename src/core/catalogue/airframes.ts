@@ -1,13 +1,14 @@
-import type {
-  Airframe,
-  AirframeKind,
-  ChannelFunction,
-  Linkage,
-  Measures,
-  Motor,
-  Servo,
-  Surface,
-  SurfaceRole,
+import {
+  kindEntry,
+  type Airframe,
+  type AirframeKind,
+  type ChannelFunction,
+  type Linkage,
+  type Measures,
+  type Motor,
+  type Servo,
+  type Surface,
+  type SurfaceRole,
 } from '../setup';
 
 /** The few answers an airframe is built from; everything else gets a default that can be changed. */
@@ -27,8 +28,7 @@ const NO_EXTRAS = { flaps: false, gear: false, wheel: 'none', motors: 1, rudder:
 
 /** The usual answers for a kind of airframe. */
 export function usualAnswers(kind: AirframeKind): AirframeAnswers {
-  const ailerons = kind === 'conventional' || kind === 't-tail' || kind.endsWith('v-tail');
-  return { kind, ailerons: ailerons ? 'y-lead' : 'none', ...NO_EXTRAS };
+  return { kind, ailerons: kindEntry(kind).ailerons ? 'y-lead' : 'none', ...NO_EXTRAS };
 }
 
 /** Example measures per kind: invented, plausible, to be replaced by the person's own. */
@@ -286,7 +286,7 @@ export function answersOf(airframe: Airframe): AirframeAnswers {
         ? 'separate'
         : 'shared',
     motors: Math.min(2, motors.length) as 0 | 1 | 2,
-    rudder: kind === 'flying-wing' && has('rudder'),
+    rudder: kindEntry(kind).rudderOptional === true && has('rudder'),
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Condition, Setup, Source } from '../setup';
+import { isWorked, nameOfWorked, readsOf, type Setup, type Worked } from '../setup';
 import type { Frame, Layout, Memory, Stimulus } from './frame';
 import { compileInput, runInput, type CompiledInput } from './inputs';
 import { compileChannel, runChannel, type CompiledChannel } from './lines';
@@ -28,43 +28,24 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
   const steps: Step[] = [];
   const done = new Set<string>();
 
-  const needCondition = (c: Condition): void => {
-    if (c.kind === 'logic') needLogic(c.id);
-    else if (c.kind === 'not') needCondition(c.of);
-    else if (c.kind !== 'switch') c.of.forEach(needCondition);
-  };
-  const needSource = (s: Source): void => {
-    if (s.kind === 'input') needInput(s.id);
-    if (s.kind === 'channel') needChannel(s.channel);
-  };
-  const once = (name: string, make: () => Partial<Step>) => {
-    if (done.has(name)) return;
-    done.add(name);
-    steps.push(step(make()));
-  };
-  const needInput = (id: string) => {
-    if (done.has(`input ${id}`)) return;
-    const position = layout.inputs.get(id)!;
-    program.inputs[position]!.rates.forEach((r) => r.when && needCondition(r.when));
-    once(`input ${id}`, () => ({ input: compileInput(setup, layout, position) }));
-  };
-  const needLogic = (id: string) => {
-    if (done.has(`logic ${id}`)) return;
-    const position = layout.logic.get(id)!;
-    const entry = program.logic[position]!;
-    if (entry.op === 'near' || entry.op === 'greater') needSource(entry.source);
-    else if (entry.op === 'when') needCondition(entry.when);
-    else if (entry.op === 'latch') [entry.set, entry.reset].forEach(needCondition);
-    else needCondition(entry.of);
-    once(`logic ${id}`, () => ({ other: compileLogic(setup, layout, position) }));
-  };
-  const needChannel = (channel: number) => {
-    if (done.has(`channel ${channel}`)) return;
-    for (const line of program.lines.filter((l) => l.channel === channel)) {
-      needSource(line.source);
-      if (line.when) needCondition(line.when);
+  const make = (of: Worked): Partial<Step> => {
+    switch (of.kind) {
+      case 'input':
+        return { input: compileInput(setup, layout, layout.inputs.get(of.id)!) };
+      case 'logic':
+        return { other: compileLogic(setup, layout, layout.logic.get(of.id)!) };
+      case 'channel':
+        return { channel: compileChannel(setup, layout, of.channel) };
+      case 'variable':
+        return {};
     }
-    once(`channel ${channel}`, () => ({ channel: compileChannel(setup, layout, channel) }));
+  };
+  const need = (of: Worked): void => {
+    // Variables stand before everything else: they read controls only.
+    if (of.kind === 'variable' || done.has(nameOfWorked(of))) return;
+    done.add(nameOfWorked(of));
+    readsOf(program, of).filter(isWorked).forEach(need);
+    steps.push(step(make(of)));
   };
 
   program.variables.forEach((variable, i) => {
@@ -79,9 +60,9 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
       }),
     );
   });
-  program.inputs.forEach((i) => needInput(i.id));
-  program.logic.forEach((l) => needLogic(l.id));
-  program.lines.forEach((l) => needChannel(l.channel));
+  program.inputs.forEach(({ id }) => need({ kind: 'input', id }));
+  program.logic.forEach(({ id }) => need({ kind: 'logic', id }));
+  program.lines.forEach(({ channel }) => need({ kind: 'channel', channel }));
 
   return (stimulus, memory, frame) => {
     for (let i = 0; i < steps.length; i++) {

@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch';
-import { AXES, pointer, type Axis, type ChannelFunction, type Setup } from '../setup';
+import { AXES, pointer, roleOf, type Axis, type ChannelFunction, type Setup } from '../setup';
 
 /** Where a change is made. */
 export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage' | 'mounting' | 'plug';
@@ -89,7 +89,7 @@ export function settingAtoms(setup: Setup): Atom[] {
   const { program, unit, airframe } = setup;
   const atoms: Atom[] = [];
   program.outputs.forEach((output, i) => {
-    if (/^(mode|gain|recovery|throttle|flap|gear|aux)/.test(output.carries)) return;
+    if (roleOf(output.carries) !== 'steering') return;
     atoms.push({
       id: `channel-${output.channel}`,
       place: 'transmitter',

@@ -1,4 +1,4 @@
-import { AXES, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
+import { AXES, kindOf, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
 import { movementOf, type Movement } from '../chain';
 import { authority } from './authority';
 import { handsOf } from './pose';
@@ -59,7 +59,7 @@ export interface Expectation {
 /** The checks that make sense for this airframe and unit: sticks, then corrections in every mode. */
 export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;
-  const ground = airframe.kind === 'car' || airframe.kind === 'boat';
+  const ground = kindOf(airframe).onSurface;
   const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe.kind, s)[axis]);
   const sticks = AXES.filter(has).map((axis): Check => {
     const [instruction, done] = ground ? STEER : STICK[axis];

@@ -1,6 +1,6 @@
 import { compileChain, switchValue } from '../chain';
 import type { Chain, Frame, Memory, Stimulus } from '../chain';
-import type { Mode, Setup } from '../setup';
+import { isOrder, type Mode, type Setup } from '../setup';
 
 /** Controls set so that the unit stands in a mode, with as much gain as they can give. */
 export interface Pose {
@@ -95,7 +95,7 @@ function steeringControls(
 ): { at: number; options: number[] }[] {
   const { setup } = chain;
   const orders = setup.unit.settings.inputs
-    .filter((i) => /^(mode|gain|recovery)/.test(i.carries))
+    .filter((i) => isOrder(i.carries))
     .map((i) => i.channel - 1);
   const found: { at: number; options: number[] }[] = [];
   setup.transmitter.controls.forEach((control, at) => {

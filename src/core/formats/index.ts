@@ -1,1 +1,2 @@
 export * from './log-csv';
+export * from './dates';

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { LogEntrySchema, type LogEntry } from '../logbook';
+import { LogEntrySchema, fingerprint, type LogEntry } from '../logbook';
+import { dayOrderOf, readDate, type DayOrder } from './dates';
 
 const COLUMNS = [
   'at',
@@ -37,14 +38,20 @@ export function writeLogCsv(entries: readonly LogEntry[]): string {
 /** Largest number of lines taken at once. */
 const MOST_LINES = 20_000;
 
+export interface ReadLog {
+  entries: LogEntry[];
+  /** By line, what is wrong. */
+  problems: { line: number; reason: string }[];
+  /** A date that can be read two ways: which order the file has is for a person to say. */
+  askOrder?: string;
+}
+
 /**
  * Log entries out of CSV. Columns are known by their header; only date and title are needed.
- * @param version taken where a line names none @returns entries and, by line, what is wrong
+ * @param version taken where a line names none
+ * @param order how its dates are written, where a person was asked
  */
-export function readLogCsv(
-  text: string,
-  version: number,
-): { entries: LogEntry[]; problems: { line: number; reason: string }[] } {
+export function readLogCsv(text: string, version: number, order?: DayOrder): ReadLog {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -56,12 +63,23 @@ export function readLogCsv(
     return { entries: [], problems: [{ line: 1, reason: `no column "${missing.join('", "')}"` }] };
   if (parsed.data.length > MOST_LINES)
     return { entries: [], problems: [{ line: MOST_LINES, reason: 'too many lines at once' }] };
+  const dates = parsed.data.map((row) => bare((row.at ?? '').trim()));
+  const told = dayOrderOf(dates);
+  if (told === 'either' && order === undefined)
+    return {
+      entries: [],
+      problems,
+      askOrder: dates.find((d) => dayOrderOf([d]) === 'either')!,
+    };
+  if (told === 'both')
+    problems.push({ line: 1, reason: 'some dates have the day first, others the month' });
+  const dayOrder = told === 'day-first' || told === 'month-first' ? told : (order ?? 'day-first');
   const entries: LogEntry[] = [];
   parsed.data.forEach((row, i) => {
     const cell = (name: (typeof COLUMNS)[number]) => bare((row[name] ?? '').trim());
-    const date = new Date(cell('at'));
-    if (Number.isNaN(date.getTime())) {
-      problems.push({ line: i + 2, reason: `"${cell('at').slice(0, 40)}" is no date` });
+    const date = readDate(dates[i]!, dayOrder);
+    if (!date) {
+      problems.push({ line: i + 2, reason: `"${dates[i]!.slice(0, 40)}" is no date` });
       return;
     }
     const given = COLUMNS.flatMap((name): [string, unknown][] => {
@@ -74,7 +92,8 @@ export function readLogCsv(
       version,
       ...Object.fromEntries(given),
       at: date.toISOString(),
-      uid: cell('uid') || uidOf(row),
+      // A line without a name is known by what it says.
+      uid: cell('uid') || `csv-${fingerprint(JSON.stringify(row))}`,
     });
     if (entry.success) entries.push(entry.data);
     else
@@ -82,15 +101,4 @@ export function readLogCsv(
         problems.push({ line: i + 2, reason: `${issue.path.join('.')}: ${issue.message}` });
   });
   return { entries, problems };
-}
-
-/** The same line brought in twice is the same entry: its name is made from what it says (FNV-1a). */
-function uidOf(row: Record<string, string>): string {
-  const text = JSON.stringify(row);
-  const hash = (seed: number) => {
-    let h = seed >>> 0;
-    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
-    return h.toString(16).padStart(8, '0');
-  };
-  return `csv-${hash(0x811c9dc5)}${hash(0x01234567)}`;
 }

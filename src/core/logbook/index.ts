@@ -5,3 +5,4 @@ export * from './status';
 export { TESTS, scriptFor, testNameOf, type TestName } from './tests';
 export * from './entry';
 export * from './events';
+export * from './merge';

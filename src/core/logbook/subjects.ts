@@ -1,5 +1,5 @@
 import { carriedChannels } from '../chain';
-import type { Line, Setup } from '../setup';
+import { isOrder, roleOf, type Line, type Setup } from '../setup';
 import { coneOf } from '../verify';
 import type { Part } from './part';
 
@@ -48,8 +48,7 @@ function makeupOf({ program }: Setup, channels: readonly number[]): unknown[] {
   return [lines.map(bareLine), program.inputs.filter((i) => read.has(i.id))];
 }
 
-const orderInputs = ({ unit }: Setup) =>
-  unit.settings.inputs.filter((i) => /^(mode|gain|recovery)/.test(i.carries));
+const orderInputs = ({ unit }: Setup) => unit.settings.inputs.filter((i) => isOrder(i.carries));
 
 /** The program of every channel the unit takes orders from. */
 export function ordersOf(setup: Setup): unknown {
@@ -129,7 +128,7 @@ export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
 
 /** The way from throttle stick to motor, with the cut on it. */
 function throttlePart({ program, airframe, transmitter }: Setup): Part {
-  const throttles = program.outputs.filter((o) => o.carries.startsWith('throttle'));
+  const throttles = program.outputs.filter((o) => roleOf(o.carries) === 'motor');
   return {
     key: 'throttle',
     title: 'the throttle',
@@ -182,7 +181,7 @@ export function partsOfMounting(setup: Setup): Part[] {
 export function partsOfCapture(setup: Setup): Part[] {
   const { program, unit, installation, transmitter } = setup;
   const sticks = unit.settings.inputs.filter(
-    (i) => !/^(mode|gain|recovery|flap|gear|aux)/.test(i.carries),
+    (i) => roleOf(i.carries) === 'steering' || roleOf(i.carries) === 'motor',
   );
   const channels = sticks.map((i) => i.channel);
   return [
@@ -317,7 +316,9 @@ const bodyWork = ({ installation }: Setup): Part => ({
 /** What the throws of the plain model, and where its leads go, depend on. */
 export function partsOfPlainModel(setup: Setup): Part[] {
   const { airframe, installation, unit, program, transmitter } = setup;
-  const moving = program.outputs.filter((o) => !/^(mode|gain|recovery|throttle)/.test(o.carries));
+  const moving = program.outputs.filter(
+    (o) => !isOrder(o.carries) && roleOf(o.carries) !== 'motor',
+  );
   return [
     bodyWork(setup),
     {

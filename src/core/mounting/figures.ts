@@ -1,5 +1,5 @@
 import { leverArm, skewLeak, turnRateDegPerS } from '../level';
-import type { Setup } from '../setup';
+import { kindOf, type Setup } from '../setup';
 
 /** Beyond this a wrong idea of level is seen in the air. Common practice, no source. */
 const FELT_DEG = 3;
@@ -85,7 +85,7 @@ export function mountingSchools(setup: Setup): School[] {
 
 /** How to fix it, for this unit and this model. */
 export function mountingAdvice({ airframe, unit }: Setup): string[] {
-  const ground = airframe.kind === 'car' || airframe.kind === 'boat';
+  const ground = kindOf(airframe).onSurface;
   return [
     'Square to the model and along its centre line, on foam tape, firm at all four corners.',
     'Leads with slack: a tight lead shakes the unit and pulls it askew.',

@@ -15,3 +15,15 @@ export function applyPatch<T>(document: T, patch: readonly PatchOperation[]): T 
 export function difference(from: object, to: object): PatchOperation[] {
   return jsonPatch.compare(from, to);
 }
+
+/**
+ * The same, with a test before every place it changes: applied to a document that says something
+ * else there by now, it throws instead of writing over it.
+ */
+export function guardedDifference(from: object, to: object): PatchOperation[] {
+  return jsonPatch.compare(from, to, true);
+}
+
+/** A patch without its tests: it writes over whatever stands there. */
+export const unguarded = (patch: readonly PatchOperation[]): PatchOperation[] =>
+  patch.filter((o) => o.op !== 'test');

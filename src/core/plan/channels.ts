@@ -1,5 +1,11 @@
 import { carriedChannels } from '../chain';
-import type { Airframe, ChannelFunction, Transmitter, Unit } from '../setup';
+import {
+  isOrder,
+  type Airframe,
+  type ChannelFunction,
+  type Transmitter,
+  type Unit,
+} from '../setup';
 import { plugIn } from './plugs';
 import {
   canRideSwitch,
@@ -177,7 +183,7 @@ function wantedFunctions({ airframe, unit, wishes, mixer }: PlanRequest): Channe
   const understood = new Set<ChannelFunction>(orders);
   if (unit.traits.gainLaw !== 'fixed')
     for (const axis of unit.traits.axes) understood.add(`gain-${axis}`);
-  const asked = wishes.filter((w) => understood.has(w) || !/^(mode|gain|recovery)/.test(w));
+  const asked = wishes.filter((w) => understood.has(w) || !isOrder(w));
   // Without its mode channel a unit with modes cannot be told anything: it is always wanted.
   const always = orders.filter((f) => f !== 'recovery');
   return [...new Set([...neededFunctions(airframe, mixerOf(unit, mixer)), ...always, ...asked])];

@@ -1,14 +1,6 @@
-import type { Airframe, ChannelFunction, Unit } from '../setup';
+import { functionOf, kindOf, type Airframe, type ChannelFunction, type Unit } from '../setup';
 
 export type Mixer = 'unit' | 'transmitter';
-
-/** What the unit must be sent plain when it mixes a pair itself. */
-const PLAIN_OF_PAIR: Partial<Record<ChannelFunction, ChannelFunction[]>> = {
-  'elevon-left': ['aileron', 'elevator'],
-  'elevon-right': ['aileron', 'elevator'],
-  'vtail-left': ['elevator', 'rudder'],
-  'vtail-right': ['elevator', 'rudder'],
-};
 
 /**
  * Who mixes elevons and V-tails: the unit where it can, so that its correction is mixed alike,
@@ -21,7 +13,7 @@ export function mixerOf(unit: Unit, wish?: Mixer): Mixer {
 /** Functions the transmitter must send for this airframe, sticks first, without mode and gain. */
 export function neededFunctions(airframe: Airframe, mixer: Mixer): ChannelFunction[] {
   const carried = [...airframe.servos, ...airframe.motors].map((a) => a.carries);
-  const plain = carried.flatMap((f) => (mixer === 'unit' && PLAIN_OF_PAIR[f]) || [f]);
+  const plain = carried.flatMap((f) => (mixer === 'unit' && functionOf(f).plain) || [f]);
   return [...new Set(plain)];
 }
 
@@ -36,22 +28,13 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
   ];
 }
 
-/** Functions a switch can work, and so a channel that only carries a switch. */
-const SWITCHED: ReadonlySet<ChannelFunction> = new Set([
-  'mode',
-  'mode2',
-  'recovery',
-  'gear',
-  'flap',
-  'flap2',
-]);
-
-export const canRideSwitch = (carries: ChannelFunction) => SWITCHED.has(carries);
+/** A switch can work it, and so a channel that only carries a switch. */
+export const canRideSwitch = (carries: ChannelFunction) => functionOf(carries).switched === true;
 
 /** Why a unit does not suit an airframe; empty when it does. */
 export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[] {
   const { traits } = unit;
-  const surface = airframe.kind === 'car' || airframe.kind === 'boat';
+  const { onSurface: surface } = kindOf(airframe);
   const steering = traits.ports.some((p) => p.labelledFor === 'steering');
   const reasons: string[] = [];
   if (surface && !steering)

@@ -1,5 +1,5 @@
 import { mixedFunction } from '../chain';
-import type { Airframe, Plug, Unit, UnitSettings } from '../setup';
+import { roleOf, type Airframe, type Plug, type Unit, type UnitSettings } from '../setup';
 import { mixerOf, type Mixer } from './functions';
 
 const WING_TYPES: Partial<Record<Airframe['kind'], UnitSettings['wingType']>> = {
@@ -46,12 +46,12 @@ export function plugIn(
     const port =
       free.find((p) => p.labelledFor === base) ??
       free.find((p) => p.labelledFor === undefined) ??
-      free.find((p) => p.labelledFor?.startsWith('aux'));
+      free.find((p) => p.labelledFor && roleOf(p.labelledFor) === 'free');
     if (!port) {
       loose.push(actuator.label.toLowerCase());
       continue;
     }
-    const steers = !['throttle', 'throttle2', 'flap', 'flap2', 'gear'].includes(base);
+    const steers = roleOf(base) === 'steering' || roleOf(base) === 'free';
     outputs.push({
       port: port.id,
       carries: base,

@@ -1,17 +1,19 @@
 import { axisWeights, positionsOf, stickOf } from '../chain';
-import type {
-  Airframe,
-  ChannelFunction,
-  Control,
-  ControlKind,
-  Failsafe,
-  GainLaw,
-  Input,
-  Line,
-  Output,
-  Program,
-  Transmitter,
-  Unit,
+import {
+  functionOf,
+  roleOf,
+  type Airframe,
+  type ChannelFunction,
+  type Control,
+  type ControlKind,
+  type Failsafe,
+  type GainLaw,
+  type Input,
+  type Line,
+  type Output,
+  type Program,
+  type Transmitter,
+  type Unit,
 } from '../setup';
 import type { Assignment } from './channels';
 import { gainPulse } from './wishes/values';
@@ -67,7 +69,7 @@ export function chooseHands(
     recovery: give(['momentary', 'switch-2', 'switch-3'], wanted.has('recovery')),
     gain: give(
       ['knob', 'slider'],
-      [...wanted].some((f) => f.startsWith('gain')),
+      [...wanted].some((f) => f === 'gain' || functionOf(f).tunes),
     ),
     flap: give(
       ['switch-3', 'switch-2', 'slider'],
@@ -83,8 +85,6 @@ const PANIC_GAIN_PCT = 60;
 /** The position of a switch that means "on": pressed, or nearest to the body. */
 const lastPosition = ({ controls }: Transmitter, id: string) =>
   positionsOf(controls.find((c) => c.id === id)!.kind) - 1;
-
-const STICK_FUNCTIONS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
 
 function stickFor(transmitter: Transmitter, carries: ChannelFunction): Control | undefined {
   return transmitter.controls[stickOf(transmitter, carries)];
@@ -206,13 +206,12 @@ export function writeProgram(
         });
         break;
       default:
-        if ((STICK_FUNCTIONS as readonly string[]).includes(carries))
-          fromInput(channel, input(carries));
+        if (functionOf(carries).stick) fromInput(channel, input(carries));
         else
           for (const [axis, weight] of Object.entries(axisWeights(carries)))
             fromInput(channel, input(AXIS_INPUT[axis as keyof typeof AXIS_INPUT]), 100 * weight);
     }
-    const throttle = carries === 'throttle' || carries === 'throttle2';
+    const throttle = roleOf(carries) === 'motor';
     if (throttle && hands.throttleCut)
       line({
         channel,

@@ -1,4 +1,12 @@
-import type { Airframe, Program, Setup, Transmitter, Unit } from '../setup';
+import {
+  functionOf,
+  isOrder,
+  type Airframe,
+  type Program,
+  type Setup,
+  type Transmitter,
+  type Unit,
+} from '../setup';
 import { composeSetup } from './compose';
 import { orderFunctions, type Mixer } from './functions';
 import { applyPlan, planFor } from './replan';
@@ -37,7 +45,7 @@ function composeAnew(setup: Setup, change: Refit): Refitted {
   const { mixer } = setup.intents;
   const told = orderFunctions(unit);
   const wishes = setup.intents.wishes.filter(
-    (w) => !/^(mode|gain|recovery)/.test(w) || told.includes(w) || w.startsWith('gain-'),
+    (w) => !isOrder(w) || told.includes(w) || functionOf(w).tunes,
   );
   // Pins that the new parts cannot keep are let go rather than stand in the way.
   for (const pins of [setup.intents.pins, []]) {

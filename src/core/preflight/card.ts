@@ -2,7 +2,7 @@ import { compileChain, controlWords, positionsOf, switchValue } from '../chain';
 import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
 import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import type { Setup } from '../setup';
+import { kindOf, type Setup } from '../setup';
 
 /** One check before every flight or run, made from the Setup. */
 export type PreflightItem = ScriptStep;
@@ -61,7 +61,7 @@ function modesBySwitch(setup: Setup): { words: string; mode: string }[] {
 
 /** The card: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
 export function preflightCard(setup: Setup): PreflightItem[] {
-  const ground = setup.airframe.kind === 'car' || setup.airframe.kind === 'boat';
+  const ground = kindOf(setup.airframe).onSurface;
   const motors = setup.airframe.motors.length > 0;
   const expected = allExpectations(setup);
   const groups = (pick: (e: Expectation) => boolean) =>

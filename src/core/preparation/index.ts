@@ -1,9 +1,7 @@
 import { movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
-import type { Setup } from '../setup';
+import { kindOf, type Setup } from '../setup';
 import { gainLeadWords, leadsOf, leadWords } from '../wiring';
-
-const isGround = ({ airframe }: Setup) => airframe.kind === 'car' || airframe.kind === 'boat';
 
 /** Knowing what is on the bench before anything is set. */
 export function identifyScript(setup: Setup): ScriptStep[] {
@@ -48,7 +46,7 @@ export function safeScript(setup: Setup): ScriptStep[] {
   return scriptOf('safe', [
     [
       'off',
-      isGround(setup)
+      kindOf(setup.airframe).onSurface
         ? 'Pinion out, or the driven wheels or propeller clear of everything.'
         : 'Propeller off.',
       ['nothing that turns can touch you, the bench or the model'],
@@ -83,7 +81,7 @@ export const unitScript = (setup: Setup): ScriptStep[] =>
 export function plainScript(setup: Setup): ScriptStep[] {
   const { surfaces } = setup.airframe;
   const gainLead = gainLeadWords(setup);
-  const ground = isGround(setup);
+  const ground = kindOf(setup.airframe).onSurface;
   const extras = surfaces.filter((s) => s.role === 'flap' || s.role === 'gear');
   return scriptOf('plain-model', [
     [
@@ -98,7 +96,7 @@ export function plainScript(setup: Setup): ScriptStep[] {
     ],
     [
       'throws',
-      `Unit off. Move every stick from end to end and measure at the ${setup.airframe.kind === 'car' ? 'front edge of the wheel' : 'trailing edge'}.`,
+      `Unit off. Move every stick from end to end and measure at the ${kindOf(setup.airframe).moves === 'wheels' ? 'front edge of the wheel' : 'trailing edge'}.`,
       throwsOf(setup).map(({ surface, low, high }) => throwWords(setup, surface, [low, high])),
     ],
     [

@@ -1,16 +1,7 @@
 import { z } from 'zod';
-import { AngleDegSchema, FunctionSchema, IdSchema, LabelSchema, PulseUsSchema } from './basics';
-
-export const AIRFRAME_KINDS = [
-  'conventional',
-  't-tail',
-  'v-tail',
-  'inverted-v-tail',
-  'flying-wing',
-  'three-channel',
-  'car',
-  'boat',
-] as const;
+import { AngleDegSchema, IdSchema, LabelSchema, PulseUsSchema } from './basics';
+import { FunctionSchema } from './functions';
+import { AIRFRAME_KINDS } from './kinds';
 
 export const SURFACE_ROLES = [
   'aileron',
@@ -98,7 +89,6 @@ export const AirframeSchema = z.strictObject({
   motors: z.array(MotorSchema).max(4),
 });
 
-export type AirframeKind = (typeof AIRFRAME_KINDS)[number];
 export type SurfaceRole = (typeof SURFACE_ROLES)[number];
 export type Linkage = z.infer<typeof LinkageSchema>;
 export type Surface = z.infer<typeof SurfaceSchema>;

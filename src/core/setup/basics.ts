@@ -27,43 +27,6 @@ export const PulseUsSchema = z.number().min(500).max(2500);
 export const SenseSchema = z.union([z.literal(1), z.literal(-1)]);
 export type Sense = z.infer<typeof SenseSchema>;
 
-/**
- * What a channel or a plug carries. The transmitter sends functions, the unit receives and puts
- * them out; servos that move mixed surfaces (elevons, V-tail panels) have functions of their own.
- */
-export const FUNCTIONS = [
-  'aileron',
-  'elevator',
-  'throttle',
-  'rudder',
-  'aileron2',
-  'elevator2',
-  'throttle2',
-  'elevon-left',
-  'elevon-right',
-  'vtail-left',
-  'vtail-right',
-  'flaperon-left',
-  'flaperon-right',
-  'flap',
-  'flap2',
-  'gear',
-  'wheel',
-  'steering',
-  'mode',
-  'mode2',
-  'gain',
-  'gain-roll',
-  'gain-pitch',
-  'gain-yaw',
-  'recovery',
-  'aux1',
-  'aux2',
-  'aux3',
-] as const;
-export const FunctionSchema = z.enum(FUNCTIONS);
-export type ChannelFunction = z.infer<typeof FunctionSchema>;
-
 /** What the unit does with the model. */
 export const MODES = ['off', 'rate', 'hold', 'level', 'trainer', 'home', 'hover'] as const;
 export const ModeSchema = z.enum(MODES);

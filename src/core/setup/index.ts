@@ -1,12 +1,16 @@
 export * from './airframe';
 export * from './basics';
+export * from './functions';
 export * from './installation';
 export * from './intents';
+export * from './kinds';
 export * from './parts';
 export * from './problem';
 export * from './program';
 export * from './read';
+export * from './reads';
 export * from './setup';
 export * from './transmitter';
 export * from './unit';
+export * from './uses';
 export { checkReferences } from './references';

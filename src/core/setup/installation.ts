@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { FunctionSchema, IdSchema, MountingSchema, PulseUsSchema, SenseSchema } from './basics';
+import { IdSchema, MountingSchema, PulseUsSchema, SenseSchema } from './basics';
+import { FunctionSchema } from './functions';
 
 /** One lead in one plug. A Y-lead carries the same signal to two servos or motors. */
 export const PlugSchema = z.strictObject({

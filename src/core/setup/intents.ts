@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ChannelSchema, FunctionSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
+import { ChannelSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
+import { FunctionSchema } from './functions';
 
 /** Which mode each position of the mode switch, or each pair of positions of two, stands for. */
 export const ModeWishSchema = z.strictObject({

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ChannelSchema, FunctionSchema, IdSchema, LabelSchema, PctSchema } from './basics';
+import { ChannelSchema, IdSchema, LabelSchema, PctSchema } from './basics';
+import { FunctionSchema } from './functions';
 
 /** True or false at any moment. Positions of a switch count from the far one, 0. */
 export type Condition =

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { parseJson } from '../json';
 import { pointer, type Problem, type Result } from './problem';
 import { checkReferences } from './references';
 import { SETUP_FORMAT, SETUP_VERSION, SetupSchema, type Setup } from './setup';
@@ -19,13 +20,8 @@ export function readSetup(text: string): Result<Setup> {
       '',
       `too large: ${text.length} characters, a Setup file has at most ${MAX_SETUP_CHARS}`,
     );
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    return fail('', `not JSON: ${(error as Error).message}`);
-  }
-  return parseSetup(data);
+  const parsed = parseJson(text);
+  return parsed.ok ? parseSetup(parsed.value) : fail('', parsed.reason);
 }
 
 /** Checks parsed data and returns a Setup of the current version, or every problem with its path. */

@@ -1,6 +1,6 @@
 import { locksAtDeg } from '../linkage';
-import type { Condition, Source } from './program';
 import { pointer, type Problem } from './problem';
+import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from './reads';
 import type { Setup } from './setup';
 import type { Transmitter } from './transmitter';
 import type { Unit } from './unit';
@@ -145,62 +145,45 @@ export function checkReferences(setup: Setup): Problem[] {
   const needControl = (path: Path, id: string) => {
     if (!controls.has(id)) report(path, `the transmitter has no control "${id}"`);
   };
-  const checkCondition = (path: Path, c: Condition): void => {
-    switch (c.kind) {
-      case 'switch': {
-        needControl([...path, 'control'], c.control);
-        const kind = transmitter.controls.find((k) => k.id === c.control)?.kind;
-        if (kind && !kind.startsWith('switch') && kind !== 'momentary')
-          report([...path, 'control'], `"${c.control}" is a ${kind}, not a switch`);
-        if (kind && kind !== 'switch-3' && c.position > 1)
-          report([...path, 'position'], `"${c.control}" has only two positions`);
-        return;
-      }
-      case 'logic':
-        if (!logic.has(c.id)) report([...path, 'id'], `there is no logic "${c.id}"`);
-        return;
-      case 'not':
-        return checkCondition([...path, 'of'], c.of);
-      default:
-        c.of.forEach((part, i) => checkCondition([...path, 'of', i], part));
-    }
-  };
-  const checkSource = (path: Path, s: Source) => {
-    if (s.kind === 'control') needControl([...path, 'id'], s.id);
-    if (s.kind === 'input' && !inputs.has(s.id))
-      report([...path, 'id'], `there is no input "${s.id}"`);
-    if (s.kind === 'variable' && !variables.has(s.id))
-      report([...path, 'id'], `there is no variable "${s.id}"`);
-    if (s.kind === 'channel') needChannel([...path, 'channel'], s.channel);
-  };
   const needChannel = (path: Path, channel: number) => {
     if (channel > transmitter.channels)
       report(path, `the transmitter has ${transmitter.channels} channels only`);
   };
 
-  program.inputs.forEach((input, i) => {
-    needControl(['program', 'inputs', i, 'control'], input.control);
-    if (input.trim) needControl(['program', 'inputs', i, 'trim'], input.trim);
+  const defined = { logic, inputs, variables, curves };
+  for (const read of readsOfProgram(program)) {
+    const path = ['program', ...read.path];
+    switch (read.kind) {
+      case 'channel':
+        needChannel(path, read.channel);
+        break;
+      case 'control': {
+        needControl(path, read.id);
+        if (read.position === undefined) break;
+        const kind = transmitter.controls.find((k) => k.id === read.id)?.kind;
+        if (kind && !kind.startsWith('switch') && kind !== 'momentary')
+          report(path, `"${read.id}" is a ${kind}, not a switch`);
+        if (kind && kind !== 'switch-3' && read.position > 1)
+          report([...path.slice(0, -1), 'position'], `"${read.id}" has only two positions`);
+        break;
+      }
+      case 'logic':
+        if (!defined.logic.has(read.id)) report(path, `there is no logic "${read.id}"`);
+        break;
+      default:
+        if (!defined[`${read.kind}s`].has(read.id))
+          report(path, `there is no ${read.kind} "${read.id}"`);
+    }
+  }
+  program.inputs.forEach((input, i) =>
     input.rates.forEach((rate, j) => {
       const path = ['program', 'inputs', i, 'rates', j];
-      if (rate.when) checkCondition([...path, 'when'], rate.when);
-      else if (j < input.rates.length - 1)
+      if (!rate.when && j < input.rates.length - 1)
         report(path, 'a rate without a condition hides the rates after it: put it last');
       if (rate.when && j === input.rates.length - 1)
         report(path, 'the last rate must have no condition');
-    });
-  });
-  program.logic.forEach((l, i) => {
-    const path = ['program', 'logic', i];
-    if (l.op === 'near' || l.op === 'greater') checkSource([...path, 'source'], l.source);
-    if (l.op === 'when') checkCondition([...path, 'when'], l.when);
-    if (l.op === 'edge' || l.op === 'delay' || l.op === 'toggles')
-      checkCondition([...path, 'of'], l.of);
-    if (l.op === 'latch') {
-      checkCondition([...path, 'set'], l.set);
-      checkCondition([...path, 'reset'], l.reset);
-    }
-  });
+    }),
+  );
   program.curves.forEach((c, i) =>
     c.points.slice(1).forEach((p, j) => {
       if (p.inPct <= c.points[j]!.inPct)
@@ -210,25 +193,9 @@ export function checkReferences(setup: Setup): Problem[] {
         );
     }),
   );
-  program.variables.forEach((v, i) => {
-    if (v.adjust) needControl(['program', 'variables', i, 'adjust', 'control'], v.adjust.control);
-  });
-  program.lines.forEach((line, i) => {
-    const path = ['program', 'lines', i];
-    needChannel([...path, 'channel'], line.channel);
-    checkSource([...path, 'source'], line.source);
-    if (line.when) checkCondition([...path, 'when'], line.when);
-    if (line.curve && !curves.has(line.curve))
-      report([...path, 'curve'], `there is no curve "${line.curve}"`);
-  });
+  program.lines.forEach((line, i) => needChannel(['program', 'lines', i, 'channel'], line.channel));
   program.outputs.forEach((o, i) => needChannel(['program', 'outputs', i, 'channel'], o.channel));
   program.failsafe.forEach((f, i) => needChannel(['program', 'failsafe', i, 'channel'], f.channel));
-  program.callouts.forEach((c, i) => {
-    checkCondition(['program', 'callouts', i, 'when'], c.when);
-    if (c.reading) checkSource(['program', 'callouts', i, 'reading'], c.reading);
-  });
-  program.timers.forEach((t, i) => checkCondition(['program', 'timers', i, 'when'], t.when));
-
   checkWishes(setup, report);
 
   const cycle = findCycle(setup);
@@ -323,7 +290,7 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
 }
 
 interface Node {
-  list: 'logic' | 'lines';
+  list: 'inputs' | 'logic' | 'lines';
   index: number;
   name: string;
 }
@@ -332,37 +299,23 @@ interface Node {
 function findCycle(setup: Setup): Node[] | undefined {
   const { program } = setup;
   const nodes = new Map<string, { node: Node; needs: string[] }>();
-  const ofCondition = (c: Condition): string[] =>
-    c.kind === 'logic'
-      ? [`logic ${c.id}`]
-      : c.kind === 'switch'
-        ? []
-        : c.kind === 'not'
-          ? ofCondition(c.of)
-          : c.of.flatMap(ofCondition);
-  const ofInput = (id: string): string[] =>
-    program.inputs
-      .filter((input) => input.id === id)
-      .flatMap((input) => input.rates.flatMap((r) => (r.when ? ofCondition(r.when) : [])));
-  const ofSource = (s: Source): string[] =>
-    s.kind === 'channel' ? [`channel ${s.channel}`] : s.kind === 'input' ? ofInput(s.id) : [];
-
-  program.logic.forEach((l, index) => {
-    const needs =
-      l.op === 'near' || l.op === 'greater'
-        ? ofSource(l.source)
-        : l.op === 'when'
-          ? ofCondition(l.when)
-          : l.op === 'latch'
-            ? [...ofCondition(l.set), ...ofCondition(l.reset)]
-            : ofCondition(l.of);
-    nodes.set(`logic ${l.id}`, { node: { list: 'logic', index, name: `logic ${l.id}` }, needs });
+  const needsOf = (of: Worked) =>
+    readsOf(program, of).flatMap((r) => (isWorked(r) ? [nameOfWorked(r)] : []));
+  program.inputs.forEach((input, index) => {
+    const of = { kind: 'input', id: input.id } as const;
+    const name = nameOfWorked(of);
+    nodes.set(name, { node: { list: 'inputs', index, name }, needs: needsOf(of) });
   });
-  program.lines.forEach((line, index) => {
-    const name = `channel ${line.channel}`;
-    const entry = nodes.get(name) ?? { node: { list: 'lines' as const, index, name }, needs: [] };
-    entry.needs.push(...ofSource(line.source), ...(line.when ? ofCondition(line.when) : []));
-    nodes.set(name, entry);
+  program.logic.forEach((entry, index) => {
+    const of = { kind: 'logic', id: entry.id } as const;
+    const name = nameOfWorked(of);
+    nodes.set(name, { node: { list: 'logic', index, name }, needs: needsOf(of) });
+  });
+  program.lines.forEach(({ channel }, index) => {
+    const of = { kind: 'channel', channel } as const;
+    const name = nameOfWorked(of);
+    if (!nodes.has(name))
+      nodes.set(name, { node: { list: 'lines', index, name }, needs: needsOf(of) });
   });
 
   const done = new Set<string>();

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ChannelSchema, FunctionSchema, IdSchema, LabelSchema, NoteSchema } from './basics';
+import { ChannelSchema, IdSchema, LabelSchema, NoteSchema } from './basics';
+import { FunctionSchema } from './functions';
 
 export const CONTROL_KINDS = [
   'stick',

@@ -2,7 +2,6 @@ import { z } from 'zod';
 import {
   AngleDegSchema,
   ChannelSchema,
-  FunctionSchema,
   IdSchema,
   LabelSchema,
   ModeSchema,
@@ -13,6 +12,7 @@ import {
   ShareSchema,
   AxisSchema,
 } from './basics';
+import { FunctionSchema } from './functions';
 
 /** A plug on the unit. */
 export const PortSchema = z.strictObject({

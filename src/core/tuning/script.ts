@@ -1,11 +1,9 @@
 import { controlWords } from '../chain';
 import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import type { Setup } from '../setup';
+import { kindOf, type Setup } from '../setup';
 import { proofOf } from '../verify';
 import { gainAtSpeed } from './figures';
-
-const isGround = ({ airframe }: Setup) => airframe.kind === 'car' || airframe.kind === 'boat';
 
 /** The one movement that switches everything off, in words. */
 function offWords(setup: Setup): string | undefined {
@@ -37,7 +35,7 @@ export function tuneScript(setup: Setup): ScriptStep[] {
             ['the numbers are in the log'],
           ] as const,
         ];
-  if (isGround(setup))
+  if (kindOf(setup.airframe).onSurface)
     return scriptOf('tune', [
       [
         'trim',

@@ -20,9 +20,8 @@ export interface Remedy {
   patch: PatchOperation[];
 }
 
-export interface Finding {
-  /** Id of the rule, as in the table of mistakes. */
-  rule: string;
+/** What a rule found; which rule it was is stamped on by the registry. */
+export interface Found {
   severity: Severity;
   /** What is wrong, in a sentence. */
   says: string;
@@ -32,10 +31,15 @@ export interface Finding {
   remedies: Remedy[];
 }
 
+export interface Finding extends Found {
+  /** Id of the rule, as in the table of mistakes. */
+  rule: string;
+}
+
 /** One mistake to catch. The message stands beside the check. */
 export interface Rule {
   id: string;
   title: string;
   why: string;
-  check(setup: Setup): Finding[];
+  check(setup: Setup): Found[];
 }

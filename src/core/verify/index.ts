@@ -88,7 +88,7 @@ const ORDER = ['stop', 'caution', 'note'];
 
 /** All findings, worst first. */
 export function verify(setup: Setup): Finding[] {
-  return RULES.flatMap((rule) => rule.check(setup)).toSorted(
-    (a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity),
-  );
+  return RULES.flatMap((rule) =>
+    rule.check(setup).map((found): Finding => ({ ...found, rule: rule.id })),
+  ).toSorted((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
 }

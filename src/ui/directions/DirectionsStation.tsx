@@ -8,6 +8,7 @@ import {
   observedDirections,
   observedElsewhere,
   type Observed,
+  type Seen,
 } from '@/core/logbook';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
@@ -16,6 +17,9 @@ import { Finding } from './Finding';
 import { Question } from './Question';
 
 const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
+/** Which answer it is, where the server would not keep it. */
+const answerWords = ({ expectation: { check, surface } }: Observed, seen: string) =>
+  `“${check.instruction}: ${surface.label.toLowerCase()} ${seen === 'centre' ? 'did not move' : seen}”`;
 const isOpen = (o: Observed) => o.status === 'todo' || o.status === 'stale';
 
 /** Move, look, answer: one surface at a time, then what the answers mean. */
@@ -54,11 +58,11 @@ export function DirectionsStation() {
       rest.find((r) => r !== o && isOpen(r));
     setChosen(next && key(next.expectation));
   };
-  const answer = (o: Observed, seen: string) => {
+  const answer = (o: Observed, seen: Seen) => {
     const name = key(o.expectation);
     setTrail((t) => [...t, name]);
     after(o, skipped);
-    void observe(o.expectation.check.id, o.expectation.surface.id, seen);
+    void observe(o.expectation.check.id, o.expectation.surface.id, seen, answerWords(o, seen));
   };
   const skip = (o: Observed) => {
     const passing = [...skipped.filter((k) => k !== key(o.expectation)), key(o.expectation)];
@@ -71,7 +75,12 @@ export function DirectionsStation() {
     if (!o || !last) return;
     setTrail(trail.slice(0, -1));
     setChosen(last);
-    void observe(o.expectation.check.id, o.expectation.surface.id, 'unseen');
+    void observe(
+      o.expectation.check.id,
+      o.expectation.surface.id,
+      'unseen',
+      answerWords(o, 'taken back'),
+    );
   };
 
   return (

@@ -1,4 +1,4 @@
-import type { Airframe, Surface } from '@/core/setup';
+import { kindOf, type Airframe, type Surface } from '@/core/setup';
 import { isUpright } from '@/core/chain';
 
 /** Millimetres in body axes: x forward, y right, z down, from about the centre of gravity. */
@@ -27,8 +27,9 @@ const mirror = (quad: Quad): Quad =>
 
 /** A picture of the model made from its measures: sizes are its own, proportions are guessed. */
 export function shapeOf(airframe: Airframe): ModelShape {
-  if (airframe.kind === 'car') return carShape(airframe);
-  if (airframe.kind === 'boat') return boatShape(airframe);
+  const { moves } = kindOf(airframe);
+  if (moves === 'wheels') return carShape(airframe);
+  if (moves === 'water') return boatShape(airframe);
   const { spanMm: span, lengthMm: length, chordMm: chord } = airframe.measures;
   const wing = airframe.kind === 'flying-wing';
   const fixed: Quad[] = [];

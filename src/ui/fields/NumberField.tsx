@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useRef, useState } from 'react';
+import { useFieldDraft } from './useFieldDraft';
 
 /**
  * A number with its unit: typed, stepped with the arrow keys (Shift for ten steps) or dragged
@@ -28,7 +29,7 @@ export function NumberField({
   onCommit: (value: number) => string | undefined;
 }) {
   const id = useId();
-  const [text, setText] = useState<string>();
+  const [text, setText] = useFieldDraft(id, label);
   const [problem, setProblem] = useState<string>();
   const drag = useRef<{ x: number; from: number } | undefined>(undefined);
   const tidy = (n: number) => Math.round(Math.min(max, Math.max(min, n)) / step) * step;

@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { useFieldDraft } from './useFieldDraft';
 
 /** A line or a paragraph of text; committed on Enter (a line) and on leaving, given up on Escape. */
 export function TextField({
@@ -16,7 +17,7 @@ export function TextField({
   onCommit: (value: string) => string | undefined;
 }) {
   const id = useId();
-  const [text, setText] = useState<string>();
+  const [text, setText] = useFieldDraft(id, label);
   const [problem, setProblem] = useState<string>();
   const commit = () => {
     if (text === undefined) return;

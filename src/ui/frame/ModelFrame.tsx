@@ -1,22 +1,31 @@
 'use client';
 
-import { useState } from 'react';
-import { ModelContext, createModelStore } from './modelStore';
+import { useEffect, useState } from 'react';
 import type { ModelView } from '@/server/models';
 import { KeysHelp } from './KeysHelp';
 import { LastChange } from './LastChange';
+import { LeaveGuard } from './LeaveGuard';
 import { ModelHeader } from './ModelHeader';
-import { VerdictProvider } from './verdict';
+import { ModelContext } from './modelStore';
+import { openModel } from './openModels';
 import { SaveState } from './SaveState';
+import { UnkeptAnswers } from './UnkeptAnswers';
+import { VerdictProvider } from './verdict';
 
 /** Everything about one model shares one copy of it in this tab. */
 export function ModelFrame({ view, children }: { view: ModelView; children: React.ReactNode }) {
-  const [store] = useState(() => createModelStore(view));
+  const [store] = useState(() => openModel(view));
+  useEffect(() => {
+    // The page may be one the browser had kept: Back, Forward, a tab brought up again.
+    void store.getState().refresh();
+  }, [store]);
   return (
     <ModelContext value={store}>
       <VerdictProvider>
         <ModelHeader />
         <SaveState />
+        <UnkeptAnswers />
+        <LeaveGuard />
         <LastChange />
         {children}
         <KeysHelp modelId={view.id} />

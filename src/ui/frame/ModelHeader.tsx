@@ -12,6 +12,7 @@ import { useVerdict } from './verdict';
 /** Name of the model and the strip of stations, in the order of the work. */
 export function ModelHeader() {
   const { id, setup, evidence, past, undo, version, saving } = useModel((s) => s);
+  const open = useModel((s) => s.unsaved !== undefined || s.conflict !== undefined);
   const { findings, visiting } = useVerdict();
   const here = usePathname().split('/')[3];
   const strip = useRef<HTMLOListElement>(null);
@@ -26,7 +27,11 @@ export function ModelHeader() {
         <h1 className="min-w-0 text-2xl font-bold wrap-anywhere">{setup.name}</h1>
         <div className="flex items-center gap-2">
           <span className="text-soft text-sm" aria-live="polite">
-            {saving > 0 ? 'saving …' : `version ${version}, kept`}
+            {saving > 0
+              ? 'Saving …'
+              : open
+                ? `Not saved, version ${version}`
+                : `Saved, version ${version}`}
           </span>
           <button
             type="button"

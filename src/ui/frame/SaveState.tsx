@@ -1,44 +1,92 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
+import { toast } from 'sonner';
+import { compare } from '@/core/compare';
 import { useModel } from './modelStore';
 
-/** Says when a change is not kept, and why, and lets the person decide; asks before the page is left with one. */
+/** Says when a change is not saved, and why, and lets the person decide what goes on. */
 export function SaveState() {
-  const { conflict, unsaved, retry, keepMine, takeTheirs, version, saving } = useModel((s) => s);
-  const open = saving > 0 || unsaved !== undefined || conflict !== undefined;
+  const conflict = useModel((s) => s.conflict);
+  const unsaved = useModel((s) => s.unsaved);
+  const unsure = useModel((s) => s.unsure);
+  const notice = useModel((s) => s.notice);
+  const retry = useModel((s) => s.retry);
+  const refresh = useModel((s) => s.refresh);
   useEffect(() => {
-    if (!open) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [open]);
-  if (conflict)
-    return (
-      <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
-        <p className="min-w-60 flex-1">
-          <strong>Two hands on one model.</strong> It was saved elsewhere (version {conflict.head})
-          after this tab read version {version}. Your change “{conflict.label}” is still here and
-          not saved.
-        </p>
-        <button type="button" className="btn btn-main" onClick={() => void keepMine()}>
-          Put mine on top
-        </button>
-        <button type="button" className="btn" onClick={() => void takeTheirs()}>
-          Drop mine, show the other
-        </button>
-      </div>
-    );
+    if (notice) toast.error(notice.words, { id: notice.words, duration: 12_000 });
+  }, [notice]);
+  if (conflict) return <Conflict />;
   if (unsaved)
     return (
       <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
-        <p className="min-w-60 flex-1">
-          <strong>Not saved:</strong> {unsaved.reason}. Your change “{unsaved.label}” is still here.
+        <p className="min-w-60 flex-1 wrap-anywhere">
+          <strong>Not saved:</strong> {unsaved.reason}. Your change “{unsaved.label}” is still here
+          {unsaved.again && ' and is tried again by itself'}.
         </p>
         <button type="button" className="btn btn-main" onClick={retry}>
           Try again
         </button>
       </div>
     );
+  if (unsure)
+    return (
+      <div role="status" className="card mb-4 flex flex-wrap items-center gap-3">
+        <p className="min-w-60 flex-1">
+          The server does not answer, so this may not be the newest version of the model.
+        </p>
+        <button type="button" className="btn" onClick={() => void refresh()}>
+          Ask again
+        </button>
+      </div>
+    );
   return null;
+}
+
+/** Two saves that met: what the other one changed, and whose goes on. */
+function Conflict() {
+  const conflict = useModel((s) => s.conflict)!;
+  const version = useModel((s) => s.version);
+  const setup = useModel((s) => s.setup);
+  const keepMine = useModel((s) => s.keepMine);
+  const takeTheirs = useModel((s) => s.takeTheirs);
+  const { theirs } = conflict;
+  const differences = useMemo(
+    () => (theirs ? compare(setup, theirs.setup).slice(0, 6) : []),
+    [setup, theirs],
+  );
+  return (
+    <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
+      <div className="min-w-60 flex-1 wrap-anywhere">
+        <p>
+          <strong>Two hands on one model.</strong> It was saved elsewhere (version {conflict.head})
+          after this tab read version {version}. Your change “{conflict.label}” is still here and
+          not saved.
+        </p>
+        {differences.length > 0 && (
+          <ul
+            className="text-soft mt-1 list-disc pl-5 text-sm"
+            aria-label="From yours to the other"
+          >
+            {differences.map((d) => (
+              <li key={`${d.what} ${d.words}`}>
+                {d.what}: {d.words}
+              </li>
+            ))}
+          </ul>
+        )}
+        {conflict.clash && (
+          <p className="text-stop mt-1">
+            Both changed the same place: yours on top writes over what was saved there.
+          </p>
+        )}
+      </div>
+      <button type="button" className="btn btn-main" onClick={() => void keepMine()}>
+        Put mine on top
+      </button>
+      <button type="button" className="btn" onClick={() => void takeTheirs()}>
+        Drop mine, show the other
+      </button>
+    </div>
+  );
 }

@@ -1,107 +1,364 @@
 'use client';
 
 import { createContext, useContext } from 'react';
-import { toast } from 'sonner';
 import { createStore, useStore, type StoreApi } from 'zustand';
-import { applyPatch, type PatchOperation } from '@/core/patch';
-import { stamp } from '@/core/logbook';
+import { applyPatch, guardedDifference, unguarded, type PatchOperation } from '@/core/patch';
+import { stamp, type Evidence, type Seen } from '@/core/logbook';
 import { parseSetup, type Problem, type Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
-import { send, type Reply } from './send';
+import { keep, readKept } from './keep';
+import { mayPass, reasonsOf, send, type Reply, type Send } from './send';
 
-interface Pending {
+/** An edit on its way to being a version. */
+interface Edit {
   setup: Setup;
   label: string;
 }
+
+/** A change that can be taken back: what turns the Setup after it into the one before. */
+interface Undo {
+  patch: PatchOperation[];
+  label: string;
+}
+
+/** Something seen that the server has not taken. */
+export interface Answer {
+  check: string;
+  surface: string;
+  seen: Seen;
+  /** In words, for telling which one it is. */
+  words: string;
+  /** Version it was given on; not known before a save on its way is through. */
+  version: number | undefined;
+  state: 'sending' | 'failed' | 'refused';
+  reason?: string;
+  /** What it depends on and was changed elsewhere since. */
+  changed?: string[];
+}
+
+export interface Conflict extends Edit {
+  head: number;
+  /** What was saved elsewhere; not known before it was fetched. */
+  theirs: ModelView | undefined;
+  /** Both changed the same place. */
+  clash: boolean;
+}
+
+export type PreflightCheck = {
+  place: string;
+  wind: string;
+  battery: string;
+  answers: Record<string, 'pass' | 'fail'>;
+  uid: string;
+  /** Version it was begun on. */
+  version: number;
+};
 
 export interface ModelState extends ModelView {
   /** Saves on their way. */
   saving: number;
   /** An edit the server has not taken: kept here until it is. */
-  unsaved: (Pending & { reason: string }) | undefined;
-  /** Somebody saved in between: whose version goes on is the person's choice. */
-  conflict: (Pending & { head: number }) | undefined;
-  past: Setup[];
+  unsaved: (Edit & { reason: string; again: boolean }) | undefined;
+  /** Somebody saved in between: what goes on is the person's choice. */
+  conflict: Conflict | undefined;
+  /** Answers the server has not taken yet, or would not. */
+  answers: readonly Answer[];
+  /** The server could not be asked whether this is the newest. */
+  unsure: boolean;
+  past: readonly Undo[];
   /** The Setup before the last change in this tab, and what the change was. */
   changed: { before: Setup; label: string } | undefined;
+  /** What could not be done, for the person to read; the newest last. */
+  notice: { words: string; at: number } | undefined;
   /** Changes the Setup and saves it. @returns problems that kept it from being tried */
   edit(patch: readonly PatchOperation[], label: string): Problem[];
   undo(): void;
+  /** Tries again whatever the server has not taken. */
   retry(): void;
+  /** Puts what this tab changed, and nothing else, on top of what was saved elsewhere. */
   keepMine(): Promise<void>;
   takeTheirs(): Promise<void>;
-  observe(check: string, surface: string, seen: string): Promise<void>;
+  observe(check: string, surface: string, seen: Seen, words?: string): Promise<void>;
+  /** Keeps a refused answer as what was seen on its version. */
+  keepAnswer(answer: Answer): void;
+  dropAnswer(answer: Answer): void;
   applyRemedy(): Promise<boolean>;
   /** Something that happened to the model. */
   happened(event: string, title: string, note: string): Promise<boolean>;
   /** An earlier version on top again. */
   backTo(version: number): Promise<boolean>;
-  /** The answers of a preflight check, with where and how. */
-  preflight(check: {
-    place: string;
-    wind: string;
-    battery: string;
-    answers: Record<string, 'pass' | 'fail'>;
-  }): Promise<boolean>;
+  /** The answers of a preflight check, with where and how. @returns what changed since, where that is why it is refused */
+  preflight(check: PreflightCheck, anyway?: boolean): Promise<true | { changed: string[] } | false>;
+  /** Asks the server for the newest, as when the page is looked at again. */
+  refresh(): Promise<void>;
+  /** Takes in what a page brought along, where it is newer. */
+  absorb(view: ModelView): void;
 }
 
 export type ModelStore = StoreApi<ModelState>;
 
+/** What outlives a reload. */
+interface KeptState {
+  /** What the edits stand on. */
+  base: number;
+  baseSetup?: Setup;
+  unsaved?: Edit;
+  answers: Answer[];
+  past: Undo[];
+}
+
+const MOST_UNDO = 50;
+
+/** Everything that depends on the world outside, so that a test can be that world. */
+export interface World {
+  send: Send;
+  /** Told when this tab saved something, so that others look. */
+  saved(id: string): void;
+}
+
 /** The open model in this tab: what is shown at once, and what the server has confirmed. */
-export function createModelStore(view: ModelView): ModelStore {
+export function createModelStore(
+  view: ModelView,
+  { send: ask, saved }: World = { send, saved: () => undefined },
+): ModelStore {
   const path = `/api/models/${view.id}`;
-  let queue: Promise<void> = Promise.resolve();
+  const key = `model:${view.id}`;
+  /** What the server has confirmed. */
+  let confirmed: ModelView = view;
+  /** Which version a Setup on the screen became. */
+  const versionOf = new WeakMap<Setup, number>([[view.setup, view.version]]);
+  /** Edits waiting for the one on its way. */
+  let edits: Edit[] = [];
+  let pumping: Promise<void> | undefined;
+  let answering: Promise<void> | undefined;
+  /** What was on the screen when an answer was given whose version is not known yet. */
+  const answeredOn = new Map<string, Setup>();
+  /** Raised by everything the server says: a question asked before that is out of date. */
+  let epoch = 0;
 
-  return createStore<ModelState>((set, get) => {
-    const take = (reply: Reply<ModelView>, pending?: Pending): boolean => {
-      if (reply.ok) {
-        const { setup: shown, saving } = get();
-        // A later edit may already be shown; the server's answer must not take it off the screen.
-        // And the same Setup stays the same object: what was worked out from it still holds.
-        const kept = saving > 1 || JSON.stringify(reply.value.setup) === JSON.stringify(shown);
-        set({ ...reply.value, ...(kept ? { setup: shown } : {}), unsaved: undefined });
-        return true;
-      }
-      if (pending && reply.status === 409 && reply.head !== undefined)
-        set({ conflict: { ...pending, head: reply.head } });
-      else if (pending)
-        set({ unsaved: { ...pending, reason: reply.problems.map((p) => p.reason).join('; ') } });
-      else toast.error(`Not saved: ${reply.problems.map((p) => p.reason).join('; ')}`);
-      return false;
+  const store = createStore<ModelState>((set, get) => {
+    const say = (words: string) => set({ notice: { words, at: Date.now() } });
+
+    const settled = () => {
+      const { saving, unsaved, conflict } = get();
+      return saving === 0 && unsaved === undefined && conflict === undefined;
     };
 
-    const save = (setup: Setup, label: string, onto?: number) => {
-      set((s) => ({ setup, saving: s.saving + 1 }));
-      queue = queue.then(async () => {
-        const { conflict, unsaved, version } = get();
-        if (onto === undefined && (conflict || unsaved)) {
-          // Nothing overtakes a save that is still to be settled.
-          set((s) => ({
-            ...(conflict ? { conflict: { ...conflict, setup, label } } : {}),
-            ...(unsaved ? { unsaved: { ...unsaved, setup, label } } : {}),
-            saving: s.saving - 1,
-          }));
-          return;
-        }
-        const body = { basedOn: onto ?? version, label, setup };
-        take(await send<ModelView>('PUT', `${path}/setup`, body), { setup, label });
-        set((s) => ({ saving: s.saving - 1 }));
+    /** Evidence as it is shown: what the server has, and what is on its way there. */
+    const shown = (answers: readonly Answer[] = get().answers): Evidence[] => {
+      const sending = answers.filter((a) => a.state === 'sending');
+      const is = (a: Answer) => (e: Evidence) => e.check === a.check && e.surface === a.surface;
+      return [
+        ...confirmed.evidence.filter((e) => !sending.some((a) => is(a)(e))),
+        ...sending.map((a): Evidence => ({
+          check: a.check,
+          surface: a.surface,
+          seen: a.seen,
+          parts: stamp(get().setup, a),
+          version: 0,
+          at: new Date().toISOString(),
+        })),
+      ];
+    };
+
+    const setAnswers = (answers: readonly Answer[]) => {
+      set({ answers, evidence: shown(answers) });
+      persist();
+    };
+
+    const persist = () => {
+      const { unsaved, conflict, answers, past } = get();
+      const open = unsaved ?? conflict ?? edits.at(-1);
+      const kept: KeptState = {
+        base: confirmed.version,
+        ...(open
+          ? {
+              baseSetup: confirmed.setup,
+              unsaved: { setup: open.setup, label: open.label },
+            }
+          : {}),
+        answers: [...answers],
+        past: [...past],
+      };
+      const empty = !open && answers.length === 0 && past.length === 0;
+      keep(key, empty ? undefined : kept);
+    };
+
+    /** The server's word. The Setup on the screen stays the same object where it says the same. */
+    const confirm = (next: ModelView) => {
+      epoch += 1;
+      confirmed = next;
+      const { setup } = get();
+      const same = JSON.stringify(next.setup) === JSON.stringify(setup);
+      versionOf.set(same ? setup : next.setup, next.version);
+      const open = edits.length > 0 || get().unsaved !== undefined || get().conflict !== undefined;
+      // A later edit may already be shown; the server's answer must not take it off the screen.
+      set({
+        version: next.version,
+        ...(same || open ? {} : { setup: next.setup }),
+        unsure: false,
       });
-      return queue;
+      set({ evidence: shown() });
+      persist();
     };
+
+    const meet = async (edit: Edit, head: number) => {
+      set({ unsaved: undefined, conflict: { ...edit, head, theirs: undefined, clash: false } });
+      persist();
+      const reply = await ask<ModelView>('GET', path, undefined);
+      const { conflict } = get();
+      if (!reply.ok || !conflict) return;
+      const clash = merged(reply.value.setup, conflict.setup) === undefined;
+      set({ conflict: { ...conflict, head: reply.value.version, theirs: reply.value, clash } });
+    };
+
+    /** What this tab changed since the server's last word, on top of another Setup. */
+    const merged = (theirs: Setup, mine: Setup, over = false): Setup | undefined => {
+      const patch = guardedDifference(confirmed.setup, mine);
+      try {
+        const next = parseSetup(applyPatch(theirs, over ? unguarded(patch) : patch));
+        return next.ok ? next.value : undefined;
+      } catch {
+        return undefined;
+      }
+    };
+
+    /** Sends edits one after another; a failed one waits, and later ones are joined to it. */
+    const pump = (): Promise<void> => {
+      pumping ??= (async () => {
+        for (let edit = edits[0]; edit; edit = edits[0]) {
+          const { unsaved, conflict } = get();
+          if (unsaved || conflict) {
+            const last = edits.at(-1)!;
+            edits = [];
+            if (conflict) set({ conflict: { ...conflict, ...last }, saving: 0 });
+            else set({ unsaved: { ...unsaved!, ...last }, saving: 0 });
+            persist();
+            break;
+          }
+          const reply = await ask<ModelView>('PUT', `${path}/setup`, {
+            basedOn: confirmed.version,
+            label: edit.label,
+            setup: edit.setup,
+          });
+          edits = edits.slice(1);
+          set({ saving: edits.length });
+          if (reply.ok) {
+            versionOf.set(edit.setup, reply.value.version);
+            confirm(reply.value);
+            saved(view.id);
+          } else if (reply.status === 409 && reply.head !== undefined) {
+            await meet(edit, reply.head);
+          } else {
+            set({
+              unsaved: {
+                ...edit,
+                reason: reasonsOf(reply.problems),
+                again: mayPass(reply.status),
+              },
+            });
+            persist();
+          }
+        }
+      })().finally(() => {
+        pumping = undefined;
+      });
+      return pumping;
+    };
+
+    const save = (setup: Setup, label: string): Promise<void> => {
+      edits.push({ setup, label });
+      set({ setup, saving: edits.length });
+      set({ evidence: shown() });
+      persist();
+      return pump();
+    };
+
+    /** A change made in this tab, which can be taken back here. */
+    const remember = (before: Setup, after: Setup, label: string) =>
+      set(({ past }) => ({
+        past: [...past.slice(1 - MOST_UNDO), { patch: guardedDifference(after, before), label }],
+        changed: { before, label },
+      }));
 
     /** A change the server makes by itself on top of the version at hand. */
     const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
-      await queue;
-      const { setup, past, version } = get();
-      const reply = await send<ModelView>('POST', `${path}/${what}`, { ...body, basedOn: version });
-      if (!reply.ok && reply.status === 409 && reply.head !== undefined) {
-        set({ conflict: { setup, label: 'Kept', head: reply.head } });
+      await pump();
+      if (!settled()) {
+        say(`${label}: not done, because a change before it is not saved yet.`);
         return false;
       }
-      const done = take(reply);
-      if (done) set({ past: [...past.slice(-49), setup], changed: { before: setup, label } });
-      return done;
+      const { setup, version } = get();
+      const reply = await ask<ModelView>('POST', `${path}/${what}`, { ...body, basedOn: version });
+      if (!reply.ok) {
+        say(
+          reply.status === 409 && reply.head !== undefined
+            ? `${label}: not done, because the model was changed elsewhere meanwhile. Here is how it is now; look, and do it again.`
+            : `${label}: not done. ${reasonsOf(reply.problems)}`,
+        );
+        if (reply.status === 409) await get().refresh();
+        return false;
+      }
+      confirm(reply.value);
+      remember(setup, get().setup, label);
+      persist();
+      saved(view.id);
+      return true;
+    };
+
+    const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.surface;
+    const replace = (answer: Answer, next?: Answer) =>
+      setAnswers(get().answers.flatMap((a) => (a === answer ? (next ? [next] : []) : [a])));
+
+    /** Sends answers one after another, after the saves before them. */
+    const sendAnswers = (): Promise<void> => {
+      answering ??= (async () => {
+        for (;;) {
+          await pump();
+          if (!settled()) break;
+          const answer = get().answers.find((a) => a.state === 'sending');
+          if (!answer) break;
+          await sendAnswer(answer, false);
+        }
+      })().finally(() => {
+        answering = undefined;
+      });
+      return answering;
+    };
+
+    const sendAnswer = async (answer: Answer, anyway: boolean): Promise<void> => {
+      const { check, surface, seen } = answer;
+      const on = answeredOn.get(`${check} ${surface}`);
+      const version = answer.version ?? (on && versionOf.get(on)) ?? get().version;
+      const body = { check, surface, seen, version, ...(anyway ? { keep: true } : {}) };
+      const reply = await ask<ModelView>('POST', `${path}/observations`, body);
+      if (reply.ok) {
+        replace(answer);
+        if (reply.value.version >= confirmed.version) confirm(reply.value);
+        saved(view.id);
+      } else if (reply.changed) {
+        replace(answer, { ...answer, version, state: 'refused', changed: reply.changed });
+        await get().refresh();
+      } else if (mayPass(reply.status))
+        replace(answer, {
+          ...answer,
+          version,
+          state: 'failed',
+          reason: reasonsOf(reply.problems),
+        });
+      else {
+        replace(answer);
+        say(`${answer.words}: not kept. ${reasonsOf(reply.problems)}`);
+      }
+    };
+
+    const theirsFetched = async (): Promise<ModelView | undefined> => {
+      const known = get().conflict?.theirs;
+      if (known) return known;
+      const reply = await ask<ModelView>('GET', path, undefined);
+      if (reply.ok) return reply.value;
+      say(`What was saved elsewhere could not be fetched: ${reasonsOf(reply.problems)}`);
+      return undefined;
     };
 
     return {
@@ -109,79 +366,158 @@ export function createModelStore(view: ModelView): ModelStore {
       saving: 0,
       unsaved: undefined,
       conflict: undefined,
+      answers: [],
+      unsure: false,
       past: [],
       changed: undefined,
+      notice: undefined,
       edit(patch, label) {
-        const { setup, past } = get();
+        const { setup } = get();
         const next = parseSetup(applyPatch(setup, patch));
         if (!next.ok) return next.problems;
-        set({ past: [...past.slice(-49), setup], changed: { before: setup, label } });
+        remember(setup, next.value, label);
         void save(next.value, label);
         return [];
       },
       undo() {
-        const { past } = get();
+        const { past, setup } = get();
         const last = past.at(-1);
         if (!last) return;
-        set({ past: past.slice(0, -1), changed: { before: get().setup, label: 'Undone' } });
-        void save(last, 'Undone');
+        set({ past: past.slice(0, -1) });
+        try {
+          const next = parseSetup(applyPatch(setup, last.patch));
+          if (next.ok) {
+            set({ changed: { before: setup, label: `Undone: ${last.label}` } });
+            void save(next.value, `Undone: ${last.label}`.slice(0, 80));
+            return;
+          }
+        } catch {
+          // What it changed was changed again elsewhere: said below.
+        }
+        persist();
+        say(
+          `“${last.label}” cannot be taken back any more: what it changed was changed elsewhere since. The Logbook has every version.`,
+        );
       },
       retry() {
-        const { unsaved } = get();
-        if (!unsaved) return;
-        set({ unsaved: undefined });
-        void save(unsaved.setup, unsaved.label);
+        const { unsaved, answers } = get();
+        if (unsaved) {
+          set({ unsaved: undefined });
+          void save(unsaved.setup, unsaved.label);
+        }
+        setAnswers(
+          answers.map((a) => (a.state === 'failed' ? { ...a, state: 'sending' as const } : a)),
+        );
+        void sendAnswers();
       },
       async keepMine() {
+        const theirs = await theirsFetched();
         const { conflict } = get();
-        if (!conflict) return;
+        if (!conflict || !theirs) return;
+        const next =
+          merged(theirs.setup, conflict.setup) ?? merged(theirs.setup, conflict.setup, true);
+        if (!next) {
+          say('The two cannot be put together: take the other, then make your change again.');
+          return;
+        }
         set({ conflict: undefined });
-        await save(conflict.setup, conflict.label, conflict.head);
+        confirm(theirs);
+        await save(next, conflict.label);
+        void sendAnswers();
       },
       async takeTheirs() {
-        const reply = await send<ModelView>('GET', path, undefined);
-        if (take(reply)) set({ conflict: undefined, past: [] });
+        const theirs = await theirsFetched();
+        if (!theirs) return;
+        set({ conflict: undefined, past: [] });
+        confirm(theirs);
+        void sendAnswers();
       },
-      async observe(check, surface, seen) {
-        const before = get().evidence;
-        set({
-          evidence: [
-            ...before.filter((e) => e.check !== check || e.surface !== surface),
-            ...optimistic(get().setup, check, surface, seen),
-          ],
-        });
-        await queue;
-        const reply = await send<ModelView>('POST', `${path}/observations`, {
+      async observe(check, surface, seen, words = 'Your answer') {
+        const { setup, answers } = get();
+        const answer: Answer = {
           check,
           surface,
           seen,
-        });
-        if (!take(reply)) set({ evidence: before });
+          words,
+          version: versionOf.get(setup),
+          state: 'sending',
+        };
+        answeredOn.set(`${check} ${surface}`, setup);
+        // The newest word on a subject is the one that counts.
+        setAnswers([...answers.filter((a) => !is(answer)(a)), answer]);
+        await sendAnswers();
       },
+      keepAnswer(answer) {
+        void sendAnswer(answer, true);
+      },
+      dropAnswer: (answer) => replace(answer),
       happened: (event, title, note) => onServer('events', { event, note }, title),
       backTo: (to) => onServer('versions', { to }, `Back to version ${to}`),
-      async preflight(check) {
-        await queue;
-        return take(await send<ModelView>('POST', `${path}/preflight`, check));
+      applyRemedy: () => onServer('remedy', {}, 'Changes applied'),
+      async preflight(check, anyway = false) {
+        await pump();
+        const reply = await ask<ModelView>('POST', `${path}/preflight`, {
+          ...check,
+          ...(anyway ? { keep: true } : {}),
+        });
+        if (reply.ok) {
+          confirm(reply.value);
+          saved(view.id);
+          return true;
+        }
+        if (reply.changed) {
+          await get().refresh();
+          return { changed: reply.changed };
+        }
+        say(
+          `The preflight check is not kept yet: ${reasonsOf(reply.problems)}. The answers are still here.`,
+        );
+        return false;
       },
-      applyRemedy() {
-        return onServer('remedy', {}, 'Changes applied');
+      async refresh() {
+        const asked = epoch;
+        const reply: Reply<ModelView> = await ask<ModelView>('GET', path, undefined);
+        if (asked !== epoch) return;
+        if (reply.ok) get().absorb(reply.value);
+        else if (mayPass(reply.status)) set({ unsure: true });
+      },
+      absorb(next) {
+        // With something of one's own on its way, the save itself finds out.
+        if (next.version < confirmed.version || edits.length > 0 || !settled()) return;
+        confirm(next);
       },
     };
   });
-}
 
-function optimistic(setup: Setup, check: string, surface: string, seen: string) {
-  return [
-    {
-      check,
-      surface,
-      seen: seen as never,
-      parts: stamp(setup, { check, surface }),
-      version: 0,
-      at: new Date().toISOString(),
-    },
-  ];
+  restore();
+  return store;
+
+  /** What this tab had open when the page was left or loaded again. */
+  function restore(): void {
+    const kept = readKept<KeptState>(key);
+    if (!kept) return;
+    const { unsaved, answers, past, base, baseSetup } = kept;
+    store.setState({
+      past,
+      answers: answers.map((a) => (a.state === 'refused' ? a : { ...a, state: 'failed' as const })),
+    });
+    const mine = unsaved ? parseSetup(unsaved.setup) : undefined;
+    if (!unsaved || !mine?.ok || !baseSetup) return;
+    if (JSON.stringify(mine.value) === JSON.stringify(view.setup)) return;
+    const edit = { setup: mine.value, label: unsaved.label };
+    if (base === view.version) {
+      const reason = 'the page was left before it was saved';
+      store.setState({ setup: mine.value, unsaved: { ...edit, reason, again: true } });
+      return;
+    }
+    // Saved elsewhere meanwhile: this tab is where it was, on the version it stood on.
+    confirmed = { ...view, version: base, setup: baseSetup };
+    store.setState({
+      setup: mine.value,
+      version: base,
+      conflict: { ...edit, head: view.version, theirs: view, clash: false },
+    });
+  }
 }
 
 export const ModelContext = createContext<ModelStore | undefined>(undefined);

@@ -1,7 +1,24 @@
 import type { Problem } from '@/core/setup';
 
 export type Reply<T> =
-  { ok: true; value: T } | { ok: false; status: number; problems: Problem[]; head?: number };
+  | { ok: true; value: T }
+  | {
+      ok: false;
+      /** 0 where the server did not answer. */
+      status: number;
+      problems: Problem[];
+      head?: number;
+      /** What of the Setup changed since an answer was given, where that is why it is refused. */
+      changed?: string[];
+    };
+
+export type Send = <T>(method: string, path: string, body: unknown) => Promise<Reply<T>>;
+
+/** Whether trying the same again may help: no answer, or none because the server was busy or broken. */
+export const mayPass = (status: number): boolean => status === 0 || status >= 500;
+
+export const reasonsOf = (problems: readonly Problem[]): string =>
+  problems.map((p) => p.reason).join('; ');
 
 /** Browsers carry a request to its end after the page is left only up to this size, in bytes. */
 const CARRIED_ON = 60_000;
@@ -22,13 +39,18 @@ export async function send<T>(method: string, path: string, body: unknown): Prom
       },
       ...(content === undefined ? {} : { body: content }),
     });
-    const data = (await response.json()) as T & { problems?: Problem[]; head?: number };
+    const data = (await response.json()) as T & {
+      problems?: Problem[];
+      head?: number;
+      changed?: string[];
+    };
     if (response.ok) return { ok: true, value: data };
     return {
       ok: false,
       status: response.status,
       problems: data.problems ?? [{ path: '', reason: response.statusText }],
       ...(data.head === undefined ? {} : { head: data.head }),
+      ...(data.changed === undefined ? {} : { changed: data.changed }),
     };
   } catch {
     return {

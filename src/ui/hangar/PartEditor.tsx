@@ -5,10 +5,9 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { applyPatch, difference, type PatchOperation } from '@/core/patch';
-import { parsePart, type Part, type Problem } from '@/core/setup';
+import { kindEntry, parsePart, type Part, type Problem } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import { send } from '../frame/send';
-import { KIND_WORDS } from '../newmodel/words';
 import { RigBench } from '../rig/RigBench';
 import { TransmitterEditor } from '../transmitter/TransmitterEditor';
 import { UnitEditor } from '../unit/UnitEditor';
@@ -171,7 +170,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
         (preview ? (
           <>
             <p className="mb-3">
-              On an example ({KIND_WORDS[preview.airframe.kind].toLowerCase()}) with “
+              On an example ({kindEntry(preview.airframe.kind).title.toLowerCase()}) with “
               {preview.transmitter.name}”. Flick its switches: the light and the surfaces answer.
             </p>
             <RigBench setup={preview} start={NOTHING_MOVED} />

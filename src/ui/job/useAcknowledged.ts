@@ -2,10 +2,11 @@
 
 import { useSyncExternalStore } from 'react';
 import type { Caution } from '@/core/procedure';
+import { keep, readKept } from '../frame/keep';
 
 const KEY = 'tolvan-cautions';
 const listeners = new Set<() => void>();
-const read = () => sessionStorage.getItem(KEY) ?? '';
+const read = () => readKept<string>(KEY) ?? '';
 
 /** Cautions acknowledged in this session at the bench; tomorrow they are asked for again. */
 export function useAcknowledged(): {
@@ -25,7 +26,7 @@ export function useAcknowledged(): {
     has: (caution) => all.includes(caution),
     acknowledge(caution, yes) {
       const next = yes ? [...new Set([...all, caution])] : all.filter((c) => c !== caution);
-      sessionStorage.setItem(KEY, next.join(' '));
+      keep(KEY, next.join(' '));
       for (const changed of listeners) changed();
     },
   };

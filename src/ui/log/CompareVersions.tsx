@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import type { Difference } from '@/core/compare';
 import type { LogView } from '@/server/log';
 import { useModel } from '../frame/modelStore';
-import { send } from '../frame/send';
+import { reasonsOf, send } from '../frame/send';
 
 /** Any two versions, what differs in words; and the older one made the newest again. */
 export function CompareVersions({ versions }: { versions: LogView['versions'] }) {
@@ -15,7 +15,11 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
   const [to, setTo] = useState<number>();
   const later = to ?? version;
   const earlier = from ?? Math.max(1, later - 1);
-  const [found, setFound] = useState<{ key: string; differences: Difference[] }>();
+  const [found, setFound] = useState<{
+    key: string;
+    differences: Difference[];
+    problem?: string;
+  }>();
   const key = `${earlier} ${later}`;
   useEffect(() => {
     let gone = false;
@@ -24,7 +28,9 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
       `/api/models/${id}/versions?from=${earlier}&to=${later}`,
       undefined,
     ).then((reply) => {
-      if (!gone && reply.ok) setFound({ key, differences: reply.value.differences });
+      if (gone) return;
+      if (reply.ok) setFound({ key, differences: reply.value.differences });
+      else setFound({ key, differences: [], problem: reasonsOf(reply.problems) });
     });
     return () => {
       gone = true;
@@ -47,6 +53,7 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
     </label>
   );
   const shown = found?.key === key ? found.differences : undefined;
+  const problem = found?.key === key ? found.problem : undefined;
   return (
     <section className="card" aria-labelledby="compare-title">
       <h2 id="compare-title" className="text-lg font-bold">
@@ -57,7 +64,8 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
         {pick('and this one', later, setTo)}
       </div>
       <ul className="mt-2" aria-live="polite">
-        {shown?.length === 0 && <li>Nothing: they are the same.</li>}
+        {problem && <li className="text-stop">They could not be compared: {problem}.</li>}
+        {shown?.length === 0 && !problem && <li>Nothing: they are the same.</li>}
         {shown?.slice(0, 40).map((d, i) => (
           <li key={i} className="border-t border-(--card-edge) py-1 wrap-anywhere">
             <strong>{d.what}</strong> {d.words}

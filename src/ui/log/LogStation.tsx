@@ -3,17 +3,19 @@
 import { Download } from 'lucide-react';
 import { format } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
-import { toast } from 'sonner';
-import type { EntryKind, LogEntry } from '@/core/logbook';
+import type { EntryKind } from '@/core/logbook';
 import type { LogView } from '@/server/log';
-import { FileButton } from '../fields/FileButton';
 import { useModel } from '../frame/modelStore';
-import { send } from '../frame/send';
+import { reasonsOf, send } from '../frame/send';
 import { CompareVersions } from './CompareVersions';
+import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
 
+/** Lines fetched at once. */
+const PAGE = 100;
+
 const KIND_WORDS: Record<EntryKind, string> = {
-  flight: 'Out',
+  flight: 'Flight',
   preflight: 'Preflight',
   maintenance: 'Work',
   event: 'Event',
@@ -26,25 +28,41 @@ export function LogStation() {
   const [view, setView] = useState<LogView>();
   const [kind, setKind] = useState<EntryKind | ''>('');
   const [text, setText] = useState('');
-  const [most, setMost] = useState(60);
   const [asked, setAsked] = useState(0);
+  const [problem, setProblem] = useState<string>();
+  const [loading, setLoading] = useState(false);
   const load = useCallback(() => setAsked((n) => n + 1), []);
+  const page = useCallback(
+    (before?: string) => {
+      const query = new URLSearchParams({
+        most: String(PAGE),
+        ...(kind ? { kind } : {}),
+        ...(text.trim() ? { text: text.trim() } : {}),
+        ...(before ? { before } : {}),
+      });
+      return send<LogView>('GET', `/api/models/${id}/log?${query}`, undefined);
+    },
+    [id, kind, text],
+  );
   useEffect(() => {
     let gone = false;
-    const query = new URLSearchParams({
-      most: String(most),
-      ...(kind ? { kind } : {}),
-      ...(text.trim() ? { text: text.trim() } : {}),
-    });
-    void send<LogView>('GET', `/api/models/${id}/log?${query}`, undefined).then((reply) => {
+    void page().then((reply) => {
       if (gone) return;
+      setProblem(reply.ok ? undefined : reasonsOf(reply.problems));
       if (reply.ok) setView(reply.value);
-      else toast.error(reply.problems.map((p) => p.reason).join('; '));
     });
     return () => {
       gone = true;
     };
-  }, [id, kind, text, most, version, asked]);
+  }, [page, version, asked]);
+  const older = async () => {
+    if (!view || loading) return;
+    setLoading(true);
+    const reply = await page(view.entries.at(-1)?.uid);
+    setLoading(false);
+    setProblem(reply.ok ? undefined : reasonsOf(reply.problems));
+    if (reply.ok) setView({ ...reply.value, entries: [...view.entries, ...reply.value.entries] });
+  };
   const filtered = kind !== '' || text.trim() !== '';
   const lines = timeline(view, filtered);
   return (
@@ -52,7 +70,7 @@ export function LogStation() {
       <section className="card min-w-0" aria-labelledby="time-title">
         <div className="flex flex-wrap items-end justify-between gap-2">
           <h2 id="time-title" className="text-xl font-bold">
-            What was
+            Logbook
           </h2>
           <div className="flex flex-wrap items-end gap-2">
             <label className="text-sm font-semibold">
@@ -81,7 +99,15 @@ export function LogStation() {
             </label>
           </div>
         </div>
-        {!view && <p className="mt-3">Opening the log …</p>}
+        {problem !== undefined && (
+          <div role="alert" className="mt-3 flex flex-wrap items-center gap-3">
+            <p className="text-stop">The logbook could not be read: {problem}.</p>
+            <button type="button" className="btn" onClick={load}>
+              Try again
+            </button>
+          </div>
+        )}
+        {!view && problem === undefined && <p className="mt-3">Opening the log …</p>}
         {view && lines.length === 0 && (
           <p className="mt-3">{filtered ? 'Nothing in the log says that.' : 'Nothing yet.'}</p>
         )}
@@ -111,7 +137,12 @@ export function LogStation() {
           ))}
         </ol>
         {view?.more && (
-          <button type="button" className="btn mt-2" onClick={() => setMost(most + 200)}>
+          <button
+            type="button"
+            className="btn mt-2"
+            disabled={loading}
+            onClick={() => void older()}
+          >
             Show older ones
           </button>
         )}
@@ -127,14 +158,7 @@ export function LogStation() {
             <a className="btn" href={`/api/models/${id}/log?as=csv`}>
               <Download size={18} aria-hidden /> CSV out
             </a>
-            <FileButton
-              words="CSV in"
-              label="Log as CSV"
-              accept="text/csv,.csv"
-              onFile={async (file) => {
-                if (await takeCsv(id, await file.text())) load();
-              }}
-            />
+            <CsvIn onTaken={load} />
           </div>
           <p className="text-soft mt-2 text-sm">
             A header line with at least <code>at</code> and <code>title</code>. A line that is here
@@ -144,40 +168,6 @@ export function LogStation() {
       </aside>
     </div>
   );
-}
-
-/** Looks at a CSV first, asks, and takes it in. */
-async function takeCsv(id: string, text: string): Promise<boolean> {
-  const path = `/api/models/${id}/log/import`;
-  const look = await send<{
-    add: LogEntry[];
-    known: number;
-    problems: { line: number; reason: string }[];
-  }>('POST', path, text);
-  if (!look.ok) {
-    toast.error(look.problems.map((p) => p.reason).join('; '));
-    return false;
-  }
-  const { add, known, problems } = look.value;
-  if (problems.length > 0) {
-    toast.error(
-      `Not taken in: ${problems
-        .slice(0, 4)
-        .map((p) => `line ${p.line}: ${p.reason}`)
-        .join('; ')}`,
-    );
-    return false;
-  }
-  if (add.length === 0) {
-    toast.info(`All ${known} lines are here already.`);
-    return false;
-  }
-  if (!window.confirm(`Add ${add.length} lines to the log? ${known} are here already.`))
-    return false;
-  const done = await send<{ added: number }>('POST', `${path}?confirm=yes`, text);
-  if (done.ok) toast.success(`${done.value.added} lines added.`);
-  else toast.error(done.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
-  return done.ok;
 }
 
 interface TimeLine {

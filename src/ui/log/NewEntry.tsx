@@ -1,11 +1,15 @@
 'use client';
 
+import { useEffect, useRef, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { LogEntry } from '@/core/logbook';
+import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
+import { keep, readKept } from '../frame/keep';
 import { useModel } from '../frame/modelStore';
 import { send } from '../frame/send';
+import { newUid } from '../frame/uid';
 
 interface Fields {
   kind: 'flight' | 'maintenance' | 'note';
@@ -39,31 +43,56 @@ function nowLocal(): string {
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
 
-/** A line for the log: a flight or run, work done, or a note. */
+/** A line for the log: a flight or run, work done, or a note. What is being written outlives a reload. */
 export function NewEntry({ onKept }: { onKept: () => void }) {
   const id = useModel((s) => s.id);
-  const ground = useModel((s) => ['car', 'boat'].includes(s.setup.airframe.kind));
+  const refresh = useModel((s) => s.refresh);
+  const ground = useModel((s) => kindOf(s.setup.airframe).onSurface);
+  const draft = `log:${id}`;
   const { register, handleSubmit, control, setValue, reset } = useForm<Fields>({
     defaultValues: { kind: 'flight', at: nowLocal(), ...EMPTY },
   });
-  const kind = useWatch({ control, name: 'kind' });
-  const keep = handleSubmit(async ({ at, minutes, ...rest }) => {
+  // The same line sent twice, by a double click say, is kept once.
+  const uid = useRef<string>(undefined);
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    const kept = readKept<Fields>(draft);
+    if (kept) reset(kept);
+  }, [draft, reset]);
+  const now = useWatch({ control });
+  useEffect(() => {
+    const written = Object.entries(now).some(
+      ([name, value]) => name !== 'at' && name !== 'kind' && value,
+    );
+    keep(draft, written ? now : undefined);
+  }, [draft, now]);
+  const kind = now.kind ?? 'flight';
+  const put = handleSubmit(async ({ at, minutes, ...rest }) => {
+    if (busy) return;
+    setBusy(true);
+    setProblem(undefined);
+    uid.current ??= newUid();
     const given = Object.fromEntries(
       Object.entries(rest).filter(([, value]) => value.trim() !== ''),
     );
     const reply = await send<LogEntry>('POST', `/api/models/${id}/log`, {
       ...given,
+      uid: uid.current,
       title: rest.title.trim() || (kind === 'flight' ? (ground ? 'Run' : 'Flight') : 'Work'),
       at: new Date(at).toISOString(),
       ...(minutes === '' ? {} : { minutes: Number(minutes) }),
     });
+    setBusy(false);
     if (!reply.ok) {
-      toast.error(reply.problems.map((p) => `${p.path.slice(1)}: ${p.reason}`).join('; '));
+      setProblem(reply.problems.map((p) => `${p.path.slice(1)} ${p.reason}`.trim()).join('; '));
       return;
     }
+    uid.current = undefined;
     toast.success('Kept.');
     reset({ kind, at: nowLocal(), ...EMPTY, place: rest.place });
     onKept();
+    void refresh();
   });
   const text = (name: keyof Fields, label: string, most = 60) => (
     <label className="min-w-0 text-sm font-semibold">
@@ -72,7 +101,7 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
     </label>
   );
   return (
-    <form className="card flex flex-col gap-2" onSubmit={keep} aria-labelledby="entry-title">
+    <form className="card flex flex-col gap-2" onSubmit={put} aria-labelledby="entry-title">
       <h2 id="entry-title" className="text-lg font-bold">
         Write down
       </h2>
@@ -121,7 +150,12 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
         <textarea className="field h-20 font-normal" maxLength={4000} {...register('seen')} />
       </label>
       {kind === 'flight' && text('trims', 'Trims afterwards', 200)}
-      <button type="submit" className="btn btn-main self-start">
+      {problem && (
+        <p role="alert" className="text-stop wrap-anywhere">
+          This line is not in the log yet: {problem}. What you wrote is still here.
+        </p>
+      )}
+      <button type="submit" className="btn btn-main self-start" disabled={busy}>
         Keep it
       </button>
     </form>

@@ -4,19 +4,19 @@ import { useState } from 'react';
 import { answersOf, rebuildAirframe, type AirframeAnswers } from '@/core/catalogue';
 import { difference } from '@/core/patch';
 import { mixerOf, refit, type Mixer } from '@/core/plan';
-import { AIRFRAME_KINDS } from '@/core/setup';
+import { AIRFRAME_KINDS, kindEntry, kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
-import { AILERON_WORDS, KIND_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
+import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
   const { setup, edit } = useModel((s) => s);
   const [refused, setRefused] = useState<string[]>([]);
   const answers = answersOf(setup.airframe);
-  const flies = answers.kind !== 'car' && answers.kind !== 'boat';
+  const flies = !kindOf(answers).onSurface;
   const hasRudder =
-    !answers.kind.endsWith('v-tail') && (answers.kind !== 'flying-wing' || answers.rudder);
+    !kindOf(answers).pairedTail && (!kindOf(answers).rudderOptional || answers.rudder);
 
   const take = (next: ReturnType<typeof refit>, label: string) => {
     if (!next.ok) return setRefused(next.reasons);
@@ -54,9 +54,9 @@ export function AirframeQuestions() {
     </label>
   );
   const kinds = Object.fromEntries(
-    AIRFRAME_KINDS.filter((k) => (k === 'car' || k === 'boat') !== flies).map((k) => [
+    AIRFRAME_KINDS.filter((k) => (kindEntry(k).moves !== 'air') !== flies).map((k) => [
       k,
-      KIND_WORDS[k],
+      kindEntry(k).title,
     ]),
   );
   return (

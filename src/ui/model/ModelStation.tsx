@@ -1,11 +1,10 @@
 'use client';
 
-import { pointer, type Measures } from '@/core/setup';
+import { kindEntry, pointer, type Measures } from '@/core/setup';
 import { Silhouette } from '../drawing/Silhouette';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../frame/modelStore';
-import { KIND_WORDS } from '../newmodel/words';
 import { AirframeQuestions } from './AirframeQuestions';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
@@ -88,7 +87,7 @@ export function ModelStation() {
         <aside className="card" aria-label="Plan view">
           <Silhouette airframe={airframe} className="h-72 w-full" />
           <p className="text-soft mt-2 text-sm">
-            {KIND_WORDS[airframe.kind]}:{' '}
+            {kindEntry(airframe.kind).title}:{' '}
             {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}. Drawn from the
             measures; coloured parts move.
           </p>

@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { buildAirframe, usualAnswers } from '@/core/catalogue';
 import { planChannels } from '@/core/plan';
-import type { AirframeKind } from '@/core/setup';
+import { AIRFRAME_KINDS, kindEntry, kindOf, type AirframeKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import type { NewModel } from '@/server/models';
 import { Silhouette } from '../drawing/Silhouette';
 import { send } from '../frame/send';
-import { AILERON_WORDS, KIND_WORDS, MOTOR_WORDS, WHEEL_WORDS } from './words';
+import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from './words';
 
 const EXTRAS = [
   ['flaps', 'flaps'],
@@ -63,7 +63,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
     wishes: recovery ? ['recovery'] : [],
     pins: [],
   });
-  const flies = kind !== 'car' && kind !== 'boat';
+  const flies = !kindOf({ kind }).onSurface;
   const hasAilerons = usualAnswers(kind).ailerons !== 'none';
 
   const start = handleSubmit(async (answers) => {
@@ -100,7 +100,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             {...register('kind', {
               onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
                 const next = event.target.value as AirframeKind;
-                const drives = next === 'car' || next === 'boat';
+                const drives = kindEntry(next).moves !== 'air';
                 setValue('ailerons', usualAnswers(next).ailerons);
                 if (drives !== !flies) {
                   setValue('unit', drives ? 'steering-receiver' : 'menu-receiver');
@@ -116,9 +116,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             })}
             className="field"
           >
-            {Object.entries(KIND_WORDS).map(([id, words]) => (
+            {AIRFRAME_KINDS.map((id) => (
               <option key={id} value={id}>
-                {words}
+                {kindEntry(id).title}
               </option>
             ))}
           </select>
@@ -174,7 +174,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
                 ))}
               </select>
             </label>
-            {(!kind.endsWith('v-tail') && kind !== 'flying-wing') || rudder ? (
+            {(!kindOf({ kind }).pairedTail && !kindOf({ kind }).rudderOptional) || rudder ? (
               <label className="flex flex-col gap-1">
                 <span className="font-semibold">Does a wheel steer?</span>
                 <select {...register('wheel')} className="field">

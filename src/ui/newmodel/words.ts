@@ -1,16 +1,4 @@
 import type { AirframeAnswers } from '@/core/catalogue';
-import type { AirframeKind } from '@/core/setup';
-
-export const KIND_WORDS: Record<AirframeKind, string> = {
-  conventional: 'Aeroplane, ordinary tail',
-  't-tail': 'Aeroplane, T-tail',
-  'v-tail': 'Aeroplane, V-tail',
-  'inverted-v-tail': 'Aeroplane, V-tail upside down',
-  'flying-wing': 'Flying wing or delta',
-  'three-channel': 'Aeroplane without ailerons',
-  car: 'Car',
-  boat: 'Boat',
-};
 
 export const AILERON_WORDS: Record<AirframeAnswers['ailerons'], string> = {
   'y-lead': 'Two servos on a Y-lead',

@@ -1,25 +1,25 @@
-import { jobOf, shortestWay } from '@/core/procedure';
-import { preflightCard } from '@/core/preflight';
-import { verify } from '@/core/verify';
+import type { ScriptStep } from '@/core/script';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
+import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
 import { CAUTION_WORDS, SESSION_WORDS } from '../job/words';
-import type { PaperLine, PaperList } from './listPdf';
+import type { PaperList } from './listPdf';
 
 /** The card for the field. */
-export function preflightPaper({ setup, version }: ModelView): PaperList {
+export function preflightPaper(
+  { setup, version }: ModelView,
+  card: readonly ScriptStep[],
+): PaperList {
   return {
     title: `${setup.name}: preflight`,
     caution: `${CAUTION_WORDS.hold} Follow the rules of your country, club and site. Version ${version}.`,
-    sections: [{ lines: preflightCard(setup) }],
+    sections: [{ lines: [...card] }],
     fields: ['Date, place', 'Wind, battery', 'Seen'],
   };
 }
 
 /** What is still to be done, in the shortest order. */
-export function jobPaper({ setup, evidence, version }: ModelView): PaperList {
-  const job = jobOf({ setup, evidence, findings: verify(setup) });
-  const way = shortestWay(job);
+export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[]): PaperList {
   return {
     title: `${setup.name}: job sheet`,
     caution: `${CAUTION_WORDS['prop-off']} ${CAUTION_WORDS['throttle-locked']} Version ${version}.`,
@@ -28,16 +28,13 @@ export function jobPaper({ setup, evidence, version }: ModelView): PaperList {
         ? [{ heading: 'Every step holds', lines: [] }]
         : way.map(({ session, steps }) => ({
             heading: SESSION_WORDS[session],
-            lines: steps.flatMap(({ step, proofs, reasons }): PaperLine[] => [
+            lines: steps.flatMap(({ title, does, reasons, open }) => [
               {
-                does: `${step.title}: ${step.does}`,
+                does: `${title}: ${does}`,
                 sees: reasons.length > 0 ? [`again, because ${reasons.join('; ')} changed`] : [],
-                leads: true,
+                leads: true as const,
               },
-              // The card has its own paper.
-              ...(step.id === 'preflight' ? [{ what: 'the card', status: 'todo' }] : proofs)
-                .filter((p) => p.status !== 'proven')
-                .map((p) => ({ does: p.what, sees: [] })),
+              ...open.map((what) => ({ does: what, sees: [] })),
             ]),
           })),
     fields: ['Done by, on'],

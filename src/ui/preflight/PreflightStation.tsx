@@ -5,27 +5,46 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { preflightCard } from '@/core/preflight';
 import { useKeys } from '../frame/keys';
+import { newUid } from '../frame/uid';
+import { useDraft } from '../frame/useDraft';
 import { useModel } from '../frame/modelStore';
 import { CAUTION_WORDS } from '../job/words';
 import { PaperLinks } from '../paper/PaperLinks';
 
 type Answers = Record<string, 'pass' | 'fail'>;
 
+/** A check that has been begun: still there after a reload, at whichever line it was. */
+interface Run {
+  /** Names the line of the log it becomes: sent twice, it is kept once. */
+  uid: string;
+  version: number;
+  at: number;
+  answers: Answers;
+  where: { place: string; wind: string; battery: string };
+}
+
 /** Before every flight or run: one check at a time, large, for a phone beside the model. */
 export function PreflightStation() {
-  const { setup, preflight } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const version = useModel((s) => s.version);
+  const preflight = useModel((s) => s.preflight);
   const card = preflightCard(setup);
-  const [answers, setAnswers] = useState<Answers>({});
-  const [at, setAt] = useState<number>();
-  const [where, setWhere] = useState({ place: '', wind: '', battery: '' });
+  const [run, setRun, forgetRun] = useDraft<Run | undefined>(`preflight:${id}`, undefined);
+  const [busy, setBusy] = useState(false);
+  const [changed, setChanged] = useState<string[]>();
   const [kept, setKept] = useState<string>();
+  const answers = run?.answers ?? {};
+  const at = run?.at;
+  const where = run?.where ?? { place: '', wind: '', battery: '' };
   const running = at !== undefined && at < card.length;
   const item = running ? card[at]! : undefined;
   const failed = card.filter((c) => answers[c.item] === 'fail');
+  const setAt = (next: number) => run && setRun({ ...run, at: next });
+  const begin = () => setRun({ uid: newUid(), version, at: 0, answers: {}, where });
   const answer = (seen: 'pass' | 'fail') => {
-    if (!item || at === undefined) return;
-    setAnswers({ ...answers, [item.item]: seen });
-    setAt(at + 1);
+    if (!item || !run) return;
+    setRun({ ...run, answers: { ...answers, [item.item]: seen }, at: run.at + 1 });
   };
   useKeys((event, phase) => {
     if (phase === 'up' || !running) return;
@@ -33,16 +52,22 @@ export function PreflightStation() {
     else if (event.key === 'n') answer('fail');
     else if (event.key === 'Backspace') setAt(Math.max(0, (at ?? 0) - 1));
   });
-  const keep = async () => {
-    if (!(await preflight({ ...where, answers }))) return;
+  const put = async (anyway: boolean) => {
+    if (!run || busy) return;
+    setBusy(true);
+    const { uid, version: on } = run;
+    const done = await preflight({ ...where, answers, uid, version: on }, anyway);
+    setBusy(false);
+    if (typeof done === 'object') return setChanged(done.changed);
+    setChanged(undefined);
+    if (!done) return;
     const words =
       failed.length === 0 && Object.keys(answers).length === card.length
-        ? 'All as it must be. Kept in the log.'
-        : `${failed.length} not so. Kept in the log: it does not go out like this.`;
+        ? 'All as it must be. Kept in the logbook.'
+        : `${failed.length} wrong. Kept in the logbook; the model stays on the ground.`;
     toast.success(words);
     setKept(words);
-    setAnswers({});
-    setAt(undefined);
+    forgetRun();
   };
   const text = (key: keyof typeof where, label: string) => (
     <label className="text-sm font-semibold">
@@ -51,7 +76,7 @@ export function PreflightStation() {
         className="field font-normal"
         maxLength={60}
         value={where[key]}
-        onChange={(e) => setWhere({ ...where, [key]: e.target.value })}
+        onChange={(e) => run && setRun({ ...run, where: { ...where, [key]: e.target.value } })}
       />
     </label>
   );
@@ -118,13 +143,34 @@ export function PreflightStation() {
           {text('battery', 'Battery')}
         </div>
         <div className="mt-4 flex gap-2">
-          <button type="button" className="btn btn-main" onClick={keep}>
+          <button
+            type="button"
+            className="btn btn-main"
+            disabled={busy}
+            onClick={() => void put(false)}
+          >
             Keep it
           </button>
-          <button type="button" className="btn" onClick={() => setAt(undefined)}>
+          <button type="button" className="btn" disabled={busy} onClick={forgetRun}>
             Throw it away
           </button>
         </div>
+        {changed && (
+          <div role="alert" className="border-stop mt-4 border-l-4 pl-3">
+            <p>
+              <strong>Changed while you looked:</strong> the check was begun on version{' '}
+              {run?.version}; since then {changed.join(', ')} changed elsewhere.
+            </p>
+            <div className="mt-2 flex flex-wrap gap-2">
+              <button type="button" className="btn btn-main" onClick={forgetRun}>
+                Check again
+              </button>
+              <button type="button" className="btn" disabled={busy} onClick={() => void put(true)}>
+                Keep it for version {run?.version}
+              </button>
+            </div>
+          </div>
+        )}
       </section>
     );
 
@@ -136,7 +182,7 @@ export function PreflightStation() {
         </p>
       )}
       <div className="flex flex-wrap gap-2 print:hidden">
-        <button type="button" className="btn btn-main text-lg" onClick={() => setAt(0)}>
+        <button type="button" className="btn btn-main text-lg" onClick={begin}>
           Go through it now
         </button>
         <PaperLinks what="preflight" words="Card" papers={['A6', 'A5', 'A4', 'LETTER']} />

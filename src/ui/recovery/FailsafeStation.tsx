@@ -7,6 +7,7 @@ import { footprint } from '@/core/recovery';
 import { channelLost } from '@/core/sheets';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+import { kindOf } from '@/core/setup';
 import { MODE_WORDS } from '../unit/words';
 import { FootprintDrawing } from './FootprintDrawing';
 import { TestScript } from './TestScript';
@@ -83,7 +84,7 @@ function Where() {
   const { measures, kind } = setup.airframe;
   const [heightM, setHeight] = useState(60);
   const [windMps, setWind] = useState(4);
-  if (kind === 'car' || kind === 'boat') return null;
+  if (kindOf({ kind }).onSurface) return null;
   const bankDeg = setup.unit.settings.failsafe?.rollDeg ?? 0;
   const place = footprint({
     heightM,

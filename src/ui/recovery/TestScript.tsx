@@ -19,7 +19,8 @@ export function TestScript({ title, steps }: { title: string; steps: Checked<Scr
       </p>
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {steps.map(({ asked, status, reasons }, i) => {
-          const answer = (seen: 'pass' | 'fail') => void observe(asked.check, asked.item, seen);
+          const answer = (seen: 'pass' | 'fail') =>
+            void observe(asked.check, asked.item, seen, `“${asked.does}”`);
           return (
             <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
               <div className="flex items-start justify-between gap-3">

@@ -2,26 +2,24 @@
 
 import { Radio, RadioTower } from 'lucide-react';
 import { switchPosition, switchValue } from '@/core/chain';
-import type { Control, Setup } from '@/core/setup';
+import { functionOf, usesOf, type Control, type Setup } from '@/core/setup';
 import { StickPad } from './StickPad';
 import { switchesOf } from './switches';
 import type { RigHandle } from './useRig';
 
 const POSITION_WORDS = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as const;
 
+/** Purposes that say less than the channel does. */
+const VAGUE: ReadonlySet<string> = new Set(['other', 'stick', 'mix']);
+
 /** What a control is used for in this program, so that nobody has to remember it. */
 function purposeOf(setup: Setup, id: string): string {
-  const direct = setup.program.lines.filter(
-    (l) =>
-      (l.source.kind === 'control' && l.source.id === id) ||
-      (l.when?.kind === 'switch' && l.when.control === id),
-  );
-  const words = direct.map((l) =>
-    l.purpose === 'other' || l.purpose === undefined
-      ? (setup.program.outputs.find((o) => o.channel === l.channel)?.carries ??
-        `channel ${l.channel}`)
-      : l.purpose.replace('-', ' '),
-  );
+  const words = (usesOf(setup).get(id) ?? []).map((use) => {
+    if (use.of !== 'channel') return use.of;
+    const named = use.purpose !== undefined && !VAGUE.has(use.purpose);
+    if (named) return use.purpose!.replace('-', ' ');
+    return use.carries ? functionOf(use.carries).words : `channel ${use.channel}`;
+  });
   return [...new Set(words)].join(', ');
 }
 

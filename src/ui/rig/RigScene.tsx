@@ -3,7 +3,7 @@
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
-import type { Airframe, Axis, Mounting } from '@/core/setup';
+import { kindOf, type Airframe, type Axis, type Mounting } from '@/core/setup';
 import { eulerMatrix, mountingMatrix, multiply } from '@/core/space';
 import { deflect, shapeOf, type Point } from '../drawing/shape';
 import { Moving, Part, TO_SCREEN, loft, matrix4, plate, useColours } from '../drawing/solid';
@@ -129,7 +129,7 @@ function Model({
           size={length}
           colour={colours.focus}
         />
-        {motorPct > 1 && airframe.kind !== 'car' && airframe.kind !== 'boat' && (
+        {motorPct > 1 && !kindOf(airframe).onSurface && (
           <mesh position={[shape.body[0]!.x + 8, 0, 0]} rotation={[0, Math.PI / 2, 0]}>
             <ringGeometry args={[6, length * 0.13, 24]} />
             <meshBasicMaterial color={colours.ink} transparent opacity={0.25} side={DoubleSide} />

@@ -1,6 +1,7 @@
 'use client';
 
-import { useState } from 'react';
+import { useId, useState } from 'react';
+import { useFieldDraft } from '../fields/useFieldDraft';
 
 /** What the monitor shows, typed as it stands there: "-96", "−96 %", "+12". Empty takes it back. */
 export function ReadingField({
@@ -12,7 +13,7 @@ export function ReadingField({
   value: number | undefined;
   onCommit: (value: number | undefined) => void;
 }) {
-  const [text, setText] = useState<string>();
+  const [text, setText] = useFieldDraft(useId(), label);
   const [problem, setProblem] = useState(false);
   const commit = () => {
     if (text === undefined) return;

@@ -136,6 +136,7 @@ function ReadBacks({ list }: { list: ReturnType<typeof readings> }) {
       `read:${r.id}`,
       `ch${r.channel}`,
       value === undefined ? 'unseen' : (`${value}%` as const),
+      `The reading of channel ${r.channel}, ${r.words}`,
     );
   const proven = list.filter((c) => c.status === 'proven').length;
   return (

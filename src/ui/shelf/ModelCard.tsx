@@ -12,7 +12,11 @@ export function ModelCard({ entry }: { entry: ShelfEntry }) {
       href={`/models/${entry.id}/job`}
       className="card group flex h-full gap-4 transition-transform hover:-translate-y-0.5"
     >
-      <Silhouette airframe={entry.airframe} className="h-28 w-28 shrink-0" />
+      {entry.airframe ? (
+        <Silhouette airframe={entry.airframe} className="h-28 w-28 shrink-0" />
+      ) : (
+        <span className="h-28 w-28 shrink-0" />
+      )}
       <div className="flex min-w-0 flex-1 flex-col gap-1">
         <h2 className="text-xl font-bold wrap-anywhere group-hover:underline">{entry.name}</h2>
         <StatusMark status={entry.status} words={entry.words} />

@@ -1,21 +1,14 @@
-import { exportArchive, importArchive, previewArchive } from '@/server/archive';
-import { answer, download, readBytes } from '@/server/http';
+import { endTask, finished, packedFile, startOut } from '@/server/archive';
+import { answer, downloadFile } from '@/server/http';
 
 export const dynamic = 'force-dynamic';
 
+/** The whole workshop in one answer, for scripts; the page packs it as a task, to show how far it is. */
 export const GET = () =>
-  answer(() => {
-    const day = new Date().toISOString().slice(0, 10);
-    return download(exportArchive(), `workshop ${day}.zip`, 'application/zip');
-  });
-
-/** Looks first: only with ?confirm=yes is anything written. */
-export const POST = (request: Request) =>
   answer(async () => {
-    const zip = await readBytes(request, MAX_ARCHIVE_BYTES);
-    return new URL(request.url).searchParams.get('confirm') === 'yes'
-      ? importArchive(zip)
-      : previewArchive(zip);
+    const { id } = await finished(startOut().id);
+    const day = new Date().toISOString().slice(0, 10);
+    return downloadFile(packedFile(id), `workshop ${day}.zip`, 'application/zip', () =>
+      endTask(id),
+    );
   });
-
-const MAX_ARCHIVE_BYTES = 200_000_000;

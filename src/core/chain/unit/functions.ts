@@ -1,30 +1,9 @@
-import type { Axis, ChannelFunction, UnitSettings } from '../../setup';
+import { functionOf, type Axis, type ChannelFunction, type UnitSettings } from '../../setup';
 
 type Weights = Partial<Record<Axis, number>>;
 
-/**
- * How a servo signal is made of the three axes, in pulse terms: a mixed pair is sum and difference.
- * Signs of the axes themselves are the unit's senses; the sides of a pair are fixed here.
- */
-const AXIS_WEIGHTS: Partial<Record<ChannelFunction, Weights>> = {
-  aileron: { roll: 1 },
-  aileron2: { roll: 1 },
-  'flaperon-left': { roll: 1 },
-  'flaperon-right': { roll: 1 },
-  elevator: { pitch: 1 },
-  elevator2: { pitch: 1 },
-  rudder: { yaw: 1 },
-  wheel: { yaw: 1 },
-  steering: { yaw: 1 },
-  'elevon-left': { pitch: 1, roll: 1 },
-  'elevon-right': { pitch: 1, roll: -1 },
-  'vtail-left': { pitch: 1, yaw: -1 },
-  'vtail-right': { pitch: 1, yaw: 1 },
-};
-
-export function axisWeights(carries: ChannelFunction): Weights {
-  return AXIS_WEIGHTS[carries] ?? {};
-}
+/** How a servo signal is made of the three axes; signs of the axes themselves are the unit's senses. */
+export const axisWeights = (carries: ChannelFunction): Weights => functionOf(carries).axes ?? {};
 
 /** What an output really carries once the unit's own mixer is set for this wing. */
 export function mixedFunction(
@@ -41,16 +20,6 @@ export function mixedFunction(
   }
   return carries;
 }
-
-/** Which function stands in on an output when no channel of its own arrives. */
-export const STAND_IN: Partial<Record<ChannelFunction, ChannelFunction>> = {
-  aileron2: 'aileron',
-  elevator2: 'elevator',
-  wheel: 'rudder',
-  steering: 'rudder',
-  throttle2: 'throttle',
-  flap2: 'flap',
-};
 
 /** Which inputs tell the unit where the stick of an axis is, best first; pairs are un-mixed. */
 export const STICK_SOURCES: Readonly<

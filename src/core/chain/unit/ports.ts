@@ -1,6 +1,6 @@
-import type { Axis, ChannelFunction, Setup } from '../../setup';
+import { functionOf, type Axis, type ChannelFunction, type Setup } from '../../setup';
 import type { Frame, Memory } from '../frame';
-import { STAND_IN, axisWeights, mixedFunction } from './functions';
+import { axisWeights, mixedFunction } from './functions';
 import { CENTRE_US, HALF_TRAVEL_US } from './laws';
 
 /** A port never sends less or more than this. Common practice, no source. */
@@ -72,7 +72,7 @@ export function compilePorts(setup: Setup): PortStep {
 /** Index of the channel that goes straight to an output; −1 when the unit must mix. */
 function rawChannel(setup: Setup, carries: ChannelFunction): number {
   const { inputs } = setup.unit.settings;
-  const standIn = STAND_IN[carries];
+  const standIn = functionOf(carries).standIn;
   const input =
     inputs.find((i) => i.carries === carries) ?? inputs.find((i) => i.carries === standIn);
   return input && input.channel <= setup.transmitter.channels ? input.channel - 1 : -1;

@@ -1,5 +1,5 @@
 import { axisFunction, axisWeights } from '../../chain';
-import type { Axis, Line, Setup, UnitSettings } from '../../setup';
+import { kindOf, type Axis, type Line, type Setup, type UnitSettings } from '../../setup';
 import { replaced, type Structure, type StructuralRemedy } from './structure';
 
 const WINGS: Record<UnitSettings['wingType'], string> = {
@@ -12,7 +12,7 @@ const WINGS: Record<UnitSettings['wingType'], string> = {
 /** The unit set to another wing: mixed twice, or not at all. */
 function otherWings({ unit, airframe }: Setup): Structure[] {
   if (unit.traits.mixer === 'transmitter' || unit.settings.wingType === 'steering') return [];
-  if (airframe.kind === 'car' || airframe.kind === 'boat') return [];
+  if (kindOf(airframe).onSurface) return [];
   return (['normal', 'delta', 'v-tail'] as const)
     .filter((wing) => wing !== unit.settings.wingType)
     .map((wing) => ({

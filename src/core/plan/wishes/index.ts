@@ -1,5 +1,12 @@
 import { compileChain, positionsOf, switchValue } from '../../chain';
-import { parseSetup, type ChannelFunction, type ProgramWishes, type Setup } from '../../setup';
+import {
+  freeControl,
+  functionOf,
+  parseSetup,
+  type ChannelFunction,
+  type ProgramWishes,
+  type Setup,
+} from '../../setup';
 import { orderFunctions } from '../functions';
 import { applyPlan, planFor } from '../replan';
 import { addLogic, channelOf, draftOf, kindOf, type Draft } from './draft';
@@ -65,13 +72,13 @@ function withChannels(
     ...(panic?.way === 'channel' ? (['recovery'] as const) : []),
     ...axes.filter((a) => gain?.by === 'axes' && gain[a]).map((a) => `gain-${a}` as const),
   ];
-  const kept = setup.intents.wishes.filter((w) => w !== 'recovery' && !w.startsWith('gain-'));
+  const kept = setup.intents.wishes.filter((w) => w !== 'recovery' && !functionOf(w).tunes);
   const wishes = [...kept, ...needed];
   const same =
     needed.every((f) => channelOf(setup, f) !== undefined) &&
     setup.program.outputs.every(
       (o) =>
-        !(o.carries === 'recovery' || o.carries.startsWith('gain-')) || needed.includes(o.carries),
+        !(o.carries === 'recovery' || functionOf(o.carries).tunes) || needed.includes(o.carries),
     );
   if (same) return { ok: true, setup };
   const plan = planFor(setup, wishes);
@@ -145,10 +152,7 @@ export function usualWishes(setup: Setup): ProgramWishes {
 
 /** A switch for the side, the knob that is there for the amount. */
 function setsWish(setup: Setup, knob: string): ProgramWishes['gain'] {
-  const used = JSON.stringify(setup.program.lines);
-  const free = setup.transmitter.controls.find(
-    (c) => c.kind.startsWith('switch') && !used.includes(`"${c.id}"`),
-  );
+  const free = freeControl(setup, ['switch-2', 'switch-3']);
   return free ? { by: 'sets', control: free.id, knob, pct: 50 } : { by: 'knob', control: knob };
 }
 

@@ -1,4 +1,4 @@
-import type { Condition, Setup, Source } from '../../setup';
+import { allReads, type Read, type Setup } from '../../setup';
 
 /** Everything that can affect a set of channels: the rest need not be multiplied. */
 export interface Cone {
@@ -11,8 +11,7 @@ export interface Cone {
 }
 
 /**
- * Follows what channels are made of, back to the controls: lines, inputs with their rates, logic,
- * variables. Trims are left out: they shift values by little and are looked at by the margin rule.
+ * Follows what channels are made of, back to the controls. Trims are left out: they shift values by little and are looked at by the margin rule.
  * @param channels 1-based
  */
 export function coneOf(setup: Setup, channels: readonly number[]): Cone {
@@ -20,43 +19,11 @@ export function coneOf(setup: Setup, channels: readonly number[]): Cone {
   const direct = new Set<string>();
   const compared = new Set<string>();
   const logic = new Set<string>();
-  const seen = new Set<number>();
-  const fromCondition = (c: Condition): void => {
-    if (c.kind === 'switch') direct.add(c.control);
-    else if (c.kind === 'logic') fromLogic(c.id);
-    else if (c.kind === 'not') fromCondition(c.of);
-    else c.of.forEach(fromCondition);
-  };
-  const fromLogic = (id: string): void => {
-    if (logic.has(id)) return;
-    logic.add(id);
-    const entry = program.logic.find((l) => l.id === id)!;
-    if (entry.op === 'near' || entry.op === 'greater') {
-      if (entry.source.kind === 'control') compared.add(entry.source.id);
-      else fromSource(entry.source);
-    } else if (entry.op === 'when') fromCondition(entry.when);
-    else if (entry.op === 'latch') [entry.set, entry.reset].forEach(fromCondition);
-    else fromCondition(entry.of);
-  };
-  const fromSource = (s: Source): void => {
-    if (s.kind === 'control') direct.add(s.id);
-    if (s.kind === 'channel') fromChannel(s.channel);
-    if (s.kind === 'input') {
-      const input = program.inputs.find((i) => i.id === s.id)!;
-      direct.add(input.control);
-      for (const rate of input.rates) if (rate.when) fromCondition(rate.when);
-    }
-  };
-  const fromChannel = (channel: number): void => {
-    if (seen.has(channel)) return;
-    seen.add(channel);
-    for (const line of program.lines) {
-      if (line.channel !== channel) continue;
-      fromSource(line.source);
-      if (line.when) fromCondition(line.when);
-    }
-  };
-  channels.forEach(fromChannel);
+  const from = channels.map((channel): Read => ({ kind: 'channel', channel, path: [] }));
+  for (const read of allReads(program, from)) {
+    if (read.kind === 'control' && !read.trim) (read.compared ? compared : direct).add(read.id);
+    if (read.kind === 'logic') logic.add(read.id);
+  }
   const positions = (wanted: (id: string) => boolean) =>
     transmitter.controls.flatMap((c, i) => (wanted(c.id) && c.kind !== 'trim' ? [i] : []));
   return {

@@ -1,4 +1,4 @@
-import type { Condition, Setup } from '../../setup';
+import { allReads, readsOfCondition, type Condition, type Setup } from '../../setup';
 
 /** The control that calls panic recovery, and the value at which it does. */
 export interface PanicControl {
@@ -8,25 +8,10 @@ export interface PanicControl {
 }
 
 /** Controls a condition looks at, logic seen through. */
-export function controlsIn(setup: Setup, condition: Condition): string[] {
-  switch (condition.kind) {
-    case 'switch':
-      return [condition.control];
-    case 'logic': {
-      const entry = setup.program.logic.find((l) => l.id === condition.id)!;
-      if (entry.op === 'near' || entry.op === 'greater')
-        return entry.source.kind === 'control' ? [entry.source.id] : [];
-      if (entry.op === 'when') return controlsIn(setup, entry.when);
-      if (entry.op === 'latch')
-        return [...controlsIn(setup, entry.set), ...controlsIn(setup, entry.reset)];
-      return controlsIn(setup, entry.of);
-    }
-    case 'not':
-      return controlsIn(setup, condition.of);
-    default:
-      return condition.of.flatMap((c) => controlsIn(setup, c));
-  }
-}
+export const controlsIn = ({ program }: Setup, condition: Condition): string[] =>
+  allReads(program, readsOfCondition(condition)).flatMap((r) =>
+    r.kind === 'control' ? [r.id] : [],
+  );
 
 /**
  * Which control is panic: the one wished for, else the one that lines meant for panic look at and

@@ -6,7 +6,7 @@ import {
   type Memory,
   type Stimulus,
 } from '../../chain';
-import type { Mode, Setup } from '../../setup';
+import { isOrder, roleOf, type Mode, type Setup } from '../../setup';
 import { coneOf, joined, type Cone } from './cone';
 import {
   apply,
@@ -73,15 +73,13 @@ const PANIC_LIMIT_S = 4;
 const PANIC_STEP_S = 0.02;
 const GAIN_NONE_PCT = 0.5;
 
-const ORDERS = /^(mode|gain|recovery)/;
-
 /** What the unit is told by: its mode, gain and recovery channels, and the switches of the throttle. */
 export function ordersCone(setup: Setup): Cone {
   const { inputs } = setup.unit.settings;
-  const orders = inputs.filter((i) => ORDERS.test(i.carries)).map((i) => i.channel);
+  const orders = inputs.filter((i) => isOrder(i.carries)).map((i) => i.channel);
   const throttle = coneOf(
     setup,
-    setup.program.outputs.filter((o) => o.carries.startsWith('throttle')).map((o) => o.channel),
+    setup.program.outputs.filter((o) => roleOf(o.carries) === 'motor').map((o) => o.channel),
   );
   const isStick = (at: number) => setup.transmitter.controls[at]!.kind === 'stick';
   return joined(coneOf(setup, orders), {

@@ -1,6 +1,6 @@
 import { bandOf } from '../../plan';
 import { proofOf } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
 
 /** A trim click or a little drift moves a pulse by about this. Common practice, no source. */
@@ -13,12 +13,12 @@ export const bandEdge: Rule = {
   id: 'M49',
   title: 'A mode value at the edge of its band',
   why: 'A trim click, a subtrim or a transmitter with another scale flips the mode.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const proof = proofOf(setup);
     const select = setup.unit.traits.modeSelect;
     const { pulse } = setup.transmitter;
     const seen = new Set<number>();
-    const findings: Finding[] = [];
+    const findings: Found[] = [];
     for (const row of proof.rows) {
       const us = row.modeUs;
       if (Number.isNaN(us) || seen.has(us) || row.recovering) continue;
@@ -34,7 +34,6 @@ export const bandEdge: Rule = {
       if (inBand(us - DRIFT_US) && inBand(us + DRIFT_US) && scaled === undefined) continue;
       const click = !inBand(us - CLICK_US) || !inBand(us + CLICK_US);
       findings.push({
-        rule: 'M49',
         severity: click ? 'stop' : 'caution',
         says: `${rowWords(setup, proof, row)}: ${us.toFixed(0)} µs on the mode channel is ${
           band

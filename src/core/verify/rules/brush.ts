@@ -1,6 +1,6 @@
 import { compileChain } from '../../chain';
 import { controlsIn, proofOf } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
 
 /** A brush with a sleeve is over sooner than this. Common practice, no source. */
@@ -12,8 +12,8 @@ export const brush: Rule = {
   id: 'M39',
   title: 'Tripped by a brush',
   why: 'What acts the moment it is touched is set off by a sleeve or by picking the transmitter up.',
-  check(setup): Finding[] {
-    const findings: Finding[] = [];
+  check(setup): Found[] {
+    const findings: Found[] = [];
     const proof = proofOf(setup);
     const quickest = Math.min(
       Infinity,
@@ -23,7 +23,6 @@ export const brush: Rule = {
     );
     if (proof.panic && quickest < PANIC_MS)
       findings.push({
-        rule: 'M39',
         severity: 'note',
         says: `Panic acts ${quickest === 0 ? 'at once' : `after ${quickest} ms`}: a brush is enough. A hold of 0.2 to 0.3 s costs little height.`,
         where: '/intents/program/panic/holdS',
@@ -38,7 +37,6 @@ export const brush: Rule = {
     const launchMs = launchAfterMs(setup);
     if (launchMs !== undefined && launchMs.ms < LAUNCH_MS)
       findings.push({
-        rule: 'M39',
         severity: 'caution',
         says: `Launch help comes on ${launchMs.ms === 0 ? 'at once' : `after ${launchMs.ms} ms`}. Held for a second, no brush sets it off.`,
         where: '/intents/program/launch/holdS',

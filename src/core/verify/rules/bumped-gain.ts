@@ -1,16 +1,15 @@
 import { gainKnobOf } from '../../plan';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const bumpedGain: Rule = {
   id: 'M23',
   title: 'Gain hangs on a knob',
   why: 'Right while it is being found. Later a sleeve turns it, and nobody notices until the model shakes or does nothing.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const knob = gainKnobOf(setup);
     if (!knob) return [];
     return [
       {
-        rule: 'M23',
         severity: 'note',
         says: `${knob.control.label} sets the gain in flight. When the right value is found, read it off and put fixed values on a switch.`,
         where: `/program/lines/${knob.line}`,

@@ -1,7 +1,7 @@
 import { leftovers } from '../../capture';
 import { learnTravel } from '../../plan';
 import type { Setup } from '../../setup';
-import type { Finding, Remedy, Rule } from '../finding';
+import type { Found, Remedy, Rule } from '../finding';
 
 /** A pulse end further off than this is another end. */
 const SAME_US = 8;
@@ -21,8 +21,7 @@ export const centreMoved: Rule = {
   title: 'The unit takes a trim or a subtrim for a stick',
   why: 'Trimmed in off mode and not captured again: in hold and self-levelling the unit reads what is left as a stick held over.',
   check: (setup) =>
-    leftovers(setup).map(({ axis, pct, becomes }): Finding => ({
-      rule: 'M15',
+    leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
       says: `With the sticks let go the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
       where: '/installation/travelCapture',
@@ -35,11 +34,11 @@ export const travelMoved: Rule = {
   id: 'M16',
   title: 'Ends or direction changed after the travel capture',
   why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes a stick the other way.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const taught = setup.installation.travelCapture;
     if (!taught) return [];
     const now = learnTravel(setup);
-    return taught.flatMap((t, i): Finding[] => {
+    return taught.flatMap((t, i): Found[] => {
       const n = now.find((c) => c.carries === t.carries);
       if (!n) return [];
       const turned = n.sense !== t.sense;
@@ -47,7 +46,6 @@ export const travelMoved: Rule = {
       if (!turned && !moved) return [];
       return [
         {
-          rule: 'M16',
           severity: turned ? 'stop' : 'caution',
           says: turned
             ? `The ${t.carries} was turned round after the unit learned it: its correction is still the old way.`

@@ -1,6 +1,6 @@
 import { mixedFunction } from '../../chain';
 import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const channelOrder: Rule = {
   id: 'M7',
@@ -8,13 +8,12 @@ export const channelOrder: Rule = {
   why: 'The unit steadies what it believes is there: the wrong surface answers.',
   check(setup) {
     const { unit, program, installation, airframe } = setup;
-    const findings: Finding[] = [];
+    const findings: Found[] = [];
     unit.settings.inputs.forEach((input, i) => {
       const sent = program.outputs.find((o) => o.channel === input.channel)?.carries;
       if (sent === undefined || sent === input.carries) return;
       const own = program.outputs.find((o) => o.carries === input.carries);
       findings.push({
-        rule: 'M7',
         severity: 'stop',
         says: `The unit takes channel ${input.channel} for ${input.carries}, and the transmitter sends ${sent} there.`,
         where: pointer('unit', 'settings', 'inputs', i, 'channel'),
@@ -41,7 +40,6 @@ export const channelOrder: Rule = {
         const at = inputOrder.order.indexOf(input.carries) + 1;
         if (at > 0 && at !== input.channel)
           findings.push({
-            rule: 'M7',
             severity: 'stop',
             says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and cannot be told otherwise.`,
             where: pointer('unit', 'settings', 'inputs', i, 'channel'),
@@ -58,7 +56,6 @@ export const channelOrder: Rule = {
         if (carries === undefined || same(carries) === same(actuator.carries)) return;
         const port = unit.traits.ports.find((p) => p.id === plug.port)!;
         findings.push({
-          rule: 'M7',
           severity: 'stop',
           says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which gives ${carries}.`,
           where: pointer('installation', 'plugs', i, 'drives', j),

@@ -10,7 +10,7 @@ import {
   type Observation,
 } from '../../directions';
 import { pointer, type Axis, type Setup } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 /** What the Setup itself says goes the wrong way, and the changes that would put it right. */
 function wrongWays(setup: Setup) {
@@ -71,10 +71,9 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
         kind === 'correction'
           ? [...corrections].filter(([key]) => !sticks.has(key))
           : [...sticks].filter(([key]) => corrections.has(key) === (kind === 'both'));
-      return list.map(([, { expectation, movement }]): Finding => {
+      return list.map(([, { expectation, movement }]): Found => {
         const { check, surface } = expectation;
         return {
-          rule: id,
           severity: 'stop',
           says: `When you have ${check.done}, the ${surface.label.toLowerCase()} goes ${movement}; it must go ${expectation.movement}.${
             kind === 'both' ? ' Stick and correction are both the wrong way.' : ''

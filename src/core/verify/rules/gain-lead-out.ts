@@ -15,7 +15,6 @@ export const gainLeadOut: Rule = {
     const off = settings.slots.includes('off');
     return [
       {
-        rule: 'M47',
         severity: traits.gainLeadMissing === 'full' || !off ? 'stop' : 'caution',
         says: `${means} ${off ? 'Only the off mode is left to stop it.' : 'There is no off mode either: nothing stops it.'}`,
         where: '/installation/gainLead',

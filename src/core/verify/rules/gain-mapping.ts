@@ -1,8 +1,8 @@
 import { compileChain, switchValue } from '../../chain';
 import { combinations } from '../../plan';
-import type { Mode, Setup } from '../../setup';
+import { freeControl, type Mode, type Setup } from '../../setup';
 import { controlsIn } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
 
 /** Steps over a whole turn of the knob. */
@@ -59,8 +59,8 @@ export const gainMapping: Rule = {
   id: 'M8',
   title: 'Part of the gain knob does nothing, or both its ends are full',
   why: 'A knob sends −100 to +100. A unit that reads 0 to 100 wastes its lower half; one that reads the size gives full gain at both ends.',
-  check(setup): Finding[] {
-    return sweepsOf(setup).flatMap(({ knob, controls, words, gains }): Finding[] => {
+  check(setup): Found[] {
+    return sweepsOf(setup).flatMap(({ knob, controls, words, gains }): Found[] => {
       const most = Math.max(...gains);
       const least = Math.min(...gains);
       if (most - least < 1) return [];
@@ -71,7 +71,6 @@ export const gainMapping: Rule = {
       const where = words ? ` with ${words}` : '';
       return [
         {
-          rule: 'M8',
           severity: twoEnds ? 'stop' : 'caution',
           says: twoEnds
             ? `${knob.label}${where} gives ${first.toFixed(0)} % gain at one end and ${last.toFixed(0)} % at the other, ${least.toFixed(0)} % between.`
@@ -92,9 +91,9 @@ export const gainCrossing: Rule = {
   id: 'M9',
   title: 'Turning the gain knob changes what the unit does',
   why: 'Where the side of the middle chooses a set, a knob that crosses it goes from damping into holding, or into the other set, without a switch being touched.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     if (setup.unit.traits.modeSelect.by !== 'gain-sign') return [];
-    return sweepsOf(setup).flatMap(({ knob, controls, words, gains, modes }): Finding[] => {
+    return sweepsOf(setup).flatMap(({ knob, controls, words, gains, modes }): Found[] => {
       const on = modes.map((mode, at) => gains[at]! > NONE_PCT && mode !== 'off');
       // On, then off, then on again: the knob has gone through the middle to the other side.
       const off = on.indexOf(false, on.indexOf(true));
@@ -103,7 +102,6 @@ export const gainCrossing: Rule = {
       if (!several && !crosses) return [];
       return [
         {
-          rule: 'M9',
           severity: 'stop',
           says: `${knob.label}${words ? ` with ${words}` : ''} goes through the middle: on one side ${modes[0]}, on the other ${modes.at(-1)}.`,
           where: '/program/lines',
@@ -115,14 +113,8 @@ export const gainCrossing: Rule = {
             setup,
             'Let a switch choose the side and the knob the amount',
             (w) => {
-              const used = new Set(Object.keys(controls));
-              const free = setup.transmitter.controls.find(
-                (c) =>
-                  c.kind.startsWith('switch') &&
-                  !used.has(c.id) &&
-                  !JSON.stringify(setup.program.lines).includes(`"${c.id}"`),
-              );
-              const chosen = Object.keys(controls)[0] ?? free?.id;
+              const chosen =
+                Object.keys(controls)[0] ?? freeControl(setup, ['switch-2', 'switch-3'])?.id;
               return chosen
                 ? { ...w, gain: { by: 'sets', control: chosen, knob: knob.id, pct: 50 } }
                 : w;

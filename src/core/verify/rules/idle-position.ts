@@ -1,4 +1,4 @@
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
 import { modesAt } from './mode-order';
 
@@ -6,7 +6,7 @@ export const idlePosition: Rule = {
   id: 'M37',
   title: 'The switch moves, the mode does not',
   why: 'Some units ship with a mode switched off: the position is there and gives the mode beside it.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const line = setup.program.lines.find(
       (l) => l.purpose === 'mode' && l.source.kind === 'control',
     );
@@ -17,13 +17,12 @@ export const idlePosition: Rule = {
     const control = setup.transmitter.controls.find((c) => c.id === switches[0]);
     if (!control?.kind.startsWith('switch')) return [];
     const cells = modesAt(setup, switches);
-    return cells.slice(1).flatMap((cell, i): Finding[] => {
+    return cells.slice(1).flatMap((cell, i): Found[] => {
       const before = cells[i]!;
       const wanted = wish ? wish.table[i] === wish.table[i + 1] : false;
       if (cell.mode !== before.mode || wanted) return [];
       return [
         {
-          rule: 'M37',
           severity: 'caution',
           says: `${before.words} and ${cell.words} both give ${cell.mode}.`,
           where: '/unit/settings/slots',

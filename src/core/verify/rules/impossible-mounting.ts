@@ -1,4 +1,4 @@
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const impossibleMounting: Rule = {
   id: 'M19',
@@ -10,8 +10,7 @@ export const impossibleMounting: Rule = {
     const { orientations } = setup.unit.traits;
     const [arrow, label] = mounting.split('-');
     const words = `arrow to the ${arrow}, label ${label}`;
-    const finding = (says: string, where: string, remedies: Finding['remedies']): Finding => ({
-      rule: 'M19',
+    const finding = (says: string, where: string, remedies: Found['remedies']): Found => ({
       severity: 'stop',
       says,
       where,

@@ -1,7 +1,7 @@
 import { compileChain, STILL_DEG } from '../../chain';
 import { pointer } from '../../setup';
 import { coneOf, explore, pathTo, recall } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { witnessOf } from '../witness';
 
 const PITCHES = new Set(['elevator', 'elevon', 'ruddervator']);
@@ -10,7 +10,7 @@ export const launchElevator: Rule = {
   id: 'M38',
   title: 'Launch help moves the elevator the wrong way',
   why: 'Thrown with the elevator down, the model meets the ground before a hand is back on the stick.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { lines } = setup.program;
     const own = lines.flatMap((l, i) =>
       l.purpose === 'launch' && l.op === 'add' && l.when?.kind === 'logic' ? [i] : [],
@@ -45,7 +45,6 @@ export const launchElevator: Rule = {
     if (!on)
       return [
         {
-          rule: 'M38',
           severity: 'caution',
           says: 'Nothing a hand can do switches launch help on.',
           where,
@@ -62,14 +61,13 @@ export const launchElevator: Rule = {
     const helped = degrees(chain);
     const plain = degrees(without);
     const words = 'launch help on, sticks let go';
-    return setup.airframe.surfaces.flatMap((surface, i): Finding[] => {
+    return setup.airframe.surfaces.flatMap((surface, i): Found[] => {
       const moved = helped[i]! - plain[i]!;
       if (!PITCHES.has(surface.role)) return [];
       // Trailing edge up is negative.
       if (moved < -STILL_DEG) return [];
       return [
         {
-          rule: 'M38',
           severity: 'stop',
           says: `With launch help on the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
           where,

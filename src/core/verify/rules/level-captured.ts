@@ -1,6 +1,6 @@
 import { compileChain } from '../../chain';
 import { levels } from '../../level';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 /** A capture within this is good. Common practice, no source. */
 const GOOD_DEG = 1;
@@ -11,7 +11,7 @@ export const levelCaptured: Rule = {
   id: 'M21',
   title: 'Level captured in another attitude than it flies at',
   why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude it was taught.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { installation, airframe, unit } = setup;
     if (!installation.levelCapture || !levels(setup)) return [];
     if (installation.mounting !== unit.settings.orientation) return [];
@@ -25,7 +25,6 @@ export const levelCaptured: Rule = {
     const sink = cruiseMps * Math.sin((Math.abs(highDeg) * Math.PI) / 180);
     return [
       {
-        rule: 'M21',
         severity: Math.abs(highDeg) > BAD_DEG ? 'stop' : 'caution',
         says:
           highDeg < 0

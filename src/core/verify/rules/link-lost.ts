@@ -1,7 +1,7 @@
 import { stickOf } from '../../chain';
 import { failsafeSchools } from '../../plan';
 import { proofOf } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
 
 const RUNS_PCT = 5;
@@ -10,9 +10,9 @@ export const linkLost: Rule = {
   id: 'M13',
   title: 'What happens when the link is lost',
   why: 'A held or preset throttle flies the model away; a mode taken over from wherever the switch stood is a matter of luck.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const proof = proofOf(setup);
-    const findings: Finding[] = [];
+    const findings: Found[] = [];
     const schools = failsafeSchools(setup);
     const school = schools.glide === undefined ? ('glide' as const) : ('motor-off' as const);
     const remedy = (label: string) =>
@@ -28,7 +28,6 @@ export const linkLost: Rule = {
     const [first] = runs;
     if (first)
       findings.push({
-        rule: 'M13',
         severity: 'stop',
         says: `Link lost with the throttle full and ${rowWords(setup, proof, first)}: the motor runs on at ${first.lost.motorPct.toFixed(0)} %.`,
         where: '/program/failsafe',
@@ -43,7 +42,6 @@ export const linkLost: Rule = {
     const modes = new Set(proof.rows.map((r) => r.lost.mode));
     if (modes.size > 1)
       findings.push({
-        rule: 'M13',
         severity: 'caution',
         says: `With the link lost the unit goes on in ${[...modes].join(' or ')}, as the switches last stood.`,
         where: '/program/failsafe',

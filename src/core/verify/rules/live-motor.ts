@@ -1,6 +1,6 @@
 import { compileChain, switchValue } from '../../chain';
-import { pointer, type Setup } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import { freeControl, pointer, type Setup } from '../../setup';
+import type { Found, Rule } from '../finding';
 
 /** Runs the motor with the throttle stick somewhere and every switch in every place that matters to it. */
 function motorAt(setup: Setup, stickShare: 'rest' | 'full') {
@@ -44,7 +44,6 @@ export const throttleReversed: Rule = {
     const at = setup.program.outputs.findIndex((o) => o.carries === 'throttle');
     return [
       {
-        rule: 'M29',
         severity: 'stop',
         says: `With the throttle low the motor runs at ${run(live).toFixed(0)} %.`,
         where: at < 0 ? '/airframe/motors' : pointer('program', 'outputs', at, 'reversed'),
@@ -73,19 +72,17 @@ export const noThrottleCut: Rule = {
   id: 'M42',
   title: 'Throttle live while programming',
   why: 'A sleeve on the stick starts the motor with a hand in the way.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { motors } = setup.airframe;
     if (motors.length === 0) return [];
     const { run } = motorAt(setup, 'full');
     if (run({}) <= LIVE_PCT) return [];
     const { controls } = setup.transmitter;
-    const used = JSON.stringify(setup.program.lines);
-    const free = controls.find((c) => c.kind === 'switch-2' && !used.includes(`"${c.id}"`));
+    const free = freeControl(setup, ['switch-2']);
     const channel = setup.program.outputs.find((o) => o.carries === 'throttle')?.channel;
     const stick = controls.find((c) => c.kind === 'stick' && c.hand === 'throttle');
     return [
       {
-        rule: 'M42',
         severity: 'stop',
         says: `With every switch at rest, a full throttle stick gives ${run({}).toFixed(0)} %: nothing holds the motor off.`,
         where: '/program/lines',

@@ -1,7 +1,7 @@
 import { axisFunction, compileChain, stickOf, STICK_ASKS, type Chain } from '../../chain';
-import { AXES, type Setup } from '../../setup';
+import { AXES, isOrder, type Setup } from '../../setup';
 import { coneOf, explore } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten, witnessOf } from '../witness';
 
 /** More correction left at full stick than with a full rate, by this share, is worth saying. */
@@ -11,19 +11,17 @@ export const lowRateFade: Rule = {
   id: 'M48',
   title: 'A low rate keeps the unit from letting go',
   why: 'The unit fades its correction out as the stick nears full. With a reduced rate the stick never gets there, so part of the correction fights every full stick.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { program, unit } = setup;
     if (!program.inputs.some((i) => i.rates.some((r) => r.weightPct < 100))) return [];
     const chain = compileChain(setup);
     const full = compileChain(withFullRates(setup));
-    return AXES.flatMap((axis, i): Finding[] => {
+    return AXES.flatMap((axis, i): Found[] => {
       if (!unit.traits.axes.includes(axis) || unit.settings.axes[axis].fadePct === 0) return [];
       const stick = stickOf(setup.transmitter, axisFunction(setup, axis));
       if (stick < 0) return [];
       const channels = setup.unit.settings.inputs.map((n) => n.channel);
-      const orders = unit.settings.inputs
-        .filter((n) => /^(mode|gain)/.test(n.carries))
-        .map((n) => n.channel);
+      const orders = unit.settings.inputs.filter((n) => isOrder(n.carries)).map((n) => n.channel);
       const rated = coneOf(setup, orders);
       const switches = new Set([
         ...rated.controls,
@@ -58,7 +56,6 @@ export const lowRateFade: Rule = {
         if (!now || !then || now.share - then.share <= LEFT_SHARE) continue;
         return [
           {
-            rule: 'M48',
             severity: 'caution',
             says: `In ${now.mode} a full ${axisFunction(setup, axis)} stick leaves ${Math.round(now.share * 100)} % of the correction: its rate keeps it short of full. With full rate ${Math.round(then.share * 100)} % would be left.`,
             where: '/program/inputs',

@@ -16,7 +16,6 @@ export const missingChannel: Rule = {
     return needed
       .filter((f) => !sent.has(f) && !standIns.has(f) && !(f === 'gain' && !installation.gainLead))
       .map((f) => ({
-        rule: 'M25',
         severity: f === 'mode' || f === 'gain' ? ('caution' as const) : ('stop' as const),
         says: `No channel of the transmitter carries ${f}.`,
         where: '/program/outputs',

@@ -1,6 +1,6 @@
 import { mixerOf, wingTypeOf } from '../../plan';
 import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const mixedTwice: Rule = {
   id: 'M6',
@@ -16,8 +16,8 @@ export const mixedTwice: Rule = {
         .map((l) => (l.source.kind === 'input' ? l.source.id : ''));
       return new Set(sticks.filter((s) => ['aileron', 'elevator', 'rudder'].includes(s))).size > 1;
     });
-    const finding = (says: string, remedies: Finding['remedies'] = []): Finding[] => [
-      { rule: 'M6', severity: 'stop', says, where: '/unit/settings/wingType', remedies },
+    const finding = (says: string, remedies: Found['remedies'] = []): Found[] => [
+      { severity: 'stop', says, where: '/unit/settings/wingType', remedies },
     ];
     const set = (wingType: string) => [
       {

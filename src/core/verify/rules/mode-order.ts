@@ -1,7 +1,7 @@
 import { compileChain, switchValue } from '../../chain';
 import { combinations } from '../../plan';
 import type { Mode, Setup } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
 
 /** What each position of some switches really gives, everything else at rest. */
@@ -28,7 +28,7 @@ export const modeOrder: Rule = {
   id: 'M2',
   title: 'The mode switch does not do what you wished',
   why: 'Hands expect an order. Found the other way round in the air, the wrong mode comes when it is needed least.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const wish = setup.intents.program?.modes;
     if (!wish) return [];
     const cells = modesAt(setup, wish.switches);
@@ -41,7 +41,6 @@ export const modeOrder: Rule = {
     const losesOff = wrong.some((w) => w.wished === 'off');
     return [
       {
-        rule: 'M2',
         severity: losesOff ? 'stop' : 'caution',
         says: `${first.words} gives ${first.mode}, you wished for ${first.wished}${
           reversed

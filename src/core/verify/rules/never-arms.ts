@@ -1,12 +1,12 @@
 import { compileChain, stickOf, switchValue, positionsOf } from '../../chain';
 import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const neverArms: Rule = {
   id: 'M32',
   title: 'The throttle never passes the arming point',
   why: 'Until the throttle has passed it once the unit is a plain receiver: corrections "do not work", on the bench and in the air.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { traits, settings } = setup.unit;
     if (traits.arming !== 'after-throttle') return [];
     const input = settings.inputs.find((i) => i.carries === 'throttle');
@@ -15,7 +15,6 @@ export const neverArms: Rule = {
     if (!input || at < 0)
       return [
         {
-          rule: 'M32',
           severity: 'stop',
           says: `This unit waits for the throttle to pass ${traits.armThrottlePct} %, and no throttle stick reaches it.`,
           where,
@@ -38,7 +37,6 @@ export const neverArms: Rule = {
     if (arms) return [];
     return [
       {
-        rule: 'M32',
         severity: 'stop',
         says: `With the throttle stick full the unit still sees less than the ${traits.armThrottlePct} % at which it starts to work: look at the ends and the reversal of channel ${input.channel}.`,
         where: pointer(

@@ -1,12 +1,12 @@
 import { isOn, proofOf } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
 
 export const noOff: Rule = {
   id: 'M50',
   title: 'No single movement switches everything off',
   why: 'When the unit does something wrong in the air there is time for one movement, found by touch.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const proof = proofOf(setup);
     const on = proof.rows.find(isOn);
     if (!on || proof.masterOff.length > 0 || !proof.complete) return [];
@@ -14,7 +14,6 @@ export const noOff: Rule = {
     const could = traits.modes.includes('off') || traits.gainLaw !== 'fixed';
     return [
       {
-        rule: 'M50',
         severity: could ? 'caution' : 'note',
         says: could
           ? `From ${rowWords(setup, proof, on)}, and wherever else the unit is on, there is no one control that always turns it off.`

@@ -34,7 +34,6 @@ export const panicBank: Rule = {
       : pointer('unit', 'settings', 'angleLimitsDeg', 'roll');
     return [
       {
-        rule: 'M12',
         severity: 'caution',
         says: `While panic is held a full aileron stick asks for ${limitDeg}° of bank.`,
         where: path,

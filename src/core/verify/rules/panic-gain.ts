@@ -19,7 +19,6 @@ export const panicGain: Rule = {
     const others = proof.rows.filter((r) => r.panic?.righted).length;
     return [
       {
-        rule: 'M10',
         severity: 'stop',
         says: `From ${rowWords(setup, proof, first)}, panic brings ${first.panic!.mode} with a gain of ${first.panic!.gainPct.toFixed(0)} %. So it is in ${bad.length} of ${bad.length + others} combinations.`,
         where: '/program/lines',

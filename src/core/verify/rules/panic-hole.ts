@@ -1,6 +1,6 @@
 import { panicWays } from '../../plan';
 import { proofOf } from '../explore';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
 
 const NONE_PCT = 0.5;
@@ -18,12 +18,11 @@ export const panicHole: Rule = {
     const bad = asked.filter(
       (r) => !r.panic!.righted && (r.panic!.gainPct > NONE_PCT || r.panic!.mode === 'off'),
     );
-    const findings: Finding[] = [];
+    const findings: Found[] = [];
     const [first] = bad;
     if (first) {
       const ways = panicWays(setup);
       findings.push({
-        rule: 'M11',
         severity: 'stop',
         says: `From ${rowWords(setup, proof, first)}, panic gives ${first.panic!.mode}. It fails from ${bad.length} of ${asked.length} combinations.`,
         where: '/program/lines',
@@ -61,7 +60,6 @@ export const panicHole: Rule = {
     const stuck = asked.find((r) => r.panic!.righted && !r.panic!.reversible);
     if (stuck)
       findings.push({
-        rule: 'M11',
         severity: 'caution',
         says: `From ${rowWords(setup, proof, stuck)}, letting panic go does not give back what was there.`,
         where: '/program/lines',

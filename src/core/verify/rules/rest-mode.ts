@@ -29,7 +29,6 @@ export const restMode: Rule = {
     if (!BLOCKS.has(frame.mode)) return [];
     return [
       {
-        rule: 'M1',
         severity: frame.mode === 'home' ? 'stop' : 'caution',
         says: `With every switch where it rests the unit is in ${frame.mode}.`,
         where: '/intents/program/modes/table',

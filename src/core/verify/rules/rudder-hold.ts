@@ -1,21 +1,20 @@
-import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import { kindOf, pointer } from '../../setup';
+import type { Found, Rule } from '../finding';
 
 export const rudderHold: Rule = {
   id: 'M33',
   title: 'Hold on the rudder',
   why: 'In every turn the nose must swing; a rudder that holds its heading fights it.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { traits, settings } = setup.unit;
     const holds = settings.slots.filter((m) => m === 'hold' || m === 'hover');
-    const steers = setup.airframe.kind === 'car' || setup.airframe.kind === 'boat';
+    const steers = kindOf(setup.airframe).onSurface;
     if (!settings.axes.yaw.holdAllowed || holds.length === 0 || steers) return [];
     if (!traits.axes.includes('yaw')) return [];
     const path = pointer('unit', 'settings', 'axes', 'yaw', 'holdAllowed');
     const inFlight = holds.includes('hold');
     return [
       {
-        rule: 'M33',
         severity: inFlight ? 'caution' : 'note',
         says: inFlight
           ? 'In hold the unit also holds the heading with the rudder. Leave that to hover.'

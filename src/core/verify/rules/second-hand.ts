@@ -1,14 +1,13 @@
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const secondHand: Rule = {
   id: 'M27',
   title: 'Second-hand and not reset',
   why: 'Settings of the model it was in before hide in menus nobody opens.',
-  check({ installation }): Finding[] {
+  check({ installation }): Found[] {
     if (!installation.secondHand || installation.revisions.unitReset > 0) return [];
     return [
       {
-        rule: 'M27',
         severity: 'stop',
         says: 'The unit has a past, and no reset is written down.',
         where: '/installation/revisions/unitReset',

@@ -14,7 +14,6 @@ export const shortLink: Rule = {
       const better = transmitter.linkVariants.find((v) => v.channels >= o.channel);
       return [
         {
-          rule: 'M26',
           severity: 'stop' as const,
           says: `Channel ${o.channel} (${o.carries}) is sent, and the link carries ${carried} channels.`,
           where: pointer('program', 'outputs', i, 'channel'),

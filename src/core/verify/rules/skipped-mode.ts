@@ -1,6 +1,6 @@
 import { compileChain } from '../../chain';
 import { poseFor } from '../../directions';
-import { pointer } from '../../setup';
+import { freeControl, pointer } from '../../setup';
 import type { Rule } from '../finding';
 
 export const skippedMode: Rule = {
@@ -14,15 +14,11 @@ export const skippedMode: Rule = {
     const channel = unit.settings.inputs.find((i) => i.carries === 'mode')?.channel;
     const at = program.lines.findIndex((l) => l.channel === channel && l.source.kind === 'control');
     const line = program.lines[at];
-    const used = new Set(
-      program.lines.flatMap((l) => (l.source.kind === 'control' ? [l.source.id] : [])),
-    );
     const now = transmitter.controls.find(
       (c) => line?.source.kind === 'control' && c.id === line.source.id,
     );
-    const free = transmitter.controls.find((c) => c.kind === 'switch-3' && !used.has(c.id));
+    const free = freeControl(setup, ['switch-3']);
     return missing.map((mode) => ({
-      rule: 'M24',
       severity: 'caution' as const,
       says: `The unit has a position for ${mode}, and nothing on the transmitter reaches it.`,
       where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'source'),

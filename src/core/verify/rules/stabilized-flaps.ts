@@ -1,7 +1,7 @@
-import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import { pointer, roleOf, type FunctionRole } from '../../setup';
+import type { Found, Rule } from '../finding';
 
-const NEVER = new Set(['flap', 'flap2', 'gear', 'throttle', 'throttle2']);
+const NEVER: readonly FunctionRole[] = ['device', 'motor'];
 
 export const stabilizedFlaps: Rule = {
   id: 'M14',
@@ -9,17 +9,16 @@ export const stabilizedFlaps: Rule = {
   why: 'The unit would move them in every gust.',
   check(setup) {
     const { unit, installation, airframe } = setup;
-    return installation.plugs.flatMap((plug): Finding[] => {
+    return installation.plugs.flatMap((plug): Found[] => {
       const i = unit.settings.outputs.findIndex((o) => o.port === plug.port && o.stabilized);
       const actuator = [...airframe.servos, ...airframe.motors].find(
-        (a) => plug.drives.includes(a.id) && NEVER.has(a.carries),
+        (a) => plug.drives.includes(a.id) && NEVER.includes(roleOf(a.carries)),
       );
       if (i < 0 || !actuator) return [];
       const port = unit.traits.ports.find((p) => p.id === plug.port)!;
       const { stabilizedOutputs } = unit.traits;
       return [
         {
-          rule: 'M14',
           severity: 'stop',
           says: `The ${actuator.label.toLowerCase()} sits on ${port.label}, which the unit steadies.`,
           where: pointer('unit', 'settings', 'outputs', i, 'stabilized'),

@@ -1,19 +1,18 @@
 import { cornerWords, movedSticks } from '../../capture';
 import { pointer } from '../../setup';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const stickCorner: Rule = {
   id: 'M30',
   title: 'The stick corner of a gesture is elsewhere',
   why: 'The unit looks at pulses, the leaflet at sticks. With a channel reversed, the corner the leaflet shows is another corner.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     if (!setup.unit.traits.captureGestures.includes('stick-corners')) return [];
     const moved = movedSticks(setup);
     const [first] = moved;
     if (!first) return [];
     return [
       {
-        rule: 'M30',
         severity: 'caution',
         says: `For a stick-corner capture: ${lower(cornerWords(setup))} ${moved.length > 1 ? 'These channels are' : 'This channel is'} reversed on the way to the unit.`,
         where: pointer('program', 'outputs', first.output, 'reversed'),

@@ -1,17 +1,16 @@
 import { mountingPhrase } from '../../mounting';
-import type { Finding, Rule } from '../finding';
+import type { Found, Rule } from '../finding';
 
 export const toldOtherwise: Rule = {
   id: 'M18',
   title: 'The unit was told another orientation than it has',
   why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the nose not far enough down, or the picture never compared.',
-  check(setup): Finding[] {
+  check(setup): Found[] {
     const { mounting } = setup.installation;
     const { settings, traits } = setup.unit;
     if (mounting === settings.orientation || !traits.orientations.includes(mounting)) return [];
     return [
       {
-        rule: 'M18',
         severity: 'stop',
         says: `It is fixed with its ${mountingPhrase(mounting)}, and was told ${mountingPhrase(settings.orientation)}.`,
         where: '/unit/settings/orientation',

@@ -10,7 +10,6 @@ export const tooMany: Rule = {
     if (proof.complete) return [];
     return [
       {
-        rule: 'proof',
         severity: 'caution',
         says: `The unit’s orders depend on so many controls at once that their ${proof.spanned.toExponential(1)} combinations were not all visited.`,
         where: '/program',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { sheetFor, sheetMarkdown } from '@/core/sheets';
+import { sheetMarkdown } from '@/core/sheets';
 import { answer, checked, download } from '@/server/http';
+import { ask } from '@/server/judge';
 import { getModel } from '@/server/models';
 import { sheetPdf } from '@/ui/sheet/sheetPdf';
 
@@ -16,7 +17,7 @@ export const GET = (request: Request, { params }: Context) =>
   answer(async () => {
     const { setup } = getModel((await params).id);
     const query = checked(QuerySchema, Object.fromEntries(new URL(request.url).searchParams));
-    const sheet = sheetFor(setup, query.style);
+    const sheet = await ask('sheet', setup, query.style);
     return query.as === 'pdf'
       ? download(await sheetPdf(sheet, query.paper), `${setup.name} sheet.pdf`, 'application/pdf')
       : download(sheetMarkdown(sheet), `${setup.name} sheet.md`, 'text/markdown; charset=utf-8');

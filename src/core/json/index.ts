@@ -1,0 +1,2 @@
+export * from './items';
+export * from './parse';

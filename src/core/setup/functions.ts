@@ -1,0 +1,114 @@
+import { z } from 'zod';
+import type { Axis } from './basics';
+
+/** What a function is for: everything that is asked of a group of functions is asked of its role. */
+export type FunctionRole =
+  /** Moves a surface, wheel or rudder that steers the model. */
+  | 'steering'
+  | 'motor'
+  /** Flaps and gear: worked by a switch, never steadied. */
+  | 'device'
+  /** Tells the unit what to do. */
+  | 'order'
+  /** For whatever the person likes. */
+  | 'free';
+
+interface FunctionEntry {
+  role: FunctionRole;
+  /** In the middle of a sentence. */
+  words: string;
+  /** How a servo signal of it is made of the three axes, in pulse terms: a pair is sum and difference. */
+  axes?: Partial<Record<Axis, number>>;
+  /** A function whose channel serves it as well where none of its own arrives. */
+  standIn?: string;
+  /** What a unit that mixes must be sent in its place. */
+  plain?: readonly string[];
+  /** A switch can work it, and so a channel that carries nothing but a switch. */
+  switched?: true;
+  /** A stick of its own works it. */
+  stick?: true;
+  /** The axis whose gain it tunes. */
+  tunes?: Axis;
+}
+
+/**
+ * What a channel or a plug carries. The transmitter sends functions, the unit receives and puts
+ * them out; servos that move mixed surfaces (elevons, V-tail panels) have functions of their own.
+ * A new function is a line here.
+ */
+const TABLE = {
+  aileron: { role: 'steering', words: 'aileron', axes: { roll: 1 }, stick: true },
+  elevator: { role: 'steering', words: 'elevator', axes: { pitch: 1 }, stick: true },
+  throttle: { role: 'motor', words: 'throttle', stick: true },
+  rudder: { role: 'steering', words: 'rudder', axes: { yaw: 1 }, stick: true },
+  aileron2: { role: 'steering', words: 'second aileron', axes: { roll: 1 }, standIn: 'aileron' },
+  elevator2: {
+    role: 'steering',
+    words: 'second elevator',
+    axes: { pitch: 1 },
+    standIn: 'elevator',
+  },
+  throttle2: { role: 'motor', words: 'second throttle', standIn: 'throttle' },
+  'elevon-left': {
+    role: 'steering',
+    words: 'left elevon',
+    axes: { pitch: 1, roll: 1 },
+    plain: ['aileron', 'elevator'],
+  },
+  'elevon-right': {
+    role: 'steering',
+    words: 'right elevon',
+    axes: { pitch: 1, roll: -1 },
+    plain: ['aileron', 'elevator'],
+  },
+  'vtail-left': {
+    role: 'steering',
+    words: 'left panel of the V-tail',
+    axes: { pitch: 1, yaw: -1 },
+    plain: ['elevator', 'rudder'],
+  },
+  'vtail-right': {
+    role: 'steering',
+    words: 'right panel of the V-tail',
+    axes: { pitch: 1, yaw: 1 },
+    plain: ['elevator', 'rudder'],
+  },
+  'flaperon-left': { role: 'steering', words: 'left flaperon', axes: { roll: 1 } },
+  'flaperon-right': { role: 'steering', words: 'right flaperon', axes: { roll: 1 } },
+  flap: { role: 'device', words: 'flaps', switched: true },
+  flap2: { role: 'device', words: 'second flap', standIn: 'flap', switched: true },
+  gear: { role: 'device', words: 'gear', switched: true },
+  wheel: { role: 'steering', words: 'wheel', axes: { yaw: 1 }, standIn: 'rudder' },
+  steering: {
+    role: 'steering',
+    words: 'steering',
+    axes: { yaw: 1 },
+    standIn: 'rudder',
+    stick: true,
+  },
+  mode: { role: 'order', words: 'mode', switched: true },
+  mode2: { role: 'order', words: 'second mode channel', switched: true },
+  gain: { role: 'order', words: 'gain' },
+  'gain-roll': { role: 'order', words: 'roll gain', tunes: 'roll' },
+  'gain-pitch': { role: 'order', words: 'pitch gain', tunes: 'pitch' },
+  'gain-yaw': { role: 'order', words: 'yaw gain', tunes: 'yaw' },
+  recovery: { role: 'order', words: 'panic recovery', switched: true },
+  aux1: { role: 'free', words: 'spare 1' },
+  aux2: { role: 'free', words: 'spare 2' },
+  aux3: { role: 'free', words: 'spare 3' },
+} as const satisfies Record<string, FunctionEntry>;
+
+export type ChannelFunction = keyof typeof TABLE;
+
+export const FUNCTIONS = Object.keys(TABLE) as [ChannelFunction, ...ChannelFunction[]];
+export const FunctionSchema = z.enum(FUNCTIONS);
+
+/** All there is to say of a function. */
+export const functionOf = (carries: ChannelFunction) =>
+  TABLE[carries] as FunctionEntry & {
+    standIn?: ChannelFunction;
+    plain?: readonly ChannelFunction[];
+  };
+
+export const roleOf = (carries: ChannelFunction): FunctionRole => TABLE[carries].role;
+export const isOrder = (carries: ChannelFunction): boolean => roleOf(carries) === 'order';

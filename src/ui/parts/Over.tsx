@@ -1,0 +1,44 @@
+'use client';
+
+import { Dialog } from 'radix-ui';
+
+/** A card laid over the page: a question, or something to look at before going on. */
+export function Over({
+  open,
+  onClose,
+  title,
+  wide = false,
+  trigger,
+  children,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  wide?: boolean;
+  /** What opens it, where a button of its own does. */
+  trigger?: React.ReactNode;
+  children: React.ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+      {trigger}
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className={`card fixed top-1/2 left-1/2 z-50 max-h-[85vh] -translate-x-1/2 -translate-y-1/2 overflow-y-auto wrap-anywhere ${
+            wide ? 'w-[min(40rem,94vw)]' : 'w-[min(28rem,92vw)]'
+          }`}
+        >
+          <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+/** Ends what an `Over` asks without anything being done. */
+export const OverClose = ({ children }: { children: React.ReactNode }) => (
+  <Dialog.Close className="btn">{children}</Dialog.Close>
+);
