@@ -1,12 +1,20 @@
 import { readFileSync } from 'node:fs';
-import { describeProblem, readSetup, type Problem, type Setup } from '../core/setup';
+import {
+  ENTRY_STYLES,
+  describeProblem,
+  readSetup,
+  type EntryStyle,
+  type Problem,
+  type Setup,
+} from '../core/setup';
 import { usualWishes, writeWishes } from '../core/plan';
-import { sheetFor, sheetMarkdown, type EntryStyle } from '../core/sheets';
+import { sheetFor, sheetMarkdown } from '../core/sheets';
 import { checkDirections } from './check';
 import { combinationCsv, combinationTable } from './table';
 
 const USAGE =
-  'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style line|function|switch-value]';
+  'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
+  `${ENTRY_STYLES.join('|')}]`;
 
 /** Prints one JSON document; the exit code says how it went: 0 well, 1 something to fix, 2 unusable. */
 function print(value: unknown): void {
@@ -34,16 +42,15 @@ function load(file: string): Setup {
 
 const [command, file, ...flags] = process.argv.slice(2);
 
-const STYLES: readonly string[] = ['line', 'function', 'switch-value'];
-
 /** The value after --style; undefined for the transmitter's own. */
 function styleAsked(): EntryStyle | undefined {
   const at = flags.indexOf('--style');
   if (at < 0) return undefined;
   const style = flags[at + 1] ?? '';
-  if (!STYLES.includes(style))
-    unusable([{ path: '', reason: `--style must be one of: ${STYLES.join(', ')}` }]);
-  return style as EntryStyle;
+  const known = ENTRY_STYLES.find((s) => s === style);
+  if (!known)
+    unusable([{ path: '', reason: `--style must be one of: ${ENTRY_STYLES.join(', ')}` }]);
+  return known;
 }
 
 if (file === undefined) unusable([{ path: '', reason: USAGE }]);

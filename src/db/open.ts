@@ -38,5 +38,9 @@ export function openDatabase(folder: string): Db {
   }
 }
 
-/** Opens a copy of a database of ours, for reading only. */
-export const openCopy = (file: string): Db => new Database(file, { readonly: true });
+/** Opens a copy of a database of ours, as one file that stands for itself. */
+export function openCopy(file: string): Db {
+  const db = new Database(file);
+  db.pragma('journal_mode = DELETE');
+  return db;
+}

@@ -19,7 +19,7 @@ import { checked } from './http';
 import { ask } from './judge';
 import { SeenOnSchema, getModel, type ModelView } from './models';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
-import { workshop, type Workshop } from './workshop';
+import { workshop } from './workshop';
 
 const now = () => new Date().toISOString();
 

@@ -1,4 +1,14 @@
 export * from './job';
 export * from './order';
-export { SESSIONS, type Bench, type Caution, type Session, type Step } from './step';
+export {
+  SESSIONS,
+  STATION_IDS,
+  STEP_IDS,
+  type Bench,
+  type Caution,
+  type Session,
+  type StationId,
+  type Step,
+  type StepId,
+} from './step';
 export { STEPS } from './steps';

@@ -96,7 +96,7 @@ function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
 }
 
 /** Steps done out there, with a model that is ready. */
-const OUT = new Set(STEPS.filter((s) => s.session === 'out').map((s) => s.id));
+const OUT = new Set<string>(STEPS.filter((s) => s.session === 'out').map((s) => s.id));
 
 const otherRod = (setup: Setup): Setup =>
   applyPatch(setup, [

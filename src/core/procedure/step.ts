@@ -24,14 +24,64 @@ export type Session = (typeof SESSIONS)[number];
 /** A danger that must be acknowledged before a step where it can hurt. */
 export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind';
 
+/** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
+export const STEP_IDS = [
+  'identify',
+  'safe',
+  'program',
+  'entry',
+  'unit',
+  'calibration',
+  'mounting',
+  'plain-model',
+  'plain',
+  'capture',
+  'corrections',
+  'level',
+  'panic',
+  'failsafe',
+  'preflight',
+  'tune',
+  'lock',
+  'record',
+] as const;
+export type StepId = (typeof STEP_IDS)[number];
+
+/** Places of the job that have a page of their own. */
+export const STATION_IDS = [
+  'job',
+  'bench',
+  'model',
+  'transmitter',
+  'plan',
+  'wiring',
+  'plain',
+  'program',
+  'proof',
+  'sheet',
+  'unit',
+  'calibration',
+  'mounting',
+  'capture',
+  'directions',
+  'level',
+  'panic',
+  'failsafe',
+  'preflight',
+  'tune',
+  'log',
+  'rig',
+] as const;
+export type StationId = (typeof STATION_IDS)[number];
+
 /** One piece of the job: when it applies, what proves it, what must come before, what can hurt. */
 export interface Step {
-  id: string;
+  id: StepId;
   title: string;
   /** What to do, as an order. */
   does: string;
   /** The station it is done at. */
-  station: string;
+  station: StationId;
   session: Session;
   cautions: readonly Caution[];
   applies(setup: Setup): boolean;
@@ -40,5 +90,5 @@ export interface Step {
   /** Everything that must hold; each stamped with what it reads, so that none is ticked by hand. */
   proofs(bench: Bench): Proof[];
   /** Steps that must be proven before it makes sense; the chosen school has a say. */
-  after(setup: Setup): readonly string[];
+  after(setup: Setup): readonly StepId[];
 }

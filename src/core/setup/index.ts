@@ -7,6 +7,7 @@ export * from './kinds';
 export * from './parts';
 export * from './problem';
 export * from './program';
+export * from './ranges';
 export * from './read';
 export * from './reads';
 export * from './setup';

@@ -12,6 +12,9 @@ export const CONTROL_KINDS = [
   'trim',
 ] as const;
 
+/** In what manner a transmitter takes a program. */
+export const ENTRY_STYLES = ['line', 'function', 'switch-value'] as const;
+
 /**
  * One thing a hand can move. Values run −100…+100: a stick right or away from you is positive; a
  * switch counts from its far position (−100) to the near one (+100); a momentary is −100 released.
@@ -31,7 +34,7 @@ export const ControlSchema = z.strictObject({
 export const TransmitterSchema = z.strictObject({
   name: LabelSchema,
   description: NoteSchema,
-  style: z.enum(['line', 'function', 'switch-value']),
+  style: z.enum(ENTRY_STYLES),
   channels: z.int().min(2).max(32),
   /** Channels that can carry a switch but no proportional control. */
   switchOnly: z.array(ChannelSchema).max(8),
@@ -51,6 +54,7 @@ export const TransmitterSchema = z.strictObject({
   link: IdSchema,
 });
 
+export type EntryStyle = (typeof ENTRY_STYLES)[number];
 export type Control = z.infer<typeof ControlSchema>;
 export type ControlKind = (typeof CONTROL_KINDS)[number];
 export type Transmitter = z.infer<typeof TransmitterSchema>;

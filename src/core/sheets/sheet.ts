@@ -1,12 +1,8 @@
-import type { Setup, Transmitter } from '../setup';
-import { functionSections } from './function-style';
-import { lineSections } from './line-style';
+import type { EntryStyle, Setup } from '../setup';
 import { readBacksOf, type ReadBack } from './read-back';
 import type { SheetSection } from './section';
-import { switchValueSections } from './switch-value-style';
+import { STYLES } from './styles';
 import { unitSections } from './unit-section';
-
-export type EntryStyle = Transmitter['style'];
 
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
@@ -21,12 +17,7 @@ export interface Sheet {
 /** The program printed for a transmitter; another style shows the same one as another would hold it. */
 export function sheetFor(setup: Setup, style: EntryStyle = setup.transmitter.style): Sheet {
   const warnings: string[] = [];
-  const own =
-    style === 'line'
-      ? lineSections(setup)
-      : style === 'function'
-        ? functionSections(setup, warnings)
-        : switchValueSections(setup, warnings);
+  const own = STYLES[style].sections(setup, warnings);
   return {
     title: `${setup.name}: ${setup.transmitter.name}`,
     style,

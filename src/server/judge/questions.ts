@@ -22,8 +22,8 @@ import {
   type Session,
 } from '../../core/procedure';
 import type { ScriptStep } from '../../core/script';
-import type { Airframe, Setup } from '../../core/setup';
-import { readBacksOf, sheetFor, type EntryStyle, type Sheet } from '../../core/sheets';
+import type { Airframe, EntryStyle, Setup } from '../../core/setup';
+import { readBacksOf, sheetFor, type Sheet } from '../../core/sheets';
 import { verify } from '../../core/verify';
 
 /*

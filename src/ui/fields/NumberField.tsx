@@ -1,7 +1,12 @@
 'use client';
 
 import { useId, useRef, useState } from 'react';
+import { rangeAt } from '@/core/setup';
 import { useFieldDraft } from './useFieldDraft';
+
+/** A number of the Setup has its range there; one of the page alone brings it along. */
+type Bounds =
+  { at: string; min?: never; max?: never } | { at?: undefined; min: number; max: number };
 
 /**
  * A number with its unit: typed, stepped with the arrow keys (Shift for ten steps) or dragged
@@ -11,23 +16,21 @@ export function NumberField({
   label,
   value,
   unit,
-  min,
-  max,
   step = 1,
   hideLabel = false,
   onCommit,
+  ...bounds
 }: {
   label: string;
   value: number;
   unit: string;
-  min: number;
-  max: number;
   step?: number;
   /** Under a table heading: the label shows on narrow screens only. */
   hideLabel?: boolean;
   /** @returns what is wrong with it, or nothing */
   onCommit: (value: number) => string | undefined;
-}) {
+} & Bounds) {
+  const { min, max } = bounds.at === undefined ? bounds : rangeAt(bounds.at);
   const id = useId();
   const [text, setText] = useFieldDraft(id, label);
   const [problem, setProblem] = useState<string>();

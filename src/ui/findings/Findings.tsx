@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { RULES, type Finding, type Severity, type Witness } from '@/core/verify';
 import type { Status } from '@/core/logbook';
-import { STEPS } from '@/core/procedure';
+import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
@@ -12,7 +12,7 @@ const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', not
 
 /** What the rules say about the Setup as it is written down, with repairs to apply. */
 export function Findings() {
-  const { findings, visiting } = useVerdict();
+  const { findings, visiting, failed } = useVerdict();
   const serious = findings?.filter((f) => f.severity !== 'note') ?? [];
   const notes = findings?.filter((f) => f.severity === 'note') ?? [];
   return (
@@ -21,7 +21,7 @@ export function Findings() {
         What the rules say
       </h2>
       <p className="text-soft text-sm" aria-live="polite">
-        {visiting === undefined
+        {visiting === undefined || failed
           ? ''
           : visiting === 0
             ? 'looking …'
@@ -46,7 +46,7 @@ export function Findings() {
 }
 
 /** What stops one step of the job, with repairs to apply; nothing where the rules find nothing. */
-export function FindingsOf({ step }: { step: string }) {
+export function FindingsOf({ step }: { step: StepId }) {
   const { findings } = useVerdict();
   const rules = STEPS.find((s) => s.id === step)?.rules ?? [];
   const own = findings?.filter((f) => rules.includes(f.rule)) ?? [];

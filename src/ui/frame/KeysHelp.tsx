@@ -1,8 +1,8 @@
 'use client';
 
-import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Over, OverClose } from '../parts/Over';
 import { useKeys } from './keys';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -36,26 +36,21 @@ export function KeysHelp({ modelId }: { modelId: string }) {
     else if (station) router.push(`/models/${modelId}/${station}`);
   });
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="btn mt-8 text-sm print:hidden">Keys: press ?</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="card fixed top-1/2 left-1/2 z-50 max-h-[85vh] w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto"
-        >
-          <Dialog.Title className="mb-2 text-xl font-bold">Keys</Dialog.Title>
-          <dl className="grid grid-cols-[7rem_1fr] gap-x-4 gap-y-1">
-            {KEYS.map(([key, meaning]) => (
-              <div key={key} className="contents">
-                <dt className="font-num font-semibold">{key}</dt>
-                <dd>{meaning}</dd>
-              </div>
-            ))}
-          </dl>
-          <Dialog.Close className="btn mt-4">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <>
+      <button type="button" className="btn mt-8 text-sm print:hidden" onClick={() => setOpen(true)}>
+        Keys: press ?
+      </button>
+      <Over open={open} onClose={() => setOpen(false)} title="Keys">
+        <dl className="mt-2 mb-4 grid grid-cols-[7rem_1fr] gap-x-4 gap-y-1">
+          {KEYS.map(([key, meaning]) => (
+            <div key={key} className="contents">
+              <dt className="font-num font-semibold">{key}</dt>
+              <dd>{meaning}</dd>
+            </div>
+          ))}
+        </dl>
+        <OverClose>Close</OverClose>
+      </Over>
+    </>
   );
 }

@@ -10,7 +10,7 @@ import { ModelContext } from './modelStore';
 import { openModel } from './openModels';
 import { SaveState } from './SaveState';
 import { UnkeptAnswers } from './UnkeptAnswers';
-import { VerdictProvider } from './verdict';
+import { VerdictFailed, VerdictProvider } from './verdict';
 
 /** Everything about one model shares one copy of it in this tab. */
 export function ModelFrame({ view, children }: { view: ModelView; children: React.ReactNode }) {
@@ -25,6 +25,7 @@ export function ModelFrame({ view, children }: { view: ModelView; children: Reac
         <ModelHeader />
         <SaveState />
         <UnkeptAnswers />
+        <VerdictFailed />
         <LeaveGuard />
         <LastChange />
         {children}

@@ -7,12 +7,13 @@ import {
   type Status,
   type TestName,
 } from '@/core/logbook';
+import { STATION_IDS, type StationId } from '@/core/procedure';
 import type { Setup } from '@/core/setup';
 import type { Finding } from '@/core/verify';
 
 /** A place of the job that has a page of its own. */
 export interface Station {
-  id: string;
+  id: StationId;
   title: string;
   status?: (
     setup: Setup,
@@ -27,23 +28,21 @@ const statusOf = (list: readonly { status: Status }[]): Status | undefined =>
 const testStatus = (test: TestName) => (setup: Setup, evidence: readonly Evidence[]) =>
   statusOf(tests(setup, evidence, test));
 
-/** In the order of the work; the rig belongs to all of them and comes last. */
-export const STATIONS: readonly Station[] = [
-  { id: 'job', title: 'Job' },
-  {
-    id: 'bench',
+/** A station left out does not compile. */
+const REGISTRY: Record<StationId, Omit<Station, 'id'>> = {
+  job: { title: 'Job' },
+  bench: {
     title: 'Bench',
     status: (setup, evidence) =>
       statusOf([...tests(setup, evidence, 'identify'), ...tests(setup, evidence, 'safe')]),
   },
-  { id: 'model', title: 'Model' },
-  { id: 'transmitter', title: 'Transmitter' },
-  { id: 'plan', title: 'Plan' },
-  { id: 'wiring', title: 'Wiring' },
-  { id: 'plain', title: 'Plain model', status: testStatus('plain-model') },
-  { id: 'program', title: 'Program' },
-  {
-    id: 'proof',
+  model: { title: 'Model' },
+  transmitter: { title: 'Transmitter' },
+  plan: { title: 'Plan' },
+  wiring: { title: 'Wiring' },
+  plain: { title: 'Plain model', status: testStatus('plain-model') },
+  program: { title: 'Program' },
+  proof: {
     title: 'Proof',
     status(_, __, findings) {
       if (!findings) return undefined;
@@ -52,35 +51,31 @@ export const STATIONS: readonly Station[] = [
       return severities.includes('caution') ? 'caution' : 'proven';
     },
   },
-  {
-    id: 'sheet',
-    title: 'Sheet',
-    status: (setup, evidence) => statusOf(readings(setup, evidence)),
-  },
-  { id: 'unit', title: 'Unit', status: testStatus('unit') },
-  { id: 'calibration', title: 'Calibrate', status: testStatus('calibration') },
-  { id: 'mounting', title: 'Mounting', status: testStatus('mounting') },
-  { id: 'capture', title: 'Capture', status: testStatus('capture') },
-  {
-    id: 'directions',
+  sheet: { title: 'Sheet', status: (setup, evidence) => statusOf(readings(setup, evidence)) },
+  unit: { title: 'Unit', status: testStatus('unit') },
+  calibration: { title: 'Calibrate', status: testStatus('calibration') },
+  mounting: { title: 'Mounting', status: testStatus('mounting') },
+  capture: { title: 'Capture', status: testStatus('capture') },
+  directions: {
     title: 'Directions',
     status: (setup, evidence) => statusOf(observedDirections(setup, evidence)),
   },
-  { id: 'level', title: 'Level', status: testStatus('level') },
-  {
-    id: 'panic',
+  level: { title: 'Level', status: testStatus('level') },
+  panic: {
     title: 'Panic',
     // Its script is made from the proof: without one there is nothing to say yet.
     status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'panic')),
   },
-  { id: 'failsafe', title: 'Failsafe', status: testStatus('failsafe') },
-  { id: 'preflight', title: 'Preflight', status: testStatus('preflight') },
-  {
-    id: 'tune',
+  failsafe: { title: 'Failsafe', status: testStatus('failsafe') },
+  preflight: { title: 'Preflight', status: testStatus('preflight') },
+  tune: {
     title: 'Tune',
     // Its words for off are made from the proof.
     status: (setup, evidence, findings) => findings && statusOf(tests(setup, evidence, 'tune')),
   },
-  { id: 'log', title: 'Log', status: testStatus('record') },
-  { id: 'rig', title: 'Rig' },
-];
+  log: { title: 'Log', status: testStatus('record') },
+  rig: { title: 'Rig' },
+};
+
+/** In the order of the work; the rig belongs to all of them and comes last. */
+export const STATIONS: readonly Station[] = STATION_IDS.map((id) => ({ id, ...REGISTRY[id] }));

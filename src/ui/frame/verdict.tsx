@@ -4,7 +4,8 @@ import { proxy, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
-import type { Prover, Verdict } from '@/workers/proof.worker';
+import { judge, type Verdict } from '@/workers/judge';
+import type { Prover } from '@/workers/proof.worker';
 import { useModel } from './modelStore';
 
 /** What the rules say, as far as it is known for the Setup on the screen. */
@@ -13,48 +14,120 @@ export interface KnownVerdict {
   proof: Proof | undefined;
   /** States visited so far while it is being worked out; undefined when it is not. */
   visiting: number | undefined;
+  /** Why it is not being worked out any more, in words, and what can be done. */
+  failed: { words: string; again: () => void; here: () => void } | undefined;
 }
 
 const VerdictContext = createContext<KnownVerdict>({
   findings: undefined,
   proof: undefined,
   visiting: undefined,
+  failed: undefined,
 });
 
 export const useVerdict = (): KnownVerdict => useContext(VerdictContext);
+
+/** A proof tells how far it is many times a second; the rules after it take a moment. */
+const SILENCE_MS = 10_000;
 
 /** Judges the Setup in a worker whenever it changes; the next change ends what is still running. */
 export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const setup = useModel((s) => s.setup);
   const [known, setKnown] = useState<{ of: Setup; verdict: Verdict }>();
   const [visited, setVisited] = useState<{ of: Setup; states: number }>();
+  const [failed, setFailed] = useState<{ of: Setup; words: string }>();
+  const [tries, setTries] = useState(0);
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    const prover = wrap<Prover>(worker);
     let gone = false;
-    const onProgress = proxy((states: number) => {
-      if (!gone) setVisited({ of: setup, states });
-    });
-    void prover.judge(setup, onProgress).then((verdict) => {
-      if (!gone) {
-        rememberProof(setup, verdict.proof);
-        setKnown({ of: setup, verdict });
-      }
-      worker.terminate();
-    });
-    return () => {
-      gone = true;
+    let heardAt = performance.now();
+    const fail = (words: string) => {
+      if (!gone) setFailed({ of: setup, words });
+    };
+    let worker: Worker;
+    try {
+      worker = new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+    } catch (error) {
+      const words = (error as Error).message;
+      // Told after the effect, like every other outcome.
+      const soon = setTimeout(() => fail(words));
+      return () => clearTimeout(soon);
+    }
+    const end = () => {
+      clearInterval(watch);
       worker.terminate();
     };
-  }, [setup]);
+    const watch = setInterval(() => {
+      if (document.hidden) heardAt = performance.now();
+      if (performance.now() - heardAt < SILENCE_MS) return;
+      end();
+      fail('nothing was heard of it any more');
+    }, 1000);
+    worker.addEventListener('error', (event) => {
+      end();
+      fail(event.message || 'the part of the program that works it out could not be loaded');
+    });
+    const onProgress = proxy((states: number) => {
+      heardAt = performance.now();
+      if (!gone) setVisited({ of: setup, states });
+    });
+    wrap<Prover>(worker)
+      .judge(setup, onProgress)
+      .then((verdict) => {
+        if (!gone) {
+          rememberProof(setup, verdict.proof);
+          setKnown({ of: setup, verdict });
+        }
+      })
+      .catch((error: unknown) => fail((error as Error).message))
+      .finally(end);
+    return () => {
+      gone = true;
+      end();
+    };
+  }, [setup, tries]);
   const fresh = known?.of === setup;
+  const broken = !fresh && failed?.of === setup ? failed.words : undefined;
   const value: KnownVerdict = {
     // What was known of the Setup before stays on the screen until the new verdict is there.
     findings: known?.verdict.findings,
     proof: known?.verdict.proof,
     visiting: fresh ? undefined : visited?.of === setup ? visited.states : 0,
+    failed:
+      broken === undefined
+        ? undefined
+        : {
+            words: broken,
+            again() {
+              setFailed(undefined);
+              setTries((n) => n + 1);
+            },
+            here() {
+              setFailed(undefined);
+              setKnown({ of: setup, verdict: judge(setup, () => undefined) });
+            },
+          },
   };
   return <VerdictContext value={value}>{children}</VerdictContext>;
+}
+
+/** Says that the proof is not there and will not come by itself, with ways on. */
+export function VerdictFailed() {
+  const { failed } = useVerdict();
+  if (!failed) return null;
+  return (
+    <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
+      <p className="min-w-60 flex-1 wrap-anywhere">
+        <strong>The program is not proved:</strong> {failed.words}. Nothing here counts as proven
+        until it is.
+      </p>
+      <button type="button" className="btn btn-main" onClick={failed.again}>
+        Try again
+      </button>
+      <button type="button" className="btn" onClick={failed.here}>
+        Work it out in this page
+      </button>
+    </div>
+  );
 }

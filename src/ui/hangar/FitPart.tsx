@@ -10,6 +10,7 @@ import type { PartKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import { send } from '../frame/send';
 import { useModel } from '../frame/modelStore';
+import { Select } from '../parts/Select';
 
 const WORDS: Record<PartKind, string> = { unit: 'unit', transmitter: 'transmitter' };
 
@@ -53,11 +54,7 @@ export function FitPart({ kind }: { kind: PartKind }) {
       <div className="flex flex-wrap items-end gap-2">
         <label className="min-w-56 flex-1 text-sm font-semibold">
           Fit another {WORDS[kind]} to this model
-          <select
-            className="field font-normal"
-            value={chosen}
-            onChange={(e) => setChosen(e.target.value)}
-          >
+          <Select value={chosen} onChange={(e) => setChosen(e.target.value)}>
             <option value="">now: {setup[kind].name}</option>
             {(parts ?? [])
               .filter((p) => p.kind === kind)
@@ -67,7 +64,7 @@ export function FitPart({ kind }: { kind: PartKind }) {
                   {p.shipped ? '' : ' (yours)'}
                 </option>
               ))}
-          </select>
+          </Select>
         </label>
         <button type="button" className="btn btn-main" disabled={!chosen} onClick={fit}>
           Fit it and plan anew

@@ -13,6 +13,7 @@ import { TransmitterEditor } from '../transmitter/TransmitterEditor';
 import { UnitEditor } from '../unit/UnitEditor';
 import { UnitGuideCard } from '../unit/UnitGuideCard';
 import { previewFor } from './preview';
+import { Select } from '../parts/Select';
 
 const NOTHING_MOVED: never[] = [];
 
@@ -148,8 +149,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
           )}
           <label className="card text-sm font-semibold">
             Compared with
-            <select
-              className="field font-normal"
+            <Select
               value={part.copyOf ?? ''}
               onChange={(e) => {
                 const { copyOf: _, ...rest } = part;
@@ -162,7 +162,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
                   {o.name}
                 </option>
               ))}
-            </select>
+            </Select>
           </label>
         </div>
       )}

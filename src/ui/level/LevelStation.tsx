@@ -53,15 +53,12 @@ function Bench() {
     field: 'wheelbaseMm' | 'standingPitchDeg' | 'flyingPitchDeg',
     label: string,
     unit: string,
-    min: number,
-    max: number,
     step: number,
   ) => (
     <NumberField
       label={label}
       unit={unit}
-      min={min}
-      max={max}
+      at={`/airframe/measures/${field}`}
       step={step}
       value={measures[field]}
       onCommit={(v) =>
@@ -78,9 +75,9 @@ function Bench() {
         Lay it as it flies, not as it stands
       </h2>
       <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
-        {measure('wheelbaseMm', 'between supports', 'mm', 20, 5000, 5)}
-        {measure('standingPitchDeg', 'stands nose up by', '°', -180, 180, 0.5)}
-        {measure('flyingPitchDeg', 'flies nose up by', '°', -20, 30, 0.5)}
+        {measure('wheelbaseMm', 'between supports', 'mm', 5)}
+        {measure('standingPitchDeg', 'stands nose up by', '°', 0.5)}
+        {measure('flyingPitchDeg', 'flies nose up by', '°', 0.5)}
       </div>
       <StanceDrawing
         standingDeg={standingPitchDeg}
@@ -283,8 +280,7 @@ function Limits() {
             key={field}
             label={label}
             unit="°"
-            min={5}
-            max={90}
+            at={`/unit/settings/angleLimitsDeg/${field}`}
             value={angleLimitsDeg[field]}
             onCommit={(v) =>
               edit(

@@ -7,6 +7,7 @@ import type { Difference } from '@/core/compare';
 import type { LogView } from '@/server/log';
 import { useModel } from '../frame/modelStore';
 import { reasonsOf, send } from '../frame/send';
+import { Select } from '../parts/Select';
 
 /** Any two versions, what differs in words; and the older one made the newest again. */
 export function CompareVersions({ versions }: { versions: LogView['versions'] }) {
@@ -39,17 +40,13 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
   const pick = (label: string, value: number, set: (v: number) => void) => (
     <label className="min-w-0 text-sm font-semibold">
       {label}
-      <select
-        className="field font-normal"
-        value={value}
-        onChange={(e) => set(Number(e.target.value))}
-      >
+      <Select value={value} onChange={(e) => set(Number(e.target.value))}>
         {versions.map((v) => (
           <option key={v.version} value={v.version}>
             {v.version} · {format(v.at, 'd MMM yyyy')} · {v.label}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
   const shown = found?.key === key ? found.differences : undefined;

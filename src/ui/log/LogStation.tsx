@@ -10,6 +10,7 @@ import { reasonsOf, send } from '../frame/send';
 import { CompareVersions } from './CompareVersions';
 import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
+import { Select } from '../parts/Select';
 
 /** Lines fetched at once. */
 const PAGE = 100;
@@ -75,18 +76,14 @@ export function LogStation() {
           <div className="flex flex-wrap items-end gap-2">
             <label className="text-sm font-semibold">
               Kind
-              <select
-                className="field font-normal"
-                value={kind}
-                onChange={(e) => setKind(e.target.value as EntryKind | '')}
-              >
+              <Select value={kind} onChange={(e) => setKind(e.target.value as EntryKind | '')}>
                 <option value="">all</option>
                 {Object.entries(KIND_WORDS).map(([k, words]) => (
                   <option key={k} value={k}>
                     {words}
                   </option>
                 ))}
-              </select>
+              </Select>
             </label>
             <label className="text-sm font-semibold">
               Find

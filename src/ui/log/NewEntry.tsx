@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { LogEntry } from '@/core/logbook';
@@ -53,7 +53,7 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
     defaultValues: { kind: 'flight', at: nowLocal(), ...EMPTY },
   });
   // The same line sent twice, by a double click say, is kept once.
-  const uid = useRef<string>(undefined);
+  const [uid, setUid] = useState(newUid);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
   useEffect(() => {
@@ -72,13 +72,12 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
     if (busy) return;
     setBusy(true);
     setProblem(undefined);
-    uid.current ??= newUid();
     const given = Object.fromEntries(
       Object.entries(rest).filter(([, value]) => value.trim() !== ''),
     );
     const reply = await send<LogEntry>('POST', `/api/models/${id}/log`, {
       ...given,
-      uid: uid.current,
+      uid,
       title: rest.title.trim() || (kind === 'flight' ? (ground ? 'Run' : 'Flight') : 'Work'),
       at: new Date(at).toISOString(),
       ...(minutes === '' ? {} : { minutes: Number(minutes) }),
@@ -88,7 +87,7 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
       setProblem(reply.problems.map((p) => `${p.path.slice(1)} ${p.reason}`.trim()).join('; '));
       return;
     }
-    uid.current = undefined;
+    setUid(newUid());
     toast.success('Kept.');
     reset({ kind, at: nowLocal(), ...EMPTY, place: rest.place });
     onKept();

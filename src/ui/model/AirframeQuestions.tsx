@@ -8,6 +8,7 @@ import { AIRFRAME_KINDS, kindEntry, kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
+import { Select } from '../parts/Select';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
@@ -35,8 +36,7 @@ export function AirframeQuestions() {
   ) => (
     <label className="flex flex-col gap-1 text-sm font-semibold">
       {asks}
-      <select
-        className="field font-normal"
+      <Select
         value={String(answers[field])}
         onChange={(e) =>
           answer(
@@ -50,7 +50,7 @@ export function AirframeQuestions() {
             {text}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
   const kinds = Object.fromEntries(

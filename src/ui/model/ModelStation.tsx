@@ -6,22 +6,22 @@ import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../frame/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
+import { Select } from '../parts/Select';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
-/** Ranges are the ones the Setup allows. */
-const FIELDS: readonly (readonly [NumberMeasure, string, string, number, number, number])[] = [
-  ['spanMm', 'span (or width)', 'mm', 50, 10_000, 10],
-  ['lengthMm', 'length', 'mm', 50, 10_000, 10],
-  ['chordMm', 'wing chord', 'mm', 10, 3000, 5],
-  ['massG', 'mass, ready to go', 'g', 5, 100_000, 10],
-  ['cruiseMps', 'usual speed', 'm/s', 1, 120, 0.5],
-  ['approachMps', 'approach speed', 'm/s', 0.5, 80, 0.5],
-  ['glideRatio', 'glide ratio', ': 1', 0.5, 60, 0.5],
-  ['wheelbaseMm', 'between supports, fore and aft', 'mm', 20, 5000, 5],
-  ['trackMm', 'track', 'mm', 10, 5000, 5],
-  ['standingPitchDeg', 'stands nose up by', '°', -180, 180, 0.5],
-  ['flyingPitchDeg', 'flies nose up by', '°', -20, 30, 0.5],
+const FIELDS: readonly (readonly [NumberMeasure, words: string, unit: string, step: number])[] = [
+  ['spanMm', 'span (or width)', 'mm', 10],
+  ['lengthMm', 'length', 'mm', 10],
+  ['chordMm', 'wing chord', 'mm', 5],
+  ['massG', 'mass, ready to go', 'g', 10],
+  ['cruiseMps', 'usual speed', 'm/s', 0.5],
+  ['approachMps', 'approach speed', 'm/s', 0.5],
+  ['glideRatio', 'glide ratio', ': 1', 0.5],
+  ['wheelbaseMm', 'between supports, fore and aft', 'mm', 5],
+  ['trackMm', 'track', 'mm', 5],
+  ['standingPitchDeg', 'stands nose up by', '°', 0.5],
+  ['flyingPitchDeg', 'flies nose up by', '°', 0.5],
 ];
 
 const STANCES: Record<Measures['stance'], string> = {
@@ -51,13 +51,12 @@ export function ModelStation() {
           onCommit={(v) => set('/notes', v, 'Notes changed')}
         />
         <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
-          {FIELDS.map(([field, words, unit, min, max, step]) => (
+          {FIELDS.map(([field, words, unit, step]) => (
             <NumberField
               key={field}
               label={words}
               unit={unit}
-              min={min}
-              max={max}
+              at={`/airframe/measures/${field}`}
               step={step}
               value={airframe.measures[field]}
               onCommit={(v) =>
@@ -67,8 +66,7 @@ export function ModelStation() {
           ))}
           <label className="text-sm font-semibold">
             stands on
-            <select
-              className="field font-normal"
+            <Select
               value={airframe.measures.stance}
               onChange={(e) =>
                 void set('/airframe/measures/stance', e.target.value, `Stands on ${e.target.value}`)
@@ -79,7 +77,7 @@ export function ModelStation() {
                   {words}
                 </option>
               ))}
-            </select>
+            </Select>
           </label>
         </div>
       </section>

@@ -1,4 +1,5 @@
 import { MOUNTINGS, type Mounting } from '@/core/setup';
+import { Select } from '../parts/Select';
 
 /** One of the 24 by two lists: where the arrow points, where the label faces. */
 export function MountingSelect({
@@ -24,21 +25,21 @@ export function MountingSelect({
       <div className="grid grid-cols-2 gap-2">
         <label className="text-sm">
           arrow towards the
-          <select className="field" value={arrow} onChange={(e) => pick(e.target.value, face)}>
+          <Select value={arrow} onChange={(e) => pick(e.target.value, face)}>
             {!arrows.includes(arrow) && <option value={arrow}>{arrow} (not possible)</option>}
             {arrows.map((a) => (
               <option key={a}>{a}</option>
             ))}
-          </select>
+          </Select>
         </label>
         <label className="text-sm">
           label facing
-          <select className="field" value={face} onChange={(e) => pick(arrow, e.target.value)}>
+          <Select value={face} onChange={(e) => pick(arrow, e.target.value)}>
             {!faces.includes(face) && <option value={face}>{face} (not possible)</option>}
             {faces.map((f) => (
               <option key={f}>{f}</option>
             ))}
-          </select>
+          </Select>
         </label>
       </div>
     </fieldset>

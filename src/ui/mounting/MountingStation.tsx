@@ -14,13 +14,16 @@ import {
 } from '@/core/mounting';
 import { AXES, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
+import { Pictured } from '../drawing/Pictured';
 import { NumberField } from '../fields/NumberField';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { LearnedOrientation } from './LearnedOrientation';
 import { MountingSelect } from './MountingSelect';
+import { PlainSeat } from './PlainSeat';
 import { turnedBy } from './turn';
+import { Select } from '../parts/Select';
 
 const MountingScene = dynamic(() => import('./MountingScene'), { ssr: false });
 
@@ -77,6 +80,11 @@ function Seat() {
     );
   const shown = turning ? nearestMounting(turning).mounting : mounting;
   const { refused } = mountingChoices(traits).find((c) => c.mounting === shown)!;
+  const seat = {
+    airframe: setup.airframe,
+    rotation: turning ?? mountingMatrix(mounting),
+    pinsAt: traits.pinsAt ?? USUAL_PINS,
+  };
   const release = () => {
     if (turning) sit(nearestMounting(turning).mounting);
     drag.current = undefined;
@@ -103,11 +111,9 @@ function Seat() {
         onPointerUp={release}
         onPointerCancel={release}
       >
-        <MountingScene
-          airframe={setup.airframe}
-          rotation={turning ?? mountingMatrix(mounting)}
-          pinsAt={traits.pinsAt ?? USUAL_PINS}
-        />
+        <Pictured plain={<PlainSeat {...seat} />}>
+          <MountingScene {...seat} />
+        </Pictured>
       </div>
       <p className="text-soft text-sm">
         Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
@@ -148,8 +154,7 @@ function Seat() {
       )}
       <label className="mt-3 block max-w-xs text-sm font-semibold">
         Its pins are at
-        <select
-          className="field font-normal"
+        <Select
           value={traits.pinsAt ?? USUAL_PINS}
           onChange={(e) =>
             edit(
@@ -163,7 +168,7 @@ function Seat() {
               {PINS_WORDS[p]}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
     </section>
   );
@@ -198,8 +203,7 @@ function Place() {
             key={axis}
             label={label}
             unit="mm"
-            min={-3000}
-            max={3000}
+            at={`/installation/positionMm/${axis}`}
             step={5}
             value={positionMm[axis]}
             onCommit={(v) =>
@@ -215,8 +219,7 @@ function Place() {
             key={axis}
             label={`skew, ${axis}`}
             unit="°"
-            min={-45}
-            max={45}
+            at={`/installation/skewDeg/${axis}`}
             step={0.5}
             value={skewDeg[axis]}
             onCommit={(v) =>

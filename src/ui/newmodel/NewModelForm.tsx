@@ -11,6 +11,7 @@ import type { NewModel } from '@/server/models';
 import { Silhouette } from '../drawing/Silhouette';
 import { send } from '../frame/send';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from './words';
+import { Select } from '../parts/Select';
 
 const EXTRAS = [
   ['flaps', 'flaps'],
@@ -96,7 +97,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
         </label>
         <label className="flex flex-col gap-1">
           <span className="font-semibold">What is it?</span>
-          <select
+          <Select
             {...register('kind', {
               onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
                 const next = event.target.value as AirframeKind;
@@ -114,76 +115,72 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
                     setValue(extra, false);
               },
             })}
-            className="field"
           >
             {AIRFRAME_KINDS.map((id) => (
               <option key={id} value={id}>
                 {kindEntry(id).title}
               </option>
             ))}
-          </select>
+          </Select>
         </label>
         {hasAilerons && (
           <label className="flex flex-col gap-1">
             <span className="font-semibold">How are the ailerons moved?</span>
-            <select {...register('ailerons')} className="field">
+            <Select {...register('ailerons')}>
               {Object.entries(AILERON_WORDS).map(([id, words]) => (
                 <option key={id} value={id}>
                   {words}
                 </option>
               ))}
-            </select>
+            </Select>
           </label>
         )}
         <label className="flex flex-col gap-1">
           <span className="font-semibold">Which unit is most like yours?</span>
-          <select {...register('unit')} className="field">
+          <Select {...register('unit')}>
             {units.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.body.name}
                 {p.shipped ? '' : ' (yours)'}
               </option>
             ))}
-          </select>
+          </Select>
           <span className="text-soft text-sm">{chosenUnit.description}</span>
         </label>
         <label className="flex flex-col gap-1">
           <span className="font-semibold">Which transmitter is most like yours?</span>
-          <select {...register('transmitter')} className="field">
+          <Select {...register('transmitter')}>
             {transmitters.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.body.name}
                 {p.shipped ? '' : ' (yours)'}
               </option>
             ))}
-          </select>
+          </Select>
           <span className="text-soft text-sm">{chosenTransmitter.description}</span>
         </label>
         {flies && (
           <div className="grid gap-4 sm:grid-cols-2">
             <label className="flex flex-col gap-1">
               <span className="font-semibold">How many motors?</span>
-              <select
-                {...register('motors', { setValueAs: (v) => Number(v) as 0 | 1 | 2 })}
-                className="field"
-              >
+              <Select {...register('motors', { setValueAs: (v) => Number(v) as 0 | 1 | 2 })}>
                 {Object.entries(MOTOR_WORDS).map(([id, words]) => (
                   <option key={id} value={id}>
                     {words}
                   </option>
                 ))}
-              </select>
+              </Select>
             </label>
             {(!kindOf({ kind }).pairedTail && !kindOf({ kind }).rudderOptional) || rudder ? (
               <label className="flex flex-col gap-1">
                 <span className="font-semibold">Does a wheel steer?</span>
-                <select {...register('wheel')} className="field">
+                <Select {...register('wheel')}>
                   {Object.entries(WHEEL_WORDS).map(([id, words]) => (
                     <option key={id} value={id}>
                       {words}
                     </option>
                   ))}
-                </select>
+                </Select>
               </label>
             ) : null}
           </div>

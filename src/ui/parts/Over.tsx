@@ -8,20 +8,16 @@ export function Over({
   onClose,
   title,
   wide = false,
-  trigger,
   children,
 }: {
   open: boolean;
   onClose: () => void;
   title: string;
   wide?: boolean;
-  /** What opens it, where a button of its own does. */
-  trigger?: React.ReactNode;
   children: React.ReactNode;
 }) {
   return (
     <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
-      {trigger}
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Dialog.Content

@@ -72,8 +72,7 @@ export function ChannelTable() {
                 hideLabel
                 label="lower end"
                 unit="%"
-                min={-150}
-                max={0}
+                at="/program/outputs/0/minPct"
                 value={o.minPct}
                 onCommit={(v) => change(i, 'minPct', v, `lower end ${v} %`)}
               />
@@ -81,8 +80,7 @@ export function ChannelTable() {
                 hideLabel
                 label="subtrim"
                 unit="%"
-                min={-50}
-                max={50}
+                at="/program/outputs/0/subtrimPct"
                 value={o.subtrimPct}
                 onCommit={(v) => change(i, 'subtrimPct', v, `subtrim ${v} %`)}
               />
@@ -90,8 +88,7 @@ export function ChannelTable() {
                 hideLabel
                 label="upper end"
                 unit="%"
-                min={0}
-                max={150}
+                at="/program/outputs/0/maxPct"
                 value={o.maxPct}
                 onCommit={(v) => change(i, 'maxPct', v, `upper end ${v} %`)}
               />

@@ -29,16 +29,14 @@ export function InputTable() {
               <NumberField
                 label="rate"
                 unit="%"
-                min={0}
-                max={150}
+                at="/program/inputs/0/rates/0/weightPct"
                 value={rate.weightPct}
                 onCommit={(v) => change(i, j, 'weightPct', v, `rate ${v} %`)}
               />
               <NumberField
                 label="expo"
                 unit="%"
-                min={-100}
-                max={100}
+                at="/program/inputs/0/rates/0/expoPct"
                 value={rate.expoPct}
                 onCommit={(v) => change(i, j, 'expoPct', v, `expo ${v} %`)}
               />

@@ -7,9 +7,9 @@ import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 
 const LENGTHS = [
-  ['armMm', 'servo arm', 2, 100],
-  ['hornMm', 'horn', 2, 100],
-  ['rodMm', 'rod', 5, 1500],
+  ['armMm', 'servo arm'],
+  ['hornMm', 'horn'],
+  ['rodMm', 'rod'],
 ] as const;
 
 /** How far each surface goes, from pulse to millimetres, and the lengths that make it so. */
@@ -58,13 +58,12 @@ export function ThrowTable() {
                   <span className="underline">Change arm, horn, rod or chord</span>
                 </summary>
                 <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-                  {LENGTHS.map(([field, words, min, max]) => (
+                  {LENGTHS.map(([field, words]) => (
                     <NumberField
                       key={field}
                       label={words}
                       unit="mm"
-                      min={min}
-                      max={max}
+                      at={`/airframe/surfaces/0/linkage/${field}`}
                       step={0.5}
                       value={surface.linkage[field]}
                       onCommit={(v) =>
@@ -79,8 +78,7 @@ export function ThrowTable() {
                   <NumberField
                     label="chord"
                     unit="mm"
-                    min={3}
-                    max={1000}
+                    at="/airframe/surfaces/0/chordMm"
                     value={surface.chordMm}
                     onCommit={(v) =>
                       set(

@@ -8,6 +8,7 @@ import type { ChannelFunction, Setup } from '@/core/setup';
 import { Findings } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
+import { Select } from '../parts/Select';
 
 /** Which function on which channel, in which plug, and why; rows can be fixed by hand. */
 export function PlanStation() {
@@ -56,8 +57,8 @@ export function PlanStation() {
                   className="grid grid-cols-[1fr_5rem_3rem] items-center gap-2 py-2 sm:grid-cols-[9rem_5rem_1fr_3rem]"
                 >
                   <p className="font-semibold">{o.carries}</p>
-                  <select
-                    className="field num"
+                  <Select
+                    className="num"
                     aria-label={`Channel of ${o.carries}`}
                     value={o.channel}
                     onChange={(e) => pinTo(o.carries, Number(e.target.value))}
@@ -69,7 +70,7 @@ export function PlanStation() {
                         </option>
                       ),
                     )}
-                  </select>
+                  </Select>
                   <p className="text-soft text-sm max-sm:order-last max-sm:col-span-3">
                     {asPlanned
                       ? row.reason

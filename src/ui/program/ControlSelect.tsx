@@ -1,4 +1,5 @@
 import type { ControlKind, Setup } from '@/core/setup';
+import { Select } from '../parts/Select';
 
 export const SWITCHES: readonly ControlKind[] = ['switch-2', 'switch-3'];
 export const PRESSABLE: readonly ControlKind[] = ['momentary', 'switch-2', 'switch-3'];
@@ -36,11 +37,7 @@ export function ControlSelect({
   return (
     <label className="text-sm font-semibold">
       {label}
-      <select
-        className="field font-normal"
-        value={value ?? ''}
-        onChange={(e) => onChange(e.target.value)}
-      >
+      <Select value={value ?? ''} onChange={(e) => onChange(e.target.value)}>
         {(none !== undefined || !list.some((c) => c.id === value)) && (
           <option value="">{none ?? 'choose …'}</option>
         )}
@@ -51,7 +48,7 @@ export function ControlSelect({
             {c.id === value ? '' : usedFor(setup, c.id)}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
 }

@@ -6,6 +6,7 @@ import { NumberField } from '../fields/NumberField';
 import { AXIS_WORDS } from '../unit/words';
 import { ControlSelect, PRESSABLE, SWITCHES, TURNABLE } from './ControlSelect';
 import type { Wishing } from './useWishes';
+import { Select } from '../parts/Select';
 
 const idOf = (setup: Setup, kinds: readonly string[], not: readonly (string | undefined)[] = []) =>
   setup.transmitter.controls.find((c) => kinds.includes(c.kind) && !not.includes(c.id))?.id ?? '';
@@ -52,8 +53,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
         key={words}
         label={words}
         unit="%"
-        min={0}
-        max={100}
+        at="/intents/program/gain/pct"
         value={pct[i] ?? 0}
         onCommit={(v) => {
           put(change(pct.map((p, j) => (j === i ? v : p))), `${words}: gain ${v} %`);
@@ -67,8 +67,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
     <div className="flex flex-col gap-3">
       <label className="text-sm font-semibold">
         Set by
-        <select
-          className="field font-normal"
+        <Select
           value={gain?.by ?? ''}
           onChange={(e) =>
             put(
@@ -88,7 +87,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
               {GAIN_CHOICES[by].title}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       <div className="grid items-end gap-2 sm:grid-cols-3">
         {gain?.by === 'knob' && (
@@ -104,8 +103,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
           <NumberField
             label="gain"
             unit="%"
-            min={0}
-            max={100}
+            at="/intents/program/gain/pct"
             value={gain.pct}
             onCommit={(pct) => {
               put({ ...gain, pct }, `Gain ${pct} %`);
@@ -165,8 +163,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
               <NumberField
                 label="amount"
                 unit="%"
-                min={0}
-                max={100}
+                at="/intents/program/gain/pct"
                 value={gain.pct}
                 onCommit={(pct) => {
                   put({ ...gain, pct }, `Gain ${pct} %`);

@@ -5,6 +5,7 @@ import type { Mode } from '@/core/setup';
 import { MODE_WORDS } from '../unit/words';
 import { ControlSelect, SWITCHES } from './ControlSelect';
 import type { Wishing } from './useWishes';
+import { Select } from '../parts/Select';
 
 /** Which mode each position of the mode switch stands for. */
 export function ModeWishes({ setup, wishes, wish }: Wishing) {
@@ -53,8 +54,7 @@ export function ModeWishes({ setup, wishes, wish }: Wishing) {
           <li key={words}>
             <label className="text-sm font-semibold">
               {words}
-              <select
-                className="field font-normal"
+              <Select
                 value={modes.table[i]}
                 onChange={(e) =>
                   wish(
@@ -74,7 +74,7 @@ export function ModeWishes({ setup, wishes, wish }: Wishing) {
                     {MODE_WORDS[m]}
                   </option>
                 ))}
-              </select>
+              </Select>
             </label>
           </li>
         ))}

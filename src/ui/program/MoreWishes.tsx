@@ -44,13 +44,12 @@ export function CutWishes({ setup, wishes, wish }: Wishing) {
 /** Rates and expo: the same everywhere, or little in off and all when stabilized. */
 export function RateWishes({ wishes, wish }: Wishing) {
   const { rates } = wishes;
-  const field = (key: keyof NonNullable<typeof rates>, label: string, min: number, max: number) => (
+  const field = (key: keyof NonNullable<typeof rates>, label: string) => (
     <NumberField
       key={key}
       label={label}
       unit="%"
-      min={min}
-      max={max}
+      at={`/intents/program/rates/${key}`}
       value={rates![key]}
       onCommit={(v) => {
         wish({ ...wishes, rates: { ...rates!, [key]: v } }, `${label} ${v} %`);
@@ -79,10 +78,10 @@ export function RateWishes({ wishes, wish }: Wishing) {
       />
       {rates && (
         <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
-          {field('offPct', 'rate in off', 10, 150)}
-          {field('offExpoPct', 'expo in off', -100, 100)}
-          {field('onPct', 'rate when on', 10, 150)}
-          {field('onExpoPct', 'expo when on', -100, 100)}
+          {field('offPct', 'rate in off')}
+          {field('offExpoPct', 'expo in off')}
+          {field('onPct', 'rate when on')}
+          {field('onExpoPct', 'expo when on')}
         </div>
       )}
       <p className="text-soft text-sm">{RATE_WHEN}</p>
@@ -99,16 +98,13 @@ export function LaunchWishes({ setup, wishes, wish }: Wishing) {
     key: 'holdS' | 'elevatorPct' | 'releasePct',
     label: string,
     unit: string,
-    min: number,
-    max: number,
     step = 1,
   ) => (
     <NumberField
       key={key}
       label={label}
       unit={unit}
-      min={min}
-      max={max}
+      at={`/intents/program/launch/${key}`}
       step={step}
       value={launch![key]}
       onCommit={(v) => {
@@ -140,9 +136,9 @@ export function LaunchWishes({ setup, wishes, wish }: Wishing) {
       />
       {launch && (
         <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
-          {number('holdS', 'held for', 's', 0, 5, 0.1)}
-          {number('elevatorPct', 'up elevator', '%', 0, 100)}
-          {number('releasePct', 'let go beyond', '%', 2, 80)}
+          {number('holdS', 'held for', 's', 0.1)}
+          {number('elevatorPct', 'up elevator', '%')}
+          {number('releasePct', 'let go beyond', '%')}
           <ControlSelect
             label="Shifted by"
             setup={setup}
@@ -191,8 +187,7 @@ export function VoiceWishes({ wishes, wish }: Wishing) {
           <NumberField
             label="after"
             unit="min"
-            min={0.5}
-            max={120}
+            at="/intents/program/timerMin"
             step={0.5}
             value={timerMin}
             onCommit={(v) => {

@@ -5,6 +5,7 @@ import { FAILSAFE_SCHOOLS, PANIC_WAYS, type FailsafeSchool, type PanicWay } from
 import { NumberField } from '../fields/NumberField';
 import { ControlSelect, PRESSABLE } from './ControlSelect';
 import type { Wishing } from './useWishes';
+import { Select } from '../parts/Select';
 
 /** Panic recovery: by which way, on which control. */
 export function PanicWishes({ setup, wishes, wish }: Wishing) {
@@ -20,8 +21,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
     <div className="flex flex-col gap-3">
       <label className="text-sm font-semibold">
         By
-        <select
-          className="field font-normal"
+        <Select
           value={panic.way}
           onChange={(e) => {
             const way = e.target.value as PanicWay;
@@ -45,7 +45,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
               {ways[way] ? `: ${ways[way]}` : ''}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       {acts && (
         <div className="grid items-end gap-2 sm:grid-cols-3">
@@ -59,8 +59,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
           <NumberField
             label="held before it acts"
             unit="s"
-            min={0}
-            max={5}
+            at="/intents/program/panic/holdS"
             step={0.1}
             value={panic.holdS}
             onCommit={(holdS) => {
@@ -71,8 +70,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
           <NumberField
             label="gain while it acts"
             unit="%"
-            min={0}
-            max={100}
+            at="/intents/program/panic/gainPct"
             value={wishes.panic?.gainPct ?? 60}
             onCommit={(gainPct) => {
               put({ ...panic, gainPct }, `Panic with gain ${gainPct} %`);
@@ -97,8 +95,7 @@ export function FailsafeWishes({ setup, wishes, wish }: Wishing) {
     <div className="flex flex-col gap-3">
       <label className="text-sm font-semibold">
         When the link is lost
-        <select
-          className="field font-normal"
+        <Select
           value={failsafe?.school ?? ''}
           onChange={(e) => {
             const school = e.target.value as FailsafeSchool;
@@ -119,15 +116,14 @@ export function FailsafeWishes({ setup, wishes, wish }: Wishing) {
               {schools[school] ? `: ${schools[school]}` : ''}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       {failsafe && flies && (
         <div className="grid items-end gap-2 sm:grid-cols-3">
           <NumberField
             label="nose up"
             unit="°"
-            min={-20}
-            max={20}
+            at="/intents/program/failsafe/pitchDeg"
             step={0.5}
             value={failsafe.pitchDeg}
             onCommit={(pitchDeg) => {
@@ -139,8 +135,7 @@ export function FailsafeWishes({ setup, wishes, wish }: Wishing) {
             <NumberField
               label="bank"
               unit="°"
-              min={-45}
-              max={45}
+              at="/intents/program/failsafe/rollDeg"
               value={failsafe.rollDeg}
               onCommit={(rollDeg) => {
                 put({ ...failsafe, rollDeg }, `Failsafe bank ${rollDeg}°`);

@@ -12,6 +12,7 @@ import { Findings, witnessHref } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { MODE_WORDS } from '../unit/words';
+import { Select } from '../parts/Select';
 
 const ROW_PX = 44;
 type Only = 'all' | 'panic' | 'motor' | 'on';
@@ -21,7 +22,7 @@ type Item = { group: string; count: number } | { row: ProofRow; at: number };
 /** Every combination of everything that reaches the unit's orders, and what it does. */
 export function ProofStation() {
   const { id, setup } = useModel((s) => s);
-  const { proof, visiting } = useVerdict();
+  const { proof, visiting, failed } = useVerdict();
   return (
     <div className="flex flex-col gap-4">
       <Findings />
@@ -30,7 +31,7 @@ export function ProofStation() {
           <Coverage setup={setup} proof={proof} />
           <Table setup={setup} proof={proof} id={id} />
         </>
-      ) : (
+      ) : failed ? null : (
         <p className="card">
           Looking at every combination … {visiting ? `${visiting} so far` : ''}
         </p>
@@ -48,8 +49,9 @@ const count = (n: number) =>
 
 /** How much was looked at, and what was left out as it cannot matter. */
 function Coverage({ setup, proof }: { setup: Setup; proof: Proof }) {
-  const slowest = Math.max(
-    ...proof.rows.flatMap((r) => (r.panic?.righted ? [r.panic.afterMs] : [])),
+  const slowest = proof.rows.reduce(
+    (most, r) => Math.max(most, r.panic?.righted ? r.panic.afterMs : 0),
+    0,
   );
   const failing = proof.rows.filter((r) => r.panic && !r.panic.righted).length;
   const off = proof.masterOff.map(({ control, value }) =>
@@ -165,16 +167,12 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
         </label>
         <label className="text-sm font-semibold">
           Show
-          <select
-            className="field font-normal"
-            value={only}
-            onChange={(e) => setOnly(e.target.value as Only)}
-          >
+          <Select value={only} onChange={(e) => setOnly(e.target.value as Only)}>
             <option value="all">all</option>
             <option value="on">where the unit is on</option>
             <option value="motor">where the motor is live</option>
             {hasPanic && <option value="panic">where panic fails</option>}
-          </select>
+          </Select>
         </label>
         <Choice
           label="Group by"

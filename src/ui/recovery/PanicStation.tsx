@@ -62,8 +62,7 @@ function Panic() {
                 <NumberField
                   label="bank up to"
                   unit="°"
-                  min={0}
-                  max={90}
+                  at="/unit/settings/recovery/rollLimitDeg"
                   value={limits.rollLimitDeg}
                   onCommit={(v) =>
                     set(
@@ -76,8 +75,7 @@ function Panic() {
                 <NumberField
                   label="pitch up to"
                   unit="°"
-                  min={0}
-                  max={90}
+                  at="/unit/settings/recovery/pitchLimitDeg"
                   value={limits.pitchLimitDeg}
                   onCommit={(v) =>
                     set(
@@ -90,8 +88,7 @@ function Panic() {
                 <NumberField
                   label="unit waits"
                   unit="ms"
-                  min={0}
-                  max={5000}
+                  at="/unit/settings/recovery/delayMs"
                   step={50}
                   value={limits.delayMs}
                   onCommit={(v) =>
@@ -107,8 +104,7 @@ function Panic() {
               <NumberField
                 label="bank up to"
                 unit="°"
-                min={5}
-                max={90}
+                at="/unit/settings/angleLimitsDeg/roll"
                 value={settings.angleLimitsDeg.roll}
                 onCommit={(v) => set('/unit/settings/angleLimitsDeg/roll', v, `Bank limit ${v}°`)}
               />
@@ -200,8 +196,7 @@ function PitchWithPower() {
       key={key}
       label={label}
       unit={unit}
-      min={unit === '%' ? 0 : -30}
-      max={unit === '%' ? 100 : 45}
+      at={`/unit/settings/pitchWithThrottle/${key}`}
       value={curve![key]}
       onCommit={(v) =>
         edit([{ op: 'replace', path: `${path}/${key}`, value: v }], `${label} ${v} ${unit}`)[0]

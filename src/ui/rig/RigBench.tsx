@@ -4,6 +4,8 @@ import dynamic from 'next/dynamic';
 import { useRef } from 'react';
 import { switchPosition, switchValue } from '@/core/chain';
 import type { Axis, Setup } from '@/core/setup';
+import { PlainModel } from '../drawing/PlainModel';
+import { Pictured } from '../drawing/Pictured';
 import { useKeys } from '../frame/keys';
 import { ChainCells } from './ChainCells';
 import { Hands } from './Hands';
@@ -92,15 +94,31 @@ export function RigBench({ setup, start }: { setup: Setup; start: readonly RigMo
             }}
           >
             {snapshot && (
-              <RigScene
-                airframe={setup.airframe}
-                attitudeDeg={snapshot.attitudeDeg}
-                surfaceDeg={power.twitched(snapshot.surfaceDeg)}
-                correctionPct={snapshot.correctionPct}
-                mounting={setup.installation.mounting}
-                unitAt={setup.installation.positionMm}
-                motorPct={Math.max(0, ...snapshot.motorPct)}
-              />
+              <Pictured
+                plain={
+                  <PlainModel
+                    airframe={setup.airframe}
+                    attitudeDeg={[
+                      snapshot.attitudeDeg.roll,
+                      snapshot.attitudeDeg.pitch,
+                      snapshot.attitudeDeg.yaw,
+                    ]}
+                    surfaceDeg={power.twitched(snapshot.surfaceDeg)}
+                    marked={() => true}
+                    fit
+                  />
+                }
+              >
+                <RigScene
+                  airframe={setup.airframe}
+                  attitudeDeg={snapshot.attitudeDeg}
+                  surfaceDeg={power.twitched(snapshot.surfaceDeg)}
+                  correctionPct={snapshot.correctionPct}
+                  mounting={setup.installation.mounting}
+                  unitAt={setup.installation.positionMm}
+                  motorPct={Math.max(0, ...snapshot.motorPct)}
+                />
+              </Pictured>
             )}
             <p className="text-soft pointer-events-none absolute bottom-1 left-3 text-sm max-sm:hidden">
               Drag to tilt; with Shift sideways swings the nose.

@@ -4,7 +4,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Axis, Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
-import type { RigWorker } from '@/workers/rig.worker';
+import { createRig, type Rig, type RigMove } from '@/workers/rig';
 
 export interface RigHandle {
   snapshot: Snapshot | undefined;
@@ -17,15 +17,17 @@ export interface RigHandle {
   level(): void;
 }
 
-/** Something done on the bench before it is shown: a control put somewhere, or a wait. */
-export type RigMove = { control: string; value: number } | { waitS: number };
+export type { RigMove };
+
+/** A bench that says nothing for so long is gone: it ticks thirty times a second. */
+const SILENCE_MS = 4000;
 
 /**
  * Runs the virtual bench in its worker for as long as the page shows it.
  * @param start what is done, in order, when it begins
  */
 export function useRig(setup: Setup, start: readonly RigMove[]): RigHandle {
-  const remote = useRef<Remote<RigWorker> | undefined>(undefined);
+  const remote = useRef<Remote<Rig> | Rig | undefined>(undefined);
   const [snapshot, setSnapshot] = useState<Snapshot>();
   const [linkUp, setLinkUp] = useState(true);
   const rest = useMemo(
@@ -39,20 +41,45 @@ export function useRig(setup: Setup, start: readonly RigMove[]): RigHandle {
   const begin = useRef<readonly RigMove[] | undefined>(start);
 
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    const rig = wrap<RigWorker>(worker);
-    remote.current = rig;
     // The order matters the first time only; after an edit the hands are simply where they are.
     const moves =
       begin.current ?? Object.entries(held.current).map(([control, value]) => ({ control, value }));
-    void rig.load(setup, [...moves], proxy(setSnapshot)).then(() => {
+    let heardAt = performance.now();
+    const onTick = (next: Snapshot) => {
+      heardAt = performance.now();
       begin.current = undefined;
-    });
+      setSnapshot(next);
+    };
+    let worker: Worker | undefined;
+    let here: Rig | undefined;
+    /** A browser that gives no worker, or ends it, leaves the bench to the page. */
+    const runHere = () => {
+      worker?.terminate();
+      worker = undefined;
+      if (here) return;
+      here = createRig();
+      here.load(setup, moves, onTick);
+      remote.current = here;
+    };
+    try {
+      worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+      worker.addEventListener('error', runHere);
+      const rig = wrap<Rig>(worker);
+      remote.current = rig;
+      rig.load(setup, [...moves], proxy(onTick)).catch(runHere);
+    } catch {
+      runHere();
+    }
+    const watch = setInterval(() => {
+      if (worker && !document.hidden && performance.now() - heardAt > SILENCE_MS) runHere();
+    }, SILENCE_MS / 4);
     return () => {
+      clearInterval(watch);
       remote.current = undefined;
-      worker.terminate();
+      worker?.terminate();
+      here?.stop();
     };
   }, [setup]);
 

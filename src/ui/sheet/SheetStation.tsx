@@ -3,25 +3,13 @@
 import { FileDown, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { readings } from '@/core/logbook';
-import {
-  explain,
-  pct,
-  sheetFor,
-  TOLERANCE_PCT,
-  type EntryStyle,
-  type ReadBack,
-} from '@/core/sheets';
+import { explain, pct, sheetFor, STYLES, TOLERANCE_PCT, type ReadBack } from '@/core/sheets';
+import { ENTRY_STYLES, type EntryStyle } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { ReadingField } from './ReadingField';
 import { useTicks } from './useTicks';
-
-const STYLE_WORDS: Record<EntryStyle, string> = {
-  line: 'lines',
-  function: 'functions and mixes',
-  'switch-value': 'switch values',
-};
 
 /** What to type, menu by menu, and what the channel monitor must show afterwards. */
 export function SheetStation() {
@@ -38,8 +26,9 @@ export function SheetStation() {
         <Choice
           label="Written for a transmitter with"
           value={style}
-          options={(Object.keys(STYLE_WORDS) as EntryStyle[]).map(
-            (s) => [s, STYLE_WORDS[s] + (s === setup.transmitter.style ? ' (yours)' : '')] as const,
+          options={ENTRY_STYLES.map(
+            (s) =>
+              [s, STYLES[s].words + (s === setup.transmitter.style ? ' (yours)' : '')] as const,
           )}
           onChange={setStyle}
         />

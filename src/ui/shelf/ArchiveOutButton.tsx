@@ -11,7 +11,7 @@ import { useTask } from './useTask';
 /** Packs the whole workshop, shows how far it is, and hands the file over. */
 export function ArchiveOutButton() {
   const { task, follow, stop } = useTask(({ id, state, problems }) => {
-    if (state === 'done') window.location.assign(`/api/archive/tasks/${id}/file`);
+    if (state === 'done') fetchFile(`/api/archive/tasks/${id}/file`);
     else if (state === 'failed') toast.error((problems ?? []).map(describeProblem).join('; '));
   });
   if (task) return <TaskBar task={task} onStop={() => void stop()} />;
@@ -29,4 +29,12 @@ export function ArchiveOutButton() {
       Take a copy
     </button>
   );
+}
+
+/** The browser saves it as it saves any file a link leads to. */
+function fetchFile(href: string): void {
+  const link = document.createElement('a');
+  link.href = href;
+  link.download = '';
+  link.click();
 }

@@ -6,6 +6,7 @@ import { FUNCTIONS, pointer, type Transmitter } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import type { ChangeTransmitter } from './change';
+import { Select } from '../parts/Select';
 
 /** Order of channels, switch-only channels, and what each link variant really carries. */
 export function LinkEditor({
@@ -33,8 +34,7 @@ export function LinkEditor({
           {defaultOrder.map((f, i) => (
             <label key={i} className="flex items-center gap-2 text-sm">
               <span className="num">{i + 1}</span>
-              <select
-                className="field"
+              <Select
                 aria-label={`Channel ${i + 1} is by itself`}
                 value={f}
                 onChange={(e) =>
@@ -44,7 +44,7 @@ export function LinkEditor({
                 {FUNCTIONS.map((g) => (
                   <option key={g}>{g}</option>
                 ))}
-              </select>
+              </Select>
             </label>
           ))}
         </fieldset>
@@ -94,8 +94,7 @@ export function LinkEditor({
               <NumberField
                 label="carries"
                 unit="ch"
-                min={1}
-                max={32}
+                at="/transmitter/linkVariants/0/channels"
                 value={v.channels}
                 onCommit={(n) =>
                   set(pointer('linkVariants', i, 'channels'), n, `${v.label}: ${n} channels`)

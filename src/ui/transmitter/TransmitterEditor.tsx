@@ -2,18 +2,20 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { CONTROL_KINDS, pointer, type ControlKind, type Transmitter } from '@/core/setup';
+import {
+  CONTROL_KINDS,
+  ENTRY_STYLES,
+  pointer,
+  type ControlKind,
+  type Transmitter,
+} from '@/core/setup';
+import { STYLES } from '@/core/sheets';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import type { ChangeTransmitter } from './change';
 import { LinkEditor } from './LinkEditor';
 import { TransmitterFace } from './TransmitterFace';
-
-const STYLES: Record<Transmitter['style'], string> = {
-  line: 'a list of lines for every channel',
-  function: 'functions, and a few mixes',
-  'switch-value': 'a value for every switch position',
-};
+import { Select } from '../parts/Select';
 
 const KIND_WORDS: Record<ControlKind, string> = {
   stick: 'stick',
@@ -67,22 +69,20 @@ export function TransmitterEditor({
         />
         <label className="text-sm font-semibold">
           It is programmed by
-          <select
-            className="field font-normal"
+          <Select
             value={transmitter.style}
             onChange={(e) => attempt(set('/style', e.target.value, 'Style of entry'))}
           >
-            {Object.entries(STYLES).map(([id, words]) => (
+            {ENTRY_STYLES.map((id) => (
               <option key={id} value={id}>
-                {words}
+                {STYLES[id].describes}
               </option>
             ))}
-          </select>
+          </Select>
         </label>
         <label className="text-sm font-semibold">
           Link
-          <select
-            className="field font-normal"
+          <Select
             value={transmitter.link}
             onChange={(e) => attempt(set('/link', e.target.value, 'Link chosen'))}
           >
@@ -91,38 +91,34 @@ export function TransmitterEditor({
                 {v.label}
               </option>
             ))}
-          </select>
+          </Select>
         </label>
         <div className="grid grid-cols-2 items-end gap-2">
           <NumberField
             label="channels"
             unit=""
-            min={2}
-            max={32}
+            at="/transmitter/channels"
             value={transmitter.channels}
             onCommit={(v) => set('/channels', v, `${v} channels`)}
           />
           <NumberField
             label="frame"
             unit="ms"
-            min={4}
-            max={40}
+            at="/transmitter/frameMs"
             value={transmitter.frameMs}
             onCommit={(v) => set('/frameMs', v, `Frame ${v} ms`)}
           />
           <NumberField
             label="centre"
             unit="µs"
-            min={1400}
-            max={1600}
+            at="/transmitter/pulse/centreUs"
             value={transmitter.pulse.centreUs}
             onCommit={(v) => set('/pulse/centreUs', v, `Centre ${v} µs`)}
           />
           <NumberField
             label="100 % is ±"
             unit="µs"
-            min={300}
-            max={600}
+            at="/transmitter/pulse/usAt100"
             value={transmitter.pulse.usAt100}
             onCommit={(v) => set('/pulse/usAt100', v, `100 % is ${v} µs`)}
           />
@@ -162,8 +158,7 @@ export function TransmitterEditor({
                   />
                   <label className="text-sm font-semibold">
                     kind
-                    <select
-                      className="field font-normal"
+                    <Select
                       value={c.kind}
                       onChange={(e) =>
                         attempt(set(path('kind'), e.target.value, `${c.label}: ${e.target.value}`))
@@ -174,13 +169,12 @@ export function TransmitterEditor({
                           {KIND_WORDS[kind]}
                         </option>
                       ))}
-                    </select>
+                    </Select>
                   </label>
                   {(c.kind === 'stick' || c.kind === 'trim') && (
                     <label className="text-sm font-semibold sm:order-last sm:col-start-2">
                       works
-                      <select
-                        className="field font-normal"
+                      <Select
                         value={c.hand ?? ''}
                         onChange={(e) =>
                           attempt(
@@ -195,14 +189,13 @@ export function TransmitterEditor({
                         {STICK_HANDS.map((f) => (
                           <option key={f}>{f}</option>
                         ))}
-                      </select>
+                      </Select>
                     </label>
                   )}
                   <NumberField
                     label="rests at"
                     unit="%"
-                    min={-100}
-                    max={100}
+                    at="/transmitter/controls/0/rest"
                     step={50}
                     value={c.rest}
                     onCommit={(v) => set(path('rest'), v, `${c.label} rests at ${v} %`)}

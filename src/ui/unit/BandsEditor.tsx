@@ -6,6 +6,7 @@ import { pointer, type Mode, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
+import { Select } from '../parts/Select';
 
 type Select = UnitTraits['modeSelect'];
 
@@ -82,8 +83,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
   const modeOf = (slot: number, words: string) => (
     <label className="text-sm font-semibold">
       {words}
-      <select
-        className="field font-normal"
+      <Select
         value={slots[slot]}
         onChange={(e) =>
           void attempt(
@@ -97,7 +97,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             {MODE_WORDS[m]}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
   return (
@@ -105,8 +105,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
       <h3 id="bands-title" className="font-bold">
         How the mode is chosen
       </h3>
-      <select
-        className="field"
+      <Select
         aria-label="How the mode is chosen"
         value={now}
         onChange={(e) => choose(Number(e.target.value))}
@@ -117,7 +116,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             {w.words}
           </option>
         ))}
-      </select>
+      </Select>
       {bands.length === 0 &&
         slots.map((_, slot) => (
           <div key={slot} className="max-w-60">
@@ -138,16 +137,14 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             <NumberField
               label="from"
               unit="µs"
-              min={500}
-              max={2500}
+              at="/unit/traits/modeSelect/bands/0/fromUs"
               value={band.fromUs}
               onCommit={setBand(i, 'fromUs', 'from')}
             />
             <NumberField
               label="to"
               unit="µs"
-              min={500}
-              max={2500}
+              at="/unit/traits/modeSelect/bands/0/toUs"
               value={band.toUs}
               onCommit={setBand(i, 'toUs', 'to')}
             />

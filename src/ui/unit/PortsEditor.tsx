@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { FUNCTIONS, pointer, type Unit } from '@/core/setup';
 import { TextField } from '../fields/TextField';
 import type { ChangeUnit } from './TraitQuestions';
+import { Select } from '../parts/Select';
 
 /** The plugs: what is written beside each, what it must carry, whether it can be steadied. */
 export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
@@ -42,8 +43,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               />
               <label className="text-sm font-semibold">
                 must carry
-                <select
-                  className="field font-normal"
+                <Select
                   value={port.labelledFor ?? ''}
                   onChange={(e) => void set('labelledFor', e.target.value || undefined)}
                 >
@@ -51,7 +51,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                   {FUNCTIONS.map((f) => (
                     <option key={f}>{f}</option>
                   ))}
-                </select>
+                </Select>
               </label>
               <div>
                 <label className="flex min-h-11 items-center gap-2">
@@ -64,15 +64,14 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                   can steady
                 </label>
                 {stabilizedOutputs === 'two-banks' && (
-                  <select
-                    className="field"
+                  <Select
                     aria-label={`Bank of ${port.label}`}
                     value={port.bank ?? 1}
                     onChange={(e) => void set('bank', Number(e.target.value))}
                   >
                     <option value={1}>bank 1</option>
                     <option value={2}>bank 2</option>
-                  </select>
+                  </Select>
                 )}
               </div>
               <button

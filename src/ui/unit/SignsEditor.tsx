@@ -6,6 +6,7 @@ import { NumberField } from '../fields/NumberField';
 import type { ChangeUnit } from './TraitQuestions';
 import { UnitLight } from './UnitLight';
 import { AXIS_WORDS, MODE_WORDS } from './words';
+import { Select } from '../parts/Select';
 
 type Light = UnitTraits['lights'][number];
 const COLOURS: Light['colour'][] = ['none', 'red', 'green', 'blue', 'amber', 'white'];
@@ -48,8 +49,7 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               <span className="flex min-h-11 items-center gap-2 max-sm:col-span-2">
                 <UnitLight colour={light.colour} blinks={light.blinks} /> {MODE_WORDS[mode]}
               </span>
-              <select
-                className="field"
+              <Select
                 aria-label={`Colour in ${MODE_WORDS[mode]}`}
                 value={light.colour}
                 onChange={(e) =>
@@ -61,13 +61,12 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                     {c === 'none' ? 'dark' : c}
                   </option>
                 ))}
-              </select>
+              </Select>
               <NumberField
                 label={`blinks in ${MODE_WORDS[mode]}`}
                 hideLabel
                 unit="×"
-                min={0}
-                max={9}
+                at="/unit/traits/lights/0/blinks"
                 value={light.blinks}
                 onCommit={(blinks) => setLight({ ...light, blinks })}
               />
@@ -79,8 +78,7 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
         <NumberField
           label="twitches at power-up"
           unit="×"
-          min={0}
-          max={9}
+          at="/unit/traits/twitchesAtPowerUp"
           value={traits.twitchesAtPowerUp}
           onCommit={(v) =>
             change(

@@ -13,6 +13,7 @@ import {
 } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { AXIS_WORDS, MODE_WORDS } from './words';
+import { Select } from '../parts/Select';
 
 interface Question {
   trait: keyof UnitTraits;
@@ -230,8 +231,7 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
         return (
           <label key={trait} className="flex flex-col gap-1">
             <span className="font-semibold">{asks}</span>
-            <select
-              className="field"
+            <Select
               value={now}
               onChange={(e) => void set(trait, JSON.parse(e.target.value) as unknown)}
             >
@@ -241,7 +241,7 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
                   {words}
                 </option>
               ))}
-            </select>
+            </Select>
             {complaint(trait)}
           </label>
         );
@@ -250,8 +250,7 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
         <NumberField
           label="throttle point"
           unit="%"
-          min={0}
-          max={100}
+          at="/unit/traits/armThrottlePct"
           value={traits.armThrottlePct}
           onCommit={(v) => set('armThrottlePct', v)}
         />

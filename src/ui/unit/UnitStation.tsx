@@ -11,6 +11,7 @@ import { prefixed } from '../hangar/prefixed';
 import { UnitEditor } from './UnitEditor';
 import { UnitGuideCard } from './UnitGuideCard';
 import { AXIS_WORDS, MODE_WORDS } from './words';
+import { Select } from '../parts/Select';
 
 /** What is set inside the unit. */
 export function UnitStation() {
@@ -31,8 +32,7 @@ export function UnitStation() {
         {settings.slots.map((mode, slot) => (
           <label key={slot} className="grid grid-cols-[7rem_1fr] items-center gap-2">
             <span className="font-semibold">Position {slot + 1}</span>
-            <select
-              className="field"
+            <Select
               value={mode}
               disabled={!traits.slotsSettable}
               onChange={(e) =>
@@ -48,7 +48,7 @@ export function UnitStation() {
                   {MODE_WORDS[m]}
                 </option>
               ))}
-            </select>
+            </Select>
           </label>
         ))}
         {!traits.slotsSettable && (
@@ -96,16 +96,14 @@ export function UnitStation() {
               <NumberField
                 label="gain share"
                 unit="%"
-                min={0}
-                max={200}
+                at={`/unit/settings/axes/${axis}/gainPct`}
                 value={own.gainPct}
                 onCommit={(v) => set(path('gainPct'), v, `${AXIS_WORDS[axis]} gain ${v} %`)}
               />
               <NumberField
                 label="stick fade"
                 unit="%"
-                min={0}
-                max={200}
+                at={`/unit/settings/axes/${axis}/fadePct`}
                 value={own.fadePct}
                 onCommit={(v) => set(path('fadePct'), v, `${AXIS_WORDS[axis]} fade ${v} %`)}
               />

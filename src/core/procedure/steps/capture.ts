@@ -16,7 +16,7 @@ export const capture: Step = {
     'plain-model',
     'unit',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? ['plain']
+      ? (['plain'] as const)
       : []),
   ],
 };

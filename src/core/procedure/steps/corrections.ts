@@ -16,7 +16,7 @@ export const corrections: Step = {
     'unit',
     'entry',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? ['plain', 'capture']
+      ? (['plain', 'capture'] as const)
       : []),
   ],
 };

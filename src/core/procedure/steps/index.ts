@@ -1,4 +1,4 @@
-import type { Step } from '../step';
+import { STEP_IDS, type Step, type StepId } from '../step';
 import { calibrate } from './calibration';
 import { capture } from './capture';
 import { corrections } from './corrections';
@@ -18,16 +18,16 @@ import { safe } from './safe';
 import { tune } from './tune';
 import { unitSettings } from './unit';
 
-/** Every step of the job, in the order a handbook would print them; a new one is a file and a line. */
-export const STEPS: readonly Step[] = [
+/** A new step is a file, its id and a line here; one left out does not compile. */
+const REGISTRY: Record<StepId, Step> = {
   identify,
   safe,
   program,
   entry,
-  unitSettings,
-  calibrate,
-  mount,
-  plainModel,
+  unit: unitSettings,
+  calibration: calibrate,
+  mounting: mount,
+  'plain-model': plainModel,
   plain,
   capture,
   corrections,
@@ -38,4 +38,7 @@ export const STEPS: readonly Step[] = [
   tune,
   lock,
   record,
-];
+};
+
+/** Every step of the job, in the order a handbook would print them. */
+export const STEPS: readonly Step[] = STEP_IDS.map((id) => REGISTRY[id]);

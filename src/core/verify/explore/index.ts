@@ -14,8 +14,16 @@ const proofs = new WeakMap<Setup, Proof>();
 export function proofOf(setup: Setup, options: ExploreOptions = {}): Proof {
   const known = proofs.get(setup);
   if (known) return known;
-  const proof = prove(setup, options);
-  proofs.set(setup, proof);
+  let ended = false;
+  const proof = prove(setup, {
+    ...options,
+    onProgress: (states) => {
+      ended = options.onProgress?.(states) === false;
+      return !ended;
+    },
+  });
+  // One that was ended says nothing of the Setup: the next to ask works it out.
+  if (!ended) proofs.set(setup, proof);
   return proof;
 }
 

@@ -15,11 +15,10 @@ export const brush: Rule = {
   check(setup): Found[] {
     const findings: Found[] = [];
     const proof = proofOf(setup);
-    const quickest = Math.min(
+    const quickest = proof.rows.reduce(
+      (least, r) =>
+        r.panic?.righted && r.mode !== r.panic.mode ? Math.min(least, r.panic.afterMs) : least,
       Infinity,
-      ...proof.rows.flatMap((r) =>
-        r.panic?.righted && r.mode !== r.panic.mode ? [r.panic.afterMs] : [],
-      ),
     );
     if (proof.panic && quickest < PANIC_MS)
       findings.push({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ENTRY_STYLES } from '@/core/setup';
 import { sheetMarkdown } from '@/core/sheets';
 import { answer, checked, download } from '@/server/http';
 import { ask } from '@/server/judge';
@@ -8,7 +9,7 @@ import { sheetPdf } from '@/ui/sheet/sheetPdf';
 type Context = { params: Promise<{ id: string }> };
 
 const QuerySchema = z.object({
-  style: z.enum(['line', 'function', 'switch-value']).optional(),
+  style: z.enum(ENTRY_STYLES).optional(),
   as: z.enum(['md', 'pdf']).default('md'),
   paper: z.enum(['A4', 'LETTER']).default('A4'),
 });

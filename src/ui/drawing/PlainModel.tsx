@@ -1,0 +1,88 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { Airframe } from '@/core/setup';
+import { apply, eulerMatrix, multiply, type Matrix3 } from '@/core/space';
+import { deflect, shapeOf, type Point } from './shape';
+
+/** Seen from behind and above. */
+const EYE_PITCH_DEG = 28;
+
+/** The model as plain faces on paper: light, and there where no 3D is to be had. */
+export function PlainModel({
+  airframe,
+  attitudeDeg,
+  surfaceDeg,
+  marked = () => false,
+  asideDeg = 0,
+  fit = false,
+  children,
+}: {
+  airframe: Airframe;
+  attitudeDeg: readonly [roll: number, pitch: number, yaw: number];
+  /** Deflection of each surface, in the airframe's order; none leaves them in line. */
+  surfaceDeg?: readonly number[];
+  marked?: (surfaceId: string) => boolean;
+  /** The eye a little to the side, for surfaces that stand on edge. */
+  asideDeg?: number;
+  /** Drawn into whatever room there is. */
+  fit?: boolean;
+  /** Drawn over it, in a square of ±1. */
+  children?: React.ReactNode;
+}) {
+  const shape = useMemo(() => shapeOf(airframe), [airframe]);
+  const [roll, pitch, yaw] = attitudeDeg;
+  const view: Matrix3 = multiply(
+    eulerMatrix(0, EYE_PITCH_DEG, asideDeg),
+    eulerMatrix(roll, pitch, yaw),
+  );
+  const flat = (p: Point) => {
+    const [x, y, z] = apply(view, p);
+    return { x: y, y: z, depth: x };
+  };
+  const faces = [
+    ...shape.fixed.map((quad) => ({ points: quad.map(flat), mark: false, moves: false })),
+    ...shape.moving.map(({ surface, quad }) => {
+      const at = airframe.surfaces.findIndex((s) => s.id === surface.id);
+      const turned = surfaceDeg ? deflect(surface, quad, surfaceDeg[at] ?? 0) : quad;
+      return { points: turned.map(flat), mark: marked(surface.id), moves: true };
+    }),
+    ...shape.body.slice(1).map((b, i) => {
+      const a = shape.body[i]!;
+      const points = [
+        [a.x, -a.half, 0],
+        [a.x, 0, a.top],
+        [a.x, a.half, 0],
+        [b.x, b.half, 0],
+        [b.x, 0, b.top],
+        [b.x, -b.half, 0],
+      ] as const;
+      return { points: points.map(flat), mark: false, moves: false };
+    }),
+  ];
+  const depth = (f: (typeof faces)[number]) =>
+    f.points.reduce((sum, p) => sum + p.depth, 0) / f.points.length;
+  const r = shape.radiusMm * 1.02;
+  return (
+    <svg
+      viewBox={`${-r} ${-r * 0.62} ${2 * r} ${1.24 * r}`}
+      className={fit ? 'h-full w-full' : 'w-full'}
+      aria-hidden
+      data-picture="plain"
+    >
+      {faces
+        .toSorted((a, b) => depth(b) - depth(a))
+        .map((face, i) => (
+          <polygon
+            key={i}
+            points={face.points.map((p) => `${p.x.toFixed(0)},${p.y.toFixed(0)}`).join(' ')}
+            fill={face.mark ? 'var(--accent)' : face.moves ? 'var(--card-edge)' : 'var(--shade)'}
+            stroke="var(--ink)"
+            strokeWidth={face.mark ? r / 60 : r / 140}
+            strokeLinejoin="round"
+          />
+        ))}
+      {children && <g transform={`scale(${r})`}>{children}</g>}
+    </svg>
+  );
+}

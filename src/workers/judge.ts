@@ -1,0 +1,20 @@
+import type { Setup } from '../core/setup';
+import { proofOf, verify, type Finding, type Proof } from '../core/verify';
+
+/** What the rules say of a Setup, and the proof they asked. */
+export interface Verdict {
+  findings: Finding[];
+  proof: Proof;
+}
+
+/** @param onProgress told now and then how many states have been visited */
+export function judge(setup: Setup, onProgress: (states: number) => void): Verdict {
+  // Looked at once with progress; the rules then find the same proof by its Setup.
+  const proof = proofOf(setup, {
+    onProgress: (states) => {
+      onProgress(states);
+      return true;
+    },
+  });
+  return { findings: verify(setup), proof };
+}
