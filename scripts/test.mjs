@@ -4,6 +4,18 @@ import { readFileSync, rmSync } from 'node:fs';
 import { chromium } from './chromium.mjs';
 import { build, install, run } from './prepare.mjs';
 
+// The families too large for every run: all of them with --full, else a share that this turns on.
+const full = process.argv.includes('--full');
+process.env.TOLVAN_SEED ??= String(Math.floor(Date.now() / 86_400_000));
+if (full) process.env.TOLVAN_FULL = '1';
+console.log(
+  full
+    ? 'Everything, in full.'
+    : `Seed ${process.env.TOLVAN_SEED}: TOLVAN_SEED takes the same share again.`,
+);
+
+const begun = Date.now();
+const times = [];
 let passed = 0;
 let failed = 0;
 
@@ -17,6 +29,7 @@ function stage(name, work) {
 function tell(name, [good, bad], tookMs) {
   passed += good;
   failed += bad;
+  times.push(`${name} ${(tookMs / 1000).toFixed(0)} s`);
   console.log(`  ${name}: ${good} passed, ${bad} failed (${(tookMs / 1000).toFixed(0)} s)`);
 }
 
@@ -33,6 +46,7 @@ const npmRun = (name) =>
 
 install();
 process.env.CHROMIUM = chromium();
+times.push(`install ${((Date.now() - begun) / 1000).toFixed(0)} s`);
 
 // Two at a time: none of them uses more than one processor.
 const checks = ['types', 'lint', 'format:check', 'layers'];
@@ -82,5 +96,6 @@ function read(path) {
   }
 }
 
+console.log(`\n${times.join(', ')}; ${((Date.now() - begun) / 1000).toFixed(0)} s in all`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { newModel } from './kit';
+import { expect } from '@playwright/test';
+import { newModel, test } from './kit';
 
 test('six faces: shown end for end is named, and good readings give scale and bias', async ({
   page,

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, newModel } from './kit';
+import { expect } from '@playwright/test';
+import { expectAccessible, expectNoSideways, newModel, test } from './kit';
 
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,
@@ -36,7 +36,7 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
     .getByLabel('Fit another unit to this model')
     .selectOption({ label: 'Blue box, second hand (yours)' });
   await page.getByRole('button', { name: 'Fit it and plan anew' }).click();
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/rig`);
   await expect(page.getByText('its light is dark')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
@@ -92,7 +92,7 @@ test('controls are moved on the drawing with the keyboard', async ({ page }) => 
     await page.waitForTimeout(60);
   }
   await page.keyboard.press('Space');
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   const after = (await knob.boundingBox())!;
   expect(after.x - before.x).toBeGreaterThan(15);
 });
@@ -103,20 +103,20 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
   const id = await newModel(page, 'Growing gull');
   await page.goto(`/models/${id}/model`);
   await page.getByRole('checkbox', { name: 'flaps' }).click();
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.getByLabel('A wheel that steers?').selectOption('separate');
-  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
   await page.getByLabel('Motors').selectOption('2');
-  await expect(page.getByText('version 4, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 4')).toBeVisible();
   await page.getByLabel(/^Ailerons/).selectOption('two-outputs');
-  await expect(page.getByText('version 5, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 5')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
   for (const f of ['flap', 'wheel', 'aileron2'])
     await expect(page.getByLabel(`Channel of ${f}`, { exact: true })).toBeVisible();
   await page.goto(`/models/${id}/plain`);
   await page.getByLabel('less down than up').fill('30');
   await page.getByLabel('less down than up').press('Enter');
-  await expect(page.getByText('version 6, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 6')).toBeVisible();
   await expect(page.getByLabel('less down than up')).toHaveValue('30');
 });
 
@@ -128,7 +128,7 @@ test('an arm the horn cannot follow is refused at its field', async ({ page }) =
   await arm.fill('60');
   await arm.press('Enter');
   await expect(page.getByText(/the rod locks when the servo has turned/).first()).toBeVisible();
-  await expect(page.getByText('version 1, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 1')).toBeVisible();
 });
 
 test('the editors of the hangar fit a phone', async ({ page }) => {

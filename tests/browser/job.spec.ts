@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { expectAccessible, expectNoSideways, newModel, provenModel } from './kit';
+import { expect } from '@playwright/test';
+import { expectAccessible, expectNoSideways, newModel, provenModel, test } from './kit';
 
 test('the job has one next thing, asks before it can hurt, and remembers that for the session', async ({
   page,
@@ -21,13 +21,16 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   await expect(know.getByText('2 of 2 seen as they must be')).toBeVisible();
 
   // The rest that is done at the table.
+  const { version } = (await (await page.request.get(`/api/models/${id}`)).json()) as {
+    version: number;
+  };
   for (const [check, ...items] of [
     ['test:calibration', 'six-faces'],
     ['test:mounting', 'seat', 'picture'],
   ])
     for (const surface of items)
       await page.request.post(`/api/models/${id}/observations`, {
-        data: { check, surface, seen: 'pass' },
+        data: { check, surface, seen: 'pass', version },
       });
   await page.goto(`/models/${id}/job`);
   // Now it wants the bench: the propeller first.
@@ -105,7 +108,7 @@ test('preflight on a phone, by keys; what is not so keeps it on the ground', asy
   await page.getByRole('textbox', { name: 'Place' }).fill('boathouse bay');
   await page.getByRole('textbox', { name: 'Wind' }).fill('calm');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '1 not so' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '1 wrong' })).toBeVisible();
   await page.goto(`/models/${id}/job`);
   await expect(page.getByText(/Found wrong: Range check/)).toBeVisible();
   await page.goto(`/models/${id}/log`);
@@ -131,7 +134,7 @@ test('the gain comes off the knob: half of where it shook, on a switch, to be re
   await found.getByLabel(/to a switch/).selectOption({ index: 2 });
   await found.getByRole('button', { name: 'Lock in: off, 30 %, 50 %' }).click();
   await expect(page.getByText(/no sleeve turns it/)).toBeVisible();
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/job`);
   // The new lines are to be entered and read back before it goes out again.
   await expect(page.getByRole('heading', { name: /^Enter and read back/ })).toBeVisible();

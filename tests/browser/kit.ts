@@ -1,11 +1,34 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { everything } from '@/demo/kit';
 import { makeSetup } from '../kit/setups';
 
+/**
+ * A page that is waited for until it hears what is typed: a machine is faster than any hand, and
+ * would type into the picture the server sent.
+ */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const live = page.locator('html[data-live], main h1:text("Nothing lies here")').first();
+    const goto = page.goto.bind(page);
+    page.goto = async (url, options) => {
+      const response = await goto(url, options);
+      if (/\/models\/(?!new)/.test(url)) await live.waitFor({ state: 'attached' });
+      return response;
+    };
+    const reload = page.reload.bind(page);
+    page.reload = async (options) => {
+      const response = await reload(options);
+      if (/\/models\/(?!new)/.test(page.url())) await live.waitFor({ state: 'attached' });
+      return response;
+    };
+    await use(page);
+  },
+});
+
 /** Opens a station of the model with this name, by way of the shelf. */
 export async function openModel(page: Page, name: string, station: string) {
-  await page.goto('/');
+  await page.goto(`/?find=${encodeURIComponent(name)}`);
   await page.getByRole('link', { name }).click();
   const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', {
     name: new RegExp(`^${station}`),
@@ -69,7 +92,9 @@ export async function provenModel(page: Page, name: string): Promise<string> {
   const made = await page.request.post('/api/import', { data: JSON.stringify(setup) });
   const { id } = (await made.json()) as { id: string };
   for (const seen of everything(setup)) {
-    const reply = await page.request.post(`/api/models/${id}/observations`, { data: seen });
+    const reply = await page.request.post(`/api/models/${id}/observations`, {
+      data: { ...seen, version: 1 },
+    });
     expect(reply.status(), JSON.stringify(seen)).toBe(200);
   }
   return id;

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
-import { expectAccessible, newModel } from './kit';
+import { expectAccessible, newModel, test } from './kit';
 
 test('an outing is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');
@@ -12,7 +12,7 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   await page.getByLabel('Gain read off the monitor').fill('-8');
   await page.getByLabel('What was seen').fill('Nose up a little; 50 % throttle is plenty.');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Out · First hop')).toBeVisible();
+  await expect(page.getByText('Flight · First hop')).toBeVisible();
   await expect(page.getByText('7.5 min · gain read -8')).toBeVisible();
   await page.getByText('Work', { exact: true }).and(page.locator('button, label')).click();
   await page.getByLabel('What', { exact: true }).fill('New horn on the elevator');
@@ -22,11 +22,11 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   await page.getByRole('searchbox', { name: 'Find' }).fill('nose rudder');
   await expect(page.getByText('Nothing in the log says that.')).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find' }).fill('throttle nose');
-  await expect(page.getByText('Out · First hop')).toBeVisible();
+  await expect(page.getByText('Flight · First hop')).toBeVisible();
   await expect(page.getByText('Work · New horn on the elevator')).toHaveCount(0);
   await page.getByRole('searchbox', { name: 'Find' }).fill('');
   await page.getByRole('combobox', { name: /^Kind/ }).selectOption('maintenance');
-  await expect(page.getByText('Out · First hop')).toHaveCount(0);
+  await expect(page.getByText('Flight · First hop')).toHaveCount(0);
   await page.goto(`/models/${id}/job`);
   await expect(page.getByRole('link', { name: /^Record/ })).toContainText('proven');
 });
@@ -39,12 +39,12 @@ test('two versions are compared in words, and the older comes back as a new one'
   const field = page.getByLabel('subtrim').first();
   await field.fill('4');
   await field.press('Enter');
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/log`);
   const compared = page.locator('section', { has: page.locator('#compare-title') });
   await expect(compared.getByRole('listitem')).toHaveText([/subtrim 0 → 4 %/]);
   await compared.getByRole('button', { name: 'Back to version 1' }).click();
-  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
   await compared.getByLabel('this version').selectOption('1');
   await compared.getByLabel('and this one').selectOption('3');
   await expect(compared.getByText('Nothing: they are the same.')).toBeVisible();
@@ -62,14 +62,22 @@ test('the log goes out and comes in as CSV, after a look at what it would add', 
   });
   const file = page.getByLabel('Log as CSV');
   await file.setInputFiles(csv('at,title\r\nsoon,x\r\n'));
-  await expect(page.getByText(/Not taken in: line 2: "soon" is no date/)).toBeVisible();
-  page.once('dialog', (d) => void d.accept());
+  await expect(page.getByText('line 2: "soon" is no date')).toBeVisible();
   await file.setInputFiles(csv('at,title,kind\r\n2026-03-01T09:00:00Z,"Ice, still",flight\r\n'));
-  await expect(page.getByText('Out · Ice, still')).toBeVisible();
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByText('Flight · Ice, still')).toBeVisible();
   const text = await (await page.request.get(`/api/models/${id}/log?as=csv`)).text();
   expect(text.split('\r\n')[1]).toContain('"Ice, still"');
   await file.setInputFiles(csv(text));
   await expect(page.getByText('All 1 lines are here already.')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  // Day or month first: asked once, never guessed.
+  await file.setInputFiles(csv('at,title\r\n03.04.2026,Thaw\r\n05.04.2026,Mud\r\n'));
+  const asked = page.getByRole('dialog', { name: 'Day or month first?' });
+  await expect(asked.getByText('03.04.2026')).toBeVisible();
+  await asked.getByRole('button', { name: 'The month comes first' }).click();
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Thaw' })).toContainText('4 Mar 2026');
 });
 
 test('the whole workshop goes out as one file; it is looked at before it comes in', async ({
@@ -80,7 +88,7 @@ test('the whole workshop goes out as one file; it is looked at before it comes i
   await page.goto('/');
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Take a copy' }).click(),
+    page.getByRole('button', { name: 'Take a copy' }).click(),
   ]);
   const zip = readFileSync((await saved.path())!);
   expect(Object.keys(unzipSync(zip))).toEqual(

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { newModel, openModel } from './kit';
+import { expect } from '@playwright/test';
+import { newModel, openModel, test } from './kit';
 
 test('with too few channels the plan says what gives, and what else could', async ({ page }) => {
   await page.goto('/models/new');
@@ -31,7 +31,7 @@ test('a fault is shown on the rig from its finding, and mended from it', async (
   const id = await newModel(page, 'Bench wren');
   await page.goto(`/models/${id}/unit`);
   await page.getByRole('radio', { name: 'reversed' }).first().check({ force: true });
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
   await page.getByRole('link', { name: /Show me: raise the left wing/ }).click();
   await expect(page.getByRole('heading', { name: 'The unit: rate damping' })).toBeVisible();
@@ -55,12 +55,12 @@ test('the model is named and measured, the transmitter described, and wrong word
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Dipper, renamed');
   await page.getByRole('textbox', { name: 'Name', exact: true }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Dipper, renamed' })).toBeVisible();
-  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
   await page.goto(`/models/${id}/transmitter`);
   await page.getByRole('button', { name: 'Take Switch A off' }).click();
   await expect(page.getByText(/Not changed: the transmitter has no control "sa"/)).toBeVisible();
   await page.getByRole('button', { name: 'Take Switch B off' }).click();
-  await expect(page.getByText('version 4, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 4')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take Switch B off' })).toHaveCount(0);
 });
 
@@ -75,7 +75,7 @@ test('a unit is described otherwise, and what cannot be is refused at its questi
   await page
     .getByLabel('How does it read its gain channel?')
     .selectOption({ label: 'it has none' });
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await expect(page.getByLabel('Without its gain lead it …')).toHaveCount(0);
   await page.goto(`/models/${id}/rig`);
   await expect(page.getByText('100 %').first()).toBeVisible();

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { newModel, openModel, tabTo } from './kit';
+import { expect } from '@playwright/test';
+import { newModel, openModel, tabTo, test } from './kit';
 
 test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   test.setTimeout(120_000);
@@ -12,18 +12,18 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await expect(page.getByLabel('held before it acts')).toBeVisible();
-  await expect(page.getByText(/version 3, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 3/)).toBeVisible();
   await expect(page.getByText('Panic still lets the stick ask for a large bank')).toBeVisible();
   await tabTo(page, 'Limit the bank in self-levelling to 35°');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/version 4, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 4/)).toBeVisible();
   await expect(page.getByText(/Nothing against it/)).toBeVisible();
 
   // Two positions changed over in the unit: found, shown where, and put back.
   await page.goto(`/models/${id}/unit`);
   await page.getByLabel('Position 2').selectOption('level');
   await page.getByLabel('Position 3').selectOption('rate');
-  await expect(page.getByText(/version 6, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 6/)).toBeVisible();
   await page.goto(`/models/${id}/proof`);
   await expect(page.getByText('The mode switch does not do what you wished')).toBeVisible();
   await tabTo(page, 'Write the modes as wished');
@@ -58,7 +58,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   // Changing what it depends on makes it stale, with the reason.
   await page.goto(`/models/${id}/unit`);
   await page.getByLabel('Position 2').selectOption('hold');
-  await expect(page.getByText(/version 8, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 8/)).toBeVisible();
   await page.goto(`/models/${id}/panic`);
   await expect(page.getByText(/since then changed:.*the modes set in the unit/)).toBeVisible();
 });
@@ -100,17 +100,17 @@ test('what cannot be written changes nothing and says why', async ({ page }) => 
   const id = await newModel(page, 'Wishful whimbrel');
   await page.goto(`/models/${id}/program`);
   await page.getByLabel(/^Mode switch/).selectOption('sg');
-  await expect(page.getByText(/version 2, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
   await page.getByLabel('Switch G far').selectOption('trainer');
   await page.getByLabel('Switch G near').selectOption('hold');
-  await expect(page.getByText(/version 4, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 4/)).toBeVisible();
   // Three modes on the bench are three bands; a launch in levelling needs a band for it.
   await page.getByLabel(/^By/).selectOption('replace');
   await expect(page.getByText('This cannot be written; nothing was changed.')).toBeVisible();
   await expect(page.getByText(/put it on one first/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to what is written' }).click();
   await expect(page.getByText('This cannot be written')).toHaveCount(0);
-  await expect(page.getByText(/version 4, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 4/)).toBeVisible();
 });
 
 test('sheets go out as PDF and Markdown in every style', async ({ page }) => {
@@ -131,7 +131,8 @@ test('sheets go out as PDF and Markdown in every style', async ({ page }) => {
 
 test('an answer nobody asked for is refused', async ({ page }) => {
   const id = await newModel(page, 'Refused ruff');
-  const post = (data: object) => page.request.post(`/api/models/${id}/observations`, { data });
+  const post = (data: object) =>
+    page.request.post(`/api/models/${id}/observations`, { data: { ...data, version: 1 } });
   expect((await post({ check: 'read:ch6-0', surface: 'ch6', seen: '-99%' })).status()).toBe(200);
   for (const bad of [
     { check: 'read:ch6-0', surface: 'ch6', seen: 'pass' },
@@ -155,10 +156,10 @@ test('a sink in the air becomes another block on the bench', async ({ page }) =>
   await page.getByLabel('sinks by').press('Enter');
   await expect(page.getByText(/level was captured about 3.5° too low/)).toBeVisible();
   await page.getByRole('button', { name: /It flies 5.5° nose up/ }).click();
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await expect(page.getByLabel('flies nose up by')).toHaveValue('5.5');
   await page.getByLabel('turns right by').fill('4');
   await page.getByLabel('turns right by').press('Enter');
   await page.getByRole('button', { name: /Set the level offset in roll to -/ }).click();
-  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
 });

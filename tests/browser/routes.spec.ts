@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import fc from 'fast-check';
 import { makeSetup } from '../kit/setups';
+import { test } from './kit';
 
 test('bad files are refused with where and why, and nothing is stored', async ({ request }) => {
   const named = { ...makeSetup(), name: 'Never stored' };
@@ -42,6 +43,28 @@ test('requests from other sites and for other names are turned away', async ({ r
   expect(named.status()).toBe(403);
 });
 
+test('another site can neither change anything nor have what is kept here sent', async ({
+  request,
+}) => {
+  const headers = { 'sec-fetch-site': 'cross-site' };
+  for (const path of ['/api/archive/out', '/api/archive/in', '/api/models', '/api/import'])
+    expect((await request.post(path, { headers, data: '{}' })).status(), path).toBe(403);
+  for (const path of ['/api/archive', '/api/hangar/export', '/api/archive/tasks/x/file'])
+    expect((await request.get(path, { headers })).status(), path).toBe(403);
+  // Coming from a link elsewhere to the page itself is fine.
+  expect((await request.get('/', { headers })).status()).toBe(200);
+});
+
+test('conditions nested beyond any program are refused at the edge', async ({ request }) => {
+  let when: object = { kind: 'switch', control: 'sa', position: 0 };
+  for (let n = 0; n < 2000; n++) when = { kind: 'not', of: when };
+  const setup = makeSetup() as unknown as { program: { lines: object[] } };
+  setup.program.lines.push({ when });
+  const reply = await request.post('/api/import', { data: JSON.stringify(setup) });
+  expect(reply.status()).toBe(422);
+  expect(await reply.text()).toContain('nested more than 64 deep');
+});
+
 test('pages carry a strict policy', async ({ request }) => {
   const policy = (await request.get('/')).headers()['content-security-policy']!;
   expect(policy).toContain("default-src 'self'");
@@ -77,8 +100,8 @@ test('every route takes rubbish with a refusal, never with a fault of its own', 
       const status = (await request.post(path, { data: Buffer.from(data) })).status();
       expect([400, 409, 413, 422], `${path} ${data}`).toContain(status);
     }
-  for (const path of ['/api/archive', `${own}/log/import`])
-    for (const query of ['', '?confirm=yes', '?confirm=%00'])
+  for (const path of ['/api/archive/in', '/api/archive/tasks/none', `${own}/log/import`])
+    for (const query of ['', '?confirm=yes', '?confirm=%00&dates=moon'])
       for (const data of [...bodies.slice(0, 3), 'PK\u0003\u0004', ...strange.slice(0, 4)]) {
         const reply = await request.post(`${path}${query}`, { data: Buffer.from(data) });
         expect(reply.status(), `${path}${query} ${data}`).toBeLessThan(500);

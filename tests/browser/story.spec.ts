@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { newModel, openModel, tabTo } from './kit';
+import { expect, type Page } from '@playwright/test';
+import { newModel, openModel, tabTo, test } from './kit';
 
 const question = (page: Page) => page.locator('section', { has: page.locator('#question-title') });
 
@@ -140,19 +140,25 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
   page,
   context,
 }) => {
-  await page.goto(`/models/${await newModel(page, 'Two hands')}/plain`);
+  const id = await newModel(page, 'Two hands');
+  await page.goto(`/models/${id}/plain`);
   const other = await context.newPage();
   await other.goto(page.url());
+  await expect(other.getByText('Saved, version 1')).toBeVisible();
+  // A tab that does not hear of the other one, as on another machine.
+  await other.route(`**/api/models/${id}`, (route) => route.abort());
   await page.getByRole('button', { name: /^normal\s*, channel 1/ }).click();
-  await expect(page.getByText('version 2, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
   await other.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
   await expect(other.getByText('Two hands on one model.')).toBeVisible();
+  await other.unroute(`**/api/models/${id}`);
   await other.getByRole('button', { name: 'Drop mine, show the other' }).click();
   await expect(other.getByRole('button', { name: /^reversed\s*, channel 1/ })).toBeVisible();
   await expect(other.getByRole('button', { name: /^normal\s*, channel 2/ })).toBeVisible();
-  // And put back, by undo in the first tab.
+  // And put back, by undo in the first tab; the other one hears of it.
   await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect(page.getByText('version 3, kept')).toBeVisible();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
+  await expect(other.getByRole('button', { name: /^normal\s*, channel 1/ })).toBeVisible();
 });
 
 test('a number is refused in words at its field, and typed again', async ({ page }) => {
@@ -163,7 +169,7 @@ test('a number is refused in words at its field, and typed again', async ({ page
   await expect(page.getByText('From -50 to 50 %.')).toBeVisible();
   await field.fill('3');
   await field.press('Enter');
-  await expect(page.getByText(/version \d+, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version \d+/)).toBeVisible();
   await expect(field).toHaveValue('3');
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(field).toHaveValue('0');

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
-import { tabTo } from './kit';
+import { tabTo, test } from './kit';
 
 const KEYS = {
   up: 'ArrowUp',
@@ -66,7 +66,7 @@ test('a V-tail with the unit fitted backwards and a panel servo reversed, from w
   ).toBeVisible();
   await tabTo(page, 'Apply to the Setup', 120);
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/version 3, kept/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 3/)).toBeVisible();
 
   // The same changes made on the model: everything that was touched is looked at again.
   const after = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;

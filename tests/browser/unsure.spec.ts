@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { newModel } from './kit';
+import { expect } from '@playwright/test';
+import { newModel, test } from './kit';
 
 test('somebody who only says "could not tell" is led to a way to see it', async ({ page }) => {
   const id = await newModel(page, 'Unsure avocet');

@@ -3,6 +3,7 @@ import { structuresOf, type Structure } from '@/core/directions/structures';
 import { applyPatch } from '@/core/patch';
 import type { Setup } from '@/core/setup';
 import { watchAs } from './setups';
+import { share } from './share';
 
 const ids = (parts: readonly { id: string }[]) => parts.map((p) => p.id).sort();
 
@@ -31,9 +32,13 @@ function product(written: Setup): Case[] {
  * The whole product for one model: the truth is offered, first where what was seen determines it,
  * and whatever is offered beside it is as good.
  */
-export function runProduct(written: Setup, stride = 1): { cases: number; first: number } {
+export function runProduct(
+  written: Setup,
+  every = 1,
+): { cases: number; first: number; of: number } {
   let first = 0;
-  const cases = product(written).filter((c, i) => c.structures.length < 2 || i % stride === 0);
+  const all = product(written);
+  const cases = share(all, every);
   const pairs = pairsOf(written);
   for (const { structures, facts } of cases) {
     const real = realOf(written, [...structures, ...facts]);
@@ -64,7 +69,7 @@ export function runProduct(written: Setup, stride = 1): { cases: number; first: 
         if ((e.says[i] === 0) !== seen[i]) throw new Error(`offers what was not seen: ${words}`);
       });
   }
-  return { cases: cases.length, first };
+  return { cases: cases.length, first, of: all.length };
 }
 
 const flipsCache = new Map<string, boolean>();

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
+import { share } from '../../../tests/kit/share';
 import { applyPatch } from '../patch';
 import { AXES, MOUNTINGS, type AirframeKind, type Mounting, type Setup } from '../setup';
 import { factAtoms } from './atoms';
@@ -34,9 +35,9 @@ const realOf = (written: Setup, parts: readonly Pick<Structure, 'patch'>[]) =>
   parts.reduce((setup, p) => applyPatch(setup, p.patch), written);
 
 describe('a unit fixed otherwise than written down', () => {
-  it.each(KINDS)('%s: every one of the 23 others is put right', (kind) => {
+  it.each(KINDS)('%s: the 23 others are put right', (kind) => {
     const written = makeSetup(kind);
-    for (const mounting of others) {
+    for (const mounting of share(others, 3)) {
       const model = mounted(written, mounting);
       const seen = watchAs(written, model, true);
       const found = diagnose(written, seen);
@@ -52,7 +53,7 @@ describe('a unit fixed otherwise than written down', () => {
     '%s: put right with any one rod on the other side as well',
     (kind) => {
       const written = makeSetup(kind);
-      for (const mounting of others)
+      for (const mounting of share(others, 4))
         for (const rod of factAtoms(written).filter((a) => a.place === 'linkage')) {
           const model = applyPatch(mounted(written, mounting), rod.patch);
           const found = diagnose(written, watchAs(written, model, true));
@@ -125,11 +126,17 @@ describe('every other single thing', () => {
   ] as const;
   it.each(MODELS)('%s with %s: offered, and its remedy brings the plan back', (kind, unit) => {
     const written = makeSetup(kind, unit);
-    for (const [structure] of others2(written)) {
-      if (structure!.circumstances) continue;
-      const real = applyPatch(written, structure!.patch);
-      const seen = watchAs(written, real);
-      if (JSON.stringify(seen) === JSON.stringify(watchAs(written, written))) continue;
+    const usual = JSON.stringify(watchAs(written, written));
+    const looked = others2(written)
+      .filter(([structure]) => !structure!.circumstances)
+      .map(([structure]) => ({
+        structure,
+        seen: watchAs(written, applyPatch(written, structure!.patch)),
+      }));
+    // What nobody could see is no case; it must not be that all of them are left out unnoticed.
+    const seeable = looked.filter(({ seen }) => JSON.stringify(seen) !== usual);
+    expect(seeable.length).toBeGreaterThanOrEqual(Math.ceil(looked.length / 3));
+    for (const { structure, seen } of seeable) {
       const found = diagnose(written, seen);
       const named = [...found.candidates, ...found.dearer].some(
         (c) => c.titles.join() === structure!.title,

@@ -1,8 +1,12 @@
 import type { Sheet } from './sheet';
 import { pct } from './words';
 
-/** Characters that would mean something in a table cell are written so that they do not. */
-const cell = (text: string) => text.replace(/[\\|]/g, '\\$&').replace(/\s+/g, ' ');
+/** A name may hold anything: what Markdown or HTML would take for its own is written so that it is read. */
+const cell = (text: string) =>
+  text
+    .replace(/\s+/g, ' ')
+    .replace(/[\\`*_{}[\]<>()#+!|~&]/g, '\\$&')
+    .replace(/^([-=]|\d+\.)/, '\\$1');
 
 /** The sheet as Markdown, with tick boxes and empty fields for what is read back. */
 export function sheetMarkdown(sheet: Sheet): string {

@@ -18,7 +18,9 @@ export function ModelFrame({ view, children }: { view: ModelView; children: Reac
   useEffect(() => {
     // The page may be one the browser had kept: Back, Forward, a tab brought up again.
     void store.getState().refresh();
-  }, [store]);
+    // From here on what is typed and clicked is heard; before, the page is only its picture.
+    document.documentElement.dataset.live = view.id;
+  }, [store, view.id]);
   return (
     <ModelContext value={store}>
       <VerdictProvider>

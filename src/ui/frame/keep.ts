@@ -4,18 +4,22 @@
  */
 const fallback = new Map<string, string>();
 
-function storage(): Storage | undefined {
+/** For this tab until it is closed, or for this browser. */
+export type Where = 'tab' | 'browser';
+
+function storage(where: Where): Storage | undefined {
   try {
-    return typeof window === 'undefined' ? undefined : window.sessionStorage;
+    if (typeof window === 'undefined') return undefined;
+    return where === 'tab' ? window.sessionStorage : window.localStorage;
   } catch {
     return undefined;
   }
 }
 
-export function readKept<T>(key: string): T | undefined {
+export function readKept<T>(key: string, where: Where = 'tab'): T | undefined {
   let text = fallback.get(key);
   try {
-    text ??= storage()?.getItem(key) ?? undefined;
+    text ??= storage(where)?.getItem(key) ?? undefined;
     return text === undefined ? undefined : (JSON.parse(text) as T);
   } catch {
     return undefined;
@@ -23,11 +27,11 @@ export function readKept<T>(key: string): T | undefined {
 }
 
 /** @param value undefined forgets it */
-export function keep(key: string, value: unknown): void {
+export function keep(key: string, value: unknown, where: Where = 'tab'): void {
   const text = value === undefined ? undefined : JSON.stringify(value);
   try {
     fallback.delete(key);
-    const place = storage();
+    const place = storage(where);
     if (!place && text !== undefined) fallback.set(key, text);
     else if (text === undefined) place?.removeItem(key);
     else place?.setItem(key, text);

@@ -375,6 +375,7 @@ export function createModelStore(
         const { setup } = get();
         const next = parseSetup(applyPatch(setup, patch));
         if (!next.ok) return next.problems;
+        if (JSON.stringify(next.value) === JSON.stringify(setup)) return [];
         remember(setup, next.value, label);
         void save(next.value, label);
         return [];

@@ -4,7 +4,7 @@ import { proxy, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
-import { judge, type Verdict } from '@/workers/judge';
+import type { Verdict } from '@/workers/judge';
 import type { Prover } from '@/workers/proof.worker';
 import { useModel } from './modelStore';
 
@@ -103,8 +103,9 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
               setFailed(undefined);
               setTries((n) => n + 1);
             },
-            here() {
+            async here() {
               setFailed(undefined);
+              const { judge } = await import('@/workers/judge');
               setKnown({ of: setup, verdict: judge(setup, () => undefined) });
             },
           },

@@ -1,5 +1,5 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { FAMILY, registerFont } from './font';
+import { FAMILY, printable, registerFont } from './font';
 
 /** Sizes paper is printed in; the card for the pocket is A6. */
 export const PAPERS = ['A4', 'LETTER', 'A5', 'A6'] as const;
@@ -20,9 +20,6 @@ export interface PaperList {
   /** Fields to be filled in by hand at the end. */
   fields: readonly string[];
 }
-
-/** The latin face has no arrows. */
-const plain = (text: string) => text.replaceAll('→', 'to');
 
 /** Small paper gets small margins and a type just large enough for arm's length. */
 const stylesFor = (paper: Paper) => {
@@ -63,29 +60,29 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
   return renderToBuffer(
     <Document title={list.title} creator="Tolvan">
       <Page size={paper} style={styles.page}>
-        <Text style={styles.title}>{list.title}</Text>
+        <Text style={styles.title}>{printable(list.title)}</Text>
         <View style={styles.caution}>
-          <Text>{list.caution}</Text>
+          <Text>{printable(list.caution)}</Text>
         </View>
         {list.sections.map((section, i) => (
           <View key={i}>
             {section.heading && (
               <Text style={styles.heading} minPresenceAhead={24}>
-                {plain(section.heading)}
+                {printable(section.heading)}
               </Text>
             )}
             {section.lines.map((line, k) =>
               line.leads ? (
                 <View key={k} style={styles.lead} wrap={false} minPresenceAhead={20}>
-                  <Text style={styles.does}>{plain(line.does)}</Text>
-                  {line.sees.length > 0 && <Text>{plain(line.sees.join('; '))}</Text>}
+                  <Text style={styles.does}>{printable(line.does)}</Text>
+                  {line.sees.length > 0 && <Text>{printable(line.sees.join('; '))}</Text>}
                 </View>
               ) : (
                 <View key={k} style={styles.row} wrap={false}>
                   <View style={styles.box} />
                   <View style={styles.words}>
-                    <Text style={line.sees.length > 0 ? styles.does : {}}>{plain(line.does)}</Text>
-                    {line.sees.length > 0 && <Text>{plain(line.sees.join('; '))}</Text>}
+                    <Text style={line.sees.length > 0 ? styles.does : {}}>{printable(line.does)}</Text>
+                    {line.sees.length > 0 && <Text>{printable(line.sees.join('; '))}</Text>}
                   </View>
                 </View>
               ),
@@ -94,14 +91,14 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
         ))}
         {list.fields.map((name) => (
           <View key={name} style={styles.field} wrap={false}>
-            <Text>{name}</Text>
+            <Text>{printable(name)}</Text>
             <View style={styles.rule} />
           </View>
         ))}
         <Text
           style={styles.foot}
           fixed
-          render={({ pageNumber, totalPages }) => `${list.title}   ${pageNumber} / ${totalPages}`}
+          render={({ pageNumber, totalPages }) => `${printable(list.title)}   ${pageNumber} / ${totalPages}`}
         />
       </Page>
     </Document>,

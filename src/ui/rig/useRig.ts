@@ -4,7 +4,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Axis, Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
-import { createRig, type Rig, type RigMove } from '@/workers/rig';
+import type { Rig, RigMove } from '@/workers/rig';
 
 export interface RigHandle {
   snapshot: Snapshot | undefined;
@@ -52,14 +52,17 @@ export function useRig(setup: Setup, start: readonly RigMove[]): RigHandle {
     };
     let worker: Worker | undefined;
     let here: Rig | undefined;
+    let gone = false;
     /** A browser that gives no worker, or ends it, leaves the bench to the page. */
     const runHere = () => {
       worker?.terminate();
       worker = undefined;
-      if (here) return;
-      here = createRig();
-      here.load(setup, moves, onTick);
-      remote.current = here;
+      void import('@/workers/rig').then(({ createRig }) => {
+        if (here || gone) return;
+        here = createRig();
+        here.load(setup, moves, onTick);
+        remote.current = here;
+      });
     };
     try {
       worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
@@ -76,6 +79,7 @@ export function useRig(setup: Setup, start: readonly RigMove[]): RigHandle {
       if (worker && !document.hidden && performance.now() - heardAt > SILENCE_MS) runHere();
     }, SILENCE_MS / 4);
     return () => {
+      gone = true;
       clearInterval(watch);
       remote.current = undefined;
       worker?.terminate();

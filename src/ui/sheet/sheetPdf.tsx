@@ -1,6 +1,6 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { pct, type Sheet } from '@/core/sheets';
-import { FAMILY, registerFont } from '../paper/font';
+import { FAMILY, printable, registerFont } from '../paper/font';
 
 const styles = StyleSheet.create({
   page: { fontFamily: FAMILY, fontSize: 9, padding: 36, lineHeight: 1.35 },
@@ -19,16 +19,13 @@ const styles = StyleSheet.create({
   foot: { position: 'absolute', bottom: 18, left: 36, right: 36, fontSize: 8, color: '#444' },
 });
 
-/** The latin face has no arrows. */
-const plain = (text: string) => text.replaceAll('→', 'to');
-
 /** The entry sheet on paper, with tick boxes and lines to write readings on. */
 export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> {
   registerFont();
   return renderToBuffer(
     <Document title={sheet.title} creator="Tolvan">
       <Page size={paper} style={styles.page}>
-        <Text style={styles.title}>{sheet.title}</Text>
+        <Text style={styles.title}>{printable(sheet.title)}</Text>
         <View style={styles.caution}>
           <Text>
             Propeller off (pinion out, wheels clear) and throttle cut on before anything is entered.
@@ -36,19 +33,19 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
         </View>
         {sheet.warnings.map((w) => (
           <View key={w} style={styles.caution}>
-            <Text>{plain(w)}</Text>
+            <Text>{printable(w)}</Text>
           </View>
         ))}
         {sheet.sections.map((section) => (
           <View key={section.title} style={styles.section}>
             <Text style={styles.heading} minPresenceAhead={30}>
-              {section.title}
+              {printable(section.title)}
             </Text>
             {section.steps.map((step) => (
               <View key={step.id} style={styles.row} wrap={false}>
                 <View style={styles.box} />
-                <Text style={styles.entry}>{plain(step.entry)}</Text>
-                <Text style={styles.value}>{plain(step.value)}</Text>
+                <Text style={styles.entry}>{printable(step.entry)}</Text>
+                <Text style={styles.value}>{printable(step.value)}</Text>
               </View>
             ))}
           </View>
@@ -60,7 +57,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
           {sheet.readBacks.map((r) => (
             <View key={r.id} style={styles.row} wrap={false}>
               <Text style={styles.words}>
-                {plain(r.words)}
+                {printable(r.words)}
                 {r.holdS > 0 ? `, held ${r.holdS} s` : ''}
               </Text>
               <Text style={styles.number}>{pct(Math.round(r.predictedPct))}</Text>
@@ -71,7 +68,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
         <Text
           style={styles.foot}
           fixed
-          render={({ pageNumber, totalPages }) => `${sheet.title}   ${pageNumber} / ${totalPages}`}
+          render={({ pageNumber, totalPages }) => `${printable(sheet.title)}   ${pageNumber} / ${totalPages}`}
         />
       </Page>
     </Document>,

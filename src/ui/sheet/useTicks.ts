@@ -1,18 +1,12 @@
 'use client';
 
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { SheetStep } from '@/core/sheets';
+import { keep, readKept } from '../frame/keep';
+
+type Ticks = Record<string, string>;
 
 const listeners = new Set<() => void>();
-const nothing = '{}';
-
-const read = (key: string): string => {
-  try {
-    return localStorage.getItem(key) ?? nothing;
-  } catch {
-    return nothing;
-  }
-};
 
 /**
  * What has been ticked off in this browser. A tick belongs to the value that was typed: when the
@@ -24,24 +18,18 @@ export function useTicks(modelId: string) {
     listeners.add(listener);
     return () => listeners.delete(listener);
   }, []);
+  // As text, so that equal ticks are the same answer.
   const text = useSyncExternalStore(
     subscribe,
-    () => read(key),
-    () => nothing,
+    () => JSON.stringify(readKept<Ticks>(key, 'browser') ?? {}),
+    () => '{}',
   );
-  const ticks = JSON.parse(text) as Record<string, string>;
+  const ticks = useMemo(() => JSON.parse(text) as Ticks, [text]);
   return {
     has: (step: SheetStep) => ticks[step.id] === step.value,
     set(step: SheetStep, on: boolean) {
       const { [step.id]: _, ...others } = ticks;
-      try {
-        localStorage.setItem(
-          key,
-          JSON.stringify(on ? { ...others, [step.id]: step.value } : others),
-        );
-      } catch {
-        // A browser that keeps nothing still shows the sheet; only the ticks are lost.
-      }
+      keep(key, on ? { ...others, [step.id]: step.value } : others, 'browser');
       listeners.forEach((l) => l());
     },
   };
