@@ -375,7 +375,7 @@ export function createModelStore(
         const { setup } = get();
         const next = parseSetup(applyPatch(setup, patch));
         if (!next.ok) return next.problems;
-        if (JSON.stringify(next.value) === JSON.stringify(setup)) return [];
+        if (guardedDifference(setup, next.value).length === 0) return [];
         remember(setup, next.value, label);
         void save(next.value, label);
         return [];

@@ -81,7 +81,9 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
                 <View key={k} style={styles.row} wrap={false}>
                   <View style={styles.box} />
                   <View style={styles.words}>
-                    <Text style={line.sees.length > 0 ? styles.does : {}}>{printable(line.does)}</Text>
+                    <Text style={line.sees.length > 0 ? styles.does : {}}>
+                      {printable(line.does)}
+                    </Text>
                     {line.sees.length > 0 && <Text>{printable(line.sees.join('; '))}</Text>}
                   </View>
                 </View>
@@ -98,7 +100,9 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
         <Text
           style={styles.foot}
           fixed
-          render={({ pageNumber, totalPages }) => `${printable(list.title)}   ${pageNumber} / ${totalPages}`}
+          render={({ pageNumber, totalPages }) =>
+            `${printable(list.title)}   ${pageNumber} / ${totalPages}`
+          }
         />
       </Page>
     </Document>,

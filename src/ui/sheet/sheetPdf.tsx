@@ -68,7 +68,9 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
         <Text
           style={styles.foot}
           fixed
-          render={({ pageNumber, totalPages }) => `${printable(sheet.title)}   ${pageNumber} / ${totalPages}`}
+          render={({ pageNumber, totalPages }) =>
+            `${printable(sheet.title)}   ${pageNumber} / ${totalPages}`
+          }
         />
       </Page>
     </Document>,
