@@ -2,5 +2,10 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
-  test: { include: ['src/**/*.test.ts', 'tests/reference/**/*.test.ts'], testTimeout: 30_000 },
+  test: {
+    isolate: false,
+    maxWorkers: 2,
+    include: ['src/**/*.test.ts', 'tests/reference/**/*.test.ts'],
+    testTimeout: 30_000,
+  },
 });

@@ -20,7 +20,8 @@ describe('the whole product: mountings × reversals × swapped plugs', () => {
     const { cases, first, of } = runProduct(makeSetup(kind), EVERY);
     expect(of).toBeGreaterThan(300);
     expect(cases).toBeGreaterThanOrEqual(Math.floor(of / (FULL ? 1 : EVERY)));
-    expect(first).toBeGreaterThan(0);
+    // How often the truth alone comes first is told of the whole only.
+    if (FULL) expect(first).toBeGreaterThan(cases / 50);
   });
   it.each(['car', 'boat'] as const)('%s', (kind) => {
     const { cases } = runProduct(makeSetup(kind, 'steering-receiver', 'surface-four'));

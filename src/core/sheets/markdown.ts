@@ -2,11 +2,7 @@ import type { Sheet } from './sheet';
 import { pct } from './words';
 
 /** A name may hold anything: what Markdown or HTML would take for its own is written so that it is read. */
-const cell = (text: string) =>
-  text
-    .replace(/\s+/g, ' ')
-    .replace(/[\\`*_{}[\]<>()#+!|~&]/g, '\\$&')
-    .replace(/^([-=]|\d+\.)/, '\\$1');
+const cell = (text: string) => text.replace(/\s+/g, ' ').replace(/[\\`*_[\]<>|~&]/g, '\\$&');
 
 /** The sheet as Markdown, with tick boxes and empty fields for what is read back. */
 export function sheetMarkdown(sheet: Sheet): string {

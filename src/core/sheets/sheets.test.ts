@@ -91,6 +91,10 @@ describe('entry sheets', () => {
     const setup = makeSetup();
     setup.name = 'A | B\n# C';
     expect(sheetMarkdown(sheetFor(setup)).split('\n')[0]).toMatch(/^# A \\\| B # C/);
+    setup.name = '<img src=x onerror=alert(1)> *[a](b)* `c` &lt;';
+    const [title] = sheetMarkdown(sheetFor(setup)).split('\n');
+    // Nothing of it is left that Markdown or HTML would take for its own.
+    expect(title!.replace(/\\./g, '')).not.toMatch(/[<>*_`[\]&|~]/);
   });
 });
 
