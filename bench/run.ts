@@ -5,6 +5,7 @@ import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';
 import { plannerRatio } from './planner';
 import { proofRatios } from './proof';
+import { serverRatios } from './server';
 import { straightLine } from './straight-line';
 import { workshopRatios } from './workshop';
 
@@ -74,3 +75,4 @@ await plannerRatio();
 await proofRatios();
 await diagnosisRatio();
 await workshopRatios();
+await serverRatios();

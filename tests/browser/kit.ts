@@ -8,7 +8,7 @@ import { makeSetup } from '../kit/setups';
  * would type into the picture the server sent.
  */
 export const test = base.extend({
-  page: async ({ page }, use) => {
+  page: async ({ page }, give) => {
     const live = page.locator('html[data-live], main h1:text("Nothing lies here")').first();
     const goto = page.goto.bind(page);
     page.goto = async (url, options) => {
@@ -22,7 +22,7 @@ export const test = base.extend({
       if (/\/models\/(?!new)/.test(page.url())) await live.waitFor({ state: 'attached' });
       return response;
     };
-    await use(page);
+    await give(page);
   },
 });
 

@@ -1,5 +1,6 @@
 export * from './channels';
 export * from './compose';
+export * from './figures';
 export * from './functions';
 export * from './gain-knob';
 export * from './plugs';

@@ -15,6 +15,7 @@ import {
   type Transmitter,
   type Unit,
 } from '../setup';
+import { PANIC_GAIN_PCT } from './figures';
 import type { Assignment } from './channels';
 import { gainPulse } from './wishes/values';
 
@@ -78,9 +79,6 @@ export function chooseHands(
     gear: give(['switch-2', 'switch-3'], wanted.has('gear')),
   };
 }
-
-/** Enough to right a model, not enough to make most of them shake. Common practice, no source. */
-const PANIC_GAIN_PCT = 60;
 
 /** The position of a switch that means "on": pressed, or nearest to the body. */
 const lastPosition = ({ controls }: Transmitter, id: string) =>

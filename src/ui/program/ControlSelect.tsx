@@ -1,4 +1,4 @@
-import type { ControlKind, Setup } from '@/core/setup';
+import { usesOf, type ControlKind, type Setup } from '@/core/setup';
 import { Select } from '../parts/Select';
 
 export const SWITCHES: readonly ControlKind[] = ['switch-2', 'switch-3'];
@@ -8,9 +8,8 @@ export const TURNABLE: readonly ControlKind[] = ['knob', 'slider'];
 /** What else a control does already, so that nobody gives it twice unawares. */
 function usedFor(setup: Setup, id: string): string {
   const purposes = new Set(
-    setup.program.lines
-      .filter((l) => JSON.stringify([l.source, l.when]).includes(`"${id}"`))
-      .map((l) => l.purpose)
+    (usesOf(setup).get(id) ?? [])
+      .map((use) => use.purpose)
       .filter((p) => p !== undefined && p !== 'stick' && p !== 'other'),
   );
   return purposes.size > 0 ? ` (${[...purposes].join(', ')})` : '';

@@ -1,6 +1,12 @@
 'use client';
 
-import { FAILSAFE_CHOICES, PANIC_CHOICES, failsafeSchools, panicWays } from '@/core/plan';
+import {
+  PANIC_GAIN_PCT,
+  FAILSAFE_CHOICES,
+  PANIC_CHOICES,
+  failsafeSchools,
+  panicWays,
+} from '@/core/plan';
 import { FAILSAFE_SCHOOLS, PANIC_WAYS, type FailsafeSchool, type PanicWay } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { ControlSelect, PRESSABLE } from './ControlSelect';
@@ -33,7 +39,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
                     way,
                     holdS: wishes.panic?.holdS ?? 0.3,
                     ...(control ? { control } : {}),
-                    gainPct: wishes.panic?.gainPct ?? 60,
+                    gainPct: wishes.panic?.gainPct ?? PANIC_GAIN_PCT,
                   },
               `Panic: ${PANIC_CHOICES[way].title}`,
             );
@@ -71,7 +77,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
             label="gain while it acts"
             unit="%"
             at="/intents/program/panic/gainPct"
-            value={wishes.panic?.gainPct ?? 60}
+            value={wishes.panic?.gainPct ?? PANIC_GAIN_PCT}
             onCommit={(gainPct) => {
               put({ ...panic, gainPct }, `Panic with gain ${gainPct} %`);
               return undefined;

@@ -1,3 +1,4 @@
+import { PANIC_GAIN_PCT } from '../../plan';
 import { isOn, proofOf } from '../explore';
 import type { Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
@@ -29,8 +30,8 @@ export const panicGain: Rule = {
           { control: panic.at, value: panic.value },
           { waitS: 1.5 },
         ),
-        remedies: rewritten(setup, 'Send a gain of 60 % while panic acts', (w) =>
-          w.panic ? { ...w, panic: { ...w.panic, gainPct: 60 } } : w,
+        remedies: rewritten(setup, `Send a gain of ${PANIC_GAIN_PCT} % while panic acts`, (w) =>
+          w.panic ? { ...w, panic: { ...w.panic, gainPct: PANIC_GAIN_PCT } } : w,
         ).filter(() => proof.rows.some(isOn)),
       },
     ];

@@ -1,4 +1,4 @@
-import { panicWays } from '../../plan';
+import { PANIC_GAIN_PCT, panicWays } from '../../plan';
 import { proofOf } from '../explore';
 import type { Found, Rule } from '../finding';
 import { rewritten, rowWords, witnessOf } from '../witness';
@@ -49,7 +49,7 @@ export const panicHole: Rule = {
                   way,
                   control: panic.id,
                   holdS: w.panic?.holdS ?? 0.2,
-                  gainPct: w.panic?.gainPct ?? 60,
+                  gainPct: w.panic?.gainPct ?? PANIC_GAIN_PCT,
                 },
               }),
             ),
