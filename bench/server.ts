@@ -60,6 +60,8 @@ function bombs(): [string, Uint8Array][] {
 
 /** Prints ratios within one run, and what the worst file costs. */
 export async function serverRatios(): Promise<void> {
+  // Made first: it takes seconds, in which no connection is looked after.
+  const prepared = bombs();
   const folder = mkdtempSync(join(tmpdir(), 'tolvan-bench-'));
   const store = openWorkshop(folder);
   LAKE_HOLLOW.forEach((make, n) => storeModel(store, `model-${n}`, make()));
@@ -87,17 +89,23 @@ export async function serverRatios(): Promise<void> {
       body: JSON.stringify({ ...largeSetup(), name: 'Too large' }),
     });
     const { id } = (await made.json()) as { id: string };
-    void fetch(`${address}/`);
-    const asked = fetch(`${address}/api/models/${id}/paper?what=job`);
-    const beside = await latencies('/api/models/model-2', 8000);
-    console.log(
-      `a request while a model's proof is too large / without it: ${(median(beside) / quiet).toFixed(2)}   (worst ${Math.max(...beside).toFixed(0)} ms)`,
+    await timed('/');
+    const say = (what: string, found: number[]) =>
+      console.log(
+        `a request ${what} / without it: ${(median(found) / quiet).toFixed(2)}   (worst ${Math.max(...found).toFixed(0)} ms)`,
+      );
+    say(
+      'while the shelf works out a model whose proof is too large',
+      await latencies('/api/models/model-2', 6000),
     );
-    await asked;
-    const { status } = await fetch(`${address}/models/${id}/plain`);
-    console.log(`its own page opens: ${status}`);
+    const asked = fetch(`${address}/api/models/${id}/paper?what=job`);
+    say('while somebody waits for its paper as well', await latencies('/api/models/model-2', 6000));
+    await (await asked).arrayBuffer();
+    const own = await fetch(`${address}/models/${id}/plain`);
+    await own.arrayBuffer();
+    console.log(`its own page opens: ${own.status}`);
 
-    for (const [name, zip] of bombs()) {
+    for (const [name, zip] of prepared) {
       const before = memoryOf(server.pid!);
       let most = before;
       const watch = setInterval(() => (most = Math.max(most, memoryOf(server.pid!))), 20);

@@ -137,10 +137,12 @@ test('answers that fail are taken off the screen, offered again and sent by them
   await expect(proven).toHaveCount(0);
   await page.unroute('**/observations');
   await expect(unkept).toHaveCount(0);
-  const { evidence } = (await (await page.request.get(`/api/models/${id}`)).json()) as {
-    evidence: object[];
-  };
-  expect(evidence).toHaveLength(2);
+  await expect
+    .poll(async () => {
+      const reply = await page.request.get(`/api/models/${id}`);
+      return ((await reply.json()) as { evidence: object[] }).evidence.length;
+    })
+    .toBe(2);
 });
 
 test('a preflight check begun before the model was changed elsewhere is kept only as what it was', async ({
@@ -210,6 +212,7 @@ test.describe('no silent ends', () => {
     await expect(page.getByText('Every state was looked at')).toBeVisible();
     // The rig lives in the page as well.
     await page.goto(`/models/${id}/rig`);
+    await expect(page.getByTestId('twin-now')).toBeVisible();
     await page.getByRole('button', { name: 'Raise left wing' }).click();
     await expect(page.getByTestId('twin-last')).toContainText('left wing raised');
   });
