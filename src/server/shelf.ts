@@ -41,10 +41,11 @@ export async function listModels(
   store = workshop(),
   { find = '', most = SHELF_PAGE }: { find?: string; most?: number } = {},
 ): Promise<Shelf> {
-  await Promise.race([
-    workOutLines(store).catch(() => undefined),
-    new Promise((resolve) => setTimeout(resolve, PATIENCE_MS).unref()),
-  ]);
+  const work = workOutLines(store).catch(() => undefined);
+  // Waited for once: work that goes on for longer keeps no page waiting.
+  const leftMs = PATIENCE_MS - (Date.now() - working.get(store)!.sinceMs);
+  if (leftMs > 0)
+    await Promise.race([work, new Promise((resolve) => setTimeout(resolve, leftMs).unref())]);
   const entries = store.shelf.heads(find, most).map((head): ShelfEntry => {
     const line = store.shelf.line<ShelfLine>(head.id, madeOf(head));
     return {
@@ -75,16 +76,16 @@ function overdueWords(checkedAt: string | null): string | undefined {
   return days > OVERDUE_DAYS ? `last preflight check ${days} days ago` : undefined;
 }
 
-const working = new WeakMap<Workshop, Promise<void>>();
+const working = new WeakMap<Workshop, { work: Promise<void>; sinceMs: number }>();
 
 /** Works out every line that is missing or stale, one after another, in the background; once at a time. */
 export function workOutLines(store: Workshop): Promise<void> {
   const going = working.get(store);
-  if (going) return going;
+  if (going) return going.work;
   const work = untilNoneIsStale(store).finally(() => working.delete(store));
   // A shelf that does not wait for it must not be ended by its failure.
   work.catch(() => undefined);
-  working.set(store, work);
+  working.set(store, { work, sinceMs: Date.now() });
   return work;
 }
 
