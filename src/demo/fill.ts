@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { listModels } from '../server/shelf';
+import { workOutLines } from '../server/shelf';
 import { openWorkshop, dataFolder } from '../server/workshop';
 import { LAKE_HOLLOW } from './lake-hollow';
 import { storeModel } from './store';
@@ -9,7 +9,7 @@ const store = openWorkshop(dataFolder());
 if (store.models.count() === 0) {
   for (const make of LAKE_HOLLOW) storeModel(store, randomUUID().slice(0, 8), make());
   // Worked out once, so that the shelf is there at once.
-  await listModels(store);
+  await workOutLines(store);
   console.log(`Demo club put on the shelf: ${LAKE_HOLLOW.length} models.`);
 }
 store.db.close();

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Problem } from '../../core/setup';
@@ -50,20 +50,41 @@ const GRACE_MS = 3000;
 
 const shared = globalThis as { tolvanTasks?: Map<string, Kept> };
 
-const folderOf = () => join(dataFolder(), 'exchange');
+const EXCHANGE = 'exchange';
+/** Each server has a folder of its own: two may work on one database. */
+const folderOf = () => join(dataFolder(), EXCHANGE, String(process.pid));
 const zipOf = (id: string) => join(folderOf(), `${id}.zip`);
 const stagingOf = (id: string) => join(folderOf(), `${id}.staging`);
 
 function tasks(): Map<string, Kept> {
   if (!shared.tolvanTasks) {
     shared.tolvanTasks = new Map();
-    // What an earlier run left behind is of no use to anybody.
-    rmSync(folderOf(), { recursive: true, force: true });
+    sweep();
   }
   mkdirSync(folderOf(), { recursive: true });
   for (const [id, kept] of shared.tolvanTasks)
     if (kept.task.state !== 'working' && kept.forgetAt < Date.now()) forget(id);
   return shared.tolvanTasks;
+}
+
+/** What servers that are gone left behind is of no use to anybody. */
+function sweep(): void {
+  const all = join(dataFolder(), EXCHANGE);
+  if (!existsSync(all)) return;
+  for (const name of readdirSync(all)) {
+    const pid = Number(name);
+    if (pid === process.pid || !isRunning(pid))
+      rmSync(join(all, name), { recursive: true, force: true });
+  }
+}
+
+function isRunning(pid: number): boolean {
+  try {
+    return pid > 0 && process.kill(pid, 0);
+  } catch (error) {
+    // It is somebody else's, and so it is there.
+    return (error as NodeJS.ErrnoException).code === 'EPERM';
+  }
 }
 
 function forget(id: string): void {

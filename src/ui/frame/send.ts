@@ -56,7 +56,7 @@ export async function send<T>(method: string, path: string, body: unknown): Prom
     return {
       ok: false,
       status: 0,
-      problems: [{ path: '', reason: 'the server does not answer; is it still running?' }],
+      problems: [{ path: '', reason: 'the server does not answer' }],
     };
   }
 }

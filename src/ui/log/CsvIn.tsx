@@ -7,6 +7,7 @@ import { FileButton } from '../fields/FileButton';
 import { useModel } from '../frame/modelStore';
 import { reasonsOf, send } from '../frame/send';
 import { Over, OverClose } from '../parts/Over';
+import { NotTaken } from '../parts/NotTaken';
 
 interface Looked {
   text: string;
@@ -55,18 +56,7 @@ export function CsvIn({ onTaken }: { onTaken: () => void }) {
         accept="text/csv,.csv"
         onFile={async (file) => look(await file.text())}
       />
-      {problems.length > 0 && (
-        <div role="alert" className="w-full text-sm">
-          <p className="text-stop font-semibold">This file was not taken in. Nothing changed.</p>
-          <ul className="list-disc pl-5">
-            {problems.slice(0, 8).map((p) => (
-              <li key={p} className="wrap-anywhere">
-                {p}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <NotTaken problems={problems} />
       <Over
         open={looked !== undefined}
         onClose={() => setLooked(undefined)}

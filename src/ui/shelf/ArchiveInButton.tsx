@@ -11,6 +11,7 @@ import { Over, OverClose } from '../parts/Over';
 import { StatusMark } from '../status/StatusMark';
 import { TaskBar } from './TaskBar';
 import { useTask } from './useTask';
+import { NotTaken } from '../parts/NotTaken';
 
 const MARKS: Record<ArchiveChange['does'], { status: 'proven' | 'todo' | 'stop'; words: string }> =
   {
@@ -29,8 +30,7 @@ export function ArchiveInButton() {
   const [looked, setLooked] = useState<Task>();
   const [problems, setProblems] = useState<string[]>([]);
   const { task, follow, stop } = useTask((ended) => {
-    if (ended.state === 'failed')
-      setProblems((ended.problems ?? []).slice(0, 8).map(describeProblem));
+    if (ended.state === 'failed') setProblems((ended.problems ?? []).map(describeProblem));
     else if (ended.state === 'done' && ended.does === 'look') setLooked(ended);
     else if (ended.state === 'done') {
       toast.success('Brought in.');
@@ -42,7 +42,7 @@ export function ArchiveInButton() {
     setProblems([]);
     const reply = await send<Task>('POST', path, body);
     if (reply.ok) follow(reply.value);
-    else setProblems(reply.problems.slice(0, 8).map(describeProblem));
+    else setProblems(reply.problems.map(describeProblem));
   };
   const leave = () => {
     if (looked) void send('DELETE', `/api/archive/tasks/${looked.id}`, undefined);
@@ -67,18 +67,7 @@ export function ArchiveInButton() {
         accept="application/zip,.zip"
         onFile={(file) => begin('/api/archive/in', file)}
       />
-      {problems.length > 0 && (
-        <div role="alert" className="w-full text-sm">
-          <p className="text-stop font-semibold">This file was not taken in. Nothing changed.</p>
-          <ul className="mt-1 list-disc pl-5">
-            {problems.map((p) => (
-              <li key={p} className="wrap-anywhere">
-                {p}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <NotTaken problems={problems} />
       <Over open={preview !== undefined} onClose={leave} title="What it would do" wide>
         <p className="text-soft text-sm">
           Copy of {preview?.madeAt.slice(0, 10)}. Nothing here is taken away or written over.

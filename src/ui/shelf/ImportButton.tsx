@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { describeProblem } from '@/core/setup';
 import { FileButton } from '../fields/FileButton';
 import { send } from '../frame/send';
+import { NotTaken } from '../parts/NotTaken';
 
 /** Takes a Setup file as a new model; what is wrong with it is said here, path by path. */
 export function ImportButton() {
@@ -19,21 +20,10 @@ export function ImportButton() {
           const text = await file.text();
           const reply = await send<{ id: string }>('POST', '/api/import', text);
           if (reply.ok) router.push(`/models/${reply.value.id}/directions`);
-          else setProblems(reply.problems.slice(0, 8).map(describeProblem));
+          else setProblems(reply.problems.map(describeProblem));
         }}
       />
-      {problems.length > 0 && (
-        <div role="alert" className="card border-stop mt-2 max-w-xl text-sm">
-          <p className="text-stop font-semibold">This file was not taken in. Nothing changed.</p>
-          <ul className="mt-1 list-disc pl-5">
-            {problems.map((p) => (
-              <li key={p} className="wrap-anywhere">
-                {p}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      <NotTaken problems={problems} card />
     </div>
   );
 }
