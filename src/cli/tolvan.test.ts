@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import Papa from 'papaparse';
 import { wished } from '../../tests/kit/order-faults';
 import { makeSetup } from '../../tests/kit/setups';
+import { run } from './run';
 
 const folder = mkdtempSync(join(tmpdir(), 'tolvan-cli-'));
 
@@ -16,16 +17,23 @@ function file(name: string, content: unknown): string {
 }
 
 function tolvan(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', 'src/cli/tolvan.ts', ...words],
-    { encoding: 'utf8' },
-  );
-  const complaints = stderr.split('\n').filter((l) => l !== '');
-  return { status, stdout, complaints };
+  const { status, stdout, stderr } = run(words);
+  return { status, stdout, complaints: stderr.split('\n').filter((l) => l !== '') };
 }
 
 describe('tolvan', () => {
+  it('says on the command line what it found, and ends with how it went', () => {
+    const ask = (...words: string[]) =>
+      spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/tolvan.ts', ...words], {
+        encoding: 'utf8',
+      });
+    const good = ask('validate', file('good.json', makeSetup()));
+    expect(good).toMatchObject({ status: 0, stderr: '' });
+    expect(JSON.parse(good.stdout)).toMatchObject({ ok: true, name: 'Test model' });
+    const bad = ask('validate', join(folder, 'nowhere.json'));
+    expect(bad).toMatchObject({ status: 2, stdout: '' });
+    expect(bad.stderr).toContain('cannot read');
+  });
   it('validates a good file', () => {
     const { status, stdout } = tolvan('validate', file('good.json', makeSetup()));
     expect(status).toBe(0);

@@ -1,0 +1,100 @@
+import { readFileSync } from 'node:fs';
+import {
+  ENTRY_STYLES,
+  describeProblem,
+  readSetup,
+  type EntryStyle,
+  type Problem,
+  type Setup,
+} from '../core/setup';
+import { usualWishes, writeWishes } from '../core/plan';
+import { sheetFor, sheetMarkdown } from '../core/sheets';
+import { checkDirections } from './check';
+import { combinationCsv, combinationTable } from './table';
+
+const USAGE =
+  'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
+  `${ENTRY_STYLES.join('|')}]`;
+
+/** What a command says and how it went: 0 well, 1 something to fix, 2 unusable. */
+export interface Outcome {
+  status: 0 | 1 | 2;
+  stdout: string;
+  stderr: string;
+}
+
+/** The command cannot be done; the first problem is said in one line. */
+class Unusable extends Error {
+  constructor(problems: readonly Problem[]) {
+    super(describeProblem(problems[0]!));
+  }
+}
+
+const json = (value: unknown) => JSON.stringify(value, null, 2) + '\n';
+const well = (stdout: string, notes: readonly string[] = []): Outcome => ({
+  status: 0,
+  stdout,
+  stderr: notes.map((n) => `${n}\n`).join(''),
+});
+
+function load(file: string): Setup {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    throw new Unusable([{ path: '', reason: `cannot read ${file}: ${code}` }]);
+  }
+  const result = readSetup(text);
+  if (!result.ok) throw new Unusable(result.problems);
+  return result.value;
+}
+
+/** The value after --style; undefined for the transmitter's own. */
+function styleAsked(flags: readonly string[]): EntryStyle | undefined {
+  const at = flags.indexOf('--style');
+  if (at < 0) return undefined;
+  const known = ENTRY_STYLES.find((s) => s === flags[at + 1]);
+  if (!known)
+    throw new Unusable([
+      { path: '', reason: `--style must be one of: ${ENTRY_STYLES.join(', ')}` },
+    ]);
+  return known;
+}
+
+type Command = (setup: Setup, flags: readonly string[]) => Outcome;
+
+/** Every command there is; each works on one Setup file. */
+const COMMANDS: Record<string, Command> = {
+  validate: ({ name, format, version }) => well(json({ ok: true, name, format, version })),
+  check(setup) {
+    const report = checkDirections(setup);
+    return { ...well(json(report)), status: report.ok ? 0 : 1 };
+  },
+  table: (setup, flags) =>
+    well(flags.includes('--csv') ? combinationCsv(setup) : json(combinationTable(setup))),
+  plan(setup) {
+    const written = writeWishes(setup, setup.intents.program ?? usualWishes(setup));
+    if (!written.ok)
+      throw new Unusable(
+        written.reasons.map((reason, i) => ({
+          path: written.paths[i] ?? '/intents/program',
+          reason,
+        })),
+      );
+    return well(json(written.setup), written.notes);
+  },
+  sheet: (setup, flags) => well(sheetMarkdown(sheetFor(setup, styleAsked(flags)))),
+};
+
+/** Does what the words ask. @param words command, file, flags */
+export function run([command = '', file, ...flags]: readonly string[]): Outcome {
+  try {
+    const known = Object.hasOwn(COMMANDS, command) ? COMMANDS[command] : undefined;
+    if (!known || file === undefined) throw new Unusable([{ path: '', reason: USAGE }]);
+    return known(load(file), flags);
+  } catch (error) {
+    if (!(error instanceof Unusable)) throw error;
+    return { status: 2, stdout: '', stderr: `${error.message}\n` };
+  }
+}
