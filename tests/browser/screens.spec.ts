@@ -40,7 +40,7 @@ test('every station is as wide as its window, on a desk and on two phones, witho
   }
 });
 
-for (const { id, title } of share(STATIONS, 3))
+for (const { id, title } of share(STATIONS, 5))
   test(`${title}: accessible`, async ({ page }) => {
     await page.goto(`${await loonPath(page)}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();

@@ -6,7 +6,7 @@ import { runProduct } from '../kit/whole-product';
 vi.setConfig({ testTimeout: 600_000 });
 
 /** Of the whole product, as much as a usual run takes. */
-const EVERY = 24;
+const EVERY = 60;
 
 describe('the whole product: mountings × reversals × swapped plugs', () => {
   it.each([

@@ -53,7 +53,7 @@ describe('a unit fixed otherwise than written down', () => {
     '%s: put right with any one rod on the other side as well',
     (kind) => {
       const written = makeSetup(kind);
-      for (const mounting of share(others, 4))
+      for (const mounting of share(others, 8))
         for (const rod of factAtoms(written).filter((a) => a.place === 'linkage')) {
           const model = applyPatch(mounted(written, mounting), rod.patch);
           const found = diagnose(written, watchAs(written, model, true));
