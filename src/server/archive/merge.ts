@@ -73,7 +73,7 @@ function changeOf(
       staged.addVersions(id, 0);
       staged.addEvidence(id);
       if (plain) staged.addLog(id);
-      else addLines(store, id, [], staged);
+      else addLines(store, id, staged);
     }
     return {
       id,
@@ -109,8 +109,8 @@ function changeOf(
       };
 }
 
-function addLines(store: Workshop, id: string, own: [], staged: Staged): void {
-  for (const entry of mergeLines(own, staged.logRows(id).map(logFromRow)).add)
+function addLines(store: Workshop, id: string, staged: Staged): void {
+  for (const entry of mergeLines([], staged.logRows(id).map(logFromRow)).add)
     store.log.add(id, entry);
 }
 

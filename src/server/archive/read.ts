@@ -17,6 +17,7 @@ import {
   MOST_JSON_BYTES,
   MOST_MANIFEST_BYTES,
   NAME,
+  Ended,
   UNWATCHED,
   VersionSchema,
   goOn,
@@ -105,7 +106,7 @@ function entriesOf(zip: ZipFile, watcher: Watcher): Promise<Map<string, Entry>> 
     zip.on('entry', (entry: Entry) => {
       const name = entry.fileName;
       if (name !== 'tolvan.db') bytes += entry.uncompressedSize;
-      if (watcher.ended()) reject(refuse('', 'ended'));
+      if (watcher.ended()) reject(new Ended('ended'));
       else if (!NAME.test(name))
         reject(refuse(`/${name.slice(0, 80)}`, 'a file this format does not have'));
       else if (entries.has(name)) reject(refuse(`/${name}`, 'is in the archive twice'));

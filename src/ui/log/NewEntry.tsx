@@ -47,7 +47,7 @@ function nowLocal(): string {
 export function NewEntry({ onKept }: { onKept: () => void }) {
   const id = useModel((s) => s.id);
   const refresh = useModel((s) => s.refresh);
-  const ground = useModel((s) => kindOf(s.setup.airframe).onSurface);
+  const ground = useModel((s) => kindOf(s.setup.airframe).outing === 'run');
   const draft = `log:${id}`;
   const { register, handleSubmit, control, setValue, reset } = useForm<Fields>({
     defaultValues: { kind: 'flight', at: nowLocal(), ...EMPTY },
