@@ -20,6 +20,8 @@ export interface Chain {
   layout: Layout;
   /** One moment: reads stimulus and memory, writes memory and frame, keeps nothing of its own. */
   step(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+  /** The rest of a moment from pulses that arrived: unit, servos and motors for `frame.receivedUs`. */
+  fromLink(stimulus: Stimulus, memory: Memory, frame: Frame): void;
   newMemory(): Memory;
   newFrame(): Frame;
   /** Nobody touches anything: controls at rest, model level and still, link up, no time passing. */
@@ -41,6 +43,10 @@ export function compileChain(setup: Setup): Chain {
       program(stimulus, memory, frame);
       outputs(frame);
       link(stimulus.linkUp, memory, frame);
+      unit(stimulus, memory, frame);
+      actuators(frame);
+    },
+    fromLink(stimulus, memory, frame) {
       unit(stimulus, memory, frame);
       actuators(frame);
     },

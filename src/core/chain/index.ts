@@ -3,6 +3,8 @@ export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export { positionWord, positionsOf, switchPosition, switchValue } from './conditions';
 export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
+export { workOrder } from './program';
+export { outputOf, sentUs, shapeOf, STEP_PCT, type CompiledOutput } from './outputs';
 export { curveAt } from './lines';
 export { carriedChannels } from './link';
 export { edgeMm, hornDeg } from '../linkage';

@@ -31,31 +31,78 @@ export function activeChannels(setup: Setup): number[] {
   return [...new Set(named)].filter((c) => c <= setup.transmitter.channels).sort((a, b) => a - b);
 }
 
+/** The last stage of one channel, as the transmitter has it; channel 1 is index 0. */
+export interface CompiledOutput {
+  at: number;
+  reversed: boolean;
+  subtrimPct: number;
+  minPct: number;
+  maxPct: number;
+  /** It knows three values and nothing between. */
+  stepped: boolean;
+}
+
+/** How a channel leaves the transmitter, whether or not anything is said about it. */
+export function outputOf(setup: Setup, channel: number): CompiledOutput {
+  const { throttleReversedInside, defaultOrder, switchOnly } = setup.transmitter;
+  const output = setup.program.outputs.find((o) => o.channel === channel);
+  const inside = throttleReversedInside && defaultOrder[channel - 1] === 'throttle';
+  return {
+    at: channel - 1,
+    reversed: (output?.reversed ?? false) !== inside,
+    subtrimPct: output?.subtrimPct ?? 0,
+    minPct: output?.minPct ?? -100,
+    maxPct: output?.maxPct ?? 100,
+    stepped: switchOnly.includes(channel),
+  };
+}
+
 /** Third link: what the transmitter sends. */
 export function compileOutputs(setup: Setup): (frame: Frame) => void {
-  const { pulse, throttleReversedInside, defaultOrder, switchOnly } = setup.transmitter;
-  const outputs = activeChannels(setup).map((channel) => {
-    const output = setup.program.outputs.find((o) => o.channel === channel);
-    const inside = throttleReversedInside && defaultOrder[channel - 1] === 'throttle';
-    return {
-      at: channel - 1,
-      reversed: (output?.reversed ?? false) !== inside,
-      subtrimPct: output?.subtrimPct ?? 0,
-      minPct: output?.minPct ?? -100,
-      maxPct: output?.maxPct ?? 100,
-      stepped: switchOnly.includes(channel),
-    };
-  });
+  const { pulse } = setup.transmitter;
+  const outputs = activeChannels(setup).map((channel) => outputOf(setup, channel));
   const scale = pulse.usAt100 / 100;
   const centre = pulse.centreUs;
   return (frame) => {
     const { channelsPct, sentUs } = frame;
     for (let i = 0; i < outputs.length; i++) {
       const o = outputs[i]!;
-      let value = channelsPct[o.at]!;
-      // A switch-only channel knows three values and nothing between.
-      if (o.stepped) value = value < -50 ? -100 : value > 50 ? 100 : 0;
+      const value = o.stepped ? stepOf(channelsPct[o.at]!) : channelsPct[o.at]!;
       sentUs[o.at] = centre + shapeOutput(o, value) * scale;
     }
   };
+}
+
+/** A switch-only channel knows three values; where it goes from one to the next, in percent. */
+export const STEP_PCT = 50;
+const stepOf = (pct: number): number => (pct < -STEP_PCT ? -100 : pct > STEP_PCT ? 100 : 0);
+
+/** Pulse of a channel for what its lines gave, in microseconds. */
+export function sentUs(
+  pulse: Setup['transmitter']['pulse'],
+  output: CompiledOutput,
+  valuePct: number,
+): number {
+  return pulseUs(pulse, shapeOutput(output, output.stepped ? stepOf(valuePct) : valuePct));
+}
+
+/**
+ * What the lines must give for a pulse, found by halving: the last stage rises, or falls, all the way.
+ * @param loPct @param hiPct between which the pulse is passed
+ */
+export function shapeOf(
+  pulse: Setup['transmitter']['pulse'],
+  output: CompiledOutput,
+  us: number,
+  loPct: number,
+  hiPct: number,
+): number {
+  let [lo, hi] = [loPct, hiPct];
+  const rising = sentUs(pulse, output, hi) > sentUs(pulse, output, lo);
+  for (let i = 0; i < 60; i++) {
+    const mid = (lo + hi) / 2;
+    if (sentUs(pulse, output, mid) > us === rising) hi = mid;
+    else lo = mid;
+  }
+  return (lo + hi) / 2;
 }

@@ -20,13 +20,28 @@ const step = (part: Partial<Step>): Step => ({
 });
 
 /**
- * Compiles variables, inputs, logic and channels into one list of steps, each after everything it
- * reads. The validator has already refused programs that go round in a circle.
+ * Everything a program works out in a frame, each after everything it reads; variables, which read
+ * controls only, are not among it. The validator has refused programs that go round in a circle.
  */
+export function workOrder(program: Setup['program']): Worked[] {
+  const order: Worked[] = [];
+  const done = new Set<string>();
+  const need = (of: Worked): void => {
+    if (of.kind === 'variable' || done.has(nameOfWorked(of))) return;
+    done.add(nameOfWorked(of));
+    readsOf(program, of).filter(isWorked).forEach(need);
+    order.push(of);
+  };
+  program.inputs.forEach(({ id }) => need({ kind: 'input', id }));
+  program.logic.forEach(({ id }) => need({ kind: 'logic', id }));
+  program.lines.forEach(({ channel }) => need({ kind: 'channel', channel }));
+  return order;
+}
+
+/** Compiles variables, inputs, logic and channels into one list of steps, in the order of work. */
 export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
   const { program } = setup;
   const steps: Step[] = [];
-  const done = new Set<string>();
 
   const make = (of: Worked): Partial<Step> => {
     switch (of.kind) {
@@ -39,13 +54,6 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
       case 'variable':
         return {};
     }
-  };
-  const need = (of: Worked): void => {
-    // Variables stand before everything else: they read controls only.
-    if (of.kind === 'variable' || done.has(nameOfWorked(of))) return;
-    done.add(nameOfWorked(of));
-    readsOf(program, of).filter(isWorked).forEach(need);
-    steps.push(step(make(of)));
   };
 
   program.variables.forEach((variable, i) => {
@@ -60,9 +68,7 @@ export function compileProgram(setup: Setup, layout: Layout): ProgramStep {
       }),
     );
   });
-  program.inputs.forEach(({ id }) => need({ kind: 'input', id }));
-  program.logic.forEach(({ id }) => need({ kind: 'logic', id }));
-  program.lines.forEach(({ channel }) => need({ kind: 'channel', channel }));
+  workOrder(program).forEach((of) => steps.push(step(make(of))));
 
   return (stimulus, memory, frame) => {
     for (let i = 0; i < steps.length; i++) {

@@ -1,43 +1,47 @@
-import { allReads, type Read, type Setup } from '../../setup';
+import { workOrder } from '../../chain';
+import { allReads, nameOfWorked, type Read, type Setup, type Worked } from '../../setup';
 
-/** Everything that can affect a set of channels: the rest need not be multiplied. */
+/** Everything that can affect some channels or logic: the rest need not be multiplied. */
 export interface Cone {
-  /** Positions in the transmitter's control list. */
-  controls: number[];
-  /** Those among them that are only compared with thresholds: their values matter by the outcome. */
-  compared: number[];
-  /** Positions in the program's logic list. */
-  logic: number[];
+  /** Positions in the transmitter's control list, trims among them. */
+  controls: readonly number[];
+  /** Positions in the program's lists. */
+  logic: readonly number[];
+  variables: readonly number[];
+  /** What is worked out, in the order of work. */
+  order: readonly Worked[];
 }
 
-/**
- * Follows what channels are made of, back to the controls. Trims are left out: they shift values by little and are looked at by the margin rule.
- * @param channels 1-based
- */
-export function coneOf(setup: Setup, channels: readonly number[]): Cone {
+/** Controls that stand somewhere between their ends; the others have positions. */
+const BETWEEN = new Set(['stick', 'knob', 'slider', 'trim']);
+export const isContinuous = (setup: Setup, at: number): boolean =>
+  BETWEEN.has(setup.transmitter.controls[at]!.kind);
+
+/** Follows reads back to the controls. */
+export function coneOfReads(setup: Setup, from: readonly Read[]): Cone {
   const { program, transmitter } = setup;
-  const direct = new Set<string>();
-  const compared = new Set<string>();
-  const logic = new Set<string>();
-  const from = channels.map((channel): Read => ({ kind: 'channel', channel, path: [] }));
-  for (const read of allReads(program, from)) {
-    if (read.kind === 'control' && !read.trim) (read.compared ? compared : direct).add(read.id);
-    if (read.kind === 'logic') logic.add(read.id);
-  }
-  const positions = (wanted: (id: string) => boolean) =>
-    transmitter.controls.flatMap((c, i) => (wanted(c.id) && c.kind !== 'trim' ? [i] : []));
+  const reads = allReads(program, from);
+  const named = (kind: 'control' | 'logic' | 'variable') =>
+    new Set(reads.flatMap((r) => (r.kind === kind ? [r.id] : [])));
+  const at = (list: readonly { id: string }[], ids: ReadonlySet<string>) =>
+    list.flatMap(({ id }, i) => (ids.has(id) ? [i] : []));
+  const worked = new Set(reads.flatMap((r) => (r.kind === 'control' || r.kind === 'curve' ? [] : [nameOfWorked(r)])));
   return {
-    controls: positions((id) => direct.has(id) || compared.has(id)),
-    compared: positions((id) => compared.has(id) && !direct.has(id)),
-    logic: program.logic.flatMap((l, i) => (logic.has(l.id) ? [i] : [])),
+    controls: at(transmitter.controls, named('control')),
+    logic: at(program.logic, named('logic')),
+    variables: at(program.variables, named('variable')),
+    order: workOrder(program).filter((of) => worked.has(nameOfWorked(of))),
   };
 }
 
-/** The cone of several taken together. */
-export const joined = (...cones: readonly Cone[]): Cone => ({
-  controls: [...new Set(cones.flatMap((c) => c.controls))].toSorted((a, b) => a - b),
-  compared: [...new Set(cones.flatMap((c) => c.compared))]
-    .filter((at) => cones.every((c) => !c.controls.includes(at) || c.compared.includes(at)))
-    .toSorted((a, b) => a - b),
-  logic: [...new Set(cones.flatMap((c) => c.logic))].toSorted((a, b) => a - b),
-});
+/** Everything that can affect channels. @param channels 1-based */
+export const coneOf = (setup: Setup, channels: readonly number[]): Cone =>
+  coneOfReads(
+    setup,
+    channels.map((channel): Read => ({ kind: 'channel', channel, path: [] })),
+  );
+
+/** Two numbers of memory tell the states of an entry apart; only these operations have any. */
+const REMEMBERING = new Set(['latch', 'edge', 'delay', 'toggles']);
+export const remembers = (setup: Setup, logic: number): boolean =>
+  REMEMBERING.has(setup.program.logic[logic]!.op);
