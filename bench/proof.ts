@@ -76,7 +76,7 @@ export async function proofRatios(): Promise<void> {
     `compiled program against the tree-walking oracle: ${(latency('oracle') / latency('compiled')).toFixed(0)} times as fast   (aim ≥ 20)`,
   );
   console.log(
-    `proof: ${proof.visited} states visited of ${proof.spanned} the cone spans, ${unreducedCount(setup).toExponential(1)} without the reduction`,
+    `proof: ${proof.visited} cells of the orders, ${unreducedCount(setup).toExponential(1)} combinations without partition and cones`,
   );
   console.log(
     `states proved a second: ${((proof.visited / latency('proof')) * 1000).toExponential(1)}; all rules together cost ${(latency('rules') / latency('proof')).toFixed(1)} times the proof`,

@@ -10,21 +10,30 @@ export function combinationTable(setup: Setup) {
     complete: proof.complete,
     visited: proof.visited,
     unreduced: proof.unreduced,
+    requirements: proof.results.map(({ id, must, states, failures, leftOut }) => ({
+      id,
+      must,
+      states,
+      failures: failures.map((f) => f.says),
+      leftOut,
+    })),
     masterOff: proof.masterOff,
     rows: proof.rows.map((row) => ({
-      ...Object.fromEntries(proof.controls.map((id, i) => [id, row.values[i]!])),
+      ...Object.fromEntries(
+        proof.controls.map((id, i) => [
+          id,
+          row.hi[i]! > row.lo[i]! ? `${round(row.lo[i]!)} to ${round(row.hi[i]!)}` : row.values[i]!,
+        ]),
+      ),
       remembered: row.remembered.join('; '),
       mode: row.mode,
       gainRollPct: round(row.gainPct[0]),
       gainPitchPct: round(row.gainPct[1]),
       gainYawPct: round(row.gainPct[2]),
-      motorLowPct: round(row.motorLowPct),
-      motorFullPct: round(row.motorFullPct),
       panicRighted: row.panic ? row.panic.righted : null,
       panicMode: row.panic ? row.panic.mode : null,
       panicAfterMs: row.panic ? row.panic.afterMs : null,
       lostMode: row.lost.mode,
-      lostMotorPct: round(row.lost.motorPct),
     })),
   };
 }

@@ -1,6 +1,6 @@
 import { compileChain } from '@/core/chain';
 import type { Setup } from '@/core/setup';
-import { cellsHolding, coneOf, tableOf, watchOf } from '@/core/verify/explore/index2';
+import { cellsHolding, coneOf, tableOf, watchOf } from '@/core/verify/explore';
 import { randomOf } from './random-program';
 
 /** What hands that move anywhere found that the table does not say. */

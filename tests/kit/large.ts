@@ -4,6 +4,12 @@ import { makeSetup } from './setups';
 /** A program whose proof is larger than anybody can wait for: eleven latches in one channel. */
 export function largeSetup(latches = 11): Setup {
   const setup = makeSetup();
+  addLatches(setup, latches);
+  return setup;
+}
+
+/** Latches that each shift the mode channel a little, worked by switches all over the transmitter. */
+export function addLatches(setup: Setup, latches: number): void {
   const mode = setup.program.outputs.find((o) => o.carries === 'mode')!.channel;
   const switches = setup.transmitter.controls.filter((c) => c.kind.startsWith('switch'));
   for (let n = 0; n < latches; n++) {
@@ -34,5 +40,4 @@ export function largeSetup(latches = 11): Setup {
       purpose: 'other',
     });
   }
-  return setup;
 }

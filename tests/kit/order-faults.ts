@@ -1,3 +1,4 @@
+import { addLatches } from './large';
 import { UNITS, TRANSMITTERS, buildAirframe, usualAnswers } from '@/core/catalogue';
 import { composeSetup, usualWishes, writeWishes } from '@/core/plan';
 import type { Line, ProgramWishes, Setup } from '@/core/setup';
@@ -516,24 +517,11 @@ export const ORDER_FAULTS: Fault[] = [
       Object.assign(lineOf(s, 'gain-knob'), { weightPct: 50, offsetPct: 30 });
     },
   ],
-  ...(['sticks', 'knobs', 'gains'] as const).map((what): Fault => [
+  ...([8, 9, 11] as const).map((latches): Fault => [
     'proof',
-    `everything reaches the ${what}`,
+    `${latches} latches in one channel`,
     wished,
-    (s) => {
-      const channel = what === 'gains' ? 5 : 6;
-      const all = s.transmitter.controls.filter((c) => c.kind !== 'trim');
-      // Weights of nothing still tie everything to everything.
-      for (const c of what === 'knobs' ? all : all.toReversed())
-        s.program.lines.push({
-          id: `tie-${c.id}`,
-          channel,
-          source: { kind: 'control', id: c.id },
-          weightPct: 0,
-          offsetPct: 0,
-          op: 'add',
-        });
-    },
+    (s) => addLatches(s, latches),
   ]),
 ];
 

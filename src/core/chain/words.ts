@@ -1,4 +1,4 @@
-import type { Control, Surface, Setup } from '../setup';
+import type { Control, Mode, Surface, Setup } from '../setup';
 import { positionWord, switchPosition } from './conditions';
 import type { Frame } from './frame';
 
@@ -18,6 +18,17 @@ export function movementOf(surface: Pick<Surface, 'role'>, deg: number): Movemen
   if (isUpright(surface)) return deg > 0 ? 'left' : 'right';
   return deg > 0 ? 'down' : 'up';
 }
+
+/** Modes in the middle of a sentence. */
+export const MODE_WORDS: Readonly<Record<Mode, string>> = {
+  off: 'off',
+  rate: 'rate damping',
+  hold: 'attitude hold',
+  level: 'self-levelling',
+  trainer: 'level trainer',
+  home: 'return home',
+  hover: 'hover',
+};
 
 /** "left aileron 12° up" */
 export function describeSurface(surface: Surface, deg: number): string {

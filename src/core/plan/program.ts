@@ -63,7 +63,7 @@ export function chooseHands(
     return found;
   };
   const three = unit.settings.slots.length > 2;
-  return {
+  const hands = {
     mode: give(three ? ['switch-3', 'switch-2'] : ['switch-2', 'switch-3'], wanted.has('mode')),
     throttleCut: give(['switch-2', 'switch-3'], airframe.motors.length > 0),
     mode2: give(['switch-2', 'switch-3'], wanted.has('mode2')),
@@ -76,8 +76,10 @@ export function chooseHands(
       ['switch-3', 'switch-2', 'slider'],
       wanted.has('flap') || wanted.has('flaperon-left'),
     ),
-    gear: give(['switch-2', 'switch-3'], wanted.has('gear')),
+    gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
   };
+  // With nothing left, gear goes with the flaps.
+  return { ...hands, gear: hands.gear ?? (wanted.has('gear') ? hands.flap : undefined) };
 }
 
 /** The position of a switch that means "on": pressed, or nearest to the body. */

@@ -77,7 +77,8 @@ const TABLE = {
   'flaperon-right': { role: 'steering', words: 'right flaperon', axes: { roll: 1 } },
   flap: { role: 'device', words: 'flaps', switched: true },
   flap2: { role: 'device', words: 'second flap', standIn: 'flap', switched: true },
-  gear: { role: 'device', words: 'gear', switched: true },
+  // Without a channel of its own it goes with the flaps.
+  gear: { role: 'device', words: 'gear', standIn: 'flap', switched: true },
   wheel: { role: 'steering', words: 'wheel', axes: { yaw: 1 }, standIn: 'rudder' },
   steering: {
     role: 'steering',

@@ -1,5 +1,7 @@
 import type { PatchOperation } from '../patch';
 import type { Setup } from '../setup';
+import type { Proof } from './proof';
+import type { About } from './requirements';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
@@ -29,17 +31,23 @@ export interface Found {
   where: string;
   witness?: Witness;
   remedies: Remedy[];
+  /** What it is about: failures of the rule's requirements that agree with it are explained by it. */
+  about?: About;
 }
 
 export interface Finding extends Found {
-  /** Id of the rule, as in the table of mistakes. */
+  /** Id of the rule, as in the table of mistakes; of the requirement where no rule knows why. */
   rule: string;
+  /** Requirements that fail because of it. */
+  requirements: string[];
 }
 
-/** One mistake to catch. The message stands beside the check. */
+/** One mistake to explain. The message stands beside the check. */
 export interface Rule {
   id: string;
   title: string;
   why: string;
-  check(setup: Setup): Found[];
+  /** Requirements that fail when this mistake is made. */
+  explains?: readonly string[];
+  check(setup: Setup, proof: Proof): Found[];
 }

@@ -1,5 +1,8 @@
 import type { Setup } from '../setup';
 import type { Finding, Rule } from './finding';
+import { judged } from './judge';
+import { offered } from './offer';
+import { REQUIREMENTS } from './requirements';
 import { bandEdge } from './rules/band-edge';
 import { brush } from './rules/brush';
 import { bumpedGain } from './rules/bumped-gain';
@@ -38,6 +41,8 @@ import { stabilizedFlaps } from './rules/stabilized-flaps';
 
 export type { Finding, Remedy, Rule, Severity, Witness, WitnessStep } from './finding';
 export * from './explore';
+export * from './proof';
+export { REQUIREMENTS, type Failure, type PanicAnswer, type Requirement } from './requirements';
 export { rowWords, witnessOf } from './witness';
 
 /** Every rule; a new one is a file and a line here. */
@@ -84,11 +89,24 @@ export const RULES: readonly Rule[] = [
   tooMany,
 ];
 
-const ORDER = ['stop', 'caution', 'note'];
+const known = new WeakMap<Setup, Finding[]>();
 
-/** All findings, worst first. */
+/** All findings, worst first, each with the repairs that pass the door. Setups are immutable. */
 export function verify(setup: Setup): Finding[] {
-  return RULES.flatMap((rule) =>
-    rule.check(setup).map((found): Finding => ({ ...found, rule: rule.id })),
-  ).toSorted((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
+  const found = known.get(setup) ?? offered(setup, judged(setup, RULES), RULES);
+  known.set(setup, found);
+  return found;
+}
+
+/** The same without repairs, for lists that only count: nothing is tried. */
+export const findingsOf = (setup: Setup): Finding[] => judged(setup, RULES);
+
+/** What a finding stands for, by its id: a mistake of the table, or a requirement nothing explains. */
+export function reasonOf(id: string): { title: string; why: string } {
+  const rule = RULES.find((r) => r.id === id);
+  if (rule) return rule;
+  const requirement = REQUIREMENTS.find((r) => r.id === id);
+  return requirement
+    ? { title: requirement.title, why: requirement.must }
+    : { title: id, why: '' };
 }

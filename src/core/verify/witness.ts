@@ -2,18 +2,21 @@ import { controlWords } from '../chain';
 import { difference } from '../patch';
 import { usualWishes, writeWishes } from '../plan';
 import type { ProgramWishes, Setup } from '../setup';
-import type { Move, Proof, ProofRow } from './explore';
+import type { Move } from './explore';
 import type { Remedy, Witness, WitnessStep } from './finding';
+import type { Proof, ProofRow } from './proof';
 
 /** A row of the proof in words: its switches, and what is remembered. */
 export function rowWords(setup: Setup, proof: Proof, row: ProofRow): string {
   const controls = proof.controls.flatMap((id, i) => {
     const control = setup.transmitter.controls.find((c) => c.id === id)!;
     const value = row.values[i]!;
-    // Sticks let go and buttons not pressed go without saying.
+    // Sticks let go, knobs that may stand anywhere and buttons not pressed go without saying.
     const idle =
-      (control.kind === 'stick' || control.kind === 'momentary') && value === control.rest;
-    return idle ? [] : [controlWords(control, value)];
+      (control.kind === 'stick' || control.kind === 'momentary' || control.kind === 'trim') &&
+      value === control.rest;
+    const anywhere = row.hi[i]! - row.lo[i]! >= 199;
+    return idle || anywhere ? [] : [controlWords(control, Math.round(value))];
   });
   return [...controls, ...row.remembered].join(', ') || 'everything at rest';
 }

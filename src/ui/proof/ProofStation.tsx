@@ -6,7 +6,7 @@ import { useMemo, useRef, useState } from 'react';
 import { positionWord, switchPosition } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import { controlWords } from '@/core/chain';
-import { witnessOf, type Proof, type ProofRow } from '@/core/verify';
+import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
 import { Choice } from '../fields/Choice';
 import { Findings, witnessHref } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
@@ -15,7 +15,7 @@ import { MODE_WORDS } from '../unit/words';
 import { Select } from '../parts/Select';
 
 const ROW_PX = 44;
-type Only = 'all' | 'panic' | 'motor' | 'on';
+type Only = 'all' | 'panic' | 'on';
 type GroupBy = 'none' | 'mode' | 'lost' | 'first';
 type Item = { group: string; count: number } | { row: ProofRow; at: number };
 
@@ -109,7 +109,6 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
     const keep = (row: ProofRow) =>
       (only === 'all' ||
         (only === 'panic' && row.panic !== undefined && !row.panic.righted) ||
-        (only === 'motor' && row.motorFullPct > 5) ||
         (only === 'on' && row.mode !== 'off')) &&
       text
         .toLowerCase()
@@ -143,12 +142,11 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
     ...controls.map((c) => c.label),
     'Mode',
     'Gain roll / pitch / yaw',
-    'Motor low / full',
     ...(hasPanic ? ['Panic'] : []),
     'Link lost',
     '',
   ];
-  const template = `${controls.map(() => 'minmax(5.5rem,1fr)').join(' ')} minmax(7rem,1fr) minmax(9rem,1fr) minmax(7rem,1fr) ${hasPanic ? 'minmax(9rem,1.2fr) ' : ''}minmax(8rem,1fr) 6.5rem`;
+  const template = `${controls.map(() => 'minmax(5.5rem,1fr)').join(' ')} minmax(7rem,1fr) minmax(9rem,1fr) ${hasPanic ? 'minmax(9rem,1.2fr) ' : ''}minmax(8rem,1fr) 6.5rem`;
 
   return (
     <section className="card" aria-labelledby="table-title">
@@ -170,7 +168,6 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
           <Select value={only} onChange={(e) => setOnly(e.target.value as Only)}>
             <option value="all">all</option>
             <option value="on">where the unit is on</option>
-            <option value="motor">where the motor is live</option>
             {hasPanic && <option value="panic">where panic fails</option>}
           </Select>
         </label>
@@ -256,9 +253,6 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                   <span role="cell" className="font-num">
                     {row.gainPct.map((g) => g.toFixed(0)).join(' / ')} %
                   </span>
-                  <span role="cell" className="font-num">
-                    {row.motorLowPct.toFixed(0)} / {row.motorFullPct.toFixed(0)} %
-                  </span>
                   {hasPanic && (
                     <span
                       role="cell"
@@ -273,15 +267,15 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                   )}
                   <span role="cell">
                     {MODE_WORDS[row.lost.mode]}
-                    {row.lost.motorPct > 5 && ', motor runs'}
                   </span>
                   <span role="cell">
                     <button
                       type="button"
                       className="btn px-2 text-sm"
-                      onClick={() =>
-                        router.push(witnessHref(id, witnessOf(setup, row.path, 'this combination')))
-                      }
+                      onClick={() => {
+                        const witness = witnessOfRow(setup, at, 'this combination');
+                        if (witness) router.push(witnessHref(id, witness));
+                        }}
                     >
                       Show me
                     </button>

@@ -1,13 +1,5 @@
-import type { Axis, Mode } from '@/core/setup';
+import type { Axis } from '@/core/setup';
 
 export const AXIS_WORDS: Record<Axis, string> = { roll: 'Roll', pitch: 'Pitch', yaw: 'Yaw' };
 
-export const MODE_WORDS: Record<Mode, string> = {
-  off: 'off',
-  rate: 'rate damping',
-  hold: 'attitude hold',
-  level: 'self-levelling',
-  trainer: 'level trainer',
-  home: 'return home',
-  hover: 'hover',
-};
+export { MODE_WORDS } from '@/core/chain';

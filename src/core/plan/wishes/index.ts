@@ -1,4 +1,4 @@
-import { compileChain, positionsOf, switchValue } from '../../chain';
+import { compileChain, positionsOf } from '../../chain';
 import {
   freeControl,
   functionOf,
@@ -12,12 +12,12 @@ import { applyPlan, planFor } from '../replan';
 import { addLogic, channelOf, draftOf, kindOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
-import { combinations, layModes, writeModes, type ModeCell } from './modes';
+import { combinations, layModes, modesAt, writeModes, type ModeCell } from './modes';
 import { writePanic } from './panic';
 import { writeCut, writeLaunch, writeRates } from './sticks';
 
 export { failsafeSchools } from './failsafe';
-export { combinations } from './modes';
+export { combinations, modesAt } from './modes';
 export { panicWays } from './panic';
 export { bandOf, gainPulse, pulseFor, rawFor, valueInBand } from './values';
 export * from './words';
@@ -166,19 +166,7 @@ function modesNow(setup: Setup, first: string): NonNullable<ProgramWishes['modes
   const switches = [first, ...(second ? [second] : [])].filter((id) =>
     /^switch|momentary/.test(kindOf(setup, id)),
   );
-  const chain = compileChain(setup);
-  const frame = chain.newFrame();
-  const table = combinations(setup, switches).map(({ positions }) => {
-    const stimulus = chain.restStimulus();
-    positions.forEach((p, i) => {
-      const id = switches[i]!;
-      stimulus.controls[chain.layout.controls.get(id)!] = switchValue(kindOf(setup, id), p);
-    });
-    const memory = chain.newMemory();
-    memory.armed = true;
-    chain.step(stimulus, memory, frame);
-    return frame.mode;
-  });
+  const table = modesAt(compileChain(setup), switches).map((cell) => cell.mode);
   return { switches, table };
 }
 

@@ -1,4 +1,4 @@
-import { positionWord, positionsOf } from '../../chain';
+import { positionWord, positionsOf, switchValue, type Chain } from '../../chain';
 import type { Condition, Mode, ModeWish, Setup } from '../../setup';
 import { addLine, allOf, channelOf, kindOf, labelOf, type Draft } from './draft';
 import { bandOf, valueInBand } from './values';
@@ -155,4 +155,27 @@ export function writeModes(draft: Draft, wish: ModeWish, cells: readonly ModeCel
       cells.map((c) => c.second!),
       second,
     );
+}
+
+/** What each position of some switches really gives on an armed unit, everything else at rest. */
+export function modesAt(
+  chain: Chain,
+  switches: readonly string[],
+): { words: string; controls: Record<string, number>; mode: Mode }[] {
+  const { setup } = chain;
+  const frame = chain.newFrame();
+  return combinations(setup, switches).map(({ positions, words }) => {
+    const stimulus = chain.restStimulus();
+    const controls: Record<string, number> = {};
+    positions.forEach((p, i) => {
+      const at = chain.layout.controls.get(switches[i]!)!;
+      const value = switchValue(setup.transmitter.controls[at]!.kind, p);
+      stimulus.controls[at] = value;
+      controls[switches[i]!] = value;
+    });
+    const memory = chain.newMemory();
+    memory.armed = true;
+    chain.step(stimulus, memory, frame);
+    return { words, controls, mode: frame.mode };
+  });
 }

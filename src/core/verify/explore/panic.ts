@@ -8,7 +8,7 @@ export interface PanicControl {
 }
 
 /** Controls a condition looks at, logic seen through. */
-export const controlsIn = ({ program }: Setup, condition: Condition): string[] =>
+export const controlsOf = ({ program }: Setup, condition: Condition): string[] =>
   allReads(program, readsOfCondition(condition)).flatMap((r) =>
     r.kind === 'control' ? [r.id] : [],
   );
@@ -25,12 +25,25 @@ export function panicControlOf(setup: Setup): PanicControl | undefined {
       .filter((l) => l.purpose === purpose)
       .flatMap((l) => [
         ...(l.source.kind === 'control' ? [l.source.id] : []),
-        ...(l.when ? controlsIn(setup, l.when) : []),
+        ...(l.when ? controlsOf(setup, l.when) : []),
       ]);
   const modes = new Set(looked('mode'));
-  const wished = intents.program?.panic?.control;
+  const wish = intents.program?.panic;
+  const wished = wish && wish.way !== 'none' && wish.way !== 'mode-position' ? wish.control : undefined;
   const seen = looked('panic').filter((id) => !modes.has(id));
-  const id = wished !== undefined && lines.length > 0 ? wished : seen[0];
+  const id = wished ?? seen[0];
   const at = transmitter.controls.findIndex((c) => c.id === id);
   return id === undefined || at < 0 ? undefined : { at, id, value: 100 };
+}
+
+/** Logic that lines of a purpose wait for, by position: while one of them is true they may act. */
+export function actingLogic(setup: Setup, purpose: 'panic' | 'launch'): number[] {
+  const { program } = setup;
+  const ids = new Set(
+    program.lines
+      .filter((l) => l.purpose === purpose && l.when)
+      .flatMap((l) => readsOfCondition(l.when!))
+      .flatMap((r) => (r.kind === 'logic' ? [r.id] : [])),
+  );
+  return program.logic.flatMap((l, i) => (ids.has(l.id) ? [i] : []));
 }

@@ -32,6 +32,8 @@ export interface Cell {
 
 export interface Table {
   cone: Cone;
+  /** Controls that reach what is remembered; boxes of memories are over these. */
+  inner: readonly number[];
   watch: readonly Watch[];
   cells: Cell[];
   memories: Remembered[];
@@ -134,6 +136,7 @@ export function tableOf(
   ];
   const table: Table = {
     cone,
+    inner: inner.controls,
     watch,
     cells: [],
     memories,
@@ -147,7 +150,7 @@ export function tableOf(
   const cuts = new Map<number, number>();
   const full = () => {
     boxes += 1;
-    if (boxes % 2048 === 0 && onProgress && !onProgress(boxes)) return true;
+    if (boxes % 2048 === 1 && onProgress && !onProgress(boxes)) return true;
     return boxes > limit;
   };
 

@@ -1,5 +1,5 @@
+import { controlsOf } from '../explore';
 import { compileChain } from '../../chain';
-import { controlsIn, proofOf } from '../explore';
 import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
 
@@ -12,9 +12,8 @@ export const brush: Rule = {
   id: 'M39',
   title: 'Tripped by a brush',
   why: 'What acts the moment it is touched is set off by a sleeve or by picking the transmitter up.',
-  check(setup): Found[] {
+  check(setup, proof): Found[] {
     const findings: Found[] = [];
-    const proof = proofOf(setup);
     const quickest = proof.rows.reduce(
       (least, r) =>
         r.panic?.righted && r.mode !== r.panic.mode ? Math.min(least, r.panic.afterMs) : least,
@@ -56,7 +55,7 @@ function launchAfterMs(
   if (when?.kind !== 'logic') return undefined;
   const chain = compileChain(setup);
   const latch = chain.layout.logic.get(when.id)!;
-  for (const control of controlsIn(setup, when)) {
+  for (const control of controlsOf(setup, when)) {
     const at = chain.layout.controls.get(control)!;
     if (setup.transmitter.controls[at]!.kind === 'stick') continue;
     const frame = chain.newFrame();

@@ -34,6 +34,7 @@ export const travelMoved: Rule = {
   id: 'M16',
   title: 'Ends or direction changed after the travel capture',
   why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes a stick the other way.',
+  explains: ['corrections'],
   check(setup): Found[] {
     const taught = setup.installation.travelCapture;
     if (!taught) return [];

@@ -6,6 +6,7 @@ export const channelOrder: Rule = {
   id: 'M7',
   title: 'Channel or plug not where the unit expects it',
   why: 'The unit steadies what it believes is there: the wrong surface answers.',
+  explains: ['sticks', 'sticks-alone', 'corrections', 'devices'],
   check(setup) {
     const { unit, program, installation, airframe } = setup;
     const findings: Found[] = [];

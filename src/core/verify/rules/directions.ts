@@ -65,6 +65,7 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
     id,
     title,
     why,
+    explains: kind === 'correction' ? ['corrections'] : kind === 'stick' ? ['sticks'] : ['sticks', 'corrections'],
     check(setup) {
       const { sticks, corrections, remedies } = wrongWays(setup);
       const list =
@@ -78,6 +79,7 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
           says: `When you have ${check.done}, the ${surface.label.toLowerCase()} goes ${movement}; it must go ${expectation.movement}.${
             kind === 'both' ? ' Stick and correction are both the wrong way.' : ''
           }`,
+          about: { surface: surface.id },
           where: pointer('airframe', 'surfaces', setup.airframe.surfaces.indexOf(surface)),
           witness: { controls: handsFor(setup, check), words: check.instruction.toLowerCase() },
           remedies: remedies(check.axis),

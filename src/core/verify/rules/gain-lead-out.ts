@@ -4,6 +4,7 @@ export const gainLeadOut: Rule = {
   id: 'M47',
   title: 'Gain lead taken out',
   why: 'Gain stays at the last value the unit saw, and no switch turns it down.',
+  explains: ['corrections', 'gain', 'panic'],
   check(setup) {
     const { traits, settings } = setup.unit;
     if (traits.gainLaw === 'fixed' || setup.installation.gainLead) return [];

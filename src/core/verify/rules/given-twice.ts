@@ -5,6 +5,7 @@ export const givenTwice: Rule = {
   id: 'M46',
   title: 'One switch for two things, or one channel for two functions',
   why: 'Moving it for one does the other unasked.',
+  explains: ['sticks', 'sticks-alone', 'corrections', 'gain'],
   check(setup) {
     const { unit, transmitter } = setup;
     const findings: Found[] = [];

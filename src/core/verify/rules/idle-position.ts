@@ -1,11 +1,13 @@
+import { compileChain } from '../../chain';
+import { modesAt } from '../../plan';
 import type { Found, Rule } from '../finding';
 import { rewritten } from '../witness';
-import { modesAt } from './mode-order';
 
 export const idlePosition: Rule = {
   id: 'M37',
   title: 'The switch moves, the mode does not',
   why: 'Some units ship with a mode switched off: the position is there and gives the mode beside it.',
+  explains: ['modes'],
   check(setup): Found[] {
     const line = setup.program.lines.find(
       (l) => l.purpose === 'mode' && l.source.kind === 'control',
@@ -16,7 +18,7 @@ export const idlePosition: Rule = {
     if (!switches || switches.length > 1) return [];
     const control = setup.transmitter.controls.find((c) => c.id === switches[0]);
     if (!control?.kind.startsWith('switch')) return [];
-    const cells = modesAt(setup, switches);
+    const cells = modesAt(compileChain(setup), switches);
     return cells.slice(1).flatMap((cell, i): Found[] => {
       const before = cells[i]!;
       const wanted = wish ? wish.table[i] === wish.table[i + 1] : false;
@@ -26,6 +28,7 @@ export const idlePosition: Rule = {
           severity: 'caution',
           says: `${before.words} and ${cell.words} both give ${cell.mode}.`,
           where: '/unit/settings/slots',
+          about: { mode: cell.mode },
           witness: { controls: cell.controls, words: cell.words },
           remedies: wish ? rewritten(setup, 'Write the modes as wished', (w) => w) : [],
         },

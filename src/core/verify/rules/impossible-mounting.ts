@@ -4,6 +4,7 @@ export const impossibleMounting: Rule = {
   id: 'M19',
   title: 'Fixed in a way the unit cannot work',
   why: 'A unit that believes it lies otherwise takes one axis for another.',
+  explains: ['corrections'],
   check(setup) {
     const { mounting } = setup.installation;
     const { orientation } = setup.unit.settings;

@@ -6,6 +6,7 @@ export const mixedTwice: Rule = {
   id: 'M6',
   title: 'Delta or V-tail mixed twice, or not at all',
   why: 'Mixed twice, one surface moves double and the other hardly; not mixed, one stick works each surface alone.',
+  explains: ['sticks', 'sticks-alone', 'corrections'],
   check(setup) {
     const { airframe, unit, program } = setup;
     const needs = airframe.surfaces.some((s) => s.role === 'elevon' || s.role === 'ruddervator');

@@ -6,6 +6,7 @@ export const neverArms: Rule = {
   id: 'M32',
   title: 'The throttle never passes the arming point',
   why: 'Until the throttle has passed it once the unit is a plain receiver: corrections "do not work", on the bench and in the air.',
+  explains: ['corrections'],
   check(setup): Found[] {
     const { traits, settings } = setup.unit;
     if (traits.arming !== 'after-throttle') return [];

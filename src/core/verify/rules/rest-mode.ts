@@ -1,16 +1,15 @@
 import { compileChain } from '../../chain';
+import { modesAt } from '../../plan';
 import type { Mode, ModeWish, Setup } from '../../setup';
 import type { Rule } from '../finding';
+import { failuresOf } from '../proof';
+import { BLOCKS } from '../requirements';
 import { rewritten } from '../witness';
-import { modesAt } from './mode-order';
-
-/** Modes in which a unit refuses to be set up, or does things nobody asked for. */
-const BLOCKS = new Set(['home', 'level', 'hover']);
 
 /** The table with off, or else damping, where the switches rest; as it is where it is calm already. */
 function calmAtRest(setup: Setup, { switches, table }: ModeWish): Mode[] {
   const { controls } = setup.transmitter;
-  const rest = modesAt(setup, switches).findIndex((cell) =>
+  const rest = modesAt(compileChain(setup), switches).findIndex((cell) =>
     switches.every((id) => controls.find((c) => c.id === id)!.rest === cell.controls[id]),
   );
   const calm = table.includes('off') ? table.indexOf('off') : table.indexOf('rate');
@@ -22,21 +21,12 @@ export const restMode: Rule = {
   id: 'M1',
   title: 'At rest the unit stands in a mode that blocks set-up',
   why: 'As it lies in the case the mode switch chooses self-levelling or home: some units then refuse their menus or the throttle, and the surfaces move by themselves at power-up.',
-  check(setup) {
-    const chain = compileChain(setup);
-    const frame = chain.newFrame();
-    chain.step(chain.restStimulus(), chain.newMemory(), frame);
-    if (!BLOCKS.has(frame.mode)) return [];
-    return [
-      {
-        severity: frame.mode === 'home' ? 'stop' : 'caution',
-        says: `With every switch where it rests the unit is in ${frame.mode}.`,
-        where: '/intents/program/modes/table',
-        witness: { controls: {}, words: 'nothing touched' },
-        remedies: rewritten(setup, 'Put a mode at rest that leaves the model alone', (w) =>
-          w.modes ? { ...w, modes: { ...w.modes, table: calmAtRest(setup, w.modes) } } : w,
-        ),
-      },
-    ];
-  },
+  explains: ['rest'],
+  check: (setup, proof) =>
+    failuresOf(proof, 'rest').map((failure) => ({
+      ...failure,
+      remedies: rewritten(setup, 'Put a mode at rest that leaves the model alone', (w) =>
+        w.modes ? { ...w, modes: { ...w.modes, table: calmAtRest(setup, w.modes) } } : w,
+      ),
+    })),
 };

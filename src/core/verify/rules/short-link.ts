@@ -6,6 +6,7 @@ export const shortLink: Rule = {
   id: 'M26',
   title: 'A channel the link does not carry',
   why: 'The transmitter shows it moving, and it never arrives.',
+  explains: ['sticks', 'corrections', 'devices', 'modes'],
   check(setup) {
     const { transmitter, program } = setup;
     const carried = carriedChannels(setup);

@@ -9,6 +9,7 @@ export const skewed: Rule = {
   id: 'M20',
   title: 'Fixed askew',
   why: 'A unit that is not square to the airframe takes part of one movement for another: a roll wags the tail.',
+  explains: ['corrections'],
   check(setup): Found[] {
     const { skewDeg } = setup.installation;
     return AXES.flatMap((axis): Found[] => {

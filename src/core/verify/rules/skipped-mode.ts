@@ -1,5 +1,3 @@
-import { compileChain } from '../../chain';
-import { poseFor } from '../../directions';
 import { freeControl, pointer } from '../../setup';
 import type { Rule } from '../finding';
 
@@ -7,10 +5,11 @@ export const skippedMode: Rule = {
   id: 'M24',
   title: 'A mode no switch position reaches',
   why: 'A two-position switch sends its two ends and skips what lies between.',
-  check(setup) {
+  check(setup, proof) {
     const { program, transmitter, unit } = setup;
-    const chain = compileChain(setup);
-    const missing = [...new Set(unit.settings.slots)].filter((mode) => !poseFor(chain, [mode]));
+    if (proof.rows.length === 0) return [];
+    const reached = new Set(proof.rows.map((r) => r.mode));
+    const missing = [...new Set(unit.settings.slots)].filter((mode) => !reached.has(mode));
     const channel = unit.settings.inputs.find((i) => i.carries === 'mode')?.channel;
     const at = program.lines.findIndex((l) => l.channel === channel && l.source.kind === 'control');
     const line = program.lines[at];
@@ -18,10 +17,16 @@ export const skippedMode: Rule = {
       (c) => line?.source.kind === 'control' && c.id === line.source.id,
     );
     const free = freeControl(setup, ['switch-3']);
-    return missing.map((mode) => ({
+    // A mode on a slot nobody wished for is a choice, not a mistake.
+    const { modes, gain } = setup.intents.program ?? {};
+    const wished = gain?.by === 'sets' ? ['off' as const] : modes?.table;
+    return missing
+      .filter((mode) => !wished || wished.includes(mode))
+      .map((mode) => ({
       severity: 'caution' as const,
       says: `The unit has a position for ${mode}, and nothing on the transmitter reaches it.`,
       where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'source'),
+      about: { mode },
       remedies:
         line && free && now?.kind !== 'switch-3'
           ? [

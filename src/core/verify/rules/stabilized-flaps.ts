@@ -7,6 +7,7 @@ export const stabilizedFlaps: Rule = {
   id: 'M14',
   title: 'Flaps, gear or motor on a stabilized output',
   why: 'The unit would move them in every gust.',
+  explains: ['corrections'],
   check(setup) {
     const { unit, installation, airframe } = setup;
     return installation.plugs.flatMap((plug): Found[] => {

@@ -5,6 +5,7 @@ export const toldOtherwise: Rule = {
   id: 'M18',
   title: 'The unit was told another orientation than it has',
   why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the nose not far enough down, or the picture never compared.',
+  explains: ['corrections'],
   check(setup): Found[] {
     const { mounting } = setup.installation;
     const { settings, traits } = setup.unit;

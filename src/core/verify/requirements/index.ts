@@ -1,0 +1,37 @@
+import { corrections } from './corrections';
+import { gainAsWished, masterOff } from './gain';
+import { launchLifts } from './launch';
+import { linkLost } from './lost';
+import { modeMargins, modesAsWished, restCalm } from './modes';
+import { motorAtRest, motorCut, motorLost, motorLow } from './motor';
+import { panicRights } from './panic';
+import type { Requirement } from './requirement';
+import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
+
+export type { About, Failure, Outcome, Requirement } from './requirement';
+export { leftAlone } from './corrections';
+export { gainKnobs, isOn, offPositions } from './gain';
+export { lostOf, type Lost } from './lost';
+export { BLOCKS } from './modes';
+export { panicOf, type PanicAnswer } from './panic';
+
+/** Everything that must be true. A new requirement is a file and a line here. */
+export const REQUIREMENTS: readonly Requirement[] = [
+  motorCut,
+  motorLow,
+  motorAtRest,
+  motorLost,
+  sticksRight,
+  sticksAlone,
+  devicesWork,
+  linkagesFree,
+  corrections,
+  modesAsWished,
+  modeMargins,
+  restCalm,
+  gainAsWished,
+  panicRights,
+  linkLost,
+  launchLifts,
+  masterOff,
+];

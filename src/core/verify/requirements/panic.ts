@@ -1,0 +1,244 @@
+import { MODE_WORDS, type Memory } from '../../chain';
+import { authority, isStabilized } from '../../directions';
+import { kindOf, type Mode, type Setup } from '../../setup';
+import type { Asked, OrderCell } from '../asked';
+import { cornersOf, type Corner } from '../explore';
+import { Looking, tooLargeWords, type Requirement } from './requirement';
+
+/** Held longer than this before it acts, panic comes too late. Planning figure, no source. */
+const SLOW_S = 1.5;
+/** Pressing longer than this is no panic recovery any more. */
+const GIVEN_UP_S = 8;
+/** A surface gives at least this share of its throw against a model on its side. Planning figure, no source. */
+const USEFUL_SHARE = 0.08;
+const GAIN_NONE_PCT = 0.5;
+/** Attitudes panic is asked in: [bank, pitch, axis, way it must be righted]. */
+const TIPPED = [
+  { axis: 'roll', sense: 1, change: { rollDeg: 60 } },
+  { axis: 'roll', sense: -1, change: { rollDeg: -60 } },
+  { axis: 'roll', sense: 1, change: { rollDeg: 170 } },
+  { axis: 'roll', sense: -1, change: { rollDeg: -170 } },
+  { axis: 'pitch', sense: 1, change: { pitchDeg: 50 } },
+  { axis: 'pitch', sense: -1, change: { pitchDeg: -50 } },
+] as const;
+
+/** What pressing panic does from a state. */
+export interface PanicAnswer {
+  righted: boolean;
+  mode: Mode;
+  /** Least gain of roll and pitch while it acts, percent. */
+  gainPct: number;
+  /** From the press until the unit rights the model, in milliseconds, the unit's delay included. */
+  afterMs: number;
+  /** Letting go gives the mode back that was there before. */
+  reversible: boolean;
+}
+
+type State = { controls: Float64Array; memory: Memory };
+
+/** Whether the surfaces, asked on the chain, right the model from every attitude it is tipped into. */
+function rights(asked: Asked, state: State): boolean {
+  const { stand, setup } = asked;
+  const { airframe, unit } = setup;
+  const still = stand.put(state.controls, state.memory).step().surfaceDeg.slice();
+  for (const { axis, sense, change } of TIPPED) {
+    if (!unit.traits.axes.includes(axis)) continue;
+    const able = airframe.surfaces.map((s) => authority(airframe.kind, s)[axis] ?? 0);
+    if (able.every((m) => m === 0)) continue;
+    const deg = stand.put(state.controls, state.memory).step(change).surfaceDeg;
+    let answers = false;
+    for (const [i, surface] of airframe.surfaces.entries()) {
+      const moment = able[i]!;
+      if (moment === 0 || !isStabilized(setup, surface)) continue;
+      const moved = deg[i]! - still[i]!;
+      if (!(-moment * sense * moved >= USEFUL_SHARE * throwOf(setup, i))) return false;
+      answers = true;
+    }
+    if (!answers) return false;
+  }
+  return true;
+}
+
+/** About what a surface does at full travel: servo degrees through the ratio of its arms. */
+function throwOf(setup: Setup, surface: number): number {
+  const { servo, linkage } = setup.airframe.surfaces[surface]!;
+  const own = setup.airframe.servos.find((s) => s.id === servo)!;
+  return (own.degAt500Us * linkage.armMm) / linkage.hornMm;
+}
+
+/** When something in memory may change next, in seconds from now. */
+function nextS(asked: Asked, memory: Memory): number[] {
+  const { program, unit } = asked.setup;
+  const times = program.logic.flatMap((entry, i) => {
+    const gone = memory.logic[2 * i + 1]!;
+    if (entry.op === 'delay') return [entry.onS - gone, entry.offS - gone];
+    if (entry.op === 'toggles') return [entry.withinS - gone + 0.001];
+    return [];
+  });
+  const { recovery } = unit.settings;
+  if (recovery) times.push(recovery.delayMs / 1000 - memory.recoveryHeldS);
+  return times.filter((s) => s > 1e-6).toSorted((a, b) => a - b);
+}
+
+/** Presses panic in a state and looks when, and whether, it rights the model; then lets go. */
+export function pressFrom(asked: Asked, from: State): PanicAnswer {
+  const { stand, panic } = asked;
+  const { at, value } = panic!;
+  stand.put(from.controls, from.memory).move(at, value).step();
+  let afterS = 0;
+  let state = stand.state();
+  let righted = rights(asked, state);
+  while (!righted && afterS < GIVEN_UP_S) {
+    const waitS = Math.min(nextS(asked, state.memory)[0] ?? GIVEN_UP_S, GIVEN_UP_S);
+    stand.put(state.controls, state.memory).step({ dtS: waitS });
+    afterS += waitS;
+    state = stand.state();
+    righted = rights(asked, state);
+  }
+  const frame = stand.put(state.controls, state.memory).step();
+  const gains = (['roll', 'pitch'] as const).flatMap((axis, i) =>
+    asked.setup.unit.traits.axes.includes(axis) ? [frame.gainPct[i]!] : [],
+  );
+  const answer = { mode: frame.mode, gainPct: Math.min(...gains, 1000), afterMs: Math.round(afterS * 1000) };
+  // It must stay: held on, nothing may let it go.
+  if (righted) {
+    for (let i = 0; i < 4; i++) stand.step({ dtS: 1 });
+    const held = stand.state();
+    righted = rights(asked, held);
+    stand.put(held.controls, held.memory);
+  }
+  const settle = () => {
+    for (const dtS of [0, GIVEN_UP_S, GIVEN_UP_S]) stand.step({ dtS });
+    return stand.frame.mode;
+  };
+  const after = (stand.move(at, from.controls[at]!), settle());
+  // Time goes on for other things too: compared with the same wait without the press.
+  stand.put(from.controls, from.memory);
+  const untouched = settle();
+  return { righted, ...answer, reversible: after === untouched };
+}
+
+/** Panic is looked for from every cell in which it is not pressed, at every corner of its knobs. */
+export const panicRights: Requirement = {
+  id: 'panic',
+  title: 'Panic rights the model from everywhere',
+  must: `From every state, with panic pressed for ${SLOW_S} s at most, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and letting go gives back what was there.`,
+  from: 'The wish for panic recovery.',
+  applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
+  check(asked) {
+    const { setup, orders, panic } = asked;
+    const looking = new Looking();
+    if (!panic) {
+      const wish = setup.intents.program?.panic;
+      if (wish && wish.way !== 'none' && wish.way !== 'mode-position' && wish.control !== undefined)
+        looking.fail({
+          severity: 'stop',
+          says: 'Panic recovery was wished for, and nothing in the program does it.',
+          where: '/intents/program/panic',
+          about: { how: 'missing' },
+        });
+      return looking;
+    }
+    if (orders.tooLarge) {
+      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
+      return looking;
+    }
+    const press = { control: panic.at, value: panic.value };
+    const bad: { c: OrderCell; corner: Corner; answer: PanicAnswer }[] = [];
+    let stuck: { c: OrderCell; corner: Corner } | undefined;
+    let slow: { c: OrderCell; corner: Corner; answer: PanicAnswer } | undefined;
+    for (const c of asked.orderCells) {
+      if (c.panicking) continue;
+      for (const corner of cornersOf(setup, c.cell, orders.cone.controls)) {
+        looking.states += 1;
+        const answer = panicOf(asked, c, corner);
+        if (!answer.righted) bad.push({ c, corner, answer });
+        else if (!answer.reversible && !c.launching) stuck ??= { c, corner };
+        if (answer.righted && answer.afterMs > SLOW_S * 1000) slow ??= { c, corner, answer };
+      }
+    }
+    const total = looking.states;
+    // The gravest first: what brings no levelling at all, then what brings it without strength.
+    const first = bad.find((b) => b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off');
+    const weak = bad.find((b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'));
+    const tell = (found: (typeof bad)[number], how: string, of: number) => {
+      const { answer } = found;
+      const from = asked.words(found.c);
+      looking.fail({
+        severity: 'stop',
+        says:
+          how === 'no-gain'
+            ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]} with a gain of ${answer.gainPct.toFixed(0)} %. So it is in ${of} of ${total} states.`
+            : answer.mode === 'level' || answer.mode === 'home'
+              ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
+              : `From ${from}, panic gives ${MODE_WORDS[answer.mode]}. It fails from ${of} of ${total} states.`,
+        where: '/program/lines',
+        witness: asked.witness(orders, found.c.cell, 'this, then panic', {
+          corner: found.corner,
+          then: [press, { waitS: 1.5 }],
+        }),
+        about: { control: panic.id, mode: answer.mode, how, figure: answer.gainPct, states: [of, total] },
+      });
+    };
+    const noGain = bad.filter((b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off')).length;
+    if (first) tell(first, 'hole', bad.length - noGain);
+    if (weak) tell(weak, 'no-gain', noGain);
+    if (slow)
+      looking.fail({
+        severity: 'stop',
+        says: `Panic rights the model only after ${(slow.answer.afterMs / 1000).toFixed(1)} s: too late to help.`,
+        where: '/program/logic',
+        witness: asked.witness(orders, slow.c.cell, 'this, then panic', {
+          corner: slow.corner,
+          then: [press, { waitS: slow.answer.afterMs / 1000 }],
+        }),
+        about: { control: panic.id, how: 'slow', figure: slow.answer.afterMs },
+      });
+    if (stuck)
+      looking.fail({
+        severity: 'caution',
+        says: 'Letting panic go does not give back what was there.',
+        where: '/program/lines',
+        witness: asked.witness(orders, stuck.c.cell, 'panic and let go', {
+          corner: stuck.corner,
+          then: [press, { waitS: 1.5 }, { control: panic.at, value: -100 }],
+        }),
+        about: { control: panic.id, how: 'stuck' },
+      });
+    return looking;
+  },
+};
+
+const answers = new WeakMap<Asked, Map<string, PanicAnswer>>();
+
+/** What pressing panic does from a cell; states alike in all that pressing looks at are asked once. */
+export function panicOf(asked: Asked, c: OrderCell, corner?: Corner): PanicAnswer {
+  const known = answers.get(asked) ?? new Map<string, PanicAnswer>();
+  answers.set(asked, known);
+  const { controls, memory } = asked.into(asked.orders, c.cell, corner).state();
+  const { at, value } = asked.panic!;
+  const key = stateKey(asked, controls, memory, c.mode, at, value);
+  const found = known.get(key) ?? pressFrom(asked, { controls, memory });
+  known.set(key, found);
+  return found;
+}
+
+/** What can matter to pressing panic: pulses of the orders, memory, and what comes back on letting go. */
+function stateKey(
+  asked: Asked,
+  controls: Float64Array,
+  memory: Memory,
+  mode: Mode,
+  at: number,
+  value: number,
+): string {
+  const { frame } = asked.stand;
+  asked.stand.put(controls, memory).step();
+  let key = `${mode}`;
+  for (const w of asked.orders.watch) key += ` ${frame.receivedUs[w.at]!.toFixed(1)}`;
+  asked.stand.move(at, value).step();
+  for (const w of asked.orders.watch) key += ` ${frame.receivedUs[w.at]!.toFixed(1)}`;
+  const then = asked.stand.state().memory;
+  for (const i of asked.orders.cone.logic) key += ` ${then.logic[2 * i]},${then.logic[2 * i + 1]}`;
+  return key;
+}
