@@ -9,8 +9,14 @@ export function wished(
   change: Partial<ProgramWishes> = {},
   unit = 'menu-receiver',
   transmitter = 'line-sixteen',
+  answers = {},
 ): Setup {
-  const setup = makeSetup('conventional', unit, transmitter);
+  const setup = composeSetup(
+    'Test model',
+    buildAirframe({ ...usualAnswers('conventional'), ...answers }),
+    UNITS[unit]!,
+    TRANSMITTERS[transmitter]!,
+  );
   const next = writeWishes(setup, { ...usualWishes(setup), ...change });
   if (!next.ok) throw new Error(next.reasons.join('; '));
   return next.setup;

@@ -6,6 +6,7 @@ import {
   coneOf,
   coneOfReads,
   controlsIn,
+  cornersOf,
   isContinuous,
   keptTable,
   memoryOf,
@@ -100,6 +101,28 @@ export class Asked {
       controlsIn(this.setup, table.cone.controls, cell.box, corner),
       memoryOf(this.chain, table, cell.memory),
     );
+  }
+
+  /**
+   * Corners of a cell of the orders at which anything can differ: sticks only where they reach the
+   * pulses and are not merely compared with something.
+   */
+  corners({ cell }: OrderCell): Corner[] {
+    const { us } = cell;
+    let varies = false;
+    for (let i = 0; i < us.length; i += 2) varies ||= us[i] !== us[i + 1];
+    const { controls } = this.orders.cone;
+    return cornersOf(
+      this.setup,
+      cell,
+      controls,
+      -1,
+      (at) => varies || !this.isStick(at),
+    );
+  }
+
+  isStick(at: number): boolean {
+    return this.setup.transmitter.controls[at]!.kind === 'stick';
   }
 
   /** A cell of the orders in words: its switches, and what is remembered. */

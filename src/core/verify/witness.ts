@@ -2,7 +2,7 @@ import { controlWords } from '../chain';
 import { difference } from '../patch';
 import { usualWishes, writeWishes } from '../plan';
 import type { ProgramWishes, Setup } from '../setup';
-import type { Move } from './explore';
+import { remembers, type Move } from './explore';
 import type { Remedy, Witness, WitnessStep } from './finding';
 import type { Proof, ProofRow } from './proof';
 
@@ -34,7 +34,10 @@ export function witnessOf(
   );
   const last: Record<string, number> = {};
   for (const s of steps) if ('control' in s) last[s.control] = s.value;
-  return { controls: last, words, ...(steps.some((s) => 'waitS' in s) ? { steps } : {}) };
+  // One control moved twice, or a wait, or something that remembers: then the order matters.
+  const once = steps.length === Object.keys(last).length;
+  const ordered = !once || setup.program.logic.some((_, i) => remembers(setup, i));
+  return { controls: last, words, ...(ordered && steps.length > 0 ? { steps } : {}) };
 }
 
 /** A repair that writes the program anew with the wishes changed; none where that cannot be done. */

@@ -32,8 +32,17 @@ export function controlsIn(
   return values;
 }
 
-/** Memory of a unit in use, armed and at peace, with what the program remembers. */
+/** By chain as well: a table may serve several models, whose units differ. */
+const memories = new WeakMap<Chain, WeakMap<Table, (Memory | undefined)[]>>();
+
+/** Memory of a unit in use, armed and at peace, with what the program remembers. Not to be changed. */
 export function memoryOf(chain: Chain, table: Table, index: number): Memory {
+  const own = memories.get(chain) ?? new WeakMap<Table, (Memory | undefined)[]>();
+  memories.set(chain, own);
+  const known = own.get(table) ?? [];
+  own.set(table, known);
+  const found = known[index];
+  if (found) return found;
   const memory = chain.newMemory();
   memory.armed = true;
   const { bits, zone } = table.memories[index]!;
@@ -43,6 +52,7 @@ export function memoryOf(chain: Chain, table: Table, index: number): Memory {
     const clock = table.clockOf[e]!;
     if (clock > 0) memory.logic[logic * 2 + 1] = clocks[clock - 1]!;
   });
+  known[index] = memory;
   return memory;
 }
 
@@ -50,17 +60,27 @@ export function memoryOf(chain: Chain, table: Table, index: number): Memory {
 const BESIDE_PCT = 25;
 
 /** Every corner of a cell: continuous controls at either end. Six are told apart at most. */
-export function cornersOf(setup: Setup, cell: Cell, controls: readonly number[], skip = -1): Corner[] {
-  const wide = controls.filter(
-    (at, i) => at !== skip && isContinuous(setup, at) && cell.box.hi[i]! > cell.box.lo[i]!,
-  );
-  const told = wide.slice(0, 6);
+export function cornersOf(
+  setup: Setup,
+  cell: Cell,
+  controls: readonly number[],
+  skip = -1,
+  counts: (control: number) => boolean = () => true,
+  besidePct = BESIDE_PCT,
+): Corner[] {
+  const { box } = cell;
+  const told: number[] = [];
+  for (let i = 0; i < controls.length && told.length < 6; i++) {
+    const at = controls[i]!;
+    if (at !== skip && box.hi[i]! > box.lo[i]! && isContinuous(setup, at) && counts(at))
+      told.push(at);
+  }
   return Array.from({ length: 1 << told.length }, (_, pick): Corner => (control, lo, hi) => {
     const i = told.indexOf(control);
     if (i < 0) return easiest(setup)(control, lo, hi);
     const end = (pick >> i) & 1 ? hi : lo;
     if (setup.transmitter.controls[control]!.kind !== 'stick') return end;
-    return Math.min(hi, Math.max(lo, Math.min(BESIDE_PCT, Math.max(-BESIDE_PCT, end))));
+    return Math.min(hi, Math.max(lo, Math.min(besidePct, Math.max(-besidePct, end))));
   });
 }
 

@@ -8,6 +8,7 @@ export {
   type Corner,
   type Move,
 } from './concrete';
+export { Interner } from './intern';
 export { chainOf, keptTable } from './kept';
 export { LONG_S, ordersReader, watchOf, type Orders } from './orders';
 export { actingLogic, controlsOf, panicControlOf, type PanicControl } from './panic';

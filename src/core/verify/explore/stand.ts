@@ -4,7 +4,8 @@ import type { Chain, Frame, Memory, Stimulus } from '../../chain';
 export class Stand {
   readonly frame: Frame;
   readonly stimulus: Stimulus;
-  private readonly memory: Memory;
+  /** To be read; a step changes it. */
+  readonly memory: Memory;
   private readonly still: Stimulus;
 
   constructor(readonly chain: Chain) {

@@ -3,7 +3,7 @@ import { authority, isStabilized } from '../../directions';
 import { failsafeSchools } from '../../plan';
 import { kindOf, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
-import { cornersOf, easiest, type Corner } from '../explore';
+import { easiest, Interner, type Corner } from '../explore';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** What the unit does with a link that went. */
@@ -47,17 +47,22 @@ export function lostFrom(asked: Asked, c: OrderCell, corner: Corner): Lost {
   return { mode, own, gainPct, levels: answers && !against };
 }
 
-const known = new WeakMap<Asked, Map<string, Lost>>();
+const known = new WeakMap<Asked, { known: Interner; list: Lost[]; key: Float64Array }>();
 
 /** The same, asked once for everything that was received last: that is all that can matter. */
 export function lostOf(asked: Asked, c: OrderCell, corner: Corner = easiest(asked.setup)): Lost {
-  const seen = known.get(asked) ?? new Map<string, Lost>();
-  known.set(asked, seen);
+  const { watch } = asked.orders;
+  const own = known.get(asked) ?? {
+    known: new Interner(),
+    list: [],
+    key: new Float64Array(watch.length),
+  };
+  known.set(asked, own);
   asked.into(asked.orders, c.cell, corner).step();
-  const key = asked.orders.watch.map(({ at }) => asked.stand.frame.receivedUs[at]!.toFixed(1)).join();
-  const found = seen.get(key) ?? lostFrom(asked, c, corner);
-  seen.set(key, found);
-  return found;
+  watch.forEach(({ at }, i) => {
+    own.key[i] = Math.round(asked.stand.frame.receivedUs[at]! * 10);
+  });
+  return (own.list[own.known.index(own.key)] ??= lostFrom(asked, c, corner));
 }
 
 export const linkLost: Requirement = {
@@ -78,7 +83,7 @@ export const linkLost: Requirement = {
     const modes = new Map<Mode, OrderCell>();
     let failed = false;
     for (const c of asked.orderCells)
-      for (const corner of cornersOf(setup, c.cell, orders.cone.controls)) {
+      for (const corner of asked.corners(c)) {
         looking.states += 1;
         const lost = lostOf(asked, c, corner);
         if (!modes.has(lost.mode)) modes.set(lost.mode, c);

@@ -1,5 +1,5 @@
-import { MODE_WORDS, switchPosition, switchValue } from '../../chain';
-import { pointer, type Mode, type Setup } from '../../setup';
+import { MODE_WORDS, switchValue } from '../../chain';
+import { pointer, type Mode } from '../../setup';
 import { combinations } from '../../plan';
 import type { OrderCell } from '../asked';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
@@ -135,6 +135,14 @@ export const restCalm: Requirement = {
   check(asked) {
     const { setup, chain, stand } = asked;
     const looking = new Looking();
+    if (asked.panic && setup.transmitter.controls[asked.panic.at]!.rest === asked.panic.value)
+      looking.fail({
+        severity: 'stop',
+        says: `${setup.transmitter.controls[asked.panic.at]!.label} calls panic, and rests where it is pressed.`,
+        where: '/intents/program/panic/control',
+        witness: { controls: {}, words: 'nothing touched' },
+        about: { control: asked.panic.id, how: 'panic' },
+      });
     const rest = chain.restStimulus();
     const { program } = setup;
     const times = [
@@ -173,18 +181,6 @@ export const restCalm: Requirement = {
           });
         }
       }
-    if (asked.panic && setup.transmitter.controls[asked.panic.at]!.rest === asked.panic.value)
-      looking.fail({
-        severity: 'stop',
-        says: `${setup.transmitter.controls[asked.panic.at]!.label} calls panic, and rests where it is pressed.`,
-        where: '/intents/program/panic/control',
-        witness: { controls: {}, words: 'nothing touched' },
-        about: { control: asked.panic.id, how: 'panic' },
-      });
     return looking;
   },
 };
-
-/** Which positions a switch in a cell may stand in, for words. */
-export const positionIn = (setup: Setup, at: number, value: number): number =>
-  switchPosition(setup.transmitter.controls[at]!.kind, value);

@@ -1,8 +1,8 @@
 import { MODE_WORDS, type Memory } from '../../chain';
 import { authority, isStabilized } from '../../directions';
-import { kindOf, type Mode, type Setup } from '../../setup';
+import { kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
-import { cornersOf, type Corner } from '../explore';
+import { Interner, LONG_S, type Corner } from '../explore';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** Held longer than this before it acts, panic comes too late. Planning figure, no source. */
@@ -95,18 +95,22 @@ export function pressFrom(asked: Asked, from: State): PanicAnswer {
     state = stand.state();
     righted = rights(asked, state);
   }
+  // It must stay: held on, nothing may let it go.
+  if (righted) {
+    stand.put(state.controls, state.memory);
+    for (let i = 0; i < 4; i++) stand.step({ dtS: 1 });
+    state = stand.state();
+    righted = rights(asked, state);
+  }
   const frame = stand.put(state.controls, state.memory).step();
   const gains = (['roll', 'pitch'] as const).flatMap((axis, i) =>
     asked.setup.unit.traits.axes.includes(axis) ? [frame.gainPct[i]!] : [],
   );
-  const answer = { mode: frame.mode, gainPct: Math.min(...gains, 1000), afterMs: Math.round(afterS * 1000) };
-  // It must stay: held on, nothing may let it go.
-  if (righted) {
-    for (let i = 0; i < 4; i++) stand.step({ dtS: 1 });
-    const held = stand.state();
-    righted = rights(asked, held);
-    stand.put(held.controls, held.memory);
-  }
+  const answer = {
+    mode: frame.mode,
+    gainPct: Math.min(...gains, 1000),
+    afterMs: Math.round(afterS * 1000),
+  };
   const settle = () => {
     for (const dtS of [0, GIVEN_UP_S, GIVEN_UP_S]) stand.step({ dtS });
     return stand.frame.mode;
@@ -144,20 +148,26 @@ export const panicRights: Requirement = {
       return looking;
     }
     const press = { control: panic.at, value: panic.value };
-    const bad: { c: OrderCell; corner: Corner; answer: PanicAnswer }[] = [];
+    const bad: Bad[] = [];
     let stuck: { c: OrderCell; corner: Corner } | undefined;
     let slow: { c: OrderCell; corner: Corner; answer: PanicAnswer } | undefined;
     for (const c of asked.orderCells) {
-      if (c.panicking) continue;
-      for (const corner of cornersOf(setup, c.cell, orders.cone.controls)) {
-        looking.states += 1;
+      looking.states += 1;
+      if (c.panicking) {
+        const weak = heldBad(asked, c);
+        if (weak) bad.push(weak);
+        continue;
+      }
+      for (const corner of asked.corners(c)) {
         const answer = panicOf(asked, c, corner);
-        if (!answer.righted) bad.push({ c, corner, answer });
+        if (!answer.righted) bad.push({ c, corner, answer, held: false });
         else if (!answer.reversible && !c.launching) stuck ??= { c, corner };
         if (answer.righted && answer.afterMs > SLOW_S * 1000) slow ??= { c, corner, answer };
       }
     }
-    const total = looking.states;
+    // What fails from a state is told before what fails while it is held.
+    bad.sort((x, y) => Number(x.held) - Number(y.held));
+    const total = asked.orderCells.length;
     // The gravest first: what brings no levelling at all, then what brings it without strength.
     const first = bad.find((b) => b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off');
     const weak = bad.find((b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'));
@@ -173,9 +183,9 @@ export const panicRights: Requirement = {
               ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
               : `From ${from}, panic gives ${MODE_WORDS[answer.mode]}. It fails from ${of} of ${total} states.`,
         where: '/program/lines',
-        witness: asked.witness(orders, found.c.cell, 'this, then panic', {
+        witness: asked.witness(orders, found.c.cell, found.held ? 'panic held' : 'this, then panic', {
           corner: found.corner,
-          then: [press, { waitS: 1.5 }],
+          then: found.held ? [{ waitS: 1.5 }] : [press, { waitS: 1.5 }],
         }),
         about: { control: panic.id, mode: answer.mode, how, figure: answer.gainPct, states: [of, total] },
       });
@@ -209,36 +219,82 @@ export const panicRights: Requirement = {
   },
 };
 
-const answers = new WeakMap<Asked, Map<string, PanicAnswer>>();
+interface Bad {
+  c: OrderCell;
+  corner: Corner;
+  answer: PanicAnswer;
+  /** Panic is pressed in the cell itself. */
+  held: boolean;
+}
+
+/**
+ * A cell in which panic is pressed, and has been for so long that nothing changes any more by itself,
+ * and the surfaces do not right the model: whatever the hands did meanwhile.
+ */
+function heldBad(asked: Asked, c: OrderCell): Bad | undefined {
+  const { orders, panic, stand } = asked;
+  const k = orders.cone.controls.indexOf(panic!.at);
+  if (k >= 0 && c.cell.box.lo[k] !== panic!.value) return undefined;
+  for (const corner of asked.corners(c)) {
+    const { controls, memory } = asked.into(orders, c.cell, corner).state();
+    const logic = [...stand.put(controls, memory).step().logic];
+    const later = stand.step({ dtS: LONG_S }).logic;
+    if (orders.cone.logic.some((i) => later[i] !== logic[i])) continue;
+    const key = Float64Array.of(
+      ...orders.watch.map((w) => Math.round(stand.frame.receivedUs[w.at]! * 10)),
+    );
+    const own = heldAnswers.get(asked) ?? { known: new Interner(), list: [] };
+    heldAnswers.set(asked, own);
+    const index = own.known.index(key);
+    const state = stand.state();
+    const righted = (own.list[index] ??= rights(asked, state));
+    if (righted) continue;
+    const frame = stand.put(state.controls, state.memory).step();
+    const gains = asked.setup.unit.traits.axes.flatMap((axis) =>
+      axis === 'yaw' ? [] : [frame.gainPct[axis === 'roll' ? 0 : 1]!],
+    );
+    return {
+      c,
+      corner,
+      held: true,
+      answer: {
+        righted,
+        mode: frame.mode,
+        gainPct: Math.min(...gains, 1000),
+        afterMs: 0,
+        reversible: true,
+      },
+    };
+  }
+  return undefined;
+}
+const heldAnswers = new WeakMap<Asked, { known: Interner; list: boolean[] }>();
+
+const answers = new WeakMap<Asked, { known: Interner; list: PanicAnswer[]; key: Float64Array }>();
 
 /** What pressing panic does from a cell; states alike in all that pressing looks at are asked once. */
 export function panicOf(asked: Asked, c: OrderCell, corner?: Corner): PanicAnswer {
-  const known = answers.get(asked) ?? new Map<string, PanicAnswer>();
-  answers.set(asked, known);
-  const { controls, memory } = asked.into(asked.orders, c.cell, corner).state();
+  const { watch, cone } = asked.orders;
+  const own = answers.get(asked) ?? {
+    known: new Interner(),
+    list: [],
+    key: new Float64Array(1 + 2 * watch.length + 2 * cone.logic.length),
+  };
+  answers.set(asked, own);
   const { at, value } = asked.panic!;
-  const key = stateKey(asked, controls, memory, c.mode, at, value);
-  const found = known.get(key) ?? pressFrom(asked, { controls, memory });
-  known.set(key, found);
-  return found;
-}
-
-/** What can matter to pressing panic: pulses of the orders, memory, and what comes back on letting go. */
-function stateKey(
-  asked: Asked,
-  controls: Float64Array,
-  memory: Memory,
-  mode: Mode,
-  at: number,
-  value: number,
-): string {
-  const { frame } = asked.stand;
-  asked.stand.put(controls, memory).step();
-  let key = `${mode}`;
-  for (const w of asked.orders.watch) key += ` ${frame.receivedUs[w.at]!.toFixed(1)}`;
-  asked.stand.move(at, value).step();
-  for (const w of asked.orders.watch) key += ` ${frame.receivedUs[w.at]!.toFixed(1)}`;
-  const then = asked.stand.state().memory;
-  for (const i of asked.orders.cone.logic) key += ` ${then.logic[2 * i]},${then.logic[2 * i + 1]}`;
-  return key;
+  const { stand } = asked;
+  // What can matter: the mode and pulses before and after the press, and what is remembered then.
+  const { key } = own;
+  let n = 0;
+  key[n++] = MODES.indexOf(c.mode);
+  asked.into(asked.orders, c.cell, corner).step();
+  for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
+  stand.move(at, value).step();
+  for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
+  for (const i of cone.logic) {
+    key[n++] = stand.memory.logic[2 * i]!;
+    key[n++] = stand.memory.logic[2 * i + 1]!;
+  }
+  const index = own.known.index(key);
+  return (own.list[index] ??= pressFrom(asked, asked.into(asked.orders, c.cell, corner).state()));
 }

@@ -259,6 +259,15 @@ export const devicesWork: Requirement = {
   },
 };
 
+/** How far the model may be turned, and how fast: what the correction answers on top. */
+const TURNED = [
+  ['rollRateDegPerS', 200],
+  ['pitchRateDegPerS', 200],
+  ['yawRateDegPerS', 200],
+  ['rollDeg', 80],
+  ['pitchDeg', 70],
+] as const;
+
 /** Rods: free all the way, and turning one way all the way. */
 export const linkagesFree: Requirement = {
   id: 'linkages',
@@ -267,7 +276,7 @@ export const linkagesFree: Requirement = {
   from: 'Geometry of the rod between servo arm and horn.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
   check(asked) {
-    const { setup, stand, chain } = asked;
+    const { setup, stand } = asked;
     const looking = new Looking();
     const reached = channelsOfSurfaces(setup);
     setup.airframe.surfaces.forEach((surface, s) => {
@@ -280,7 +289,7 @@ export const linkagesFree: Requirement = {
       let [low, high] = [0, 0];
       let worst: { cell: Cell; corner: Corner } | undefined;
       for (const cell of table.cells)
-        for (const corner of cornersOf(setup, cell, table.cone.controls)) {
+        for (const corner of cornersOf(setup, cell, table.cone.controls, -1, () => true, 100)) {
           looking.states += 1;
           const deg = asked.into(table, cell, corner).step().servoDeg[servo]!;
           if (deg < low || deg > high) worst = { cell, corner };
@@ -295,17 +304,17 @@ export const linkagesFree: Requirement = {
       if (most && worst) {
         const hands = asked.into(asked.orders, most.cell, (_, lo, hi) => (hi > lo ? hi : lo)).state();
         for (const way of [-1, 1])
-          for (const rate of ['rollRateDegPerS', 'pitchRateDegPerS', 'yawRateDegPerS'] as const) {
-            const deg = stand.put(hands.controls, hands.memory).step({ [rate]: way * 200 }).servoDeg[servo]!;
+          for (const [turned, most] of TURNED) {
+            const deg = stand.put(hands.controls, hands.memory).step({ [turned]: way * most }).servoDeg[servo]!;
             low = Math.min(low, deg);
             high = Math.max(high, deg);
           }
       }
       const horn = compileHorn(surface.linkage);
-      let before = horn(low);
+      let peak = horn(low);
       for (let deg = low; deg <= high; deg += Math.max(0.25, (high - low) / 400)) {
         const now = horn(deg);
-        if (Number.isNaN(now) || now < before - 0.05) {
+        if (Number.isNaN(now) || now < peak - STRAY_DEG / 2) {
           looking.fail({
             severity: 'stop',
             says: `The rod of the ${surface.label.toLowerCase()} ${Number.isNaN(now) ? 'locks' : 'turns back'} at ${deg.toFixed(0)}° of servo travel; the servo is sent from ${low.toFixed(0)}° to ${high.toFixed(0)}°.`,
@@ -317,10 +326,9 @@ export const linkagesFree: Requirement = {
           });
           break;
         }
-        before = now;
+        peak = Math.max(peak, now);
       }
     });
-    void chain;
     return looking;
   },
 };
