@@ -131,8 +131,10 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
       servo('rudder', 'Rudder servo', 'rudder'),
       'opposite',
     );
+    // A wheel under the tail points left where one under the nose points right.
+    const wheelSense = size.stance === 'tail-wheel' ? 'same' : 'opposite';
     if (answers.wheel === 'shared')
-      surface('wheel', wheelLabel(size.stance), 'wheel', 'centre', 'rudder', 'opposite');
+      surface('wheel', wheelLabel(size.stance), 'wheel', 'centre', 'rudder', wheelSense);
     if (answers.wheel === 'separate')
       surface(
         'wheel',
@@ -140,7 +142,7 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
         'wheel',
         'centre',
         servo('wheel', 'Wheel servo', 'wheel'),
-        'opposite',
+        wheelSense,
       );
   };
   const elevator = () =>

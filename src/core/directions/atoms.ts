@@ -19,8 +19,21 @@ const replace = (path: string, value: unknown): PatchOperation[] => [
   { op: 'replace', path, value },
 ];
 
-/** Physical facts nobody can read off a screen: rod side, and what the unit takes a longer pulse for. */
-export function factAtoms(setup: Setup): Atom[] {
+/** Sticks a unit that mixes takes apart again, by the wing it is set to. */
+const MIXED: Partial<Record<Setup['unit']['settings']['wingType'], readonly Axis[]>> = {
+  delta: ['roll', 'pitch'],
+  'v-tail': ['pitch', 'yaw'],
+};
+
+/**
+ * Facts nobody can read off a screen: rod side, what the unit takes a longer pulse for, and which way
+ * its mixer takes a stick, where it mixes as planned.
+ * @param planned the wing it is meant to mix for
+ */
+export function factAtoms(
+  setup: Setup,
+  planned = setup.unit.settings.wingType,
+): Atom[] {
   const { traits } = setup.unit;
   const taught =
     traits.correctionDirection === 'learned' ? setup.installation.travelCapture : undefined;
@@ -55,6 +68,21 @@ export function factAtoms(setup: Setup): Atom[] {
           },
         ];
   });
+  const { wingType } = setup.unit.settings;
+  for (const axis of wingType === planned ? (MIXED[wingType] ?? []) : [])
+    facts.push({
+      id: `mix-${axis}`,
+      place: 'unit',
+      title: `The unit’s mixer takes the ${axis} stick the other way about`,
+      cost: 1,
+      patch: [
+        {
+          op: 'add',
+          path: '/unit/traits/mixSense',
+          value: { ...traits.mixSense, [axis]: -(traits.mixSense?.[axis] ?? 1) },
+        },
+      ],
+    });
   setup.airframe.surfaces.forEach((surface, i) =>
     facts.push({
       id: `rod-${surface.id}`,

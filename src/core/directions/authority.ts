@@ -1,4 +1,4 @@
-import type { AirframeKind, Axis, Sense, Surface } from '../setup';
+import { kindOf, type Airframe, type Axis, type Sense, type Surface } from '../setup';
 
 /** The turning moment a surface makes when its trailing edge goes down (or left): ISO 1151-1 signs. */
 export type Authority = Partial<Record<Axis, Sense>>;
@@ -8,7 +8,11 @@ export type Authority = Partial<Record<Axis, Sense>>;
  * and what a correction should do follow from it: a stick asks for a moment, a correction opposes
  * a rotation. A left-side surface going down rolls the model right, and so on.
  */
-export function authority(kind: AirframeKind, surface: Pick<Surface, 'role' | 'side'>): Authority {
+export function authority(
+  airframe: Pick<Airframe, 'kind' | 'measures'>,
+  surface: Pick<Surface, 'role' | 'side'>,
+): Authority {
+  const { kind, measures } = airframe;
   const left = surface.side === 'left';
   switch (surface.role) {
     case 'aileron':
@@ -17,8 +21,11 @@ export function authority(kind: AirframeKind, surface: Pick<Surface, 'role' | 's
     case 'elevator':
       return { pitch: -1 };
     case 'rudder':
-    case 'wheel':
       return { yaw: -1 };
+    case 'wheel':
+      // Its front tells where it points. Behind the centre of gravity it swings the tail that way,
+      // and the nose the other.
+      return { yaw: measures.stance === 'tail-wheel' && !kindOf(airframe).onSurface ? 1 : -1 };
     case 'elevon':
       return { roll: left ? 1 : -1, pitch: -1 };
     case 'ruddervator': {

@@ -60,7 +60,7 @@ export interface Expectation {
 export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;
   const ground = kindOf(airframe).onSurface;
-  const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe.kind, s)[axis]);
+  const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe, s)[axis]);
   const sticks = AXES.filter(has).map((axis): Check => {
     const [instruction, done] = ground ? STEER : STICK[axis];
     return {
@@ -119,7 +119,7 @@ export function isStabilized(setup: Setup, surface: Surface): boolean {
 /** Everything that must be seen, surface by surface, for one check. */
 export function expectationsOf(setup: Setup, check: Check): Expectation[] {
   return setup.airframe.surfaces.flatMap((surface) => {
-    const moment = authority(setup.airframe.kind, surface)[check.axis];
+    const moment = authority(setup.airframe, surface)[check.axis];
     if (!moment) return [];
     if (check.kind === 'correction' && !isStabilized(setup, surface)) return [];
     const wanted = check.kind === 'stick' ? check.sense : -check.sense;
@@ -134,15 +134,23 @@ export function allExpectations(setup: Setup): Expectation[] {
 }
 
 /**
- * Surfaces that must stay still in a check. Only asked about when a surface that should have moved
- * did not: then one of these may have moved in its place.
+ * Surfaces that must stay still in a check. In a stick check all that steer; in a correction those the
+ * unit steadies. They are asked about by themselves only when that would tell something: one look at
+ * the model while a stick moves answers for all of them.
  */
 export function crossExpectations(setup: Setup): Expectation[] {
+  const steers = (surface: Surface) =>
+    Object.keys(authority(setup.airframe, surface)).length > 0;
   return checksFor(setup).flatMap((check) =>
-    check.kind === 'stick' || check.again
+    check.again
       ? []
       : setup.airframe.surfaces
-          .filter((s) => isStabilized(setup, s) && !authority(setup.airframe.kind, s)[check.axis])
+          .filter(
+            (s) =>
+              steers(s) &&
+              (check.kind === 'stick' || isStabilized(setup, s)) &&
+              !authority(setup.airframe, s)[check.axis],
+          )
           .map((surface): Expectation => ({ check, surface, sign: 0, movement: 'centre' })),
   );
 }

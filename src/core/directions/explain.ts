@@ -125,7 +125,7 @@ function tableOf(written: Setup): Table {
       structures.flatMap((s) => s.patch),
     );
     const senses = tangled(written, setup)
-      ? factAtoms(setup).filter((a) => a.place === 'unit')
+      ? factAtoms(setup, written.unit.settings.wingType).filter((a) => /^(sense|taught)-/.test(a.id))
       : [];
     return subsetsOf(senses).map((given) =>
       entryOf(
@@ -170,7 +170,7 @@ function entryOf(
     },
     facts() {
       if (!facts) {
-        const atoms = factAtoms(setup).filter((a) => !fixed.some((f) => f.id === a.id));
+        const atoms = factAtoms(setup, written.unit.settings.wingType).filter((a) => !fixed.some((f) => f.id === a.id));
         const before = entry.signs().signs;
         facts = { atoms, masks: flipMasks(setup, written, atoms, pairs, before, circumstances) };
       }
@@ -189,7 +189,7 @@ function tangled(written: Setup, real: Setup): boolean {
   const { mounting } = real.installation;
   if (mounting === written.installation.mounting) return false;
   const mixes = real.airframe.surfaces.some(
-    (s) => Object.keys(authority(real.airframe.kind, s)).length > 1,
+    (s) => Object.keys(authority(real.airframe, s)).length > 1,
   );
   return mixes && beliefMatrix(real).some((v, i) => i % 4 !== 0 && Math.abs(v) > 0.5);
 }

@@ -75,6 +75,14 @@ export const UnitTraitsSchema = z.strictObject({
   correctionDirection: z.enum(['menu', 'switches', 'button', 'dial-side', 'learned', 'none']),
   /** What a longer pulse is taken to ask for, before any reversal: roll right, nose up, nose right = 1. */
   nominalSense: z.strictObject({ roll: SenseSchema, pitch: SenseSchema, yaw: SenseSchema }),
+  /** Which way its own mixer takes each stick, where it was found to differ from the usual. */
+  mixSense: z
+    .strictObject({
+      roll: SenseSchema.optional(),
+      pitch: SenseSchema.optional(),
+      yaw: SenseSchema.optional(),
+    })
+    .optional(),
   orientations: z.array(MountingSchema).min(1).max(24),
   stabilizedOutputs: z.enum(['all', 'two-banks', 'chosen']),
   portReverse: z.boolean(),

@@ -30,9 +30,9 @@ export function compilePorts(setup: Setup): PortStep {
     return {
       at,
       from,
-      mixRoll: own('roll'),
-      mixPitch: own('pitch'),
-      mixYaw: own('yaw'),
+      mixRoll: own('roll') * (traits.mixSense?.roll ?? 1),
+      mixPitch: own('pitch') * (traits.mixSense?.pitch ?? 1),
+      mixYaw: own('yaw') * (traits.mixSense?.yaw ?? 1),
       addRoll: own('roll') * share * HALF_TRAVEL_US,
       addPitch: own('pitch') * share * HALF_TRAVEL_US,
       addYaw: own('yaw') * share * HALF_TRAVEL_US,

@@ -83,7 +83,7 @@ export const corrections: Requirement = {
         });
       for (const [i, axis] of AXES.entries()) {
         if (!unit.traits.axes.includes(axis)) continue;
-        const able = airframe.surfaces.some((s) => authority(airframe.kind, s)[axis]);
+        const able = airframe.surfaces.some((s) => authority(airframe, s)[axis]);
         if (!able) continue;
         if (gain[i]! <= GAIN_NONE_PCT) {
           // Panic has a requirement of its own; an axis tuned to nothing on purpose is no fault here.
@@ -102,10 +102,10 @@ export const corrections: Requirement = {
         const turned = deflections(asked, controls, memory, c.mode, axis);
         const main = Math.max(
           0,
-          ...airframe.surfaces.map((s, k) => (authority(airframe.kind, s)[axis] ? Math.abs(turned.deg[k]!) : 0)),
+          ...airframe.surfaces.map((s, k) => (authority(airframe, s)[axis] ? Math.abs(turned.deg[k]!) : 0)),
         );
         airframe.surfaces.forEach((surface, k) => {
-          const moment = authority(airframe.kind, surface)[axis];
+          const moment = authority(airframe, surface)[axis];
           const deg = turned.deg[k]!;
           const key = `${axis} ${surface.id}`;
           if (told.has(key)) return;
@@ -139,7 +139,7 @@ export const corrections: Requirement = {
           );
         });
         const answers = airframe.surfaces.some(
-          (s) => authority(airframe.kind, s)[axis] && isStabilized(setup, s),
+          (s) => authority(airframe, s)[axis] && isStabilized(setup, s),
         );
         if (!answers && !told.has(`axis ${axis}`) && (axis !== 'yaw' || unit.traits.axes.length === 1)) {
           told.add(`axis ${axis}`);
@@ -205,7 +205,7 @@ function deflections(
 export const leftAlone = (setup: Setup): string[] =>
   setup.airframe.surfaces.flatMap((surface) => {
     const can = AXES.some(
-      (axis) => authority(setup.airframe.kind, surface)[axis] && setup.unit.traits.axes.includes(axis),
+      (axis) => authority(setup.airframe, surface)[axis] && setup.unit.traits.axes.includes(axis),
     );
     return can && !isStabilized(setup, surface) ? [surface.id] : [];
   });

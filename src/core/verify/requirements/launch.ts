@@ -57,7 +57,7 @@ export const launchLifts: Requirement = {
     );
     if (adds)
       setup.airframe.surfaces.forEach((surface, i) => {
-        if (!authority(setup.airframe.kind, surface).pitch) return;
+        if (!authority(setup.airframe, surface).pitch) return;
         const moved = helped[i]! - plain[i]!;
         if (moved < -STILL_DEG) return;
         looking.fail({

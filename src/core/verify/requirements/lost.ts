@@ -37,7 +37,7 @@ export function lostFrom(asked: Asked, c: OrderCell, corner: Corner): Lost {
     if (!setup.unit.traits.axes.includes(axis)) continue;
     const tipped = stand.step(change);
     setup.airframe.surfaces.forEach((surface, i) => {
-      const moment = authority(setup.airframe.kind, surface)[axis];
+      const moment = authority(setup.airframe, surface)[axis];
       if (!moment || !isStabilized(setup, surface)) return;
       const moved = -moment * (tipped.surfaceDeg[i]! - still[i]!);
       if (moved >= 0.5) answers = true;

@@ -43,7 +43,7 @@ function rights(asked: Asked, state: State): boolean {
   const still = stand.put(state.controls, state.memory).step().surfaceDeg.slice();
   for (const { axis, sense, change } of TIPPED) {
     if (!unit.traits.axes.includes(axis)) continue;
-    const able = airframe.surfaces.map((s) => authority(airframe.kind, s)[axis] ?? 0);
+    const able = airframe.surfaces.map((s) => authority(airframe, s)[axis] ?? 0);
     if (able.every((m) => m === 0)) continue;
     const deg = stand.put(state.controls, state.memory).step(change).surfaceDeg;
     let answers = false;

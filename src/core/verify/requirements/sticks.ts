@@ -27,7 +27,7 @@ interface Hand {
 /** The sticks that turn the model, each with its axis. */
 export function steeringSticks(setup: Setup): Hand[] {
   const axes = AXES.filter((axis) =>
-    setup.airframe.surfaces.some((s) => authority(setup.airframe.kind, s)[axis]),
+    setup.airframe.surfaces.some((s) => authority(setup.airframe, s)[axis]),
   );
   return axes.flatMap((axis) => {
     const at = stickOf(setup.transmitter, axisFunction(setup, axis));
@@ -78,7 +78,7 @@ export const sticksRight: Requirement = {
     const reached = channelsOfSurfaces(setup);
     const sticks = steeringSticks(setup);
     setup.airframe.surfaces.forEach((surface, s) => {
-      const own = authority(setup.airframe.kind, surface);
+      const own = authority(setup.airframe, surface);
       const table = asked.table(reached[s]!);
       if (table.tooLarge) {
         looking.leftOut.push(tooLargeWords(surface.label, table.tooLarge));
@@ -179,7 +179,7 @@ export const sticksAlone: Requirement = {
         : []),
     ];
     setup.airframe.surfaces.forEach((surface, s) => {
-      const own = authority(setup.airframe.kind, surface);
+      const own = authority(setup.airframe, surface);
       const table = asked.table(reached[s]!);
       if (table.tooLarge) {
         looking.leftOut.push(tooLargeWords(surface.label, table.tooLarge));

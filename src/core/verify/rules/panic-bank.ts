@@ -37,7 +37,7 @@ export const panicBank: Rule = {
       ([axis, hand, deg]) =>
         deg > LARGE_DEG[axis] &&
         setup.unit.traits.axes.includes(axis) &&
-        setup.airframe.surfaces.some((s) => authority(setup.airframe.kind, s)[axis]) &&
+        setup.airframe.surfaces.some((s) => authority(setup.airframe, s)[axis]) &&
         stickOf(setup.transmitter, hand) >= 0,
     );
     return limits.map(([axis, hand, deg]): Found => {
