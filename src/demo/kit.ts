@@ -1,4 +1,4 @@
-import { allExpectations, predictAll } from '../core/directions';
+import { allExpectations, crossExpectations, predictAll } from '../core/directions';
 import { TESTS, type Evidence, type LogEntry } from '../core/logbook';
 import { usualWishes, writeWishes } from '../core/plan';
 import type { ProgramWishes, Setup } from '../core/setup';
@@ -19,7 +19,8 @@ export interface DemoModel {
 /** What the model on the bench does when looked at, by the chain. */
 export function everythingSeen(setup: Setup): SeenList {
   const predictions = predictAll(setup);
-  return allExpectations(setup).map(({ check, surface }) => ({
+  const still = crossExpectations(setup).filter((e) => e.check.kind === 'stick');
+  return [...allExpectations(setup), ...still].map(({ check, surface }) => ({
     check: check.id,
     surface: surface.id,
     seen: predictions.get(check.id)!.get(surface.id)!.movement,

@@ -1,5 +1,12 @@
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
-import { composeSetup, failsafeSchools, panicWays, unsuited, usualWishes, writeWishes } from '@/core/plan';
+import {
+  composeSetup,
+  failsafeSchools,
+  panicWays,
+  unsuited,
+  usualWishes,
+  writeWishes,
+} from '@/core/plan';
 import {
   AIRFRAME_KINDS,
   FAILSAFE_SCHOOLS,

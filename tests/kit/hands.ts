@@ -53,7 +53,8 @@ export function walkAnywhere(setup: Setup, seed: number, moves: number, limit?: 
                 : Math.round((random() * 200 - 100) * 10) / 10;
       }
     }
-    stimulus.dtS = random() < 0.4 ? 0 : [0.02, 0.05, 0.1, 0.2, 0.31, 0.7, 1.3][Math.floor(random() * 7)]!;
+    stimulus.dtS =
+      random() < 0.4 ? 0 : [0.02, 0.05, 0.1, 0.2, 0.31, 0.7, 1.3][Math.floor(random() * 7)]!;
     chain.step(stimulus, memory, frame);
     walked.moments += 1;
     const held = cellsHolding(table, stimulus.controls, frame.logic).some((cell) =>

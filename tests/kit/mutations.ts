@@ -33,7 +33,11 @@ function logic(s: Setup, entry: Partial<Logic> & Pick<Logic, 'op'>): Condition {
   s.program.logic.push({ id, label: id, ...entry } as Logic);
   return { kind: 'logic', id };
 }
-const at = (control: string, position: number): Condition => ({ kind: 'switch', control, position });
+const at = (control: string, position: number): Condition => ({
+  kind: 'switch',
+  control,
+  position,
+});
 const both = (...of: Condition[]): Condition => ({ kind: 'all', of });
 const m = (
   requirement: string,
@@ -43,8 +47,10 @@ const m = (
   severity?: 'caution',
 ): Mutation => ({ requirement, words, start, spoil, ...(severity ? { severity } : {}) });
 
-const panicky = (way: 'replace' | 'offsets' | 'channel' = 'replace', holdS = 0.2) => () =>
-  wished({ panic: { way, control: 'sm', holdS, gainPct: 60 } });
+const panicky =
+  (way: 'replace' | 'offsets' | 'channel' = 'replace', holdS = 0.2) =>
+  () =>
+    wished({ panic: { way, control: 'sm', holdS, gainPct: 60 } });
 const gliding = () => wished({ failsafe: { school: 'glide', pitchDeg: 3, rollDeg: 0 } });
 const helped = () =>
   wished({ launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 } });
@@ -54,9 +60,13 @@ const RAISES: [string, (s: Setup) => void][] = [
   ['two switches together', (s) => line(s, 'throttle', { when: both(at('sb', 2), at('sc', 0)) })],
   [
     'two seconds after a switch',
-    (s) => line(s, 'throttle', { when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }) }),
+    (s) =>
+      line(s, 'throttle', { when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }) }),
   ],
-  ['a slider in a line', (s) => line(s, 'throttle', { source: { kind: 'control', id: 'l2' }, weightPct: 60 })],
+  [
+    'a slider in a line',
+    (s) => line(s, 'throttle', { source: { kind: 'control', id: 'l2' }, weightPct: 60 }),
+  ],
   [
     'a latch nobody lets go',
     (s) =>
@@ -121,7 +131,10 @@ const RAISES: [string, (s: Setup) => void][] = [
 ];
 
 const MOTOR: Mutation[] = [
-  ...RAISES.flatMap(([words, spoil]) => [m('motor-cut', words, spoil), m('motor-low', words, spoil)]),
+  ...RAISES.flatMap(([words, spoil]) => [
+    m('motor-cut', words, spoil),
+    m('motor-low', words, spoil),
+  ]),
   m('motor-low', 'throttle channel reversed', (s) => (outputOf(s, 'throttle').reversed = true)),
   m('motor-low', 'subtrim 15', (s) => (outputOf(s, 'throttle').subtrimPct = 15)),
   m('motor-low', 'controller taught another stop', (s) => (s.airframe.motors[0]!.stopUs = 900)),
@@ -171,7 +184,10 @@ const MOTOR: Mutation[] = [
           s.unit.settings.outputs.find((o) => o.carries === 'throttle')!.reversed = true;
         },
       ],
-      ['controller taught upside down', (s) => Object.assign(s.airframe.motors[0]!, { stopUs: 2012, fullUs: 988 })],
+      [
+        'controller taught upside down',
+        (s) => Object.assign(s.airframe.motors[0]!, { stopUs: 2012, fullUs: 988 }),
+      ],
       [
         'preset on the wrong channel',
         (s) => {
@@ -191,10 +207,12 @@ function lost(s: Setup, carries: ChannelFunction, value: number | 'hold' | undef
   const channel = channelOf(s, carries);
   s.program.failsafe = s.program.failsafe.filter((f) => f.channel !== channel);
   if (value === 'hold') s.program.failsafe.push({ channel, kind: 'hold' });
-  else if (value !== undefined) s.program.failsafe.push({ channel, kind: 'preset', valuePct: value });
+  else if (value !== undefined)
+    s.program.failsafe.push({ channel, kind: 'preset', valuePct: value });
 }
 
-const elevatorLine = (s: Setup) => s.program.lines.find((l) => l.channel === channelOf(s, 'elevator'))!;
+const elevatorLine = (s: Setup) =>
+  s.program.lines.find((l) => l.channel === channelOf(s, 'elevator'))!;
 
 const STICKS: Mutation[] = [
   m('sticks', 'no line on the elevator channel', (s) => {
@@ -203,7 +221,9 @@ const STICKS: Mutation[] = [
   m('sticks', 'servo in no plug', (s) => {
     s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes('rudder'));
   }),
-  m('sticks', 'ends of nothing', (s) => Object.assign(outputOf(s, 'elevator'), { minPct: 0, maxPct: 0 })),
+  m('sticks', 'ends of nothing', (s) =>
+    Object.assign(outputOf(s, 'elevator'), { minPct: 0, maxPct: 0 }),
+  ),
   m('sticks', 'one end of nothing', (s) => (outputOf(s, 'aileron').maxPct = 0)),
   m('sticks', 'reversed in another switch position', (s) =>
     line(s, 'elevator', {
@@ -267,12 +287,19 @@ const STICKS: Mutation[] = [
     [a!.drives, b!.drives] = [b!.drives, a!.drives];
   }),
   m('sticks-alone', 'elevator follows the aileron channel', (s) =>
-    line(s, 'elevator', { source: { kind: 'channel', channel: channelOf(s, 'aileron') }, weightPct: 30 }),
+    line(s, 'elevator', {
+      source: { kind: 'channel', channel: channelOf(s, 'aileron') },
+      weightPct: 30,
+    }),
   ),
   m('sticks-alone', 'a stick past a threshold kicks the elevator', (s) =>
     line(s, 'elevator', {
       weightPct: 30,
-      when: logic(s, { op: 'greater', source: { kind: 'control', id: 'stick-rudder' }, valuePct: 60 }),
+      when: logic(s, {
+        op: 'greater',
+        source: { kind: 'control', id: 'stick-rudder' },
+        valuePct: 60,
+      }),
     }),
   ),
 ];
@@ -280,71 +307,139 @@ const STICKS: Mutation[] = [
 const flapped = () => wished({}, 'menu-receiver', 'line-sixteen', { flaps: true, gear: true });
 
 const DEVICES: Mutation[] = [
-  m('devices', 'no line for the flaps', (s) => {
-    s.program.lines = s.program.lines.filter((l) => l.channel !== channelOf(s, 'flap'));
-  }, flapped),
-  m('devices', 'gear in no plug', (s) => {
-    s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes('gear'));
-  }, flapped),
-  m('devices', 'gear ends of nothing', (s) => Object.assign(outputOf(s, 'gear'), { minPct: 0, maxPct: 0 }), flapped),
-  m('devices', 'flap line weighs nothing', (s) => {
-    s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.weightPct = 0;
-  }, flapped),
+  m(
+    'devices',
+    'no line for the flaps',
+    (s) => {
+      s.program.lines = s.program.lines.filter((l) => l.channel !== channelOf(s, 'flap'));
+    },
+    flapped,
+  ),
+  m(
+    'devices',
+    'gear in no plug',
+    (s) => {
+      s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes('gear'));
+    },
+    flapped,
+  ),
+  m(
+    'devices',
+    'gear ends of nothing',
+    (s) => Object.assign(outputOf(s, 'gear'), { minPct: 0, maxPct: 0 }),
+    flapped,
+  ),
+  m(
+    'devices',
+    'flap line weighs nothing',
+    (s) => {
+      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.weightPct = 0;
+    },
+    flapped,
+  ),
   m('devices', 'gear held by a later line', (s) => line(s, 'gear', { op: 'replace' }), flapped),
-  m('devices', 'flap channel beyond the link', (s) => {
-    const flap = outputOf(s, 'flap');
-    for (const l of s.program.lines) if (l.channel === flap.channel) l.channel = 12;
-    s.unit.settings.inputs.find((i) => i.carries === 'flap')!.channel = 12;
-    flap.channel = 12;
-    s.transmitter.link = 'short';
-  }, flapped),
-  m('devices', 'flap follows a variable nobody moves', (s) => {
-    s.program.variables.push({ id: 'f', label: 'F', valuePct: 20 });
-    s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.source = { kind: 'variable', id: 'f' };
-  }, flapped),
-  m('devices', 'gear not told to the unit', (s) => {
-    s.unit.settings.inputs = s.unit.settings.inputs.filter((i) => !['gear', 'flap'].includes(i.carries));
-  }, flapped),
+  m(
+    'devices',
+    'flap channel beyond the link',
+    (s) => {
+      const flap = outputOf(s, 'flap');
+      for (const l of s.program.lines) if (l.channel === flap.channel) l.channel = 12;
+      s.unit.settings.inputs.find((i) => i.carries === 'flap')!.channel = 12;
+      flap.channel = 12;
+      s.transmitter.link = 'short';
+    },
+    flapped,
+  ),
+  m(
+    'devices',
+    'flap follows a variable nobody moves',
+    (s) => {
+      s.program.variables.push({ id: 'f', label: 'F', valuePct: 20 });
+      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.source = {
+        kind: 'variable',
+        id: 'f',
+      };
+    },
+    flapped,
+  ),
+  m(
+    'devices',
+    'gear not told to the unit',
+    (s) => {
+      s.unit.settings.inputs = s.unit.settings.inputs.filter(
+        (i) => !['gear', 'flap'].includes(i.carries),
+      );
+    },
+    flapped,
+  ),
 ];
 
 const rod = (s: Setup, id: string) => s.airframe.surfaces.find((x) => x.id === id)!.linkage;
 const LINKAGES: Mutation[] = (
   [
-    ['horn shorter than the arm', (s) => {
-      Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
-      Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
-      line(s, 'rudder', { source: { kind: 'input', id: 'rudder' }, weightPct: 20 });
-    }],
-    ['ends far out', (s) => {
-      Object.assign(rod(s, 'elevator'), { armMm: 20, hornMm: 15 });
-      Object.assign(outputOf(s, 'elevator'), { minPct: -140, maxPct: 140 });
-    }],
-    ['subtrim and ends', (s) => {
-      Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
-      Object.assign(outputOf(s, 'rudder'), { minPct: -130, maxPct: 130, subtrimPct: 40 });
-    }],
-    ['arm far off square', (s) => {
-      Object.assign(rod(s, 'rudder'), { armOffsetDeg: 50 });
-      Object.assign(outputOf(s, 'rudder'), { minPct: -130, maxPct: 130 });
-    }],
-    ['arm far off square the other way', (s) => {
-      Object.assign(rod(s, 'elevator'), { armOffsetDeg: -50 });
-      Object.assign(outputOf(s, 'elevator'), { minPct: -130, maxPct: 130 });
-    }],
-    ['a servo that turns further', (s) => {
-      for (const v of s.airframe.servos) Object.assign(v, { degAt500Us: 75, limitDeg: 110 });
-      Object.assign(outputOf(s, 'elevator'), { minPct: -140, maxPct: 140 });
-    }],
-    ['a mix that adds to full stick', (s) => {
-      Object.assign(rod(s, 'aileron-left'), { armMm: 20, hornMm: 15 });
-      Object.assign(outputOf(s, 'aileron'), { minPct: -140, maxPct: 140 });
-      line(s, 'aileron', { source: { kind: 'input', id: 'aileron' }, weightPct: 50 });
-    }],
-    ['in one switch position only', (s) => {
-      Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
-      Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
-      line(s, 'rudder', { source: { kind: 'input', id: 'rudder' }, weightPct: 50, when: at('sd', 2) });
-    }],
+    [
+      'horn shorter than the arm',
+      (s) => {
+        Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
+        Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
+        line(s, 'rudder', { source: { kind: 'input', id: 'rudder' }, weightPct: 20 });
+      },
+    ],
+    [
+      'ends far out',
+      (s) => {
+        Object.assign(rod(s, 'elevator'), { armMm: 20, hornMm: 15 });
+        Object.assign(outputOf(s, 'elevator'), { minPct: -140, maxPct: 140 });
+      },
+    ],
+    [
+      'subtrim and ends',
+      (s) => {
+        Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
+        Object.assign(outputOf(s, 'rudder'), { minPct: -130, maxPct: 130, subtrimPct: 40 });
+      },
+    ],
+    [
+      'arm far off square',
+      (s) => {
+        Object.assign(rod(s, 'rudder'), { armOffsetDeg: 50 });
+        Object.assign(outputOf(s, 'rudder'), { minPct: -130, maxPct: 130 });
+      },
+    ],
+    [
+      'arm far off square the other way',
+      (s) => {
+        Object.assign(rod(s, 'elevator'), { armOffsetDeg: -50 });
+        Object.assign(outputOf(s, 'elevator'), { minPct: -130, maxPct: 130 });
+      },
+    ],
+    [
+      'a servo that turns further',
+      (s) => {
+        for (const v of s.airframe.servos) Object.assign(v, { degAt500Us: 75, limitDeg: 110 });
+        Object.assign(outputOf(s, 'elevator'), { minPct: -140, maxPct: 140 });
+      },
+    ],
+    [
+      'a mix that adds to full stick',
+      (s) => {
+        Object.assign(rod(s, 'aileron-left'), { armMm: 20, hornMm: 15 });
+        Object.assign(outputOf(s, 'aileron'), { minPct: -140, maxPct: 140 });
+        line(s, 'aileron', { source: { kind: 'input', id: 'aileron' }, weightPct: 50 });
+      },
+    ],
+    [
+      'in one switch position only',
+      (s) => {
+        Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
+        Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
+        line(s, 'rudder', {
+          source: { kind: 'input', id: 'rudder' },
+          weightPct: 50,
+          when: at('sd', 2),
+        });
+      },
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('linkages', words, spoil));
 
@@ -355,20 +450,31 @@ const CORRECTIONS: Mutation[] = (
     ['roll reversed in the unit', (s) => (s.unit.settings.axes.roll.reversed = true)],
     ['pitch reversed in the unit', (s) => (s.unit.settings.axes.pitch.reversed = true)],
     ['one port corrects backwards', (s) => (port(s, 'elevator').correctionReversed = true)],
-    ['no gain in any position', (s) => {
-      s.program.lines = s.program.lines.filter((l) => l.purpose !== 'gain');
-      line(s, 'gain', { weightPct: -100, purpose: 'gain' });
-    }],
-    ['ailerons not steadied', (s) => {
-      for (const o of s.unit.settings.outputs) if (o.carries.startsWith('aileron')) o.stabilized = false;
-    }],
+    [
+      'no gain in any position',
+      (s) => {
+        s.program.lines = s.program.lines.filter((l) => l.purpose !== 'gain');
+        line(s, 'gain', { weightPct: -100, purpose: 'gain' });
+      },
+    ],
+    [
+      'ailerons not steadied',
+      (s) => {
+        for (const o of s.unit.settings.outputs)
+          if (o.carries.startsWith('aileron')) o.stabilized = false;
+      },
+    ],
     ['maximum gain 1 %', (s) => (port(s, 'elevator').maxGainPct = 1)],
     ['maximum gain 0', (s) => (port(s, 'aileron').maxGainPct = 0)],
     ['mounted a quarter turned', (s) => (s.installation.mounting = 'left-up')],
     ['mounted tail first', (s) => (s.installation.mounting = 'tail-up')],
-    ['axis gains of nothing', (s) => {
-      for (const axis of ['roll', 'pitch', 'yaw'] as const) s.unit.settings.axes[axis].gainPct = 0;
-    }],
+    [
+      'axis gains of nothing',
+      (s) => {
+        for (const axis of ['roll', 'pitch', 'yaw'] as const)
+          s.unit.settings.axes[axis].gainPct = 0;
+      },
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('corrections', words, spoil));
 
@@ -376,20 +482,57 @@ const modeLine = (s: Setup) => s.program.lines.find((l) => l.purpose === 'mode')
 const MODES: Mutation[] = [
   ...(
     [
-      ['mode line turned round', (s) => Object.assign(modeLine(s), { weightPct: -modeLine(s).weightPct, offsetPct: -modeLine(s).offsetPct })],
-      ['off gone by another switch', (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) })],
-      ['off gone by two switches', (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 2), at('se', 0)) })],
+      [
+        'mode line turned round',
+        (s) =>
+          Object.assign(modeLine(s), {
+            weightPct: -modeLine(s).weightPct,
+            offsetPct: -modeLine(s).offsetPct,
+          }),
+      ],
+      [
+        'off gone by another switch',
+        (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) }),
+      ],
+      [
+        'off gone by two switches',
+        (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 2), at('se', 0)) }),
+      ],
       ['off gone by a slider', (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } })],
-      ['off gone after three seconds', (s) =>
-        line(s, 'mode', { op: 'replace', when: logic(s, { op: 'delay', of: at('se', 2), onS: 3, offS: 0 }) })],
-      ['a variable on a lever overrides it', (s) => {
-        s.program.variables.push({ id: 'v', label: 'V', valuePct: 0, adjust: { control: 'trim-rudder', rangePct: 100 } });
-        line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
-      }],
-      ['a latch keeps it on', (s) =>
-        line(s, 'mode', { op: 'replace', weightPct: 0, when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }) })],
+      [
+        'off gone after three seconds',
+        (s) =>
+          line(s, 'mode', {
+            op: 'replace',
+            when: logic(s, { op: 'delay', of: at('se', 2), onS: 3, offS: 0 }),
+          }),
+      ],
+      [
+        'a variable on a lever overrides it',
+        (s) => {
+          s.program.variables.push({
+            id: 'v',
+            label: 'V',
+            valuePct: 0,
+            adjust: { control: 'trim-rudder', rangePct: 100 },
+          });
+          line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
+        },
+      ],
+      [
+        'a latch keeps it on',
+        (s) =>
+          line(s, 'mode', {
+            op: 'replace',
+            weightPct: 0,
+            when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
+          }),
+      ],
       ['slots changed in the unit', (s) => (s.unit.settings.slots = ['level', 'rate', 'off'])],
-      ['unit listens to another channel', (s) => (s.unit.settings.inputs.find((i) => i.carries === 'mode')!.channel = 11)],
+      [
+        'unit listens to another channel',
+        (s) => (s.unit.settings.inputs.find((i) => i.carries === 'mode')!.channel = 11),
+      ],
     ] as [string, (s: Setup) => void][]
   ).map(([words, spoil]) => m('modes', words, spoil)),
   ...(
@@ -424,15 +567,36 @@ const REST: Mutation[] = (
   [
     ['levelling at rest', (s) => (s.unit.settings.slots = ['level', 'rate', 'off'])],
     ['panic rests pressed', (s) => (s.transmitter.controls.find((c) => c.id === 'sm')!.rest = 100)],
-    ['levelling half a second after power-up', (s) =>
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 }) })],
-    ['the mode switch rests near', (s) => (s.transmitter.controls.find((c) => c.id === 'sa')!.rest = 100)],
-    ['a knob at rest adds up to levelling', (s) => line(s, 'mode', { weightPct: 0, offsetPct: 200 })],
-    ['two delays one after another', (s) => {
-      const first = logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 });
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'delay', of: first, onS: 0.5, offS: 0 }) });
-    }],
-    ['a line for every switch at rest', (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 0), at('se', 0)) })],
+    [
+      'levelling half a second after power-up',
+      (s) =>
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 }),
+        }),
+    ],
+    [
+      'the mode switch rests near',
+      (s) => (s.transmitter.controls.find((c) => c.id === 'sa')!.rest = 100),
+    ],
+    [
+      'a knob at rest adds up to levelling',
+      (s) => line(s, 'mode', { weightPct: 0, offsetPct: 200 }),
+    ],
+    [
+      'two delays one after another',
+      (s) => {
+        const first = logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 });
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'delay', of: first, onS: 0.5, offS: 0 }),
+        });
+      },
+    ],
+    [
+      'a line for every switch at rest',
+      (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 0), at('se', 0)) }),
+    ],
     ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => ({
@@ -443,26 +607,81 @@ const REST: Mutation[] = (
 const gainLine = (s: Setup) => s.program.lines.find((l) => l.purpose === 'gain')!;
 const GAIN: Mutation[] = (
   [
-    ['both ends full, by a curve', (s) => {
-      s.program.curves.push({ id: 'v', label: 'V', points: [{ inPct: -100, outPct: 100 }, { inPct: 0, outPct: -100 }, { inPct: 100, outPct: 100 }] });
-      gainLine(s).curve = 'v';
-    }, 'stop'],
-    ['half the way dead', (s) => {
-      s.program.curves.push({ id: 'h', label: 'H', points: [{ inPct: -100, outPct: -100 }, { inPct: 0, outPct: -100 }, { inPct: 100, outPct: 100 }] });
-      gainLine(s).curve = 'h';
-    }, 'caution'],
-    ['rises and falls', (s) => {
-      s.program.curves.push({ id: 'w', label: 'W', points: [{ inPct: -100, outPct: -100 }, { inPct: 20, outPct: 80 }, { inPct: 60, outPct: -20 }, { inPct: 100, outPct: 100 }] });
-      gainLine(s).curve = 'w';
-    }, 'caution'],
+    [
+      'both ends full, by a curve',
+      (s) => {
+        s.program.curves.push({
+          id: 'v',
+          label: 'V',
+          points: [
+            { inPct: -100, outPct: 100 },
+            { inPct: 0, outPct: -100 },
+            { inPct: 100, outPct: 100 },
+          ],
+        });
+        gainLine(s).curve = 'v';
+      },
+      'stop',
+    ],
+    [
+      'half the way dead',
+      (s) => {
+        s.program.curves.push({
+          id: 'h',
+          label: 'H',
+          points: [
+            { inPct: -100, outPct: -100 },
+            { inPct: 0, outPct: -100 },
+            { inPct: 100, outPct: 100 },
+          ],
+        });
+        gainLine(s).curve = 'h';
+      },
+      'caution',
+    ],
+    [
+      'rises and falls',
+      (s) => {
+        s.program.curves.push({
+          id: 'w',
+          label: 'W',
+          points: [
+            { inPct: -100, outPct: -100 },
+            { inPct: 20, outPct: 80 },
+            { inPct: 60, outPct: -20 },
+            { inPct: 100, outPct: 100 },
+          ],
+        });
+        gainLine(s).curve = 'w';
+      },
+      'caution',
+    ],
     ['a third of the gain', (s) => Object.assign(gainLine(s), { weightPct: 30 }), 'caution'],
-    ['never down to nothing', (s) => Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 }), 'caution'],
-    ['dead in one position of a switch', (s) => line(s, 'gain', { weightPct: 100, op: 'add', when: at('sd', 2) }), 'caution'],
+    [
+      'never down to nothing',
+      (s) => Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 }),
+      'caution',
+    ],
+    [
+      'dead in one position of a switch',
+      (s) => line(s, 'gain', { weightPct: 100, op: 'add', when: at('sd', 2) }),
+      'caution',
+    ],
     ['ends cut short', (s) => Object.assign(outputOf(s, 'gain'), { maxPct: 0 }), 'caution'],
-    ['folded by a second line', (s) =>
-      line(s, 'gain', { source: { kind: 'control', id: 'k1' }, weightPct: -200, when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k1' }, valuePct: 10 }) }), 'caution'],
+    [
+      'folded by a second line',
+      (s) =>
+        line(s, 'gain', {
+          source: { kind: 'control', id: 'k1' },
+          weightPct: -200,
+          when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k1' }, valuePct: 10 }),
+        }),
+      'caution',
+    ],
   ] as [string, (s: Setup) => void, 'stop' | 'caution'][]
-).map(([words, spoil, severity]) => m('gain', words, spoil, () => wished(), severity === 'caution' ? 'caution' : undefined));
+).map(([words, spoil, severity]) =>
+  m('gain', words, spoil, () => wished(), severity === 'caution' ? 'caution' : undefined),
+);
 
 const panicLine = (s: Setup) =>
   s.program.lines.find((l) => l.purpose === 'panic' && l.channel === channelOf(s, 'mode'))!;
@@ -470,45 +689,115 @@ const PANIC: Mutation[] = [
   ...(
     [
       ['leads to off', (s) => (panicLine(s).weightPct = -100)],
-      ['ailerons not steadied', (s) => {
-        for (const o of s.unit.settings.outputs) if (o.carries.startsWith('aileron')) o.stabilized = false;
-      }],
+      [
+        'ailerons not steadied',
+        (s) => {
+          for (const o of s.unit.settings.outputs)
+            if (o.carries.startsWith('aileron')) o.stabilized = false;
+        },
+      ],
       ['maximum gain 1 %', (s) => (port(s, 'aileron').maxGainPct = 1)],
-      ['held 3.5 s', (s) => {
-        for (const l of s.program.logic) if (l.id === 'panic-held' && l.op === 'delay') l.onS = 3.5;
-      }],
-      ['overridden by a slider', (s) =>
-        line(s, 'mode', { op: 'replace', weightPct: 0, when: logic(s, { op: 'greater', source: { kind: 'control', id: 'l2' }, valuePct: 71 }) })],
-      ['overridden by a variable on a lever', (s) => {
-        s.program.variables.push({ id: 'v', label: 'V', valuePct: 0, adjust: { control: 'trim-rudder', rangePct: 100 } });
-        line(s, 'mode', { source: { kind: 'variable', id: 'v' }, weightPct: -100 });
-      }],
-      ['before the mode line', (s) => {
-        const at = s.program.lines.indexOf(panicLine(s));
-        s.program.lines.unshift(...s.program.lines.splice(at, 1));
-      }],
-      ['gain of nothing', (s) => {
-        s.program.lines = s.program.lines.filter((l) => l.id !== 'panic-gain');
-      }],
-      ['gain of one in a hundred', (s) => {
-        s.program.lines.find((l) => l.id === 'panic-gain')!.weightPct = -97;
-      }],
-      ['let go by another switch', (s) => {
-        panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: at('sd', 2) });
-      }],
-      ['lets go by itself', (s) => {
-        const still = logic(s, { op: 'delay', of: at('sm', 1), onS: 1.2, offS: 0 });
-        panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: still });
-      }],
-      ['spike of a curve', (s) => {
-        s.program.curves.push({ id: 'spike', label: 'Spike', points: [{ inPct: -100, outPct: 0 }, { inPct: 60, outPct: 0 }, { inPct: 65, outPct: -100 }, { inPct: 70, outPct: 0 }, { inPct: 100, outPct: 0 }] });
-        line(s, 'mode', { source: { kind: 'control', id: 'k2' }, curve: 'spike', weightPct: 200 });
-      }],
+      [
+        'held 3.5 s',
+        (s) => {
+          for (const l of s.program.logic)
+            if (l.id === 'panic-held' && l.op === 'delay') l.onS = 3.5;
+        },
+      ],
+      [
+        'overridden by a slider',
+        (s) =>
+          line(s, 'mode', {
+            op: 'replace',
+            weightPct: 0,
+            when: logic(s, { op: 'greater', source: { kind: 'control', id: 'l2' }, valuePct: 71 }),
+          }),
+      ],
+      [
+        'overridden by a variable on a lever',
+        (s) => {
+          s.program.variables.push({
+            id: 'v',
+            label: 'V',
+            valuePct: 0,
+            adjust: { control: 'trim-rudder', rangePct: 100 },
+          });
+          line(s, 'mode', { source: { kind: 'variable', id: 'v' }, weightPct: -100 });
+        },
+      ],
+      [
+        'before the mode line',
+        (s) => {
+          const at = s.program.lines.indexOf(panicLine(s));
+          s.program.lines.unshift(...s.program.lines.splice(at, 1));
+        },
+      ],
+      [
+        'gain of nothing',
+        (s) => {
+          s.program.lines = s.program.lines.filter((l) => l.id !== 'panic-gain');
+        },
+      ],
+      [
+        'gain of one in a hundred',
+        (s) => {
+          s.program.lines.find((l) => l.id === 'panic-gain')!.weightPct = -97;
+        },
+      ],
+      [
+        'let go by another switch',
+        (s) => {
+          panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: at('sd', 2) });
+        },
+      ],
+      [
+        'lets go by itself',
+        (s) => {
+          const still = logic(s, { op: 'delay', of: at('sm', 1), onS: 1.2, offS: 0 });
+          panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: still });
+        },
+      ],
+      [
+        'spike of a curve',
+        (s) => {
+          s.program.curves.push({
+            id: 'spike',
+            label: 'Spike',
+            points: [
+              { inPct: -100, outPct: 0 },
+              { inPct: 60, outPct: 0 },
+              { inPct: 65, outPct: -100 },
+              { inPct: 70, outPct: 0 },
+              { inPct: 100, outPct: 0 },
+            ],
+          });
+          line(s, 'mode', {
+            source: { kind: 'control', id: 'k2' },
+            curve: 'spike',
+            weightPct: 200,
+          });
+        },
+      ],
     ] as [string, (s: Setup) => void][]
   ).map(([words, spoil]) => m('panic', words, spoil, panicky())),
-  m('panic', 'unit waits three seconds', (s) => (s.unit.settings.recovery!.delayMs = 3000), panicky('channel', 0)),
-  m('panic', 'recovery chooses damping', (s) => (s.unit.settings.recovery!.mode = 'rate'), panicky('channel', 0)),
-  m('panic', 'recovery channel too short', (s) => (outputOf(s, 'recovery').maxPct = 20), panicky('channel', 0)),
+  m(
+    'panic',
+    'unit waits three seconds',
+    (s) => (s.unit.settings.recovery!.delayMs = 3000),
+    panicky('channel', 0),
+  ),
+  m(
+    'panic',
+    'recovery chooses damping',
+    (s) => (s.unit.settings.recovery!.mode = 'rate'),
+    panicky('channel', 0),
+  ),
+  m(
+    'panic',
+    'recovery channel too short',
+    (s) => (outputOf(s, 'recovery').maxPct = 20),
+    panicky('channel', 0),
+  ),
 ];
 
 const LOST: Mutation[] = (
@@ -520,16 +809,25 @@ const LOST: Mutation[] = (
     ['unit goes off', (s) => (s.unit.settings.failsafe!.mode = 'off')],
     ['gain held at nothing', (s) => lost(s, 'gain', 'hold')],
     ['gain preset to nothing', (s) => lost(s, 'gain', -100)],
-    ['ailerons not steadied, elevator corrects backwards', (s) => (port(s, 'elevator').correctionReversed = true)],
+    [
+      'ailerons not steadied, elevator corrects backwards',
+      (s) => (port(s, 'elevator').correctionReversed = true),
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) =>
-  m('link-lost', words, (s) => {
-    if (/^mode|nothing said/.test(words)) delete s.unit.settings.failsafe;
-    spoil(s);
-  }, gliding),
+  m(
+    'link-lost',
+    words,
+    (s) => {
+      if (/^mode|nothing said/.test(words)) delete s.unit.settings.failsafe;
+      spoil(s);
+    },
+    gliding,
+  ),
 );
 
-const launch = (s: Setup) => s.program.lines.filter((l) => l.purpose === 'launch' && l.op === 'add');
+const launch = (s: Setup) =>
+  s.program.lines.filter((l) => l.purpose === 'launch' && l.op === 'add');
 const latch = (s: Setup) => s.program.logic.find((l) => l.op === 'latch')!;
 const LAUNCH: Mutation[] = (
   [
@@ -537,50 +835,105 @@ const LAUNCH: Mutation[] = (
     ['servo reversed afterwards', (s) => (s.airframe.servos[2]!.rotation = 'reversed')],
     ['elevator channel reversed afterwards', (s) => (outputOf(s, 'elevator').reversed = true)],
     ['never let go', (s) => Object.assign(latch(s), { reset: at('sf', 2) })],
-    ['only the aileron lets go', (s) => {
-      Object.assign(latch(s), { reset: { kind: 'not', of: { kind: 'logic', id: 'launch-aileron-still' } } });
-    }],
-    ['let go at a stick past its end', (s) => {
-      for (const l of s.program.logic) if (l.op === 'near') l.withinPct = 100;
-    }],
+    [
+      'only the aileron lets go',
+      (s) => {
+        Object.assign(latch(s), {
+          reset: { kind: 'not', of: { kind: 'logic', id: 'launch-aileron-still' } },
+        });
+      },
+    ],
+    [
+      'let go at a stick past its end',
+      (s) => {
+        for (const l of s.program.logic) if (l.op === 'near') l.withinPct = 100;
+      },
+    ],
     ['on the wrong channel', (s) => launch(s).forEach((l) => (l.channel = channelOf(s, 'rudder')))],
-    ['rod on the other side', (s) => {
-      const own = rod(s, 'elevator');
-      own.sense = own.sense === 'same' ? 'opposite' : 'same';
-    }],
+    [
+      'rod on the other side',
+      (s) => {
+        const own = rod(s, 'elevator');
+        own.sense = own.sense === 'same' ? 'opposite' : 'same';
+      },
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('launch', words, spoil, helped));
 
 const OFF: Mutation[] = (
   [
-    ['off overridden by a switch', (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) })],
-    ['no off in the unit, gain never nothing', (s) => {
-      s.unit.settings.slots = ['rate', 'rate', 'level'];
-      Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 });
-    }],
+    [
+      'off overridden by a switch',
+      (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) }),
+    ],
+    [
+      'no off in the unit, gain never nothing',
+      (s) => {
+        s.unit.settings.slots = ['rate', 'rate', 'level'];
+        Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 });
+      },
+    ],
     ['a slider lifts the mode', (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } })],
-    ['a latch keeps it on', (s) =>
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }) })],
-    ['on after a second', (s) =>
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'delay', of: at('se', 2), onS: 1, offS: 0 }) })],
-    ['a knob past a threshold', (s) =>
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k2' }, valuePct: 12 }) })],
-    ['a variable on a lever', (s) => {
-      s.program.variables.push({ id: 'v', label: 'V', valuePct: 0, adjust: { control: 'trim-rudder', rangePct: 100 } });
-      line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
-    }],
-    ['three flicks', (s) => {
-      const flicked = logic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
-      line(s, 'mode', { op: 'replace', when: logic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }) });
-    }],
+    [
+      'a latch keeps it on',
+      (s) =>
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
+        }),
+    ],
+    [
+      'on after a second',
+      (s) =>
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'delay', of: at('se', 2), onS: 1, offS: 0 }),
+        }),
+    ],
+    [
+      'a knob past a threshold',
+      (s) =>
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k2' }, valuePct: 12 }),
+        }),
+    ],
+    [
+      'a variable on a lever',
+      (s) => {
+        s.program.variables.push({
+          id: 'v',
+          label: 'V',
+          valuePct: 0,
+          adjust: { control: 'trim-rudder', rangePct: 100 },
+        });
+        line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
+      },
+    ],
+    [
+      'three flicks',
+      (s) => {
+        const flicked = logic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }),
+        });
+      },
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) =>
-  m('master-off', words, (s) => {
-    // Without a gain that can be turned down the mode alone is left.
-    Object.assign(gainLine(s), { weightPct: 20, offsetPct: 80 });
-    delete s.intents.program!.modes;
-    spoil(s);
-  }, () => wished(), 'caution'),
+  m(
+    'master-off',
+    words,
+    (s) => {
+      // Without a gain that can be turned down the mode alone is left.
+      Object.assign(gainLine(s), { weightPct: 20, offsetPct: 80 });
+      delete s.intents.program!.modes;
+      spoil(s);
+    },
+    () => wished(),
+    'caution',
+  ),
 );
 
 export const MUTATIONS: readonly Mutation[] = [

@@ -58,8 +58,10 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
   const condition = (deep = 0): Condition => {
     const roll = random();
     if (roll < 0.15 && deep < 2) return { kind: 'not', of: condition(deep + 1) };
-    if (roll < 0.3 && deep < 2) return { kind: 'all', of: [condition(deep + 1), condition(deep + 1)] };
-    if (roll < 0.4 && deep < 2) return { kind: 'any', of: [condition(deep + 1), condition(deep + 1)] };
+    if (roll < 0.3 && deep < 2)
+      return { kind: 'all', of: [condition(deep + 1), condition(deep + 1)] };
+    if (roll < 0.4 && deep < 2)
+      return { kind: 'any', of: [condition(deep + 1), condition(deep + 1)] };
     if (roll < 0.7 && known.length > 0) return { kind: 'logic', id: pick(known) };
     const control = pick(switches);
     return {
@@ -74,7 +76,8 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
     if (recipe.rich && roll < 0.3) return { kind: 'variable', id: 'v' };
     if (recipe.rich && roll < 0.45 && channelsBelow > 0)
       return { kind: 'channel', channel: int(1, channelsBelow) };
-    if (roll < 0.6 && program.inputs.length > 0) return { kind: 'input', id: pick(program.inputs).id };
+    if (roll < 0.6 && program.inputs.length > 0)
+      return { kind: 'input', id: pick(program.inputs).id };
     if (roll < 0.75) return { kind: 'control', id: pick(switches).id };
     return { kind: 'control', id: pick(between).id };
   };
@@ -108,7 +111,13 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
     const head = { id, label: id };
     const seconds = () => pick([0, 0.2, 0.3, 0.5, 1]);
     const make: (() => Logic)[] = [
-      () => ({ ...head, op: 'near', source: compared(), valuePct: int(-100, 100), withinPct: int(0, 50) }),
+      () => ({
+        ...head,
+        op: 'near',
+        source: compared(),
+        valuePct: int(-100, 100),
+        withinPct: int(0, 50),
+      }),
       () => ({ ...head, op: 'greater', source: compared(), valuePct: int(-100, 100) }),
       () => ({ ...head, op: 'when', when: condition() }),
       () => ({ ...head, op: 'latch', set: condition(), reset: condition() }),
@@ -116,7 +125,13 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
       () => ({ ...head, op: 'edge', of: condition() }),
       () => ({ ...head, op: 'delay', of: condition(), onS: seconds(), offS: seconds() }),
       () => ({ ...head, op: 'delay', of: condition(), onS: seconds(), offS: seconds() }),
-      () => ({ ...head, op: 'toggles', of: condition(), count: int(1, 3), withinS: pick([0.5, 1, 2]) }),
+      () => ({
+        ...head,
+        op: 'toggles',
+        of: condition(),
+        count: int(1, 3),
+        withinS: pick([0.5, 1, 2]),
+      }),
     ];
     program.logic.push(pick(make)());
     known.push(id);
@@ -131,6 +146,6 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
   }
   const read = parseSetup(setup);
   // Rates may read logic that reads the input again: such a circle is thrown again.
-  if (!read.ok && process.env.DBG) console.log(JSON.stringify(read.problems).slice(0,300));
+  if (!read.ok && process.env.DBG) console.log(JSON.stringify(read.problems).slice(0, 300));
   return read.ok ? read.value : randomProgram(seed + 1_000_003, recipe);
 }

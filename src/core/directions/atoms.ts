@@ -30,10 +30,7 @@ const MIXED: Partial<Record<Setup['unit']['settings']['wingType'], readonly Axis
  * its mixer takes a stick, where it mixes as planned.
  * @param planned the wing it is meant to mix for
  */
-export function factAtoms(
-  setup: Setup,
-  planned = setup.unit.settings.wingType,
-): Atom[] {
+export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType): Atom[] {
   const { traits } = setup.unit;
   const taught =
     traits.correctionDirection === 'learned' ? setup.installation.travelCapture : undefined;

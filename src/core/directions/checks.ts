@@ -139,8 +139,7 @@ export function allExpectations(setup: Setup): Expectation[] {
  * the model while a stick moves answers for all of them.
  */
 export function crossExpectations(setup: Setup): Expectation[] {
-  const steers = (surface: Surface) =>
-    Object.keys(authority(setup.airframe, surface)).length > 0;
+  const steers = (surface: Surface) => Object.keys(authority(setup.airframe, surface)).length > 0;
   return checksFor(setup).flatMap((check) =>
     check.again
       ? []

@@ -125,7 +125,9 @@ function tableOf(written: Setup): Table {
       structures.flatMap((s) => s.patch),
     );
     const senses = tangled(written, setup)
-      ? factAtoms(setup, written.unit.settings.wingType).filter((a) => /^(sense|taught)-/.test(a.id))
+      ? factAtoms(setup, written.unit.settings.wingType).filter((a) =>
+          /^(sense|taught)-/.test(a.id),
+        )
       : [];
     return subsetsOf(senses).map((given) =>
       entryOf(
@@ -170,7 +172,9 @@ function entryOf(
     },
     facts() {
       if (!facts) {
-        const atoms = factAtoms(setup, written.unit.settings.wingType).filter((a) => !fixed.some((f) => f.id === a.id));
+        const atoms = factAtoms(setup, written.unit.settings.wingType).filter(
+          (a) => !fixed.some((f) => f.id === a.id),
+        );
         const before = entry.signs().signs;
         facts = { atoms, masks: flipMasks(setup, written, atoms, pairs, before, circumstances) };
       }

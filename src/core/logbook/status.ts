@@ -1,4 +1,4 @@
-import { allExpectations, crossExpectations, type Expectation } from '../directions';
+import { allExpectations, crossExpectations, type Check, type Expectation } from '../directions';
 import type { Setup } from '../setup';
 import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
 import type { ScriptStep } from '../script';
@@ -24,6 +24,30 @@ export const observedDirections = (setup: Setup, evidence: readonly Evidence[]):
 /** The same of surfaces that must stay still: only asked about where something else did not move. */
 export const observedElsewhere = (setup: Setup, evidence: readonly Evidence[]): Observed[] =>
   observedAs(setup, evidence, crossExpectations(setup));
+
+/** One look while a stick is held: does anything else move? All surfaces that must stay still in it. */
+export interface StillLook {
+  check: Check;
+  members: Observed[];
+  status: Status;
+  reasons: string[];
+}
+
+/** Each stick with the surfaces that must not follow it; a stick that moves all of them has none. */
+export function observedStill(setup: Setup, evidence: readonly Evidence[]): StillLook[] {
+  const sticks = observedElsewhere(setup, evidence).filter(
+    (o) => o.expectation.check.kind === 'stick',
+  );
+  return [...new Set(sticks.map((o) => o.expectation.check.id))].map((id) => {
+    const members = sticks.filter((o) => o.expectation.check.id === id);
+    return {
+      check: members[0]!.expectation.check,
+      members,
+      status: worstOf(members.map((o) => o.status)),
+      reasons: [...new Set(members.flatMap((o) => o.reasons))],
+    };
+  });
+}
 
 function observedAs(
   setup: Setup,

@@ -1,4 +1,4 @@
-import { observedDirections, readings, tests, type TestName } from '../logbook';
+import { observedDirections, observedStill, readings, tests, type TestName } from '../logbook';
 import type { Finding } from '../verify';
 import type { Bench, Proof } from './step';
 
@@ -15,14 +15,22 @@ export const byTest =
 /** Directions of one kind, every surface of them. */
 export const byDirections =
   (kind: 'stick' | 'correction') =>
-  ({ setup, evidence }: Bench): Proof[] =>
-    observedDirections(setup, evidence)
+  ({ setup, evidence }: Bench): Proof[] => [
+    ...observedDirections(setup, evidence)
       .filter((o) => o.expectation.check.kind === kind)
       .map(({ expectation, status, reasons }) => ({
         what: `${expectation.check.instruction}: ${expectation.surface.label.toLowerCase()}`,
         status,
         reasons,
-      }));
+      })),
+    ...(kind === 'stick' ? observedStill(setup, evidence) : []).map(
+      ({ check, status, reasons }) => ({
+        what: `${check.instruction}: nothing else moves`,
+        status,
+        reasons,
+      }),
+    ),
+  ];
 
 /** Values read back from the channel monitor. */
 export const byReading = ({ setup, evidence }: Bench): Proof[] =>

@@ -112,13 +112,7 @@ export class Asked {
     let varies = false;
     for (let i = 0; i < us.length; i += 2) varies ||= us[i] !== us[i + 1];
     const { controls } = this.orders.cone;
-    return cornersOf(
-      this.setup,
-      cell,
-      controls,
-      -1,
-      (at) => varies || !this.isStick(at),
-    );
+    return cornersOf(this.setup, cell, controls, -1, (at) => varies || !this.isStick(at));
   }
 
   isStick(at: number): boolean {

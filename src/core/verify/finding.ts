@@ -1,7 +1,5 @@
 import type { PatchOperation } from '../patch';
-import type { Setup } from '../setup';
-import type { Proof } from './proof';
-import type { About } from './requirements';
+import type { Axis, Mode } from '../setup';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
@@ -42,12 +40,36 @@ export interface Finding extends Found {
   requirements: string[];
 }
 
-/** One mistake to explain. The message stands beside the check. */
-export interface Rule {
-  id: string;
-  title: string;
-  why: string;
-  /** Requirements that fail when this mistake is made. */
-  explains?: readonly string[];
-  check(setup: Setup, proof: Proof): Found[];
+/** What a failure is about, for rules to recognise. */
+export interface About {
+  axis?: Axis;
+  surface?: string;
+  mode?: Mode;
+  control?: string;
+  /** Which of several ways a requirement can fail. */
+  how?: string;
+  /** A figure that belongs to it, in percent, degrees, microseconds or milliseconds as `how` says. */
+  figure?: number;
+  /** From how many of how many states. */
+  states?: readonly [number, number];
+}
+
+/** A state in which something that must be true is not. */
+export interface Failure {
+  severity: Exclude<Severity, 'note'>;
+  /** What is wrong, in a sentence. */
+  says: string;
+  /** Where in the Setup (RFC 6901). */
+  where: string;
+  witness?: Witness;
+  about: About;
+}
+
+/** What looking came to. */
+export interface Outcome {
+  failures: Failure[];
+  /** States it was held in or failed in. */
+  states: number;
+  /** What was not looked at, in words. */
+  leftOut: string[];
 }

@@ -1,5 +1,6 @@
 import type { Setup } from '../setup';
-import type { Finding, Rule } from './finding';
+import type { Finding } from './finding';
+import type { Rule } from './rule';
 import { judged } from './judge';
 import { offered } from './offer';
 import { REQUIREMENTS } from './requirements';
@@ -39,11 +40,12 @@ import { skewed } from './rules/skewed';
 import { skippedMode } from './rules/skipped-mode';
 import { stabilizedFlaps } from './rules/stabilized-flaps';
 
-export type { Finding, Remedy, Rule, Severity, Witness, WitnessStep } from './finding';
+export type { About, Failure, Finding, Remedy, Severity, Witness, WitnessStep } from './finding';
+export type { Rule } from './rule';
 export * from './explore';
 export * from './proof';
-export { REQUIREMENTS, type Failure, type PanicAnswer, type Requirement } from './requirements';
-export { rowWords, witnessOf } from './witness';
+export { REQUIREMENTS, type PanicAnswer, type Requirement } from './requirements';
+export { witnessOf } from './witness';
 
 /** Every rule; a new one is a file and a line here. */
 export const RULES: readonly Rule[] = [
@@ -106,7 +108,5 @@ export function reasonOf(id: string): { title: string; why: string } {
   const rule = RULES.find((r) => r.id === id);
   if (rule) return rule;
   const requirement = REQUIREMENTS.find((r) => r.id === id);
-  return requirement
-    ? { title: requirement.title, why: requirement.must }
-    : { title: id, why: '' };
+  return requirement ? { title: requirement.title, why: requirement.must } : { title: id, why: '' };
 }

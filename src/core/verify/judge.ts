@@ -1,7 +1,7 @@
 import type { Setup } from '../setup';
-import type { Finding, Found, Rule } from './finding';
+import type { About, Failure, Finding, Found } from './finding';
 import { proofOf, type Result } from './proof';
-import type { About, Failure } from './requirements';
+import type { Rule } from './rule';
 
 const ORDER = ['stop', 'caution', 'note'] as const;
 
@@ -34,7 +34,10 @@ export function judged(setup: Setup, rules: readonly Rule[]): Finding[] {
   for (const result of proof.results)
     for (const failure of result.failures) {
       const reasons = found.filter(
-        (f) => f.of.explains?.includes(result.id) && f.severity !== 'note' && agrees(f.about, failure.about),
+        (f) =>
+          f.of.explains?.includes(result.id) &&
+          f.severity !== 'note' &&
+          agrees(f.about, failure.about),
       );
       if (reasons.length === 0) bare.push(unexplained(result, failure));
       for (const reason of reasons) {

@@ -1,7 +1,8 @@
 import { applyPatch } from '../patch';
 import { parseSetup, type Setup } from '../setup';
-import type { Finding, Remedy, Rule } from './finding';
+import type { Finding, Remedy } from './finding';
 import { judged } from './judge';
+import type { Rule } from './rule';
 
 /** Tried at most for one Setup: beyond that a list of repairs helps nobody. */
 const MOST_TRIED = 24;
@@ -10,7 +11,11 @@ const MOST_TRIED = 24;
  * The one door for repairs: each is applied and everything proved again. It is offered only when the
  * finding is gone, nothing else has come, and no wish and nothing the person entered is lost.
  */
-export function offered(setup: Setup, findings: readonly Finding[], rules: readonly Rule[]): Finding[] {
+export function offered(
+  setup: Setup,
+  findings: readonly Finding[],
+  rules: readonly Rule[],
+): Finding[] {
   let tried = 0;
   const before = keysOf(findings);
   return findings.map((finding) => {
@@ -39,7 +44,9 @@ function passes(
   const after = judged(mended, rules);
   if (after.some((f) => f.rule === finding.rule && sameSubject(f, finding))) return false;
   // Nothing new: what is there now was there before, by rule, severity and subject.
-  return after.every((f) => f.severity === 'note' || before.has(keyOf(f)) || softer(f, findingsOf(before)));
+  return after.every(
+    (f) => f.severity === 'note' || before.has(keyOf(f)) || softer(f, findingsOf(before)),
+  );
 }
 
 /** What a finding is, apart from its numbers. */
@@ -74,4 +81,3 @@ function losesOfOnesOwn(before: Setup, after: Setup): boolean {
     return now === undefined;
   });
 }
-

@@ -142,7 +142,9 @@ describe('programs written from wishes', () => {
     expect(stops.map((f) => `${f.rule} ${f.says}`)).toEqual([]);
     const proof = prove(setup);
     expect(proof.complete).toBe(true);
-    expect(proof.results.flatMap((r) => r.failures).filter((f) => f.severity === 'stop')).toEqual([]);
+    expect(proof.results.flatMap((r) => r.failures).filter((f) => f.severity === 'stop')).toEqual(
+      [],
+    );
     // Written again from the same wishes nothing changes.
     const again = writeWishes(setup, setup.intents.program!);
     expect(again).toMatchObject({ ok: true });

@@ -1,15 +1,13 @@
 import { type Mode, type Setup } from '../setup';
 import { Asked } from './asked';
-import type { Witness } from './finding';
+import type { Failure, Outcome, Witness } from './finding';
 import { isContinuous, remembers, type PanicControl, type TableOptions } from './explore';
 import {
   lostOf,
   offPositions,
   panicOf,
   REQUIREMENTS,
-  type Failure,
   type Lost,
-  type Outcome,
   type PanicAnswer,
 } from './requirements';
 

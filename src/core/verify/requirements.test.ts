@@ -54,10 +54,20 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
     if (f.about.how === 'turns-back') return;
     bench.setControl(f.about.control!, 0);
     const middle = bench.advance(0).surfaceDeg[at]!;
-    const other = bench.play([{ control: f.about.control!, value: -shown.controls[s.transmitter.controls.findIndex((c) => c.id === f.about.control)]! }]);
+    const other = bench.play([
+      {
+        control: f.about.control!,
+        value: -shown.controls[s.transmitter.controls.findIndex((c) => c.id === f.about.control)]!,
+      },
+    ]);
     // One end or the other does not do what it should; still means neither goes far.
     if (f.about.how === 'still') expect(Math.abs(shown.surfaceDeg[at]! - middle)).toBeLessThan(2);
-    else expect([shown.surfaceDeg[at]! - middle, other.surfaceDeg[at]! - middle].some((d) => Number.isNaN(d) || Math.abs(d) >= 2)).toBe(true);
+    else
+      expect(
+        [shown.surfaceDeg[at]! - middle, other.surfaceDeg[at]! - middle].some(
+          (d) => Number.isNaN(d) || Math.abs(d) >= 2,
+        ),
+      ).toBe(true);
   },
   'sticks-alone': (s, f) => {
     const { bench, shown } = replay(s, f);
@@ -109,7 +119,9 @@ describe('seeded faults of many kinds', () => {
       expect(failure).toBeDefined();
       if (failure!.witness) SHOWS[requirement]?.(setup, failure!);
       const findings = findingsOf(setup).filter((f) => f.requirements.includes(requirement));
-      expect(findings.some((f) => mutation.severity === 'caution' || f.severity === 'stop')).toBe(true);
+      expect(findings.some((f) => mutation.severity === 'caution' || f.severity === 'stop')).toBe(
+        true,
+      );
     },
   );
   it.each(share(MUTATIONS, 6).map((m) => [m.requirement, m.words, m] as const))(
@@ -124,7 +136,9 @@ describe('seeded faults of many kinds', () => {
           if (!mended.ok) continue;
           const after = findingsOf(mended.value).filter((f) => f.severity === 'stop').length;
           expect(after).toBeLessThanOrEqual(before);
-          expect(mended.value.intents.program?.modes).toEqual(setup.intents.program?.modes ?? undefined);
+          expect(mended.value.intents.program?.modes).toEqual(
+            setup.intents.program?.modes ?? undefined,
+          );
         }
     },
   );
@@ -139,7 +153,9 @@ describe('clean Setups from the planner, parts and wishes by dice', () => {
     let cautions = 0;
     for (const { name, setup } of made) {
       const findings = findingsOf(setup);
-      expect(findings.filter((f) => f.severity === 'stop').map((f) => `${name}: ${f.rule} ${f.says}`)).toEqual([]);
+      expect(
+        findings.filter((f) => f.severity === 'stop').map((f) => `${name}: ${f.rule} ${f.says}`),
+      ).toEqual([]);
       cautions += findings.filter((f) => f.severity === 'caution').length;
     }
     expect(cautions / made.length).toBeLessThanOrEqual(1);

@@ -7,6 +7,7 @@ import {
   freshObservations,
   observedDirections,
   observedElsewhere,
+  observedStill,
   type Observed,
   type Seen,
 } from '@/core/logbook';
@@ -15,6 +16,7 @@ import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { Finding } from './Finding';
 import { Question } from './Question';
+import { StillQuestion } from './StillQuestion';
 
 const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
 /** Which answer it is, where the server would not keep it. */
@@ -29,17 +31,21 @@ export function DirectionsStation() {
     () => diagnose(setup, freshObservations(setup, evidence)),
     [setup, evidence],
   );
+  /** Surfaces said to move where they should not: which way is asked then. */
+  const [elsewhere, setElsewhere] = useState<string[]>([]);
   const order = useMemo(
     () =>
       bySchool(
         [
           ...observedDirections(setup, evidence),
-          ...wantedElsewhere(observedElsewhere(setup, evidence), diagnosis),
+          ...wantedElsewhere(observedElsewhere(setup, evidence), diagnosis, elsewhere),
         ],
         setup.intents.school,
       ),
-    [setup, evidence, diagnosis],
+    [setup, evidence, diagnosis, elsewhere],
   );
+  const stills = useMemo(() => observedStill(setup, evidence), [setup, evidence]);
+  const [looking, setLooking] = useState<string>();
   const [chosen, setChosen] = useState<string>();
   const [skipped, setSkipped] = useState<string[]>([]);
   const [trail, setTrail] = useState<string[]>([]);
@@ -48,6 +54,22 @@ export function DirectionsStation() {
     order.find((o) => key(o.expectation) === chosen) ??
     open.find((o) => !skipped.includes(key(o.expectation))) ??
     open[0];
+  const openStills = stills.filter((s) => s.status === 'todo' || s.status === 'stale');
+  // By itself once nothing else is open, or when it is chosen from the list.
+  const still =
+    stills.find((s) => s.check.id === looking) ?? (open.length === 0 ? openStills[0] : undefined);
+  // In one look with the surfaces of the same stick.
+  const beside = stills.find((s) => s.check.id === current?.expectation.check.id && s !== still);
+  const nothingElse = (look: (typeof stills)[number]) => {
+    setLooking(undefined);
+    for (const o of look.members)
+      void observe(look.check.id, o.expectation.surface.id, 'centre', answerWords(o, 'centre'));
+  };
+  const elseMoved = (o: Observed) => {
+    setLooking(undefined);
+    setElsewhere((list) => [...list, key(o.expectation)]);
+    setChosen(key(o.expectation));
+  };
   const stale = order.filter((o) => o.status === 'stale');
   const staleReasons = [...new Set(stale.flatMap((o) => o.reasons))];
 
@@ -93,7 +115,9 @@ export function DirectionsStation() {
             the model well clear of your face.
           </span>
         </p>
-        {current ? (
+        {still ? (
+          <StillQuestion look={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
+        ) : current ? (
           <Question
             key={key(current.expectation)}
             observed={current}
@@ -103,6 +127,16 @@ export function DirectionsStation() {
             onSkip={open.length > 1 ? () => skip(current) : undefined}
             onInstead={(e) => setChosen(key(e))}
             onBack={trail.length > 0 ? back : undefined}
+            beside={
+              beside && (
+                <StillQuestion
+                  beside
+                  look={beside}
+                  onNothing={() => nothingElse(beside)}
+                  onMoved={elseMoved}
+                />
+              )
+            }
           />
         ) : (
           <section className="card">
@@ -129,6 +163,31 @@ export function DirectionsStation() {
       </div>
       <aside className="flex flex-col gap-4" aria-label="All directions">
         <School />
+        {stills.length > 0 && (
+          <section className="card">
+            <h2 className="text-lg font-bold">Nothing else moves</h2>
+            <ul className="mt-1">
+              {stills.map((s) => (
+                <li key={s.check.id}>
+                  <button
+                    type="button"
+                    aria-current={s === still ? 'step' : undefined}
+                    className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
+                      s === still ? 'bg-(--shade) font-semibold' : ''
+                    }`}
+                    onClick={() => setLooking(s.check.id)}
+                  >
+                    <span>With the {HAND_WORDS[s.check.axis]} stick</span>
+                    <StatusMark
+                      status={s.status}
+                      {...(s.status === 'stop' ? { words: 'something moved' } : {})}
+                    />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         {groupsOf(order).map(({ title, members }) => (
           <section key={title} className="card">
             <h2 className="text-lg font-bold">{title}</h2>
@@ -215,12 +274,21 @@ function groupsOf(order: readonly Observed[]): { title: string; members: Observe
 }
 
 /** Surfaces that should stay still, as far as their answer would tell something or was already given. */
-function wantedElsewhere(elsewhere: readonly Observed[], { lookNext }: Diagnosis): Observed[] {
-  const wanted = new Set(lookNext.slice(0, 1).flatMap((l) => l.surfaces.map(key)));
+function wantedElsewhere(
+  elsewhere: readonly Observed[],
+  { lookNext }: Diagnosis,
+  said: readonly string[],
+): Observed[] {
+  const wanted = new Set([...lookNext.slice(0, 1).flatMap((l) => l.surfaces.map(key)), ...said]);
   return elsewhere.filter(
-    (o) => wanted.has(key(o.expectation)) || o.status === 'proven' || o.status === 'stop',
+    (o) =>
+      wanted.has(key(o.expectation)) ||
+      o.status === 'stop' ||
+      (o.status === 'proven' && o.expectation.check.kind === 'correction'),
   );
 }
+
+const HAND_WORDS = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as const;
 
 /** Sticks first or unit first, as chosen; other modes last; surfaces of one movement together. */
 function bySchool(observed: readonly Observed[], school: string): Observed[] {

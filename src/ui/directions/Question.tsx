@@ -43,6 +43,7 @@ export function Question({
   onSkip,
   onInstead,
   onBack,
+  beside,
 }: {
   observed: Observed;
   left: number;
@@ -51,6 +52,8 @@ export function Question({
   onSkip: (() => void) | undefined;
   onInstead: (other: Expectation) => void;
   onBack: (() => void) | undefined;
+  /** What is asked in the same look. */
+  beside?: React.ReactNode;
 }) {
   const setup = useModel((s) => s.setup);
   const [unsure, setUnsure] = useState(0);
@@ -137,6 +140,7 @@ export function Question({
           </button>
         )}
       </div>
+      {beside}
       {aid && (
         <div
           className="border-accent mt-3 border-l-4 pl-3"

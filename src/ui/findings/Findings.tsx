@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { RULES, type Finding, type Severity, type Witness } from '@/core/verify';
+import { reasonOf, RULES, type Finding, type Severity, type Witness } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
@@ -18,7 +18,7 @@ export function Findings() {
   return (
     <section className="card" aria-labelledby="findings-title">
       <h2 id="findings-title" className="text-lg font-bold">
-        What the rules say
+        What is wrong
       </h2>
       <p className="text-soft text-sm" aria-live="polite">
         {visiting === undefined || failed
@@ -29,7 +29,10 @@ export function Findings() {
       </p>
       {findings && serious.length === 0 && (
         <p className="mt-1">
-          <StatusMark status="proven" words={`Nothing against it: ${RULES.length} rules looked.`} />
+          <StatusMark
+            status="proven"
+            words={`Nothing against it: every requirement holds, and ${RULES.length} rules found nothing.`}
+          />
         </p>
       )}
       <FindingList findings={serious} />
@@ -70,7 +73,7 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
   return (
     <ul className="mt-2 flex flex-col gap-4">
       {groupsOf(findings).map(([first, ...others]) => {
-        const rule = RULES.find((r) => r.id === first.rule)!;
+        const rule = reasonOf(first.rule);
         return (
           <li key={`${first.rule} ${first.says}`}>
             <StatusMark status={STATUS[first.severity]} words={rule.title} />

@@ -1,6 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { positionWord, switchPosition } from '@/core/chain';
@@ -11,6 +12,7 @@ import { Choice } from '../fields/Choice';
 import { Findings, witnessHref } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
+import { StatusMark } from '../status/StatusMark';
 import { MODE_WORDS } from '../unit/words';
 import { Select } from '../parts/Select';
 
@@ -28,7 +30,7 @@ export function ProofStation() {
       <Findings />
       {proof ? (
         <>
-          <Coverage setup={setup} proof={proof} />
+          <Requirements setup={setup} proof={proof} id={id} />
           <Table setup={setup} proof={proof} id={id} />
         </>
       ) : failed ? null : (
@@ -47,13 +49,12 @@ const count = (n: number) =>
       ? `${(n / 1e6).toFixed(0)} million`
       : `${(n / 1e9).toFixed(1)} billion`;
 
-/** How much was looked at, and what was left out as it cannot matter. */
-function Coverage({ setup, proof }: { setup: Setup; proof: Proof }) {
-  const slowest = proof.rows.reduce(
-    (most, r) => Math.max(most, r.panic?.righted ? r.panic.afterMs : 0),
-    0,
-  );
-  const failing = proof.rows.filter((r) => r.panic && !r.panic.righted).length;
+const STATUS = { stop: 'stop', caution: 'caution' } as const;
+
+/** Every requirement: what must be true, in how many states it held, or the state in which it did not. */
+function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: string }) {
+  const failing = proof.results.filter((r) => r.failures.length > 0);
+  const open = proof.results.filter((r) => r.failures.length === 0 && r.leftOut.length > 0);
   const off = proof.masterOff.map(({ control, value }) =>
     controlWords(
       setup.transmitter.controls.find((c) => c.id === control)!,
@@ -61,29 +62,68 @@ function Coverage({ setup, proof }: { setup: Setup; proof: Proof }) {
     ),
   );
   return (
-    <section className="card" aria-labelledby="coverage-title">
-      <h2 id="coverage-title" className="text-lg font-bold">
-        {proof.complete ? 'Every state was looked at' : 'Not every state could be looked at'}
+    <section className="card" aria-labelledby="requirements-title">
+      <h2 id="requirements-title" className="text-lg font-bold">
+        {failing.length > 0
+          ? `${failing.length} of ${proof.results.length} requirements fail`
+          : open.length > 0
+            ? `${proof.results.length - open.length} of ${proof.results.length} requirements are proven`
+            : `All ${proof.results.length} requirements are proven`}
       </h2>
-      <dl className="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-[auto_1fr]">
-        <dt className="font-semibold">States</dt>
-        <dd>
-          {count(proof.visited)} of {count(proof.unreduced)}: the rest differ only in controls that
-          cannot reach mode, gain, recovery or throttle cut.
-        </dd>
-        <dt className="font-semibold">All off by one movement</dt>
-        <dd>{off.length > 0 ? off.join('; or ') : 'there is no such movement'}</dd>
-        {proof.panic && (
-          <>
-            <dt className="font-semibold">Panic</dt>
-            <dd>
-              {failing === 0
-                ? `rights the model from every state, after ${(slowest / 1000).toFixed(1)} s at most`
-                : `fails from ${failing} states`}
-            </dd>
-          </>
-        )}
-      </dl>
+      <p className="text-soft mt-1 text-sm">
+        Each was held against every state that hands can bring about, however fast and in whatever
+        order: every position of switches, knobs and sticks anywhere between their ends, everything
+        the program remembers, and all the time in the world. {count(proof.visited)} kinds of state
+        stand for {count(proof.unreduced)} combinations.
+        {off.length > 0 && ` All off by one movement: ${off.join('; or ')}.`}
+      </p>
+      <ul className="mt-2 divide-y divide-(--card-edge)">
+        {[
+          ...failing,
+          ...open,
+          ...proof.results.filter((r) => !failing.includes(r) && !open.includes(r)),
+        ].map((r) => (
+          <li key={r.id} className="grid gap-x-4 py-2 sm:grid-cols-[12rem_1fr]">
+            <StatusMark
+              status={
+                r.failures.length > 0
+                  ? STATUS[r.failures.some((f) => f.severity === 'stop') ? 'stop' : 'caution']
+                  : r.leftOut.length > 0
+                    ? 'todo'
+                    : 'proven'
+              }
+              words={
+                r.failures.length > 0
+                  ? 'does not hold'
+                  : r.leftOut.length > 0
+                    ? 'not proven'
+                    : `held in ${count(r.states)} states`
+              }
+            />
+            <div className="min-w-0">
+              <h3 className="font-semibold">{r.title}</h3>
+              {r.failures.slice(0, 4).map((f) => (
+                <p key={f.says} className="flex flex-wrap items-baseline gap-x-3">
+                  <span className="min-w-60 flex-1">{f.says}</span>
+                  {f.witness && (
+                    <Link className="link text-sm" href={witnessHref(id, f.witness)}>
+                      Show me
+                    </Link>
+                  )}
+                </p>
+              ))}
+              {r.leftOut.map((words) => (
+                <p key={words}>Not looked at. {words}.</p>
+              ))}
+              <details className="text-soft text-sm">
+                <summary className="cursor-pointer">What must be true, and why</summary>
+                <p>{r.must}</p>
+                <p>{r.from}</p>
+              </details>
+            </div>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }
@@ -241,7 +281,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                 >
                   {controls.map((c, i) => (
                     <span key={c.id} role="cell">
-                      {short(c.kind, row.values[i]!)}
+                      {short(c.kind, row.values[i]!, row.lo[i]!, row.hi[i]!)}
                     </span>
                   ))}
                   <span role="cell" className="font-semibold">
@@ -251,7 +291,14 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                     )}
                   </span>
                   <span role="cell" className="font-num">
-                    {row.gainPct.map((g) => g.toFixed(0)).join(' / ')} %
+                    {row.gainPct
+                      .map((g, i) =>
+                        g - row.gainLoPct[i]! > 0.5
+                          ? `${row.gainLoPct[i]!.toFixed(0)}–${g.toFixed(0)}`
+                          : g.toFixed(0),
+                      )
+                      .join(' / ')}{' '}
+                    %
                   </span>
                   {hasPanic && (
                     <span
@@ -265,9 +312,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                           : `✕ ${MODE_WORDS[row.panic.mode]}, gain ${row.panic.gainPct.toFixed(0)} %`}
                     </span>
                   )}
-                  <span role="cell">
-                    {MODE_WORDS[row.lost.mode]}
-                  </span>
+                  <span role="cell">{MODE_WORDS[row.lost.mode]}</span>
                   <span role="cell">
                     <button
                       type="button"
@@ -275,7 +320,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                       onClick={() => {
                         const witness = witnessOfRow(setup, at, 'this combination');
                         if (witness) router.push(witnessHref(id, witness));
-                        }}
+                      }}
                     >
                       Show me
                     </button>
@@ -291,9 +336,16 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
 }
 
 /** A value in one short word under the name of its control. */
-function short(kind: Setup['transmitter']['controls'][number]['kind'], value: number): string {
+function short(
+  kind: Setup['transmitter']['controls'][number]['kind'],
+  value: number,
+  lo: number,
+  hi: number,
+): string {
   if (kind === 'momentary') return value > 0 ? 'pressed' : '–';
   if (kind === 'switch-3' || kind === 'switch-2')
     return positionWord(kind, switchPosition(kind, value));
-  return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value)} %`;
+  const signed = (n: number) => `${n < -0.5 ? '−' : n > 0.5 ? '+' : ''}${Math.abs(Math.round(n))}`;
+  if (hi - lo >= 199) return 'anywhere';
+  return hi > lo ? `${signed(lo)} to ${signed(hi)} %` : `${signed(value)} %`;
 }

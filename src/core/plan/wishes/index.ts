@@ -12,7 +12,7 @@ import { applyPlan, planFor } from '../replan';
 import { addLogic, channelOf, draftOf, kindOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
-import { combinations, layModes, modesAt, writeModes, type ModeCell } from './modes';
+import { layModes, modesAt, writeModes, type ModeCell } from './modes';
 import { writePanic } from './panic';
 import { writeCut, writeLaunch, writeRates } from './sticks';
 

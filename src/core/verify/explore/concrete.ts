@@ -119,7 +119,11 @@ export function pathTo(chain: Chain, table: Table, cell: Cell, corner?: Corner):
       // One position may stand for several nothing asks for.
       const alike = told !== undefined && told.other === lo && !told.values.includes(now);
       const wanted =
-        last && corner ? corner(at, lo, hi) : alike || (now >= lo && now <= hi) ? now : easiest(setup)(at, lo, hi);
+        last && corner
+          ? corner(at, lo, hi)
+          : alike || (now >= lo && now <= hi)
+            ? now
+            : easiest(setup)(at, lo, hi);
       if (wanted === now) return;
       stimulus.controls[at] = wanted;
       moves.push({ control: at, value: wanted });

@@ -25,7 +25,9 @@ export function coneOfReads(setup: Setup, from: readonly Read[]): Cone {
     new Set(reads.flatMap((r) => (r.kind === kind ? [r.id] : [])));
   const at = (list: readonly { id: string }[], ids: ReadonlySet<string>) =>
     list.flatMap(({ id }, i) => (ids.has(id) ? [i] : []));
-  const worked = new Set(reads.flatMap((r) => (r.kind === 'control' || r.kind === 'curve' ? [] : [nameOfWorked(r)])));
+  const worked = new Set(
+    reads.flatMap((r) => (r.kind === 'control' || r.kind === 'curve' ? [] : [nameOfWorked(r)])),
+  );
   return {
     controls: at(transmitter.controls, named('control')),
     logic: at(program.logic, named('logic')),

@@ -39,7 +39,10 @@ export function watchOf(setup: Setup): Watch[] {
   }
   return [...cuts]
     .toSorted(([a], [b]) => a - b)
-    .map(([at, us]) => ({ at, cutsUs: [...us].filter((x) => x > 0 && x < 9999).toSorted((a, b) => a - b) }));
+    .map(([at, us]) => ({
+      at,
+      cutsUs: [...us].filter((x) => x > 0 && x < 9999).toSorted((a, b) => a - b),
+    }));
 }
 
 /** What the unit makes of its orders anywhere in a cell. */
@@ -53,7 +56,10 @@ export interface Orders {
 }
 
 /** Asks the chain, from the link on, what the unit makes of a cell's pulses. */
-export function ordersReader(chain: Chain, table: Pick<Table, 'watch'>): (cell: Pick<Cell, 'us'>) => Orders {
+export function ordersReader(
+  chain: Chain,
+  table: Pick<Table, 'watch'>,
+): (cell: Pick<Cell, 'us'>) => Orders {
   const frame = chain.newFrame();
   const stimulus = chain.restStimulus();
   const memory = chain.newMemory();

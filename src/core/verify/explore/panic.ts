@@ -19,7 +19,6 @@ export const controlsOf = ({ program }: Setup, condition: Condition): string[] =
  */
 export function panicControlOf(setup: Setup): PanicControl | undefined {
   const { program, intents, transmitter } = setup;
-  const lines = program.lines.filter((l) => l.purpose === 'panic');
   const looked = (purpose: string) =>
     program.lines
       .filter((l) => l.purpose === purpose)
@@ -29,7 +28,8 @@ export function panicControlOf(setup: Setup): PanicControl | undefined {
       ]);
   const modes = new Set(looked('mode'));
   const wish = intents.program?.panic;
-  const wished = wish && wish.way !== 'none' && wish.way !== 'mode-position' ? wish.control : undefined;
+  const wished =
+    wish && wish.way !== 'none' && wish.way !== 'mode-position' ? wish.control : undefined;
   const seen = looked('panic').filter((id) => !modes.has(id));
   const id = wished ?? seen[0];
   const at = transmitter.controls.findIndex((c) => c.id === id);

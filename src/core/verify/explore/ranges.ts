@@ -120,7 +120,9 @@ export class Ranges {
     );
     this.symControl = [
       ...this.continuous,
-      ...inputs.map((i) => transmitter.controls.findIndex((c) => c.id === program.inputs[i]!.control)),
+      ...inputs.map((i) =>
+        transmitter.controls.findIndex((c) => c.id === program.inputs[i]!.control),
+      ),
     ];
     this.symInput = [...this.continuous.map(() => undefined), ...inputs];
     this.symLo = new Float64Array(this.symControl.length);
@@ -129,7 +131,8 @@ export class Ranges {
     this.product = this.form();
     this.hundred = this.form();
     this.set(this.hundred, 100);
-    for (const at of cone.controls) this.controlForms.set(transmitter.controls[at]!.id, this.form());
+    for (const at of cone.controls)
+      this.controlForms.set(transmitter.controls[at]!.id, this.form());
     for (const i of cone.variables) this.variables.set(program.variables[i]!.id, this.form());
     for (const i of inputs) this.inputs.set(program.inputs[i]!.id, this.form());
     this.channels = Array.from({ length: transmitter.channels }, () => this.form());
@@ -251,7 +254,11 @@ export class Ranges {
     for (const rest of high - low < TOUCH ? [low] : [low, high]) {
       const control = this.symControl[best]!;
       const at = this.controlAt(best, (level - rest) / k);
-      if (at !== undefined && at > this.lo[control]! + TOUCH * 10 && at < this.hi[control]! - TOUCH * 10) {
+      if (
+        at !== undefined &&
+        at > this.lo[control]! + TOUCH * 10 &&
+        at < this.hi[control]! - TOUCH * 10
+      ) {
         this.cut = { control, at };
         return true;
       }
@@ -450,9 +457,17 @@ export class Ranges {
       return;
     }
     const inside = points.filter((p) => p.inPct > source.lo + TOUCH && p.inPct < source.hi - TOUCH);
-    if (source.err <= 1e-9 && inside[0] && this.cutAt(source, inside[Math.floor(inside.length / 2)]!.inPct))
+    if (
+      source.err <= 1e-9 &&
+      inside[0] &&
+      this.cutAt(source, inside[Math.floor(inside.length / 2)]!.inPct)
+    )
       return;
-    const values = [curveAt(points, source.lo), curveAt(points, source.hi), ...inside.map((p) => p.outPct)];
+    const values = [
+      curveAt(points, source.lo),
+      curveAt(points, source.hi),
+      ...inside.map((p) => p.outPct),
+    ];
     into.lo = Math.min(...values);
     into.hi = Math.max(...values);
     into.c = (into.lo + into.hi) / 2;

@@ -1,5 +1,5 @@
 import { outputOf, positionsOf, switchValue, type Chain } from '../../chain';
-import { allReads, readsOfLogic, type Setup } from '../../setup';
+import { readsOfLogic, type Read, type Setup } from '../../setup';
 import { coneOfReads, isContinuous, remembers, type Cone } from './cone';
 import { Ranges, TOUCH, type Watch } from './ranges';
 import { Zones } from './zones';
@@ -76,13 +76,15 @@ function positionsTold(setup: Setup, at: number, cone: Cone): Told {
   const all = Array.from({ length: count }, (_, p) => p);
   const { program } = setup;
   let asked = new Set<number>();
-  const take = (reads: ReturnType<typeof allReads>) => {
+  const take = (reads: readonly Read[]) => {
     for (const r of reads)
       if (r.kind === 'control' && r.id === control.id)
         if (r.position === undefined) asked = new Set(all);
         else asked.add(r.position);
   };
-  const inCone = new Set(cone.order.map((w) => (w.kind === 'channel' ? `c${w.channel}` : `${w.kind}${w.id}`)));
+  const inCone = new Set(
+    cone.order.map((w) => (w.kind === 'channel' ? `c${w.channel}` : `${w.kind}${w.id}`)),
+  );
   program.lines.forEach((line) => {
     if (!inCone.has(`c${line.channel}`)) return;
     if (line.source.kind === 'control' && line.source.id === control.id) asked = new Set(all);
@@ -101,9 +103,7 @@ function positionsTold(setup: Setup, at: number, cone: Cone): Told {
   // Where it rests stands for the positions nobody asks for, if it is one of them.
   const rest = others.find((p) => switchValue(control.kind, p) === control.rest) ?? others[0];
   return {
-    values: all
-      .filter((p) => asked.has(p) || p === rest)
-      .map((p) => switchValue(control.kind, p)),
+    values: all.filter((p) => asked.has(p) || p === rest).map((p) => switchValue(control.kind, p)),
     other: rest === undefined ? undefined : switchValue(control.kind, rest),
   };
 }
@@ -162,7 +162,9 @@ export function tableOf(
     const placed = controls.flatMap((at) => {
       if (isContinuous(setup, at)) return [];
       const bounds = within?.get(at);
-      const values = told.get(at)!.values.filter((v) => !bounds || (v >= bounds[0] && v <= bounds[1]));
+      const values = told
+        .get(at)!
+        .values.filter((v) => !bounds || (v >= bounds[0] && v <= bounds[1]));
       return [{ at, values: bounds && values.length === 0 ? [bounds[0]] : values }];
     });
     const digits = placed.map(() => 0);
@@ -348,6 +350,7 @@ export function cellsHolding(table: Table, controls: Float64Array, truth: Uint8A
   });
   return table.cells.filter(
     ({ box, truth: own }) =>
-      values.every((v, i) => v >= box.lo[i]! - near && v <= box.hi[i]! + near) && table.cone.logic.every((i) => own[i] === truth[i]),
+      values.every((v, i) => v >= box.lo[i]! - near && v <= box.hi[i]! + near) &&
+      table.cone.logic.every((i) => own[i] === truth[i]),
   );
 }

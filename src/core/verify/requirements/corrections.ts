@@ -15,7 +15,11 @@ const GAIN_NONE_PCT = 0.5;
 
 const RATE = { roll: 'rollRateDegPerS', pitch: 'pitchRateDegPerS', yaw: 'yawRateDegPerS' } as const;
 const LEVELS = new Set<Mode>(['level', 'home', 'trainer']);
-const WORDS: Record<Axis, string> = { roll: 'rolled right', pitch: 'nose raised', yaw: 'nose swung right' };
+const WORDS: Record<Axis, string> = {
+  roll: 'rolled right',
+  pitch: 'nose raised',
+  yaw: 'nose swung right',
+};
 
 /** Of each way the unit can steady, the cell with most gain, at its best corner. */
 export function bestOfEach(asked: Asked): OrderCell[] {
@@ -23,8 +27,9 @@ export function bestOfEach(asked: Asked): OrderCell[] {
   // Sticks let go, if the gain can be had that way: held out they leave mixed surfaces no room.
   const merit = (c: OrderCell) =>
     sum(c.gainHi) -
-    controls.filter((at, i) => isStick(asked.setup, at) && !(c.cell.box.lo[i]! <= 0 && c.cell.box.hi[i]! >= 0))
-      .length *
+    controls.filter(
+      (at, i) => isStick(asked.setup, at) && !(c.cell.box.lo[i]! <= 0 && c.cell.box.hi[i]! >= 0),
+    ).length *
       0.01;
   const best = new Map<string, OrderCell>();
   for (const c of asked.orderCells) {
@@ -40,7 +45,10 @@ const isStick = (setup: Setup, at: number) => setup.transmitter.controls[at]!.ki
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
 
 /** The hands of a cell with the most gain its box allows. */
-export function mostGain(asked: Asked, c: OrderCell): { controls: Float64Array; memory: ReturnType<Asked['stand']['state']>['memory'] } {
+export function mostGain(
+  asked: Asked,
+  c: OrderCell,
+): { controls: Float64Array; memory: ReturnType<Asked['stand']['state']>['memory'] } {
   const { orders, stand } = asked;
   let best: ReturnType<typeof stand.state> | undefined;
   let most = -1;
@@ -87,7 +95,11 @@ export const corrections: Requirement = {
         if (!able) continue;
         if (gain[i]! <= GAIN_NONE_PCT) {
           // Panic has a requirement of its own; an axis tuned to nothing on purpose is no fault here.
-          if (gain.every((g) => g <= GAIN_NONE_PCT) && !c.recovering && !told.has(`none ${c.mode}`)) {
+          if (
+            gain.every((g) => g <= GAIN_NONE_PCT) &&
+            !c.recovering &&
+            !told.has(`none ${c.mode}`)
+          ) {
             told.add(`none ${c.mode}`);
             looking.fail({
               severity: 'stop',
@@ -102,7 +114,9 @@ export const corrections: Requirement = {
         const turned = deflections(asked, controls, memory, c.mode, axis);
         const main = Math.max(
           0,
-          ...airframe.surfaces.map((s, k) => (authority(airframe, s)[axis] ? Math.abs(turned.deg[k]!) : 0)),
+          ...airframe.surfaces.map((s, k) =>
+            authority(airframe, s)[axis] ? Math.abs(turned.deg[k]!) : 0,
+          ),
         );
         airframe.surfaces.forEach((surface, k) => {
           const moment = authority(airframe, surface)[axis];
@@ -141,7 +155,11 @@ export const corrections: Requirement = {
         const answers = airframe.surfaces.some(
           (s) => authority(airframe, s)[axis] && isStabilized(setup, s),
         );
-        if (!answers && !told.has(`axis ${axis}`) && (axis !== 'yaw' || unit.traits.axes.length === 1)) {
+        if (
+          !answers &&
+          !told.has(`axis ${axis}`) &&
+          (axis !== 'yaw' || unit.traits.axes.length === 1)
+        ) {
           told.add(`axis ${axis}`);
           looking.fail({
             severity: 'stop',
@@ -196,7 +214,11 @@ function deflections(
   const tipped = turn(axis === 'roll' ? { rollDeg: TIP_DEG.roll } : { pitchDeg: TIP_DEG.pitch });
   // Damping and levelling must agree: of two answers the one that opposes less counts.
   const deg = quick.deg.map((d, i) =>
-    Math.abs(tipped.deg[i]!) < SEEN_DEG ? (mode === 'trainer' ? d : tipped.deg[i]!) : tipped.deg[i]!,
+    Math.abs(tipped.deg[i]!) < SEEN_DEG
+      ? mode === 'trainer'
+        ? d
+        : tipped.deg[i]!
+      : tipped.deg[i]!,
   );
   return { deg, motorPct: Math.max(quick.motorPct, tipped.motorPct) };
 }

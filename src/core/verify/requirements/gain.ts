@@ -54,7 +54,10 @@ function turnsOf(asked: Asked, at: number): Turn[] {
     const modes: Mode[] = [];
     const axes = setup.unit.traits.axes.map((a) => ['roll', 'pitch', 'yaw'].indexOf(a));
     for (let step = 0; step <= STEPS; step++) {
-      const frame = stand.put(controls, memory).move(at, -100 + (200 * step) / STEPS).step();
+      const frame = stand
+        .put(controls, memory)
+        .move(at, -100 + (200 * step) / STEPS)
+        .step();
       gains.push(Math.max(...axes.map((i) => frame.gainPct[i]!)));
       modes.push(frame.mode);
     }
@@ -67,7 +70,8 @@ export const gainAsWished: Requirement = {
   title: 'Gain goes from least to most, and only there',
   must: 'A gain knob goes from no gain at one end to full at the other, rising all the way, and never through the middle of a gain channel into what lies beyond; values on a switch are what was wished, in every state.',
   from: 'The wish for gain and the unit’s gain law.',
-  applies: (setup) => setup.unit.settings.inputs.some((i) => isOrder(i.carries) && /^gain/.test(i.carries)),
+  applies: (setup) =>
+    setup.unit.settings.inputs.some((i) => isOrder(i.carries) && /^gain/.test(i.carries)),
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
@@ -77,7 +81,9 @@ export const gainAsWished: Requirement = {
     }
     const wish = setup.intents.program?.gain;
     const bySets = wish?.by === 'sets';
-    const bySign = setup.unit.traits.modeSelect.by === 'gain-sign' || setup.unit.traits.gainLaw === 'sign-selects-set';
+    const bySign =
+      setup.unit.traits.modeSelect.by === 'gain-sign' ||
+      setup.unit.traits.gainLaw === 'sign-selects-set';
     for (const at of gainKnobs(setup)) {
       const told = new Set<string>();
       for (const turn of turnsOf(asked, at)) {
@@ -117,8 +123,7 @@ export const gainAsWished: Requirement = {
         }
         if (most - least < 1) continue;
         const twoEnds = Math.min(gains[0]!, gains.at(-1)!) > least + (most - least) * 0.6;
-        const dead =
-          gains.slice(1).filter((g, i) => Math.abs(g - gains[i]!) < 0.1).length / STEPS;
+        const dead = gains.slice(1).filter((g, i) => Math.abs(g - gains[i]!) < 0.1).length / STEPS;
         const falls = gains.slice(1).some((g, i) => g < gains[i]! - 0.5);
         const rises = gains.slice(1).some((g, i) => g > gains[i]! + 0.5);
         const [first, last] = [gains[0]!, gains.at(-1)!];
@@ -129,9 +134,17 @@ export const gainAsWished: Requirement = {
             'stop',
           );
         else if (dead > DEAD_SHARE)
-          fail('dead', `${Math.round(dead * 100)} % of the way of ${control.label} changes nothing.`, 'caution');
+          fail(
+            'dead',
+            `${Math.round(dead * 100)} % of the way of ${control.label} changes nothing.`,
+            'caution',
+          );
         else if (falls && rises)
-          fail('turns-back', `Gain rises and falls again while ${control.label} is turned one way.`, 'caution');
+          fail(
+            'turns-back',
+            `Gain rises and falls again while ${control.label} is turned one way.`,
+            'caution',
+          );
         else if (wish?.by === 'knob' && wish.control === control.id && (most < 60 || least > 25))
           fail(
             'short',
@@ -189,9 +202,7 @@ function gainScale(setup: Setup): number | undefined {
   const { axes, sensitivity, inputs } = setup.unit.settings;
   if (inputs.some((i) => i.carries.startsWith('gain-'))) return undefined;
   if (setup.unit.traits.gainLaw === 'sign-selects-set') return undefined;
-  return Math.max(
-    ...setup.unit.traits.axes.map((a) => (axes[a].gainPct / 100) * sensitivity),
-  );
+  return Math.max(...setup.unit.traits.axes.map((a) => (axes[a].gainPct / 100) * sensitivity));
 }
 
 export const masterOff: Requirement = {
@@ -222,7 +233,8 @@ export const masterOff: Requirement = {
   },
 };
 
-export const isOn = (c: OrderCell): boolean => c.mode !== 'off' && c.gainHi.some((g) => g > NONE_PCT);
+export const isOn = (c: OrderCell): boolean =>
+  c.mode !== 'off' && c.gainHi.some((g) => g > NONE_PCT);
 
 /** Positions of single controls in which the unit is off wherever everything else stands. */
 export function offPositions(asked: Asked): { control: string; value: number }[] {
@@ -247,8 +259,9 @@ export function offPositions(asked: Asked): { control: string; value: number }[]
 }
 
 function offAt(asked: Asked, c: OrderCell, at: number, value: number): boolean {
-  const { controls, memory } = asked.into(asked.orders, c.cell, (_, lo, hi) => (hi > lo ? hi : lo)).state();
+  const { controls, memory } = asked
+    .into(asked.orders, c.cell, (_, lo, hi) => (hi > lo ? hi : lo))
+    .state();
   const frame = asked.stand.put(controls, memory).move(at, value).step();
   return frame.mode === 'off' || frame.gainPct.every((g) => g <= NONE_PCT);
 }
-

@@ -8,7 +8,7 @@ import { panicRights } from './panic';
 import type { Requirement } from './requirement';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
 
-export type { About, Failure, Outcome, Requirement } from './requirement';
+export type { Requirement } from './requirement';
 export { leftAlone } from './corrections';
 export { gainKnobs, isOn, offPositions } from './gain';
 export { lostOf, type Lost } from './lost';

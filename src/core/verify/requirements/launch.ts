@@ -17,7 +17,8 @@ export const launchLifts: Requirement = {
     const looking = new Looking();
     const lines = setup.program.lines.flatMap((l, i) => (l.purpose === 'launch' ? [i] : []));
     const first = setup.program.lines[lines[0] ?? -1];
-    const where = lines.length > 0 ? pointer('program', 'lines', lines[0]!) : '/intents/program/launch';
+    const where =
+      lines.length > 0 ? pointer('program', 'lines', lines[0]!) : '/intents/program/launch';
     const missing = () =>
       looking.fail({
         severity: first ? 'caution' : 'stop',
@@ -43,11 +44,16 @@ export const launchLifts: Requirement = {
         cell.truth[logic] === 1 &&
         table.cone.controls.every(
           (at, i) =>
-            setup.transmitter.controls[at]!.kind !== 'stick' || (cell.box.lo[i]! <= 0 && cell.box.hi[i]! >= 0),
+            setup.transmitter.controls[at]!.kind !== 'stick' ||
+            (cell.box.lo[i]! <= 0 && cell.box.hi[i]! >= 0),
         ),
     );
     if (!on) return missing();
-    const { controls, memory } = asked.into(table, on, (at, lo, hi) => Math.min(hi, Math.max(lo, setup.transmitter.controls[at]!.rest))).state();
+    const { controls, memory } = asked
+      .into(table, on, (at, lo, hi) =>
+        Math.min(hi, Math.max(lo, setup.transmitter.controls[at]!.rest)),
+      )
+      .state();
     const helped = stand.put(controls, memory).step().surfaceDeg.slice();
     const before = asked.chain.newMemory();
     before.armed = true;

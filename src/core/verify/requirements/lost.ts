@@ -89,9 +89,7 @@ export const linkLost: Requirement = {
         if (!modes.has(lost.mode)) modes.set(lost.mode, c);
         if (failed || ground || school === undefined || school === 'motor-off') continue;
         const right =
-          school === 'home'
-            ? lost.mode === 'home'
-            : lost.mode === 'level' && lost.levels;
+          school === 'home' ? lost.mode === 'home' : lost.mode === 'level' && lost.levels;
         if (right) continue;
         failed = true;
         looking.fail({
@@ -128,4 +126,3 @@ export const linkLost: Requirement = {
     return looking;
   },
 };
-

@@ -113,7 +113,9 @@ export const modeMargins: Requirement = {
         looking.fail({
           severity: click ? 'stop' : 'caution',
           says: `${us.toFixed(0)} µs on the ${carries === 'mode' ? 'mode channel' : 'second mode channel'} is ${
-            edges ? `${room.toFixed(0)} µs from the edge of ${MODE_WORDS[c.mode]}` : 'in no band at all'
+            edges
+              ? `${room.toFixed(0)} µs from the edge of ${MODE_WORDS[c.mode]}`
+              : 'in no band at all'
           }${scaled !== undefined && room > DRIFT_US ? `; where 100 % is ${scaled} µs it is another mode` : ''}.`,
           where: '/program/lines',
           witness: asked.witness(orders, c.cell, `${us.toFixed(0)} µs on the mode channel`),

@@ -2,7 +2,8 @@ import { controlWords, stickOf } from '../../chain';
 import { pointer, roleOf, type Setup } from '../../setup';
 import type { Asked } from '../asked';
 import { controlsIn, isContinuous, memoryOf, type Cell, type Corner, type Table } from '../explore';
-import { Looking, tooLargeWords, type Failure, type Requirement } from './requirement';
+import { Looking, tooLargeWords, type Requirement } from './requirement';
+import type { Failure } from '../finding';
 
 /** A motor that turns by more than this runs. Controllers stand still below some percent; no source. */
 const RUNS_PCT = 5;
@@ -28,10 +29,13 @@ function throttleControl(setup: Setup): number {
   if (stick >= 0) return stick;
   const channels = motorChannels(setup);
   const line = setup.program.lines.find(
-    (l) => channels.includes(l.channel) && l.source.kind === 'control' && l.purpose !== 'throttle-cut',
+    (l) =>
+      channels.includes(l.channel) && l.source.kind === 'control' && l.purpose !== 'throttle-cut',
   );
   return line?.source.kind === 'control'
-    ? setup.transmitter.controls.findIndex((c) => line.source.kind === 'control' && c.id === line.source.id)
+    ? setup.transmitter.controls.findIndex(
+        (c) => line.source.kind === 'control' && c.id === line.source.id,
+      )
     : -1;
 }
 
@@ -54,7 +58,10 @@ function mostIn(asked: Asked, table: Table, cell: Cell): number {
   const { stand } = asked;
   let most = 0;
   for (const end of [0, 1] as const) {
-    stand.put(controlsIn(asked.setup, table.cone.controls, cell.box), memoryOf(asked.chain, table, cell.memory));
+    stand.put(
+      controlsIn(asked.setup, table.cone.controls, cell.box),
+      memoryOf(asked.chain, table, cell.memory),
+    );
     stand.step();
     const { frame } = stand;
     table.watch.forEach(({ at }, i) => {
@@ -248,7 +255,9 @@ export const motorLost: Requirement = {
         severity: 'stop',
         says: `Link lost with the motor running: it runs on at ${worst.pct.toFixed(0)} %.`,
         where: '/program/failsafe',
-        witness: asked.witness(table, worst.cell, 'this, then cut the link', { corner: worst.corner }),
+        witness: asked.witness(table, worst.cell, 'this, then cut the link', {
+          corner: worst.corner,
+        }),
         about: { figure: worst.pct },
       });
     return looking;

@@ -183,14 +183,27 @@ export const panicRights: Requirement = {
               ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
               : `From ${from}, panic gives ${MODE_WORDS[answer.mode]}. It fails from ${of} of ${total} states.`,
         where: '/program/lines',
-        witness: asked.witness(orders, found.c.cell, found.held ? 'panic held' : 'this, then panic', {
-          corner: found.corner,
-          then: found.held ? [{ waitS: 1.5 }] : [press, { waitS: 1.5 }],
-        }),
-        about: { control: panic.id, mode: answer.mode, how, figure: answer.gainPct, states: [of, total] },
+        witness: asked.witness(
+          orders,
+          found.c.cell,
+          found.held ? 'panic held' : 'this, then panic',
+          {
+            corner: found.corner,
+            then: found.held ? [{ waitS: 1.5 }] : [press, { waitS: 1.5 }],
+          },
+        ),
+        about: {
+          control: panic.id,
+          mode: answer.mode,
+          how,
+          figure: answer.gainPct,
+          states: [of, total],
+        },
       });
     };
-    const noGain = bad.filter((b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off')).length;
+    const noGain = bad.filter(
+      (b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'),
+    ).length;
     if (first) tell(first, 'hole', bad.length - noGain);
     if (weak) tell(weak, 'no-gain', noGain);
     if (slow)

@@ -8,7 +8,16 @@ import {
 } from '../../chain';
 import { compileHorn } from '../../linkage';
 import { authority } from '../../directions';
-import { allReads, AXES, functionOf, pointer, readsOfLine, roleOf, type Axis, type Setup } from '../../setup';
+import {
+  allReads,
+  AXES,
+  functionOf,
+  pointer,
+  readsOfLine,
+  roleOf,
+  type Axis,
+  type Setup,
+} from '../../setup';
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
 import { channelsOfSurfaces, isDevice } from './influence';
@@ -51,7 +60,14 @@ function mixedOnPurpose(setup: Setup, channels: readonly number[], stick: number
  * What a surface does in a state with one stick at its low end, its middle and its high end;
  * undefined where launch help, which ends with a stick, holds a surface in one of them.
  */
-function swept(asked: Asked, table: Table, cell: Cell, corner: Corner, stick: number, surface: number) {
+function swept(
+  asked: Asked,
+  table: Table,
+  cell: Cell,
+  corner: Corner,
+  stick: number,
+  surface: number,
+) {
   const { controls, memory } = asked.into(table, cell, corner).state();
   let launching = false;
   const at = (value: number) => {
@@ -101,7 +117,9 @@ export const sticksRight: Requirement = {
             const right = wanted * (high - middle);
             const left = wanted * (middle - low);
             if (right >= USEFUL_DEG && left >= USEFUL_DEG) continue;
-            const still = !(Math.abs(high - middle) >= USEFUL_DEG || Math.abs(middle - low) >= USEFUL_DEG);
+            const still = !(
+              Math.abs(high - middle) >= USEFUL_DEG || Math.abs(middle - low) >= USEFUL_DEG
+            );
             const stuck = Number.isNaN(low + middle + high);
             const goes = movementOf(surface, right < left ? high - middle : low - middle);
             const way = right < left ? 1 : -1;
@@ -207,7 +225,12 @@ export const sticksAlone: Requirement = {
                 corner,
                 then: [{ control: at, value }],
               }),
-              about: { surface: surface.id, control: stick.id, how: 'stray', ...(axis ? { axis } : {}) },
+              about: {
+                surface: surface.id,
+                control: stick.id,
+                how: 'stray',
+                ...(axis ? { axis } : {}),
+              },
             });
             break search;
           }
@@ -238,10 +261,15 @@ export const devicesWork: Requirement = {
         if (control.kind === 'trim' || control.kind === 'stick') return;
         const values = isContinuous(setup, at)
           ? [-100, 0, 100]
-          : Array.from({ length: positionsOf(control.kind) }, (_, p) => switchValue(control.kind, p));
+          : Array.from({ length: positionsOf(control.kind) }, (_, p) =>
+              switchValue(control.kind, p),
+            );
         for (const value of values) {
           looking.states += 1;
-          const stand = asked.stand.put(asked.chain.restStimulus().controls, asked.chain.newMemory());
+          const stand = asked.stand.put(
+            asked.chain.restStimulus().controls,
+            asked.chain.newMemory(),
+          );
           stand.move(at, value).step();
           // A slow line or a delay has its time.
           most = Math.max(most, Math.abs(stand.step({ dtS: 60 }).surfaceDeg[s]! - before));
@@ -302,10 +330,13 @@ export const linkagesFree: Requirement = {
         undefined,
       );
       if (most && worst) {
-        const hands = asked.into(asked.orders, most.cell, (_, lo, hi) => (hi > lo ? hi : lo)).state();
+        const hands = asked
+          .into(asked.orders, most.cell, (_, lo, hi) => (hi > lo ? hi : lo))
+          .state();
         for (const way of [-1, 1])
           for (const [turned, most] of TURNED) {
-            const deg = stand.put(hands.controls, hands.memory).step({ [turned]: way * most }).servoDeg[servo]!;
+            const deg = stand.put(hands.controls, hands.memory).step({ [turned]: way * most })
+              .servoDeg[servo]!;
             low = Math.min(low, deg);
             high = Math.max(high, deg);
           }
@@ -320,7 +351,11 @@ export const linkagesFree: Requirement = {
             says: `The rod of the ${surface.label.toLowerCase()} ${Number.isNaN(now) ? 'locks' : 'turns back'} at ${deg.toFixed(0)}° of servo travel; the servo is sent from ${low.toFixed(0)}° to ${high.toFixed(0)}°.`,
             where: `${surfacePath(s)}/linkage/armMm`,
             ...(worst
-              ? { witness: asked.witness(table, worst.cell, 'the servo at its end', { corner: worst.corner }) }
+              ? {
+                  witness: asked.witness(table, worst.cell, 'the servo at its end', {
+                    corner: worst.corner,
+                  }),
+                }
               : {}),
             about: { surface: surface.id, how: 'locks' },
           });
@@ -336,5 +371,9 @@ export const linkagesFree: Requirement = {
 /** Whether a function is made of axes at all. */
 export const steers = (setup: Setup, servo: string): boolean => {
   const own = setup.airframe.servos.find((s) => s.id === servo);
-  return own !== undefined && roleOf(own.carries) === 'steering' && functionOf(own.carries).axes !== undefined;
+  return (
+    own !== undefined &&
+    roleOf(own.carries) === 'steering' &&
+    functionOf(own.carries).axes !== undefined
+  );
 };

@@ -1,6 +1,6 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 export const bandEdge: Rule = {
   id: 'M49',

@@ -1,7 +1,8 @@
 import { controlsOf } from '../explore';
 import { compileChain } from '../../chain';
-import type { Found, Rule } from '../finding';
-import { rewritten } from '../witness';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
+import { rewritten } from '../repair';
 
 /** A brush with a sleeve is over sooner than this. Common practice, no source. */
 const LAUNCH_MS = 500;

@@ -1,5 +1,6 @@
 import { gainKnobOf } from '../../plan';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const bumpedGain: Rule = {
   id: 'M23',

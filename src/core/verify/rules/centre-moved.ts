@@ -1,7 +1,8 @@
 import { leftovers } from '../../capture';
 import { learnTravel } from '../../plan';
 import type { Setup } from '../../setup';
-import type { Found, Remedy, Rule } from '../finding';
+import type { Found, Remedy } from '../finding';
+import type { Rule } from '../rule';
 
 /** A pulse end further off than this is another end. */
 const SAME_US = 8;

@@ -1,6 +1,7 @@
 import { mixedFunction } from '../../chain';
 import { pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const channelOrder: Rule = {
   id: 'M7',

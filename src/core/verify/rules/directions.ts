@@ -10,7 +10,8 @@ import {
   type Observation,
 } from '../../directions';
 import { pointer, type Axis, type Setup } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 /** What the Setup itself says goes the wrong way, and the changes that would put it right. */
 function wrongWays(setup: Setup) {
@@ -65,7 +66,12 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
     id,
     title,
     why,
-    explains: kind === 'correction' ? ['corrections'] : kind === 'stick' ? ['sticks'] : ['sticks', 'corrections'],
+    explains:
+      kind === 'correction'
+        ? ['corrections']
+        : kind === 'stick'
+          ? ['sticks']
+          : ['sticks', 'corrections'],
     check(setup) {
       const { sticks, corrections, remedies } = wrongWays(setup);
       const list =

@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 export const gainLeadOut: Rule = {
   id: 'M47',

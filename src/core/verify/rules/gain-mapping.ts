@@ -1,7 +1,7 @@
 import { freeControl } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 export const gainMapping: Rule = {
   id: 'M8',
@@ -35,7 +35,9 @@ export const gainCrossing: Rule = {
         ...failure,
         remedies: rewritten(setup, 'Let a switch choose the side and the knob the amount', (w) => {
           const chosen =
-            w.gain?.by === 'sets' ? w.gain.control : freeControl(setup, ['switch-2', 'switch-3'])?.id;
+            w.gain?.by === 'sets'
+              ? w.gain.control
+              : freeControl(setup, ['switch-2', 'switch-3'])?.id;
           return chosen
             ? { ...w, gain: { by: 'sets', control: chosen, knob: failure.about.control!, pct: 50 } }
             : w;

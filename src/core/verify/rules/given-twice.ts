@@ -1,5 +1,6 @@
 import { pointer, usesOf } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const givenTwice: Rule = {
   id: 'M46',

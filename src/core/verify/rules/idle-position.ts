@@ -1,7 +1,8 @@
 import { compileChain } from '../../chain';
 import { modesAt } from '../../plan';
-import type { Found, Rule } from '../finding';
-import { rewritten } from '../witness';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
+import { rewritten } from '../repair';
 
 export const idlePosition: Rule = {
   id: 'M37',

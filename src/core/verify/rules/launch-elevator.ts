@@ -1,5 +1,5 @@
 import { pointer } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
 
 export const launchElevator: Rule = {

@@ -1,6 +1,7 @@
 import { compileChain } from '../../chain';
 import { levels } from '../../level';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 /** A capture within this is good. Common practice, no source. */
 const GOOD_DEG = 1;

@@ -1,7 +1,7 @@
 import { failsafeSchools } from '../../plan';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 export const linkLost: Rule = {
   id: 'M13',

@@ -1,6 +1,7 @@
 import { stickOf } from '../../chain';
 import { freeControl, pointer, roleOf } from '../../setup';
-import type { Remedy, Rule } from '../finding';
+import type { Remedy } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
 
 export const throttleReversed: Rule = {
@@ -82,7 +83,8 @@ export const noThrottleCut: Rule = {
 function lastCut({ program }: Parameters<Rule['check']>[0]): Remedy | undefined {
   const at = program.lines.findIndex((l) => l.purpose === 'throttle-cut');
   const line = program.lines[at];
-  if (!line || !program.lines.slice(at + 1).some((l) => l.channel === line.channel)) return undefined;
+  if (!line || !program.lines.slice(at + 1).some((l) => l.channel === line.channel))
+    return undefined;
   return {
     label: 'Put the throttle cut after every other line of its channel',
     patch: [

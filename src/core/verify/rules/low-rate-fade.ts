@@ -1,7 +1,8 @@
 import { axisFunction, compileChain, stickOf, STICK_ASKS, type Chain } from '../../chain';
 import { AXES, type Setup } from '../../setup';
-import type { Found, Rule } from '../finding';
-import { rewritten } from '../witness';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
+import { rewritten } from '../repair';
 
 /** More correction left at full stick than with a full rate, by this share, is worth saying. */
 const LEFT_SHARE = 0.1;

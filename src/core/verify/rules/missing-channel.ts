@@ -1,6 +1,6 @@
 import { mixerOf, neededFunctions, orderFunctions } from '../../plan';
 import { functionOf } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 export const missingChannel: Rule = {
   id: 'M25',
@@ -19,7 +19,9 @@ export const missingChannel: Rule = {
         const { standIn } = functionOf(f);
         const served = standIn !== undefined && sent.has(standIn);
         // Recovery by a channel is a wish; panic can come by the mode channel as well.
-        return !sent.has(f) && !served && f !== 'recovery' && !(f === 'gain' && !installation.gainLead);
+        return (
+          !sent.has(f) && !served && f !== 'recovery' && !(f === 'gain' && !installation.gainLead)
+        );
       })
       .map((f) => ({
         severity: f === 'mode' || f === 'gain' ? ('caution' as const) : ('stop' as const),

@@ -1,6 +1,7 @@
 import { mixerOf, wingTypeOf } from '../../plan';
 import { pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const mixedTwice: Rule = {
   id: 'M6',

@@ -1,6 +1,6 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 export const modeOrder: Rule = {
   id: 'M2',
@@ -13,7 +13,8 @@ export const modeOrder: Rule = {
     const table = setup.intents.program?.modes?.table;
     if (!first || !table) return [];
     const reversed =
-      wrong.length > 1 && wrong.every((f) => f.about.mode === table[table.length - 1 - f.about.figure!]);
+      wrong.length > 1 &&
+      wrong.every((f) => f.about.mode === table[table.length - 1 - f.about.figure!]);
     const { about: _, ...found } = first;
     return [
       {

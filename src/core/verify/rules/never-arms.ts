@@ -1,6 +1,7 @@
 import { compileChain, stickOf, switchValue, positionsOf } from '../../chain';
 import { pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const neverArms: Rule = {
   id: 'M32',

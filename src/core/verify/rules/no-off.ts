@@ -1,6 +1,7 @@
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 export const noOff: Rule = {
   id: 'M50',

@@ -1,7 +1,8 @@
 import { compileChain, stickOf, STICK_ASKS } from '../../chain';
 import { authority } from '../../directions';
 import { pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 /** Above this a panicked stick can turn a recovery into another emergency. Common practice, no source. */
 const LARGE_DEG = { roll: 35, pitch: 55 } as const;
@@ -30,7 +31,9 @@ export const panicBank: Rule = {
         [
           'pitch',
           'elevator',
-          own ? recovery!.pitchLimitDeg : Math.max(angleLimitsDeg.pitchUp, angleLimitsDeg.pitchDown),
+          own
+            ? recovery!.pitchLimitDeg
+            : Math.max(angleLimitsDeg.pitchUp, angleLimitsDeg.pitchDown),
         ],
       ] as const
     ).filter(

@@ -1,7 +1,7 @@
 import { PANIC_GAIN_PCT, panicWays } from '../../plan';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 const WAYS = {
   replace: 'Let the panic control replace the mode value',

@@ -1,10 +1,10 @@
 import { compileChain } from '../../chain';
 import { modesAt } from '../../plan';
 import type { Mode, ModeWish, Setup } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
 import { BLOCKS } from '../requirements';
-import { rewritten } from '../witness';
+import { rewritten } from '../repair';
 
 /** The table with off, or else damping, where the switches rest; as it is where it is calm already. */
 function calmAtRest(setup: Setup, { switches, table }: ModeWish): Mode[] {

@@ -1,5 +1,6 @@
 import { kindOf, pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const rudderHold: Rule = {
   id: 'M33',

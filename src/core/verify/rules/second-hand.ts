@@ -1,4 +1,5 @@
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const secondHand: Rule = {
   id: 'M27',

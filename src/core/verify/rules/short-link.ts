@@ -1,6 +1,6 @@
 import { carriedChannels } from '../../chain';
 import { pointer } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 export const shortLink: Rule = {
   id: 'M26',

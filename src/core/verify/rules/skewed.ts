@@ -1,6 +1,7 @@
 import { skewLeak } from '../../level';
 import { AXES, pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 /** Fitted by eye, a few degrees are not seen; beyond this the leak is felt. Common practice, no source. */
 const SQUARE_DEG = 3;

@@ -1,5 +1,5 @@
 import { freeControl, pointer } from '../../setup';
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 export const skippedMode: Rule = {
   id: 'M24',
@@ -23,25 +23,25 @@ export const skippedMode: Rule = {
     return missing
       .filter((mode) => !wished || wished.includes(mode))
       .map((mode) => ({
-      severity: 'caution' as const,
-      says: `The unit has a position for ${mode}, and nothing on the transmitter reaches it.`,
-      where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'source'),
-      about: { mode },
-      remedies:
-        line && free && now?.kind !== 'switch-3'
-          ? [
-              {
-                label: `Put the mode on ${free.label}, which has three positions`,
-                patch: [
-                  {
-                    op: 'replace' as const,
-                    path: pointer('program', 'lines', at, 'source'),
-                    value: { kind: 'control', id: free.id },
-                  },
-                ],
-              },
-            ]
-          : [],
-    }));
+        severity: 'caution' as const,
+        says: `The unit has a position for ${mode}, and nothing on the transmitter reaches it.`,
+        where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'source'),
+        about: { mode },
+        remedies:
+          line && free && now?.kind !== 'switch-3'
+            ? [
+                {
+                  label: `Put the mode on ${free.label}, which has three positions`,
+                  patch: [
+                    {
+                      op: 'replace' as const,
+                      path: pointer('program', 'lines', at, 'source'),
+                      value: { kind: 'control', id: free.id },
+                    },
+                  ],
+                },
+              ]
+            : [],
+      }));
   },
 };

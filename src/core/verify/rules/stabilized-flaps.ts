@@ -1,5 +1,6 @@
 import { pointer, roleOf, type FunctionRole } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 const NEVER: readonly FunctionRole[] = ['device', 'motor'];
 

@@ -1,6 +1,7 @@
 import { cornerWords, movedSticks } from '../../capture';
 import { pointer } from '../../setup';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const stickCorner: Rule = {
   id: 'M30',

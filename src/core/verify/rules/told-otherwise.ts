@@ -1,5 +1,6 @@
 import { mountingPhrase } from '../../mounting';
-import type { Found, Rule } from '../finding';
+import type { Found } from '../finding';
+import type { Rule } from '../rule';
 
 export const toldOtherwise: Rule = {
   id: 'M18',

@@ -1,4 +1,4 @@
-import type { Rule } from '../finding';
+import type { Rule } from '../rule';
 
 export const tooMany: Rule = {
   id: 'proof',

@@ -1,0 +1,17 @@
+import { difference } from '../patch';
+import { usualWishes, writeWishes } from '../plan';
+import type { ProgramWishes, Setup } from '../setup';
+import type { Remedy } from './finding';
+
+/** A repair that writes the program anew with the wishes changed; none where that cannot be done. */
+export function rewritten(
+  setup: Setup,
+  label: string,
+  change: (wishes: ProgramWishes) => ProgramWishes,
+): Remedy[] {
+  const wishes = setup.intents.program ?? usualWishes(setup);
+  const next = writeWishes(setup, change(wishes));
+  if (!next.ok) return [];
+  const patch = difference(setup, next.setup);
+  return patch.length === 0 ? [] : [{ label, patch }];
+}
