@@ -1,4 +1,4 @@
-import { allExpectations, predictAll } from '@/core/directions';
+import { allExpectations, crossExpectations, predictAll } from '@/core/directions';
 import { TESTS, stamp, staleReasons, type Evidence } from '@/core/logbook';
 import { applyPatch, type PatchOperation } from '@/core/patch';
 import { stepOf } from '@/core/procedure';
@@ -88,10 +88,12 @@ function othersFor(value: unknown, named: readonly unknown[], seen: readonly unk
 function answersOf(setup: Setup): Map<string, string> {
   const predictions = predictAll(setup);
   return new Map([
-    ...allExpectations(setup).map(({ check, surface }): [string, string] => [
-      `${check.id} ${surface.id}`,
-      `${check.instruction}: ${predictions.get(check.id)!.get(surface.id)!.movement}`,
-    ]),
+    ...[...allExpectations(setup), ...crossExpectations(setup)].map(
+      ({ check, surface }): [string, string] => [
+        `${check.id} ${surface.id}`,
+        `${check.instruction}: ${predictions.get(check.id)!.get(surface.id)!.movement}`,
+      ],
+    ),
     ...readBacksOf(setup).map((r): [string, string] => [
       `read:${r.id} ch${r.channel}`,
       `${JSON.stringify(Object.entries(r.controls).sort())} ${Math.round(r.predictedPct)}`,
@@ -107,7 +109,7 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
   [/^\/program\/lines\/\*\/id$/, 'nothing refers to a line by its id'],
-  [/^\/airframe\/measures\/(lengthMm|stance)$/, 'for the drawing'],
+  [/^\/airframe\/measures\/lengthMm$/, 'for the drawing'],
   [
     /^\/airframe\/measures\/(glideRatio|trackMm)$/,
     'for planning figures that nothing is proven by',

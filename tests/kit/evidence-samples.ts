@@ -1,4 +1,5 @@
-import { usualWishes, writeWishes } from '@/core/plan';
+import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
+import { composeSetup, usualWishes, writeWishes } from '@/core/plan';
 import type { ProgramWishes, Setup } from '@/core/setup';
 import { sampleOf, type Sample } from './dependence';
 import { richSetup } from './rich';
@@ -10,9 +11,25 @@ function wished(setup: Setup, change: Partial<ProgramWishes>): Setup {
   return next.setup;
 }
 
+/** A unit whose mixer takes sticks the other way about than most. */
+function mixing(setup: Setup): Setup {
+  setup.unit.traits.mixSense = { roll: -1, pitch: -1, yaw: -1 };
+  return setup;
+}
+
+/** A wheel under the tail, on the rudder's servo. */
+const withTailWheel = (): Setup =>
+  composeSetup(
+    'Wheel',
+    buildAirframe({ ...usualAnswers('conventional'), wheel: 'shared' }),
+    UNITS['menu-receiver']!,
+    TRANSMITTERS['line-sixteen']!,
+  );
+
 /** A few Setups that between them have every field of the schema that can have a value. */
 export const evidenceSamples = (): Sample[] =>
   [
+    withTailWheel(),
     richSetup(),
     makeSetup('conventional', 'button-stabilizer'),
     makeSetup('conventional', 'satellite-gyro'),
@@ -24,5 +41,5 @@ export const evidenceSamples = (): Sample[] =>
       callouts: true,
       timerMin: 6,
     }),
-    wished(makeSetup('v-tail', 'switch-receiver', 'switch-value-six'), {}),
+    wished(mixing(makeSetup('v-tail', 'switch-receiver', 'switch-value-six')), {}),
   ].map(sampleOf);

@@ -54,7 +54,10 @@ export function runProduct(
     );
     // Rods that a structure leaves without any movement cannot be known about.
     const seenFacts = facts.filter((f) => movesSomething(written, structures, f));
-    if (seenFacts.length === facts.length && truth < 0) throw new Error(`not offered: ${words}`);
+    // One of several dearer ways to say the same need not be listed.
+    const cheaperFirst = offered[0] !== undefined && offered[0].cost < cost - 1e-9;
+    if (seenFacts.length === facts.length && truth < 0 && !cheaperFirst)
+      throw new Error(`not offered: ${words}`);
     if (offered.length === 0 || offered[0]!.cost > cost + 1e-9)
       throw new Error(`something dearer first: ${words}`);
     const cheaper = offered.filter((e) => e.cost < cost + 1e-9);

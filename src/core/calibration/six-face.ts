@@ -6,6 +6,9 @@ const STILL_G = 0.25;
 /** Further off than this it was not lying on the face. */
 const FLAT_DEG = 25;
 
+/** Faces further from square than this were not held against anything square. Planning figure, no source. */
+export const SQUARE_DEG = 3;
+
 /** Calibration of a three-axis accelerometer by its six faces. */
 export interface SixFace {
   /** Reading of one g on each axis: 1 is perfect. */
@@ -14,6 +17,8 @@ export interface SixFace {
   biasG: Vector3;
   /** Greatest distance of a corrected reading's length from 1 g. */
   residualG: number;
+  /** Greatest lean of a face: how far two of them are from opposite, or from square to each other. */
+  leanDeg: number;
   /** How far level is off before and after, in degrees: what the bias does to self-levelling. */
   levelErrorDeg: number;
 }
@@ -45,7 +50,31 @@ export function sixFace(readings: readonly Vector3[]): SixFace {
   );
   const levelErrorDeg =
     (Math.atan(Math.hypot(biasG[0], biasG[1]) / Math.abs(scale[2] || 1)) * 180) / Math.PI;
-  return { scale, biasG, residualG, levelErrorDeg };
+  const corrected = readings.map((r) => three((i) => (r[i]! - biasG[i]!) / (scale[i]! || 1)));
+  const between = (p: Vector3, q: Vector3) =>
+    (Math.acos(
+      Math.max(
+        -1,
+        Math.min(
+          1,
+          (p[0] * q[0] + p[1] * q[1] + p[2] * q[2]) / (Math.hypot(...p) * Math.hypot(...q) || 1),
+        ),
+      ),
+    ) *
+      180) /
+    Math.PI;
+  // Lengths say little of a lean (10° is 0.015 g): the angles between the faces say it at once.
+  const leanDeg = Math.max(
+    ...corrected.flatMap((p, i) =>
+      corrected.slice(i + 1).map((q, j) => {
+        const opposite = pairs.some(
+          ([x, y]) => [x, y].includes(FACES[i]!) && [x, y].includes(FACES[i + 1 + j]!),
+        );
+        return Math.abs((opposite ? 180 : 90) - between(p, q));
+      }),
+    ),
+  );
+  return { scale, biasG, residualG, leanDeg, levelErrorDeg };
 }
 
 /** Why a reading does not do for the face it was taken as; undefined when it does. */

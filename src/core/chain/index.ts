@@ -15,6 +15,7 @@ export {
   HALF_TRAVEL_US,
   fadeOf,
   gainOf,
+  knowsLinkLost,
   mixedFunction,
   axisWeights,
   pitchWithThrottleDeg,

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { bankOfDrift, leverArm, pitchLowBy, pitchOn, skewLeak, wedgeFor } from './index';
+import {
+  bankOfDrift,
+  G_MPS2,
+  leverArm,
+  steadyTurn,
+  pitchLowBy,
+  pitchOn,
+  skewLeak,
+  wedgeFor,
+} from './index';
 
 describe('wedge heights, against tables of sines', () => {
   it.each([
@@ -36,10 +45,38 @@ describe('corrections from flight', () => {
 
 describe('where the unit sits', () => {
   it('skewed 5° it leaks 8.72 %', () => expect(skewLeak(5)).toBeCloseTo(0.0872, 4));
+  const rolling = (rate: number, change = 0) => ({
+    ratesDegPerS: [rate, 0, 0] as const,
+    changeDegPerS2: [change, 0, 0] as const,
+    loadG: 1,
+  });
   it('180°/s at 0.10 m is 0.987 m/s²', () => {
-    const arm = leverArm(180, 100);
+    const arm = leverArm(rolling(180), [0, 100, 0]);
     expect(arm.accelerationMps2).toBeCloseTo(0.987, 3);
     expect(arm.errorDeg).toBeCloseTo(5.75, 1);
-    expect(leverArm(180, 0).errorDeg).toBe(0);
+    expect(leverArm(rolling(180), [0, 0, 0]).errorDeg).toBe(0);
+    // On the axis of the roll itself nothing is felt.
+    expect(leverArm(rolling(180), [100, 0, 0]).accelerationMps2).toBeCloseTo(0, 9);
+  });
+  it('the start of a roll is felt as well: α×r', () => {
+    const arm = leverArm(rolling(0, 600), [0, 0, -100]);
+    expect(arm.accelerationMps2).toBeCloseTo((600 * Math.PI * 0.1) / 180, 6);
+  });
+  it('a steady turn is about the upright of the earth, against n·g', () => {
+    const turn = steadyTurn(40, 60);
+    expect(turn.loadG).toBeCloseTo(2);
+    const omega = (40 * Math.PI) / 180;
+    // Ahead of the balance point: pulled straight outward along the body, whatever the bank.
+    const arm = leverArm(turn, [200, 0, 0]);
+    expect(arm.accelerationMps2).toBeCloseTo(omega * omega * 0.2, 6);
+    expect(arm.errorDeg).toBeCloseTo(
+      (Math.atan2(omega * omega * 0.2, 2 * G_MPS2) * 180) / Math.PI,
+      6,
+    );
+    // Out along the wing only the part of the wing that is level with the turn counts.
+    expect(leverArm(turn, [0, 200, 0]).accelerationMps2).toBeCloseTo(
+      omega * omega * 0.2 * Math.cos((60 * Math.PI) / 180),
+      6,
+    );
   });
 });

@@ -47,16 +47,51 @@ export const pitchLowBy = (sinkMps: number, speedMps: number): number =>
 /** Share of one axis that a skew of the unit leaks into another: sin ψ. */
 export const skewLeak = (skewDeg: number): number => Math.abs(Math.sin(skewDeg * RAD));
 
+type Three = readonly [number, number, number];
+const crossed = (a: Three, b: Three): Three => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+
+/** A movement of the model, in body axes: x forward, y right, z down. */
+export interface Turning {
+  ratesDegPerS: Three;
+  /** How quickly the rates themselves change, degrees a second squared. */
+  changeDegPerS2: Three;
+  /** What the wing carries, in g: 1 level, 1/cos φ in a turn. */
+  loadG: number;
+}
+
 /**
- * What an accelerometer off the centre of gravity feels in a steady rotation, ω²·r (rigid-body
- * kinematics), and by how much that tilts its idea of level.
- * @param rateDegPerS rotation @param offsetMm distance from the axis of that rotation, 0 or more
+ * What an accelerometer off the centre of gravity feels beyond the rest of the model, α×r + ω×(ω×r)
+ * (rigid-body kinematics), and by how much that tilts its idea of level against the n·g it feels.
+ * @param offsetMm from the centre of gravity, body axes
  */
 export function leverArm(
-  rateDegPerS: number,
-  offsetMm: number,
+  { ratesDegPerS, changeDegPerS2, loadG }: Turning,
+  offsetMm: Three,
 ): { accelerationMps2: number; errorDeg: number } {
-  const omega = rateDegPerS * RAD;
-  const accelerationMps2 = (omega * omega * offsetMm) / 1000;
-  return { accelerationMps2, errorDeg: Math.atan(accelerationMps2 / G_MPS2) / RAD };
+  const scaled = (v: Three, by: number): Three => [v[0] * by, v[1] * by, v[2] * by];
+  const omega = scaled(ratesDegPerS, RAD);
+  const r = scaled(offsetMm, 0.001);
+  const swing = crossed(omega, crossed(omega, r));
+  const start = crossed(scaled(changeDegPerS2, RAD), r);
+  const felt: Three = [swing[0] + start[0], swing[1] + start[1], swing[2] + start[2]];
+  // Gravity as felt points down in body axes; what is felt beside it tilts it, along it changes its size.
+  const down = loadG * G_MPS2 - felt[2];
+  return {
+    accelerationMps2: Math.hypot(...felt),
+    errorDeg: Math.atan2(Math.hypot(felt[0], felt[1]), down) / RAD,
+  };
+}
+
+/** A steady turn: about the upright of the earth, which a banked model feels about two of its axes. */
+export function steadyTurn(rateDegPerS: number, bankDeg: number): Turning {
+  const bank = bankDeg * RAD;
+  return {
+    ratesDegPerS: [0, rateDegPerS * Math.sin(bank), rateDegPerS * Math.cos(bank)],
+    changeDegPerS2: [0, 0, 0],
+    loadG: 1 / Math.cos(bank),
+  };
 }

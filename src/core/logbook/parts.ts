@@ -105,7 +105,11 @@ function partsOf(setup: Setup, subject: Subject): Part[] {
       title: `what the unit puts out for the ${name}`,
       value: [output?.carries, output?.reversed],
     },
-    { key: 'wing-type', title: 'the wing type set in the unit', value: unit.settings.wingType },
+    {
+      key: 'wing-type',
+      title: 'the wing type set in the unit, and which way it mixes',
+      value: [unit.settings.wingType, unit.traits.mixSense ?? null],
+    },
     {
       key: 'servo-work',
       title: 'a servo or a linkage (work recorded)',

@@ -1,4 +1,4 @@
-import { leverArm, skewLeak, turnRateDegPerS } from '../level';
+import { leverArm, skewLeak, steadyTurn, turnRateDegPerS } from '../level';
 import { kindOf, type Setup } from '../setup';
 
 /** Beyond this a wrong idea of level is seen in the air. Common practice, no source. */
@@ -24,19 +24,32 @@ export interface SeatReport {
 
 /** Bank of the steady turn reckoned with, degrees. */
 const TURN_BANK_DEG = 45;
+/** How quickly a roll is begun. Model figure, no source. */
+const START_S = 0.3;
 
 /**
- * Self-levelling error from ω²·r in a roll, a pull-up and a steady turn, and the leak of a skew.
+ * Self-levelling error from the lever arm in a roll, its start, a pull-up and a steady turn, and the
+ * leak of a skew.
  */
 export function seatReport({ installation, airframe, unit }: Setup): SeatReport {
   const { positionMm: p, skewDeg } = installation;
   const turnRate = turnRateDegPerS(airframe.measures.cruiseMps, TURN_BANK_DEG);
+  const offset = [p.x, p.y, p.z] as const;
+  const moving = (
+    ratesDegPerS: readonly [number, number, number],
+    changeDegPerS2: readonly [number, number, number],
+  ) => leverArm({ ratesDegPerS, changeDegPerS2, loadG: 1 }, offset);
   const figures: SeatFigure[] = [
-    { when: 'rolling at 180°/s', ...leverArm(180, Math.hypot(p.y, p.z)), lasting: false },
-    { when: 'pitching at 60°/s', ...leverArm(60, Math.hypot(p.x, p.z)), lasting: false },
+    { when: 'rolling at 180°/s', ...moving([180, 0, 0], [0, 0, 0]), lasting: false },
+    {
+      when: `starting to roll, to 180°/s in ${START_S} s`,
+      ...moving([0, 0, 0], [180 / START_S, 0, 0]),
+      lasting: false,
+    },
+    { when: 'pitching at 60°/s', ...moving([0, 60, 0], [0, 0, 0]), lasting: false },
     {
       when: `turning steadily at ${TURN_BANK_DEG}° of bank, ${turnRate.toFixed(0)}°/s`,
-      ...leverArm(turnRate, Math.hypot(p.x, p.y)),
+      ...leverArm(steadyTurn(turnRate, TURN_BANK_DEG), offset),
       lasting: true,
     },
   ];
@@ -65,7 +78,6 @@ export interface School {
 export function mountingSchools(setup: Setup): School[] {
   const { verdict } = seatReport(setup);
   const { pitch, roll } = setup.installation.skewDeg;
-  const tilt = Math.hypot(pitch, roll);
   return [
     {
       question: 'Where?',
@@ -76,9 +88,20 @@ export function mountingSchools(setup: Setup): School[] {
       question: 'Tilted up or down?',
       schools: ['does not matter', 'level it carefully'],
       says:
-        tilt === 0
-          ? 'Written down as level: nothing leaks. A degree of tilt would leak 1.7 % of roll into yaw.'
-          : `${tilt.toFixed(1)}° of tilt leaks ${(skewLeak(tilt) * 100).toFixed(1)} % of roll into yaw; the level capture takes the tilt itself out of self-levelling.`,
+        pitch === 0 && roll === 0
+          ? 'Written down as level: nothing leaks. A degree of tilt nose up or down would leak 1.7 % of roll into yaw; a degree to one side, of pitch into yaw.'
+          : `${[
+              ...(pitch === 0
+                ? []
+                : [
+                    `${Math.abs(pitch).toFixed(1)}° nose ${pitch > 0 ? 'up' : 'down'} leaks ${(skewLeak(pitch) * 100).toFixed(1)} % of roll into yaw`,
+                  ]),
+              ...(roll === 0
+                ? []
+                : [
+                    `${Math.abs(roll).toFixed(1)}° to the ${roll > 0 ? 'right' : 'left'} leaks ${(skewLeak(roll) * 100).toFixed(1)} % of pitch into yaw`,
+                  ]),
+            ].join(', ')}; the level capture takes the tilt itself out of self-levelling.`,
     },
   ];
 }

@@ -32,7 +32,7 @@ interface End {
 function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): End {
   const real = fault.real?.(written) ?? written;
   const movements = new Map(
-    watchAs(written, real).map((o) => [`${o.check} ${o.surface}`, o.seen] as const),
+    watchAs(written, real, true).map((o) => [`${o.check} ${o.surface}`, o.seen] as const),
   );
   const evidence: Evidence[] = [];
   const see = (check: string, surface: string, seen: Evidence['seen']) =>

@@ -1,4 +1,12 @@
-import { observedDirections, observedStill, readings, tests, type TestName } from '../logbook';
+import {
+  observedDirections,
+  observedStill,
+  readings,
+  tests,
+  worstOf,
+  type StillLook,
+  type TestName,
+} from '../logbook';
 import type { Finding } from '../verify';
 import type { Bench, Proof } from './step';
 
@@ -23,14 +31,20 @@ export const byDirections =
         status,
         reasons,
       })),
-    ...(kind === 'stick' ? observedStill(setup, evidence) : []).map(
-      ({ check, status, reasons }) => ({
-        what: `${check.instruction}: nothing else moves`,
-        status,
-        reasons,
-      }),
-    ),
+    ...(kind === 'stick' ? nothingElse(observedStill(setup, evidence)) : []),
   ];
+
+/** One line for all sticks: each was held, and nothing moved that must not. */
+const nothingElse = (looks: readonly StillLook[]): Proof[] =>
+  looks.length === 0
+    ? []
+    : [
+        {
+          what: 'Hold each stick in turn: nothing else moves with it',
+          status: worstOf(looks.map((l) => l.status)),
+          reasons: [...new Set(looks.flatMap((l) => l.reasons))],
+        },
+      ];
 
 /** Values read back from the channel monitor. */
 export const byReading = ({ setup, evidence }: Bench): Proof[] =>

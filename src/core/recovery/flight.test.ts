@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { loadFactor, turnRadiusM, turnRateDegPerS } from '../level';
-import { footprint, fromInverted } from './flight';
+import { G_MPS2, loadFactor, turnRadiusM, turnRateDegPerS } from '../level';
+import { footprint, fromInverted, glideAt, glideWithPitch } from './flight';
 
 const KNOT_MPS = 1852 / 3600;
 const FOOT_M = 0.3048;
@@ -37,19 +37,56 @@ describe('glide footprint', () => {
   it('circling comes down sooner and stays nearer', () => {
     const straight = footprint(model);
     const circle = footprint({ ...model, bankDeg: 30 });
-    expect(circle.sinkMps / straight.sinkMps).toBeCloseTo(1.1547 ** 1.5, 3);
+    expect(circle.sinkMps).toBeGreaterThan(straight.sinkMps * 1.2);
     expect(circle.downwindM).toBeCloseTo(2 * circle.radiusM);
     expect(circle.downwindM).toBeLessThan(100);
+  });
+  it.each([
+    [3, 50],
+    [3, 20],
+    [12, 60],
+    [25, 30],
+  ])('glide ratio %d at %d° of bank balances all forces', (ratio, bankDeg) => {
+    const { sinkMps, forwardMps, radiusM } = glideAt(ratio, 10, bankDeg);
+    const bank = (bankDeg * Math.PI) / 180;
+    const speed = Math.hypot(sinkMps, forwardMps);
+    // Weight 1: lift and drag at this speed, as they were straight.
+    const k = Math.cos(Math.atan(1 / ratio)) / (10 * 10);
+    const lift = k * speed * speed;
+    const drag = lift / ratio;
+    expect(lift * Math.cos(bank)).toBeCloseTo(forwardMps / speed, 9);
+    expect(drag).toBeCloseTo(sinkMps / speed, 9);
+    expect((forwardMps * forwardMps) / radiusM / G_MPS2).toBeCloseTo(lift * Math.sin(bank), 9);
+  });
+  it('with the nose held up it flies slower, held down faster', () => {
+    const at = (deg: number) => glideWithPitch(10, 10, deg, 6);
+    expect(at(3).speedMps).toBeLessThan(at(0).speedMps);
+    expect(at(-6).speedMps).toBeGreaterThan(at(0).speedMps);
+    expect(at(-6).glideRatio).toBeLessThan(10.01);
+    const high = footprint({ ...model, pitch: { deg: 3, aspect: 6 } });
+    expect(high.timeS).not.toBeCloseTo(footprint(model).timeS, 1);
   });
 });
 
 describe('from inverted to level', () => {
-  it('rolls half a turn, then pulls out of what it has fallen', () => {
-    const r = fromInverted({ rollRateDegPerS: 180, speedMps: 15, delayS: 0 });
-    expect(r.rollS).toBe(1);
-    expect(r.rollingM).toBeCloseTo(4.9, 1);
+  it.each([
+    [14, 180, 0, 12.3],
+    [14, 180, 0.3, 28.7],
+  ])('%d m/s, %d°/s, after %d s: %d m', (speedMps, rollRateDegPerS, delayS, heightM) => {
+    expect(fromInverted({ rollRateDegPerS, speedMps, delayS }).heightM).toBeCloseTo(heightM, 1);
+  });
+  it('is what small steps of the point mass come to', () => {
+    const [rate, delay] = [240, 0.25];
+    const r = fromInverted({ rollRateDegPerS: rate, speedMps: 15, delayS: delay });
+    let [height, down] = [0, 0];
+    const dt = 1e-5;
+    for (let t = 0; t < delay + 180 / rate; t += dt) {
+      const rolled = Math.max(0, t - delay) * rate;
+      down += G_MPS2 * (1 + Math.cos((rolled * Math.PI) / 180)) * dt;
+      height += down * dt;
+    }
+    expect(r.rollingM).toBeCloseTo(height, 2);
     expect(r.heightM).toBeCloseTo(r.rollingM + r.pullOutM);
-    expect(r.pullOutM).toBeGreaterThan(1);
   });
   it('costs more with a delay and less with a quick roll', () => {
     const at = (rollRateDegPerS: number, delayS: number) =>

@@ -92,9 +92,11 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
             'motor',
             `Propeller off, the model held all the same. Throttle cut off, throttle stick a third up${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
             [
-              lostPct < 5
-                ? 'the motor stops within a second or two'
-                : `WRONG in the program: the motor runs on at ${lostPct.toFixed(0)} %`,
+              mode === 'home' && setup.unit.traits.failsafe.includes('autopilot')
+                ? 'the motor is the autopilot’s now: with a position fix it may run, so stay clear'
+                : lostPct < 5
+                  ? 'the motor stops within a second or two'
+                  : `WRONG in the program: the motor runs on at ${lostPct.toFixed(0)} %`,
             ],
           ),
         ]

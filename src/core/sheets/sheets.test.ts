@@ -30,6 +30,12 @@ const readingsOf = (setup: Setup, readBacks: readonly ReadBack[]) => {
   );
 };
 
+/** Ends and middle, of a switch its positions. */
+const placesOf = (setup: Setup, id: string): number[] => {
+  const { kind } = setup.transmitter.controls.find((c) => c.id === id)!;
+  return kind === 'switch-2' || kind === 'momentary' ? [-100, 100] : [-100, 0, 100];
+};
+
 describe('entry sheets', () => {
   const styles = ['line', 'function', 'switch-value'] as const;
   it.each(styles)('hold every value of the program as a number to type, in %s style', (style) => {
@@ -142,9 +148,7 @@ describe('lines as a sum of mixes', () => {
       );
       let states: Record<string, number>[] = [{}];
       for (const id of used)
-        states = states.flatMap((s) =>
-          [-100, -40, 0, 40, 100].map((v) => ({ ...s, [id]: v })),
-        );
+        states = states.flatMap((s) => placesOf(setup, id).map((v) => ({ ...s, [id]: v })));
       for (const state of states) {
         const stimulus = chain.restStimulus();
         for (const [id, v] of Object.entries(state))

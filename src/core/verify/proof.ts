@@ -1,5 +1,5 @@
 import { type Mode, type Setup } from '../setup';
-import { Asked } from './asked';
+import { Asked, type OrderCell } from './asked';
 import type { Failure, Outcome, Witness } from './finding';
 import { isContinuous, remembers, type PanicControl, type TableOptions } from './explore';
 import {
@@ -102,10 +102,19 @@ function rowsOf(asked: Asked): ProofRow[] {
       gainPct: [c.gainHi[0]!, c.gainHi[1]!, c.gainHi[2]!],
       gainLoPct: [c.gainLo[0]!, c.gainLo[1]!, c.gainLo[2]!],
       recovering: c.recovering,
-      panic: asked.panic && !c.panicking ? panicOf(asked, c) : undefined,
+      panic: asked.panic && !c.panicking ? worstPanic(asked, c) : undefined,
       lost: { mode: lost.mode, own: lost.own },
     };
   });
+}
+
+/** What panic does from the corner of a cell at which it does least. */
+function worstPanic(asked: Asked, c: OrderCell): PanicAnswer {
+  const answers = asked.corners(c).map((corner) => panicOf(asked, c, corner));
+  return (
+    answers.find((a) => !a.righted) ??
+    answers.reduce((a, b) => (b.gainPct < a.gainPct || b.afterMs > a.afterMs ? b : a))
+  );
 }
 
 /** All positions of switches, ends and middles of everything else, all memory, link up and down. */

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import {
   FACES,
+  SQUARE_DEG,
   USUAL_PINS,
   faceOf,
   faceWords,
@@ -183,8 +184,12 @@ function Readings() {
           <p className="mt-2">
             Left over after correcting:{' '}
             <strong className="num">{found.residualG.toFixed(3)} g</strong>
-            {found.residualG > 0.02 ? ': too much, read again, squarely.' : ', good.'} Uncorrected,
-            its idea of level would be off by{' '}
+            {found.residualG > 0.02 ? ': too much, read again, squarely.' : ', good.'} The faces are
+            square to each other within <strong className="num">{found.leanDeg.toFixed(1)}°</strong>
+            {found.leanDeg > SQUARE_DEG
+              ? ': one of them leaned. Read again, held against something square.'
+              : ', good.'}{' '}
+            Uncorrected, its idea of level would be off by{' '}
             <strong className="num">{found.levelErrorDeg.toFixed(1)}°</strong>.
           </p>
         </div>

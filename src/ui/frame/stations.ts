@@ -59,7 +59,8 @@ const REGISTRY: Record<StationId, Omit<Station, 'id'>> = {
   capture: { title: 'Capture', status: testStatus('capture') },
   directions: {
     title: 'Directions',
-    status: (setup, evidence) => statusOf([...observedDirections(setup, evidence), ...observedStill(setup, evidence)]),
+    status: (setup, evidence) =>
+      statusOf([...observedDirections(setup, evidence), ...observedStill(setup, evidence)]),
   },
   level: { title: 'Level', status: testStatus('level') },
   panic: {

@@ -85,13 +85,15 @@ function Where() {
   const [heightM, setHeight] = useState(60);
   const [windMps, setWind] = useState(4);
   if (kindOf({ kind }).onSurface) return null;
-  const bankDeg = setup.unit.settings.failsafe?.rollDeg ?? 0;
+  const own = setup.unit.settings.failsafe;
+  const bankDeg = own?.rollDeg ?? 0;
   const place = footprint({
     heightM,
     windMps,
     bankDeg,
     glideRatio: measures.glideRatio,
     speedMps: measures.approachMps * 1.3,
+    ...(own ? { pitch: { deg: own.pitchDeg, aspect: measures.spanMm / measures.chordMm } } : {}),
   });
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="where-title">
@@ -126,9 +128,13 @@ function Where() {
       <FootprintDrawing place={place} bankDeg={bankDeg} />
       <p className="text-soft text-sm">
         {Number.isFinite(place.radiusM)
-          ? `A circle of ${place.radiusM.toFixed(0)} m radius (R = V²/(g·tan φ)), down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
+          ? `A circle of ${place.radiusM.toFixed(0)} m radius, down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
           : `Down in ${place.timeS.toFixed(0)} s: as far as ${place.downwindM.toFixed(0)} m downwind, ${place.upwindM.toFixed(0)} m against the wind, and anywhere between, since nobody chooses the heading.`}{' '}
-        At 1.3 times approach speed, glide ratio {measures.glideRatio} : 1, from Model.
+        From 1.3 times approach speed and a glide ratio of {measures.glideRatio} : 1, from Model
+        {own &&
+          own.pitchDeg !== 0 &&
+          `, with the nose held ${own.pitchDeg > 0 ? 'up' : 'down'} by ${Math.abs(own.pitchDeg)}°`}
+        .
       </p>
     </section>
   );

@@ -13,6 +13,13 @@ export * from './laws';
 export { NO_SLOT } from './modes';
 export { axisWeights, mixedFunction } from './functions';
 
+/**
+ * Whether a unit knows by itself that the link is lost. One that sits behind a receiver hears only its
+ * pulses: while the receiver holds or presets them, all is well for it.
+ */
+export const knowsLinkLost = ({ place }: Pick<Setup['unit']['traits'], 'place'>): boolean =>
+  place === 'receiver' || place === 'satellite';
+
 /** Fifth link: the unit, interpreted from its traits and settings. */
 export function compileUnit(
   setup: Setup,
@@ -41,6 +48,8 @@ export function compileUnit(
     failsafe && traits.failsafe.some((k) => k === 'unit-mode' || k === 'autopilot')
       ? failsafe
       : undefined;
+  const knows = knowsLinkLost(traits);
+  const heard = settings.inputs.map((i) => i.channel - 1);
   const sticks = new Float64Array(3);
   const target: Target = {
     rollDeg: 0,
@@ -82,7 +91,10 @@ export function compileUnit(
       target.pitchDownLimitDeg = recovery!.pitchLimitDeg;
     }
 
-    frame.failsafeActive = !stimulus.linkUp && ownFailsafe !== undefined;
+    frame.failsafeActive =
+      !stimulus.linkUp &&
+      ownFailsafe !== undefined &&
+      (knows || heard.every((at) => !(frame.receivedUs[at]! > 0)));
     if (frame.failsafeActive) {
       frame.mode = ownFailsafe!.mode;
       target.rollDeg = ownFailsafe!.rollDeg;

@@ -20,11 +20,30 @@ const RAD = Math.PI / 180;
 /** What the unit thinks the model is doing: rates, and bank and pitch from the pull of gravity. */
 export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) => void {
   const [a, b, c, d, e, f, g, h, i] = beliefMatrix(setup);
-  const { roll: rollOffset, pitch } = setup.unit.settings.levelOffsetDeg;
+  const { roll, pitch } = setup.unit.settings.levelOffsetDeg;
   const { levelCapture } = setup.installation;
-  // What was called level on the bench, beside what the model does in level flight.
-  const pitchOffset =
-    pitch + (levelCapture ? levelCapture.pitchDeg - setup.airframe.measures.flyingPitchDeg : 0);
+  /** Bank and pitch the sensor sees for the model's own, before anything is taken off. */
+  const seen = (rollDeg: number, pitchDeg: number, out: { roll: number; pitch: number }): void => {
+    // "Down" seen from the model: (−sin θ, cos θ sin φ, cos θ cos φ).
+    const cosPitch = Math.cos(pitchDeg * RAD);
+    const x = -Math.sin(pitchDeg * RAD);
+    const y = cosPitch * Math.sin(rollDeg * RAD);
+    const z = cosPitch * Math.cos(rollDeg * RAD);
+    const seenX = a * x + b * y + c * z;
+    const seenY = d * x + e * y + f * z;
+    const seenZ = g * x + h * y + i * z;
+    // Straight up or down the bank is undefined; a residue of rounding must not become 180°.
+    const flat = Math.sqrt(seenY * seenY + seenZ * seenZ);
+    out.roll = flat < 1e-9 ? 0 : Math.atan2(seenY, seenZ) / RAD;
+    out.pitch = Math.atan2(-seenX, flat) / RAD;
+  };
+  // Whatever it saw when level was captured it calls level: how the model lay, and how it sits askew.
+  const captured = { roll: 0, pitch: 0 };
+  if (levelCapture)
+    seen(0, levelCapture.pitchDeg - setup.airframe.measures.flyingPitchDeg, captured);
+  const rollOffset = roll + captured.roll;
+  const pitchOffset = pitch + captured.pitch;
+  const now = { roll: 0, pitch: 0 };
   return (s, frame) => {
     const p = s.rollRateDegPerS;
     const q = s.pitchRateDegPerS;
@@ -33,17 +52,8 @@ export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) 
     rates[0] = a * p + b * q + c * r;
     rates[1] = d * p + e * q + f * r;
     rates[2] = g * p + h * q + i * r;
-    // "Down" seen from the model: (−sin θ, cos θ sin φ, cos θ cos φ).
-    const cosPitch = Math.cos(s.pitchDeg * RAD);
-    const x = -Math.sin(s.pitchDeg * RAD);
-    const y = cosPitch * Math.sin(s.rollDeg * RAD);
-    const z = cosPitch * Math.cos(s.rollDeg * RAD);
-    const seenX = a * x + b * y + c * z;
-    const seenY = d * x + e * y + f * z;
-    const seenZ = g * x + h * y + i * z;
-    // Straight up or down the bank is undefined; a residue of rounding must not become 180°.
-    const flat = Math.sqrt(seenY * seenY + seenZ * seenZ);
-    frame.believedRollDeg = (flat < 1e-9 ? 0 : Math.atan2(seenY, seenZ) / RAD) - rollOffset;
-    frame.believedPitchDeg = Math.atan2(-seenX, flat) / RAD - pitchOffset;
+    seen(s.rollDeg, s.pitchDeg, now);
+    frame.believedRollDeg = now.roll - rollOffset;
+    frame.believedPitchDeg = now.pitch - pitchOffset;
   };
 }

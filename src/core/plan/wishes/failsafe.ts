@@ -1,4 +1,4 @@
-import { axisFunction, compileChain, stickOf, STICK_ASKS } from '../../chain';
+import { axisFunction, compileChain, knowsLinkLost, stickOf, STICK_ASKS } from '../../chain';
 import type { Failsafe, FailsafeSchool, ProgramWishes, Setup } from '../../setup';
 import { channelOf, type Draft } from './draft';
 import { bandOf, gainPulse } from './values';
@@ -28,9 +28,12 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
   const { traits, settings } = setup.unit;
   const { pulse } = setup.transmitter;
   const toPct = (us: number) => Math.round(((us - pulse.centreUs) / pulse.usAt100) * 1000) / 10;
-  const own = wish.school === 'home' || traits.failsafe.includes('unit-mode');
+  // Behind a receiver that goes on sending, the unit never hears of it: the presets must tell it.
+  const own =
+    knowsLinkLost(traits) && (wish.school === 'home' || traits.failsafe.includes('unit-mode'));
+  const told = !own && wish.school === 'home';
   const flies = wish.school === 'glide' || wish.school === 'circle';
-  if (own && wish.school !== 'motor-off')
+  if ((own || told) && wish.school !== 'motor-off')
     settings.failsafe = {
       mode: wish.school === 'home' ? 'home' : 'level',
       pitchDeg: wish.pitchDeg,
@@ -57,10 +60,16 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
     if (carries === 'throttle' || carries === 'throttle2')
       // An autopilot that flies home owns the throttle: nothing is said about it.
       return wish.school === 'home' ? [] : preset(stops[0] ?? sticks.rest[channel - 1]!);
-    if (!flies) return [{ channel, kind: 'hold' }];
-    if (carries === 'mode' || carries === 'mode2') {
-      const band = bandOf(traits.modeSelect, settings.slots.indexOf('level'));
-      if (!band) return [{ channel, kind: 'hold' }];
+    if ((carries === 'mode' || carries === 'mode2') && (flies || told)) {
+      const wanted = told ? 'home' : 'level';
+      const band = bandOf(traits.modeSelect, settings.slots.indexOf(wanted));
+      if (!band) {
+        if (told)
+          reasons.push(
+            'No position of the mode channel stands for return home, and a receiver can only tell the autopilot by that channel: put it on one first.',
+          );
+        return [{ channel, kind: 'hold' }];
+      }
       const [from, to] =
         carries === 'mode'
           ? [band.fromUs, band.toUs]
@@ -70,6 +79,9 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       const high = Math.min(to, pulse.centreUs + reach);
       return preset((low + high) / 2);
     }
+    // An autopilot is told by its mode channel alone; everything else stays unset.
+    if (told) return [];
+    if (!flies) return [{ channel, kind: 'hold' }];
     if (carries === 'gain' && traits.gainLaw !== 'fixed') {
       const us = gainPulse(traits.gainLaw, 50);
       return preset(us);

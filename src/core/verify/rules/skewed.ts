@@ -1,4 +1,5 @@
 import { skewLeak } from '../../level';
+import { eulerMatrix } from '../../space';
 import { AXES, pointer } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
@@ -13,13 +14,13 @@ export const skewed: Rule = {
   explains: ['corrections'],
   check(setup): Found[] {
     const { skewDeg } = setup.installation;
-    return AXES.flatMap((axis): Found[] => {
+    const found = AXES.flatMap((axis): Found[] => {
       const deg = Math.abs(skewDeg[axis]);
       if (deg <= SQUARE_DEG) return [];
       return [
         {
           severity: deg > 10 ? 'stop' : 'caution',
-          says: `Turned ${deg}° about the ${axis} axis, it leaks ${(skewLeak(deg) * 100).toFixed(0)} % of one axis into another.`,
+          says: `Turned ${deg}° about the ${axis} axis, it leaks ${(skewLeak(deg) * 100).toFixed(0)} % of ${LEAKS[axis]} into each other.`,
           where: pointer('installation', 'skewDeg', axis),
           remedies: [
             {
@@ -30,5 +31,33 @@ export const skewed: Rule = {
         },
       ];
     });
+    if (found.length > 0) return found;
+    // Three small ones add up: the one turn they come to.
+    const m = eulerMatrix(skewDeg.roll, skewDeg.pitch, skewDeg.yaw);
+    const all =
+      (Math.acos(Math.max(-1, Math.min(1, (m[0] + m[4] + m[8] - 1) / 2))) * 180) / Math.PI;
+    if (all <= SQUARE_DEG) return [];
+    return [
+      {
+        severity: 'caution',
+        says: `Its small turns about several axes come to ${all.toFixed(1)}° in all.`,
+        where: '/installation/skewDeg',
+        remedies: [
+          {
+            label: 'Written down as fixed square again, after you have',
+            patch: [
+              {
+                op: 'replace',
+                path: '/installation/skewDeg',
+                value: { roll: 0, pitch: 0, yaw: 0 },
+              },
+            ],
+          },
+        ],
+      },
+    ];
   },
 };
+
+/** What a turn about each axis mixes up. */
+const LEAKS = { roll: 'pitch and yaw', pitch: 'roll and yaw', yaw: 'roll and pitch' } as const;
