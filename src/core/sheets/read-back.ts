@@ -1,6 +1,6 @@
 import { compileChain, positionsOf, switchValue } from '../chain';
 import type { ChannelFunction, Control, Setup } from '../setup';
-import { coneOf } from '../verify';
+import { handsOn } from '../verify';
 import { channelWords, placeWords } from './words';
 
 /** One value to read off the channel monitor, with the hands in a place. */
@@ -57,10 +57,9 @@ export function readBacksOf(setup: Setup): ReadBack[] {
 }
 
 function workOut(setup: Setup): ReadBack[] {
-  const { controls } = setup.transmitter;
   const reader = readerOf(setup);
   return setup.program.outputs.flatMap(({ channel, carries }) => {
-    const cone = coneOf(setup, [channel]).controls.map((at) => controls[at]!);
+    const cone = handsOn(setup, channel);
     const count = cone.reduce((n, c) => n * placesOf(c).length, 1);
     let places: { controls: Record<string, number>; words: string[] }[] = [
       { controls: {}, words: [] },

@@ -1,6 +1,6 @@
 import { compileChain, positionsOf, switchValue } from '../chain';
 import type { Setup } from '../setup';
-import { coneOf } from '../verify';
+import { handsOn } from '../verify';
 import {
   failsafeSection,
   inputSteps,
@@ -64,8 +64,7 @@ export function switchValueSections(setup: Setup, warnings: string[]): SheetSect
 function tableOf(setup: Setup, channel: number, name: string, warnings: string[]): SheetSection {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
-  const { controls } = setup.transmitter;
-  const cone = coneOf(setup, [channel]).controls.map((at) => controls[at]!);
+  const cone = handsOn(setup, channel);
   const switches = cone.filter((c) => /^switch|momentary/.test(c.kind));
   const turning = cone.filter((c) => c.kind === 'knob' || c.kind === 'slider');
   if (switches.length > MOST_SWITCHES)

@@ -1,5 +1,12 @@
 import { workOrder } from '../../chain';
-import { allReads, nameOfWorked, type Read, type Setup, type Worked } from '../../setup';
+import {
+  allReads,
+  nameOfWorked,
+  type Control,
+  type Read,
+  type Setup,
+  type Worked,
+} from '../../setup';
 
 /** Everything that can affect some channels or logic: the rest need not be multiplied. */
 export interface Cone {
@@ -42,6 +49,12 @@ export const coneOf = (setup: Setup, channels: readonly number[]): Cone =>
     setup,
     channels.map((channel): Read => ({ kind: 'channel', channel, path: [] })),
   );
+
+/** Controls a hand is asked to place for a channel: all that reach it, trims aside. */
+export const handsOn = (setup: Setup, channel: number): Control[] =>
+  coneOf(setup, [channel])
+    .controls.map((at) => setup.transmitter.controls[at]!)
+    .filter((c) => c.kind !== 'trim');
 
 /** Two numbers of memory tell the states of an entry apart; only these operations have any. */
 const REMEMBERING = new Set(['latch', 'edge', 'delay', 'toggles']);

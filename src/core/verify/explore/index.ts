@@ -1,4 +1,4 @@
-export { coneOf, coneOfReads, isContinuous, remembers, type Cone } from './cone';
+export { coneOf, coneOfReads, handsOn, isContinuous, remembers, type Cone } from './cone';
 export {
   controlsIn,
   cornersOf,
