@@ -2,6 +2,7 @@ import { type Mode, type Setup } from '../setup';
 import { Asked, type OrderCell } from './asked';
 import type { Failure, Outcome, Witness } from './finding';
 import { isContinuous, remembers, type PanicControl, type TableOptions } from './explore';
+import { outcomeOf } from './remembered';
 import {
   lostOf,
   offPositions,
@@ -63,13 +64,26 @@ export type ProofOptions = Pick<TableOptions, 'onProgress' | 'limit'>;
 
 /** Holds every requirement against a Setup. */
 export function prove(setup: Setup, options: ProofOptions = {}): Proof {
-  const asked = new Asked(setup, options);
-  const results = REQUIREMENTS.filter((r) => r.applies(setup)).map(
-    ({ check, id, title, must, from }): Result => {
-      const { failures, states, leftOut } = check(asked);
-      return { id, title, must, from, failures, states, leftOut };
-    },
-  );
+  let ended = false;
+  const asked = new Asked(setup, {
+    ...options,
+    ...(options.onProgress
+      ? {
+          onProgress: (boxes: number) => {
+            ended ||= options.onProgress!(boxes) === false;
+            return !ended;
+          },
+        }
+      : {}),
+  });
+  const results = REQUIREMENTS.filter((r) => r.applies(setup)).map((requirement): Result => {
+    const { id, title, must, from } = requirement;
+    const { failures, states, leftOut } = outcomeOf(setup, requirement, options.limit, () => ({
+      outcome: requirement.check(asked),
+      ended,
+    }));
+    return { id, title, must, from, failures, states, leftOut };
+  });
   const { orders } = asked;
   return {
     results,

@@ -97,11 +97,17 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
                   ? 'does not hold'
                   : r.leftOut.length > 0
                     ? 'not proven'
-                    : `held in ${count(r.states)} states`
+                    : 'holds'
               }
             />
             <div className="min-w-0">
-              <h3 className="font-semibold">{r.title}</h3>
+              <h3 className="font-semibold">
+                {r.title}
+                <span className="text-soft ml-2 text-sm font-normal">
+                  {r.states === 1 ? '1 kind of state' : `${count(r.states)} kinds of state`} looked
+                  at
+                </span>
+              </h3>
               {r.failures.slice(0, 4).map((f) => (
                 <p key={f.says} className="flex flex-wrap items-baseline gap-x-3">
                   <span className="min-w-60 flex-1">{f.says}</span>
@@ -128,19 +134,25 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
   );
 }
 
+const ORDER = ['switch-3', 'switch-2', 'momentary', 'knob', 'slider', 'stick', 'trim'];
+
 function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string }) {
   const router = useRouter();
   const scroller = useRef<HTMLDivElement>(null);
   const [only, setOnly] = useState<Only>('all');
   const [groupBy, setGroupBy] = useState<GroupBy>('none');
   const [text, setText] = useState('');
-  const controls = proof.controls.map((c) => setup.transmitter.controls.find((x) => x.id === c)!);
+  // Switches first: a hand thinks in them.
+  const places = proof.controls
+    .map((id, at) => ({ at, control: setup.transmitter.controls.find((x) => x.id === id)! }))
+    .toSorted((a, b) => ORDER.indexOf(a.control.kind) - ORDER.indexOf(b.control.kind));
+  const controls = places.map((p) => p.control);
   const hasPanic = proof.panic !== undefined;
 
   const items = useMemo(() => {
     const words = (row: ProofRow) =>
       [
-        ...controls.map((c, i) => controlWords(c, row.values[i]!)),
+        ...places.map((p) => controlWords(p.control, row.values[p.at]!)),
         ...row.remembered,
         MODE_WORDS[row.mode],
       ]
@@ -161,14 +173,14 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
         ? MODE_WORDS[row.mode]
         : groupBy === 'lost'
           ? `link lost: ${MODE_WORDS[row.lost.mode]}`
-          : controlWords(controls[0]!, row.values[0]!);
+          : controlWords(controls[0]!, row.values[places[0]!.at]!);
     const groups = new Map<string, Item[]>();
     for (const item of rows) {
       const key = keyOf(item.row);
       groups.set(key, [...(groups.get(key) ?? []), item]);
     }
     return [...groups].flatMap(([group, list]): Item[] => [{ group, count: list.length }, ...list]);
-  }, [proof, controls, only, groupBy, text]);
+  }, [proof, places, controls, only, groupBy, text]);
 
   // Its functions change behind the same object, so the compiler rightly leaves this component alone.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -181,7 +193,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
   const columns = [
     ...controls.map((c) => c.label),
     'Mode',
-    'Gain roll / pitch / yaw',
+    'Gain',
     ...(hasPanic ? ['Panic'] : []),
     'Link lost',
     '',
@@ -279,9 +291,9 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                   style={{ ...place, gridTemplateColumns: template }}
                   className="grid items-center gap-x-3 border-b border-(--card-edge) px-3 text-sm"
                 >
-                  {controls.map((c, i) => (
-                    <span key={c.id} role="cell">
-                      {short(c.kind, row.values[i]!, row.lo[i]!, row.hi[i]!)}
+                  {places.map(({ control, at: i }) => (
+                    <span key={control.id} role="cell">
+                      {short(control.kind, row.values[i]!, row.lo[i]!, row.hi[i]!)}
                     </span>
                   ))}
                   <span role="cell" className="font-semibold">
@@ -291,14 +303,7 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
                     )}
                   </span>
                   <span role="cell" className="font-num">
-                    {row.gainPct
-                      .map((g, i) =>
-                        g - row.gainLoPct[i]! > 0.5
-                          ? `${row.gainLoPct[i]!.toFixed(0)}–${g.toFixed(0)}`
-                          : g.toFixed(0),
-                      )
-                      .join(' / ')}{' '}
-                    %
+                    {gainWords(row)}
                   </span>
                   {hasPanic && (
                     <span
@@ -333,6 +338,14 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
       </div>
     </section>
   );
+}
+
+/** Gain in a cell: one figure, or how far it goes; each axis by itself where they differ. */
+function gainWords({ gainPct, gainLoPct }: ProofRow): string {
+  const words = gainPct.map((most, i) =>
+    most - gainLoPct[i]! > 0.5 ? `${gainLoPct[i]!.toFixed(0)}–${most.toFixed(0)}` : most.toFixed(0),
+  );
+  return `${new Set(words).size === 1 ? words[0] : words.join(' / ')} %`;
 }
 
 /** A value in one short word under the name of its control. */

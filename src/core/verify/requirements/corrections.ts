@@ -2,6 +2,7 @@ import { MODE_WORDS, movementOf } from '../../chain';
 import { authority, isStabilized } from '../../directions';
 import { AXES, pointer, type Axis, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
+import { ordersAndSurfaces } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** How fast a hand turns the model, degrees a second; how far it is tipped. */
@@ -71,6 +72,7 @@ export const corrections: Requirement = {
   must: 'In every mode that steadies, in every state, each steadied surface works against each turn it can oppose, visibly, and no other surface or motor takes part.',
   from: 'A correction that goes with the disturbance loses the model; the turning moment of each surface (ISO 1151-1 signs).',
   applies: (setup) => setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup, orders, stand } = asked;
     const looking = new Looking();

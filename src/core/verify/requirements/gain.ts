@@ -3,6 +3,7 @@ import { isOrder, pointer, type Control, type Mode, type Setup } from '../../set
 import { switchValue } from '../../chain';
 import type { Asked, OrderCell } from '../asked';
 import { coneOf, isContinuous, type Cell } from '../explore';
+import { orderChannels } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 const NONE_PCT = 0.5;
@@ -72,6 +73,7 @@ export const gainAsWished: Requirement = {
   from: 'The wish for gain and the unit’s gain law.',
   applies: (setup) =>
     setup.unit.settings.inputs.some((i) => isOrder(i.carries) && /^gain/.test(i.carries)),
+  looksAt: orderChannels,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
@@ -211,6 +213,7 @@ export const masterOff: Requirement = {
   must: 'There is one position of one control in which the unit is off, wherever everything else stands, but while panic is held or launch help is on.',
   from: 'When the unit does something wrong in the air there is time for one movement, found by touch.',
   applies: () => true,
+  looksAt: orderChannels,
   check(asked) {
     const looking = new Looking();
     const { orders, setup } = asked;
@@ -243,9 +246,12 @@ export function offPositions(asked: Asked): { control: string; value: number }[]
   if (!cells.some(isOn)) return [];
   return orders.cone.controls.flatMap((at, k) => {
     const control = setup.transmitter.controls[at]!;
-    if (control.kind === 'trim' || control.kind === 'stick') return [];
+    if (control.kind === 'trim' || control.kind === 'stick' || at === asked.panic?.at) return [];
     const values = isContinuous(setup, at) ? [-100, 100] : orders.told.get(at)!.values;
     return values
+      .filter((value) =>
+        cells.some((c) => c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value),
+      )
       .filter((value) =>
         cells.every((c) => {
           const within = c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value;

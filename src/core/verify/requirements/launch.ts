@@ -2,6 +2,7 @@ import { STILL_DEG, stickOf } from '../../chain';
 import { authority } from '../../directions';
 import { pointer } from '../../setup';
 import { actingLogic } from '../explore';
+import { everyChannel } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 export const launchLifts: Requirement = {
@@ -12,6 +13,7 @@ export const launchLifts: Requirement = {
   applies: (setup) =>
     setup.intents.program?.launch !== undefined ||
     setup.program.lines.some((l) => l.purpose === 'launch'),
+  looksAt: everyChannel,
   check(asked) {
     const { setup, stand } = asked;
     const looking = new Looking();

@@ -4,6 +4,7 @@ import { failsafeSchools } from '../../plan';
 import { kindOf, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { easiest, Interner, type Corner } from '../explore';
+import { ordersAndSurfaces } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** What the unit does with a link that went. */
@@ -71,6 +72,7 @@ export const linkLost: Requirement = {
   must: 'From every state the unit goes into the mode of the school that was chosen, and where that is to glide or circle, its surfaces work a tipped model back; where nothing levels, it goes into one mode from everywhere.',
   from: 'The wish for a failsafe; what receiver and unit do together.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();

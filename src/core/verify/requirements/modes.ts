@@ -2,6 +2,7 @@ import { MODE_WORDS, switchValue } from '../../chain';
 import { pointer, type Mode } from '../../setup';
 import { combinations } from '../../plan';
 import type { OrderCell } from '../asked';
+import { orderChannels } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** A trim click or a little drift moves a pulse by about this. Common practice, no source. */
@@ -20,6 +21,7 @@ export const modesAsWished: Requirement = {
   must: 'Each position of the mode switches gives the mode that was wished, wherever everything else stands, while neither panic nor launch help acts.',
   from: 'The wish for modes.',
   applies: (setup) => setup.intents.program?.modes !== undefined,
+  looksAt: orderChannels,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
@@ -64,6 +66,7 @@ export const modeMargins: Requirement = {
   must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale.`,
   from: 'The unit’s mode bands.',
   applies: (setup) => 'bands' in setup.unit.traits.modeSelect,
+  looksAt: orderChannels,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
@@ -134,6 +137,7 @@ export const restCalm: Requirement = {
   must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it neither levels nor flies home, and panic is not pressed, for as long as nothing is touched.',
   from: 'Some units refuse their menus or the throttle; surfaces would move with hands near.',
   applies: () => true,
+  looksAt: orderChannels,
   check(asked) {
     const { setup, chain, stand } = asked;
     const looking = new Looking();

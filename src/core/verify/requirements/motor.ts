@@ -2,6 +2,7 @@ import { controlWords, stickOf } from '../../chain';
 import { pointer, roleOf, type Setup } from '../../setup';
 import type { Asked } from '../asked';
 import { controlsIn, isContinuous, memoryOf, type Cell, type Corner, type Table } from '../explore';
+import { orderChannels } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 import type { Failure } from '../finding';
 
@@ -145,6 +146,7 @@ export const motorCut: Requirement = {
   must: 'With the throttle cut on, no motor turns, wherever every other control stands and however long one waits.',
   from: 'The wish for a throttle cut, or the line that is one.',
   applies: (setup) => hasMotor(setup) && cutControl(setup) !== undefined,
+  looksAt: motorChannels,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -176,6 +178,7 @@ export const motorLow: Requirement = {
   must: 'With the throttle at its low end (a trigger released), no motor turns, wherever every other control stands and however long one waits.',
   from: 'Nobody expects a propeller to start with the throttle down.',
   applies: (setup) => hasMotor(setup) && throttleControl(setup) >= 0,
+  looksAt: motorChannels,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -204,6 +207,7 @@ export const motorAtRest: Requirement = {
   must: 'With every switch where it rests, no motor turns at power-up or later, wherever sticks, knobs and sliders stand.',
   from: 'A sleeve on the stick, a model on the bench, a hand in the way.',
   applies: hasMotor,
+  looksAt: motorChannels,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -229,6 +233,7 @@ export const motorLost: Requirement = {
   must: 'From every state, no motor turns two seconds after the link went, but where an autopilot on its way home owns the throttle.',
   from: 'The wish for a failsafe; a model that flies away under power is a danger to others.',
   applies: hasMotor,
+  looksAt: (setup) => [...motorChannels(setup), ...orderChannels(setup)],
   check(asked) {
     const { setup, stand } = asked;
     const looking = new Looking();

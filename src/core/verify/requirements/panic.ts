@@ -3,6 +3,7 @@ import { authority, isStabilized } from '../../directions';
 import { kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { Interner, LONG_S, type Corner } from '../explore';
+import { ordersAndSurfaces } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** Held longer than this before it acts, panic comes too late. Planning figure, no source. */
@@ -129,6 +130,7 @@ export const panicRights: Requirement = {
   must: `From every state, with panic pressed for ${SLOW_S} s at most, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and letting go gives back what was there.`,
   from: 'The wish for panic recovery.',
   applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup, orders, panic } = asked;
     const looking = new Looking();
@@ -201,11 +203,12 @@ export const panicRights: Requirement = {
         },
       });
     };
-    const noGain = bad.filter(
+    const cellsOf = (list: readonly Bad[]) => new Set(list.map((b) => b.c)).size;
+    const gainless = bad.filter(
       (b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'),
-    ).length;
-    if (first) tell(first, 'hole', bad.length - noGain);
-    if (weak) tell(weak, 'no-gain', noGain);
+    );
+    if (first) tell(first, 'hole', cellsOf(bad.filter((b) => !gainless.includes(b))));
+    if (weak) tell(weak, 'no-gain', cellsOf(gainless));
     if (slow)
       looking.fail({
         severity: 'stop',

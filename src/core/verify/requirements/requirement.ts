@@ -12,6 +12,8 @@ export interface Requirement {
   /** The wish, trait or law it comes from. */
   from: string;
   applies(setup: Setup): boolean;
+  /** Channels (1-based) whose lines decide it: an edit that reaches none of them changes nothing. */
+  looksAt(setup: Setup): number[];
   check(asked: Asked): Outcome;
 }
 

@@ -20,7 +20,7 @@ import {
 } from '../../setup';
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
-import { channelsOfSurfaces, isDevice } from './influence';
+import { channelsOfSurfaces, everyChannel, isDevice, ordersAndSurfaces } from './influence';
 import { Looking, tooLargeWords, type Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
@@ -88,6 +88,7 @@ export const sticksRight: Requirement = {
   must: `In every state, each stick moves every surface that turns the model about its axis, the right way and by at least ${USEFUL_DEG}° at its ends.`,
   from: 'The turning moment of each surface (ISO 1151-1 signs).',
   applies: (setup) => setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -186,6 +187,7 @@ export const sticksAlone: Requirement = {
   must: `In every state, a stick moves no surface by more than ${STRAY_DEG}° that does not turn the model about its axis, but where a mix was put there on purpose.`,
   from: 'The turning moment of each surface; lines meant as mixes are wishes.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -247,6 +249,7 @@ export const devicesWork: Requirement = {
   must: `Flaps, gear and whatever else a switch works move by at least ${USEFUL_DEG}° with some switch, knob or slider.`,
   from: 'The airframe has them.',
   applies: (setup) => setup.airframe.surfaces.some((_, i) => isDevice(setup, i)),
+  looksAt: everyChannel,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
@@ -303,6 +306,7 @@ export const linkagesFree: Requirement = {
   must: 'Between the ends every servo is really sent to, with the correction on top, each rod follows and its surface never turns back.',
   from: 'Geometry of the rod between servo arm and horn.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
+  looksAt: ordersAndSurfaces,
   check(asked) {
     const { setup, stand } = asked;
     const looking = new Looking();
