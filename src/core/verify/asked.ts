@@ -5,8 +5,8 @@ import {
   chainOf,
   coneOf,
   coneOfReads,
-  controlsIn,
   cornersOf,
+  easiest,
   isContinuous,
   keptTable,
   memoryOf,
@@ -42,6 +42,9 @@ export class Asked {
   readonly panic: PanicControl | undefined;
   /** Entries of logic that switch launch help, by position. */
   readonly launchLogic: readonly number[];
+  private readonly easy: Corner;
+  private readonly rest: Float64Array;
+  private readonly place: Float64Array;
   private ordersTable: Table | undefined;
   private cells: OrderCell[] | undefined;
 
@@ -53,6 +56,9 @@ export class Asked {
     this.stand = new Stand(this.chain);
     this.panic = panicControlOf(setup);
     this.launchLogic = actingLogic(setup, 'launch');
+    this.easy = easiest(setup);
+    this.rest = this.chain.restStimulus().controls;
+    this.place = this.rest.slice();
   }
 
   /** The table of some channels (1-based). */
@@ -96,11 +102,13 @@ export class Asked {
   }
 
   /** Puts the stand into a cell, at one of its corners. */
-  into(table: Table, cell: Cell, corner?: Corner): Stand {
-    return this.stand.put(
-      controlsIn(this.setup, table.cone.controls, cell.box, corner),
-      memoryOf(this.chain, table, cell.memory),
-    );
+  into(table: Table, { box, memory }: Cell, corner: Corner = this.easy): Stand {
+    const { place } = this;
+    place.set(this.rest);
+    const { controls } = table.cone;
+    for (let i = 0; i < controls.length; i++)
+      place[controls[i]!] = corner(controls[i]!, box.lo[i]!, box.hi[i]!);
+    return this.stand.put(place, memoryOf(this.chain, table, memory));
   }
 
   /**

@@ -84,7 +84,11 @@ export const linkLost: Requirement = {
     const ground = kindOf(setup.airframe).onSurface;
     const modes = new Map<Mode, OrderCell>();
     let failed = false;
-    for (const c of asked.orderCells)
+    const seen = new Interner();
+    for (const c of asked.orderCells) {
+      // Cells with the same pulses throughout are one state to a link that goes.
+      const met = seen.size;
+      if (seen.index(c.cell.us) < met) continue;
       for (const corner of asked.corners(c)) {
         looking.states += 1;
         const lost = lostOf(asked, c, corner);
@@ -107,6 +111,7 @@ export const linkLost: Requirement = {
           about: { mode: lost.mode, how: lost.mode === 'level' ? 'weak' : 'other-mode' },
         });
       }
+    }
     // Who chose to have the motor stopped and nothing else has chosen this.
     if (!failed && modes.size > 1 && !ground && school !== 'motor-off') {
       const second = [...modes][1];
