@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { foundByHand } from '../../../tests/kit/by-hand';
 import { cleanSetup } from '../../../tests/kit/clean';
@@ -104,6 +105,11 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
   },
   'master-off': (s, f) => expect(replay(s, f).shown.mode).not.toBe('off'),
 };
+
+it('every requirement is in the table of the architecture page', () => {
+  const page = readFileSync('docs/architecture.md', 'utf8');
+  for (const { id } of REQUIREMENTS) expect(page).toContain(`| \`${id}\` `);
+});
 
 describe('seeded faults of many kinds', () => {
   it('are eight or more for every requirement', () => {
