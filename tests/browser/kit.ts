@@ -26,6 +26,17 @@ export const test = base.extend({
   },
 });
 
+/** Says of every stick that is left that nothing else moves with it. */
+export async function nothingElseMoves(page: Page) {
+  for (let i = 0; i < 4; i++) {
+    const heading = page.locator('#still-title');
+    if ((await heading.count()) === 0) return;
+    const words = (await heading.textContent())!;
+    await page.getByRole('button', { name: 'nothing else moves' }).click();
+    await expect(heading.getByText(words)).toHaveCount(0);
+  }
+}
+
 /** Opens a station of the model with this name, by way of the shelf. */
 export async function openModel(page: Page, name: string, station: string) {
   await page.goto(`/?find=${encodeURIComponent(name)}`);

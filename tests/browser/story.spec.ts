@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { newModel, openModel, tabTo, test } from './kit';
+import { newModel, nothingElseMoves, openModel, tabTo, test } from './kit';
 
 const question = (page: Page) => page.locator('section', { has: page.locator('#question-title') });
 
@@ -59,6 +59,7 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await expect(page.getByText('5 of 12 to look at')).toBeVisible();
   await page.locator('body').press('Escape');
   await answerAll(page, { elevatorStick: false, rollCorrection: false });
+  await nothingElseMoves(page);
   await expect(page.getByText(/Directions proven/)).toBeVisible();
 
   await page.reload();

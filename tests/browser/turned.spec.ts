@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
-import { tabTo, test } from './kit';
+import { nothingElseMoves, tabTo, test } from './kit';
 
 const KEYS = {
   up: 'ArrowUp',
@@ -74,5 +74,6 @@ test('a V-tail with the unit fitted backwards and a panel servo reversed, from w
   expect(after.unit.settings.orientation).toBe('tail-up');
   await page.locator('body').press('Escape');
   await answerAll(after);
+  await nothingElseMoves(page);
   await expect(page.getByText(/Directions proven/)).toBeVisible();
 });
