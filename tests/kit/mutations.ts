@@ -936,6 +936,59 @@ const OFF: Mutation[] = (
   ),
 );
 
+const spokenTo = () => wished({ callouts: true });
+const calls = (s: Setup) => s.program.callouts;
+const VOICE: Mutation[] = (
+  [
+    [
+      'two changed over',
+      (s) => ([calls(s)[0]!.say, calls(s)[1]!.say] = [calls(s)[1]!.say, calls(s)[0]!.say]),
+    ],
+    ['slots changed in the unit', (s) => (s.unit.settings.slots = ['level', 'rate', 'off'])],
+    ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
+    [
+      'off overridden by another switch',
+      (s) => line(s, 'mode', { op: 'replace', when: at('sd', 2) }),
+    ],
+    [
+      'off overridden by a slider',
+      (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } }),
+    ],
+    [
+      'a second one for the wrong place',
+      (s) => calls(s).push({ id: 'extra', when: at('sa', 0), say: 'level' }),
+    ],
+    [
+      'level after two seconds',
+      (s) =>
+        line(s, 'mode', {
+          op: 'replace',
+          when: logic(s, { op: 'delay', of: at('se', 2), onS: 2, offS: 0 }),
+        }),
+    ],
+    ['spoken by another switch', (s) => (calls(s)[2]!.when = at('sb', 2))],
+  ] as [string, (s: Setup) => void][]
+).map(([words, spoil]) => m('voice', words, spoil, spokenTo));
+
+const turned = (...carries: ChannelFunction[]): Mutation =>
+  m(
+    'gesture',
+    `${carries.join(' and ')} reversed`,
+    (s) => carries.forEach((c) => (outputOf(s, c).reversed = !outputOf(s, c).reversed)),
+    () => wished(),
+    'caution',
+  );
+const GESTURE: Mutation[] = [
+  turned('aileron'),
+  turned('elevator'),
+  turned('rudder'),
+  turned('throttle'),
+  turned('aileron', 'elevator'),
+  turned('elevator', 'rudder'),
+  turned('aileron', 'rudder'),
+  turned('aileron', 'elevator', 'rudder'),
+];
+
 export const MUTATIONS: readonly Mutation[] = [
   ...MOTOR,
   ...STICKS,
@@ -949,4 +1002,6 @@ export const MUTATIONS: readonly Mutation[] = [
   ...LOST,
   ...LAUNCH,
   ...OFF,
+  ...VOICE,
+  ...GESTURE,
 ];

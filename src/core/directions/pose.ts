@@ -1,6 +1,6 @@
 import { compileChain, switchValue } from '../chain';
-import type { Chain, Frame, Memory, Stimulus } from '../chain';
-import { isOrder, type Mode, type Setup } from '../setup';
+import type { Chain, Memory } from '../chain';
+import { allReads, isOrder, type Mode, type Setup } from '../setup';
 
 /** Controls set so that the unit stands in a mode, with as much gain as they can give. */
 export interface Pose {
@@ -62,7 +62,7 @@ export function poseFor(chain: Chain, wanted: readonly Mode[]): Pose | undefined
 function posesOf(chain: Chain): Map<Mode, Pose> {
   const frame = chain.newFrame();
   const stimulus = chain.restStimulus();
-  const values = steeringControls(chain, stimulus, frame);
+  const values = steeringControls(chain);
   const best = new Map<Mode, { gain: number; controls: Float64Array }>();
 
   const tryAll = (depth: number): void => {
@@ -87,35 +87,29 @@ function posesOf(chain: Chain): Map<Mode, Pose> {
   return new Map([...best].map(([mode, { controls }]) => [mode, { controls, mode }]));
 }
 
-/** Controls whose movement changes a channel the unit takes orders from, with their end values. */
-function steeringControls(
-  chain: Chain,
-  stimulus: Stimulus,
-  frame: Frame,
-): { at: number; options: number[] }[] {
+/** Controls that reach a channel the unit takes orders from, with their end values. */
+function steeringControls(chain: Chain): { at: number; options: number[] }[] {
   const { setup } = chain;
   const orders = setup.unit.settings.inputs
     .filter((i) => isOrder(i.carries))
     .map((i) => i.channel - 1);
   const found: { at: number; options: number[] }[] = [];
+  // Whatever stands behind the orders may matter, if only together with another.
+  const reach = new Set(
+    allReads(
+      setup.program,
+      orders.map((channel) => ({ kind: 'channel', channel: channel + 1, path: [] })),
+    ).flatMap((r) => (r.kind === 'control' ? [r.id] : [])),
+  );
   setup.transmitter.controls.forEach((control, at) => {
-    if (!HAND_KINDS.has(control.kind)) return;
+    if (!HAND_KINDS.has(control.kind) || !reach.has(control.id)) return;
     const options =
       control.kind === 'switch-3'
         ? [0, 1, 2].map((p) => switchValue(control.kind, p))
         : control.kind === 'knob' || control.kind === 'slider'
           ? [100, 0, -100]
           : [-100, 100];
-    const seen = new Set(
-      options.map((value) => {
-        const rest = stimulus.controls[at]!;
-        stimulus.controls[at] = value;
-        chain.step(stimulus, chain.newMemory(), frame);
-        stimulus.controls[at] = rest;
-        return orders.map((channel) => frame.channelsPct[channel] ?? 0).join();
-      }),
-    );
-    if (seen.size > 1 && found.length < 8) found.push({ at, options });
+    if (found.length < 8) found.push({ at, options });
   });
   return found;
 }

@@ -1,5 +1,5 @@
 import { controlWords, type Chain } from '../chain';
-import type { Setup } from '../setup';
+import type { Read, Setup } from '../setup';
 import {
   actingLogic,
   chainOf,
@@ -84,13 +84,18 @@ export class Asked {
 
   /** Its cells, with what the unit makes of them. Empty when there are too many. */
   get orderCells(): readonly OrderCell[] {
-    if (this.cells) return this.cells;
-    const { setup, orders, panic } = this;
-    if (orders.tooLarge) return (this.cells = []);
-    const read = ordersReader(this.chain, orders);
+    this.cells ??= this.read(this.orders);
+    return this.cells;
+  }
+
+  /** The cells of a table of the orders, with what the unit makes of them. Empty when there are too many. */
+  read(table: Table): OrderCell[] {
+    const { setup, panic } = this;
+    if (table.tooLarge) return [];
+    const read = ordersReader(this.chain, table);
     const panicLogic = actingLogic(setup, 'panic');
-    const at = panic ? orders.cone.controls.indexOf(panic.at) : -1;
-    this.cells = orders.cells.map((cell) => ({
+    const at = panic ? table.cone.controls.indexOf(panic.at) : -1;
+    return table.cells.map((cell) => ({
       cell,
       ...read(cell),
       panicking:
@@ -98,7 +103,16 @@ export class Asked {
         panicLogic.some((i) => cell.truth[i] === 1 && readsPanic(setup, i, panic)),
       launching: this.launchLogic.some((i) => cell.truth[i] === 1),
     }));
-    return this.cells;
+  }
+
+  /** The table of the orders together with whatever else some reads look at. */
+  ordersWith(reads: readonly Read[]): Table {
+    const watch = watchOf(this.setup);
+    const channels = watch.map((w): Read => ({ kind: 'channel', channel: w.at + 1, path: [] }));
+    return keptTable(this.setup, coneOfReads(this.setup, [...channels, ...reads]), watch, {
+      ...this.options,
+      alsoAsked: reads,
+    });
   }
 
   /** Puts the stand into a cell, at one of its corners. */
@@ -128,8 +142,8 @@ export class Asked {
   }
 
   /** A cell of the orders in words: its switches, and what is remembered. */
-  words({ cell }: OrderCell): string {
-    const { setup, orders } = this;
+  words({ cell }: OrderCell, orders = this.orders): string {
+    const { setup } = this;
     const words = orders.cone.controls.flatMap((at, k) => {
       const control = setup.transmitter.controls[at]!;
       if (isContinuous(setup, at)) return [];

@@ -33,6 +33,9 @@ function bodyOf(setup: Setup): string {
     intents.program,
     program.outputs,
     program.failsafe,
+    program.callouts,
+    // Call-outs read logic that no channel may read.
+    program.callouts.length > 0 ? program.logic : [],
   ]);
   bodies.set(setup, body);
   return body;

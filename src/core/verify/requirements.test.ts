@@ -103,6 +103,7 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
     if (f.about.how === 'still') expect(Math.abs(shown.surfaceDeg[at]!)).toBeLessThan(1);
     if (f.about.how === 'stays') expect(shown.mode).toBe('level');
   },
+  voice: (s, f) => expect(replay(s, f).shown.mode).toBe(f.about.mode),
   'master-off': (s, f) => expect(replay(s, f).shown.mode).not.toBe('off'),
 };
 

@@ -24,7 +24,7 @@ import {
 import type { ScriptStep } from '../../core/script';
 import type { Airframe, EntryStyle, Setup } from '../../core/setup';
 import { readBacksOf, sheetFor, type Sheet } from '../../core/sheets';
-import { verify } from '../../core/verify';
+import { findingsOf } from '../../core/verify';
 
 /*
  * What the server asks of the chain. Each may need a whole proof, so none is worked out where
@@ -102,7 +102,7 @@ export const QUESTIONS = {
   },
 
   shelfLine: (setup: Setup, evidence: readonly Evidence[]): ShelfLine => {
-    const job = jobOf({ setup, evidence, findings: verify(setup) });
+    const job = jobOf({ setup, evidence, findings: findingsOf(setup) });
     const next = stoppedAt(job) ?? nextStep(job);
     return {
       airframe: setup.airframe,
@@ -119,7 +119,7 @@ export const QUESTIONS = {
 
   /** What is still to be done, in the shortest order. */
   way: (setup: Setup, evidence: readonly Evidence[]): WayPart[] =>
-    shortestWay(jobOf({ setup, evidence, findings: verify(setup) })).map(({ session, steps }) => ({
+    shortestWay(jobOf({ setup, evidence, findings: findingsOf(setup) })).map(({ session, steps }) => ({
       session,
       steps: steps.map(({ step, reasons, proofs }) => ({
         title: step.title,

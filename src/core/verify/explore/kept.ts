@@ -42,6 +42,7 @@ function madeOf(setup: Setup, cone: Cone, watch: readonly Watch[], options: Tabl
     program.logic.length,
     options.limit,
     [...(options.within ?? [])],
+    options.alsoAsked,
   ]);
 }
 

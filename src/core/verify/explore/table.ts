@@ -58,6 +58,8 @@ export interface TableOptions {
   limit?: number;
   /** Controls kept within bounds, by position: [low, high]. */
   within?: ReadonlyMap<number, readonly [number, number]>;
+  /** What else is asked of switches, by who looks at the table. */
+  alsoAsked?: readonly Read[];
   /** Called now and then; returning false gives up. */
   onProgress?: (boxes: number) => boolean;
 }
@@ -70,7 +72,7 @@ interface Told {
   other: number | undefined;
 }
 
-function positionsTold(setup: Setup, at: number, cone: Cone): Told {
+function positionsTold(setup: Setup, at: number, cone: Cone, alsoAsked: readonly Read[]): Told {
   const control = setup.transmitter.controls[at]!;
   const count = positionsOf(control.kind);
   const all = Array.from({ length: count }, (_, p) => p);
@@ -82,6 +84,7 @@ function positionsTold(setup: Setup, at: number, cone: Cone): Told {
         if (r.position === undefined) asked = new Set(all);
         else asked.add(r.position);
   };
+  take(alsoAsked);
   const inCone = new Set(
     cone.order.map((w) => (w.kind === 'channel' ? `c${w.channel}` : `${w.kind}${w.id}`)),
   );
@@ -121,7 +124,7 @@ export function tableOf(
   options: TableOptions = {},
 ): Table {
   const { setup } = chain;
-  const { limit = LIMIT_BOXES, within, onProgress } = options;
+  const { limit = LIMIT_BOXES, within, alsoAsked = [], onProgress } = options;
   const carried = (channel: number) => outputOf(setup, channel);
   const remembering = cone.logic.filter((i) => remembers(setup, i));
   const inner = coneOfReads(
@@ -156,7 +159,7 @@ export function tableOf(
 
   const { told } = table;
   for (const at of cone.controls)
-    if (!isContinuous(setup, at)) told.set(at, positionsTold(setup, at, cone));
+    if (!isContinuous(setup, at)) told.set(at, positionsTold(setup, at, cone, alsoAsked));
   const rootsOf = (controls: readonly number[], into: Ranges): (() => boolean) => {
     const between = controls.filter((at) => isContinuous(setup, at));
     const placed = controls.flatMap((at) => {

@@ -1,11 +1,13 @@
 import { corrections } from './corrections';
 import { gainAsWished, masterOff } from './gain';
+import { gestureReached } from './gesture';
 import { launchLifts } from './launch';
 import { linkLost } from './lost';
 import { modeMargins, modesAsWished, restCalm } from './modes';
 import { motorAtRest, motorCut, motorLost, motorLow } from './motor';
 import { panicRights } from './panic';
 import type { Requirement } from './requirement';
+import { voiceTrue } from './voice';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
 
 export type { Requirement } from './requirement';
@@ -34,4 +36,6 @@ export const REQUIREMENTS: readonly Requirement[] = [
   linkLost,
   launchLifts,
   masterOff,
+  voiceTrue,
+  gestureReached,
 ];

@@ -1,0 +1,84 @@
+import { compileCondition, MODE_WORDS } from '../../chain';
+import { MODES, pointer, readsOfCondition, type Setup } from '../../setup';
+import { everyChannel } from './influence';
+import { Looking, tooLargeWords, type Requirement } from './requirement';
+
+/** The mode a call-out names, by its first word; undefined when it speaks of something else. */
+const modeSaid = (say: string) => {
+  const words = say.toLowerCase();
+  return MODES.find((m) => words === m || words.startsWith(`${m},`) || words.startsWith(`${m} `));
+};
+
+/** Call-outs that name a mode and look at switches alone. */
+const spoken = (setup: Setup) =>
+  setup.program.callouts.flatMap((callout, at) => {
+    const mode = modeSaid(callout.say);
+    return mode === undefined ? [] : [{ callout, at, mode }];
+  });
+
+export const voiceTrue: Requirement = {
+  id: 'voice',
+  title: 'What is spoken is what the unit does',
+  must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while neither panic nor launch help acts.',
+  from: 'The wish for call-outs: eyes are on the model, and the voice is believed.',
+  applies: (setup) => setup.intents.program?.callouts === true || spoken(setup).length > 0,
+  // With the call-outs themselves, whose logic may look anywhere.
+  looksAt: everyChannel,
+  check(asked) {
+    const { setup, chain, stand } = asked;
+    const looking = new Looking();
+    // What call-outs look at need not be what the unit is told by.
+    const orders = asked.ordersWith(
+      setup.program.callouts.flatMap((c) => readsOfCondition(c.when)),
+    );
+    if (orders.tooLarge) {
+      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
+      return looking;
+    }
+    const voices = spoken(setup).map((v) => ({
+      ...v,
+      ask: compileCondition(v.callout.when, chain.layout, setup),
+    }));
+    if (voices.length === 0) {
+      // A unit whose mode no switch chooses has nothing to say.
+      if (setup.intents.program?.modes)
+        looking.fail({
+          severity: 'caution',
+          says: 'Call-outs were wished for, and nothing is spoken.',
+          where: '/program/callouts',
+          about: { how: 'silent' },
+        });
+      return looking;
+    }
+    const told = new Set<number>();
+    let silent = false;
+    for (const c of asked.read(orders)) {
+      if (c.panicking || c.launching || c.recovering) continue;
+      looking.states += 1;
+      asked.into(orders, c.cell).step();
+      const said = voices.filter((v) => v.ask(stand.stimulus, stand.frame));
+      for (const v of said) {
+        if (v.mode === stand.frame.mode || told.has(v.at)) continue;
+        told.add(v.at);
+        looking.fail({
+          severity: 'stop',
+          says: `“${v.callout.say}” is spoken with the unit in ${MODE_WORDS[stand.frame.mode]} (${asked.words(c, orders)}).`,
+          where: pointer('program', 'callouts', v.at),
+          witness: asked.witness(orders, c.cell, `“${v.callout.say}” spoken`),
+          about: { mode: stand.frame.mode, how: 'untrue' },
+        });
+      }
+      if (said.length === 0 && !silent) {
+        silent = true;
+        looking.fail({
+          severity: 'caution',
+          says: `Nothing is spoken for ${asked.words(c, orders)}.`,
+          where: '/program/callouts',
+          witness: asked.witness(orders, c.cell, 'nothing spoken'),
+          about: { mode: stand.frame.mode, how: 'silent' },
+        });
+      }
+    }
+    return looking;
+  },
+};
