@@ -16,5 +16,5 @@ export function judge(setup: Setup, onProgress: (states: number) => void): Verdi
       return true;
     },
   });
-  return { findings: verify(setup), proof };
+  return { findings: verify(setup, () => onProgress(proof.visited)), proof };
 }

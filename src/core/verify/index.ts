@@ -93,9 +93,12 @@ export const RULES: readonly Rule[] = [
 
 const known = new WeakMap<Setup, Finding[]>();
 
-/** All findings, worst first, each with the repairs that pass the door. Setups are immutable. */
-export function verify(setup: Setup): Finding[] {
-  const found = known.get(setup) ?? offered(setup, judged(setup, RULES), RULES);
+/**
+ * All findings, worst first, each with the repairs that pass the door. Setups are immutable.
+ * @param onTry told before each repair is tried: a sign of life
+ */
+export function verify(setup: Setup, onTry?: () => void): Finding[] {
+  const found = known.get(setup) ?? offered(setup, judged(setup, RULES), RULES, onTry);
   known.set(setup, found);
   return found;
 }

@@ -15,6 +15,7 @@ export function offered(
   setup: Setup,
   findings: readonly Finding[],
   rules: readonly Rule[],
+  onTry: () => void = () => undefined,
 ): Finding[] {
   let tried = 0;
   const before = keysOf(findings);
@@ -23,6 +24,7 @@ export function offered(
     const remedies = finding.remedies.filter((remedy) => {
       if (tried >= MOST_TRIED) return false;
       tried += 1;
+      onTry();
       return passes(setup, finding, remedy, before, rules);
     });
     return { ...finding, remedies };

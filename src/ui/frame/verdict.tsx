@@ -1,7 +1,7 @@
 'use client';
 
 import { proxy, wrap } from 'comlink';
-import { createContext, useContext, useEffect, useState } from 'react';
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
 import type { Verdict } from '@/workers/judge';
@@ -37,37 +37,48 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const [visited, setVisited] = useState<{ of: Setup; states: number }>();
   const [failed, setFailed] = useState<{ of: Setup; words: string }>();
   const [tries, setTries] = useState(0);
+  /** One worker for all edits: what it knows of parts that did not change it need not work out again. */
+  const kept = useRef<Worker>(undefined);
+  useEffect(() => () => kept.current?.terminate(), []);
   useEffect(() => {
     let gone = false;
+    let running = true;
     let heardAt = performance.now();
     const fail = (words: string) => {
       if (!gone) setFailed({ of: setup, words });
     };
     let worker: Worker;
     try {
-      worker = new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), {
-        type: 'module',
-      });
+      worker = kept.current ??= new Worker(
+        new URL('../../workers/proof.worker.ts', import.meta.url),
+        { type: 'module' },
+      );
     } catch (error) {
       const words = (error as Error).message;
       // Told after the effect, like every other outcome.
       const soon = setTimeout(() => fail(words));
       return () => clearTimeout(soon);
     }
-    const end = () => {
+    /** Stops listening; a worker in the middle of something, or broken, is let go. */
+    const end = (letGo: boolean) => {
+      running = false;
       clearInterval(watch);
+      worker.removeEventListener('error', broke);
+      if (!letGo) return;
       worker.terminate();
+      if (kept.current === worker) kept.current = undefined;
+    };
+    const broke = (event: ErrorEvent) => {
+      end(true);
+      fail(event.message || 'the part of the program that works it out could not be loaded');
     };
     const watch = setInterval(() => {
       if (document.hidden) heardAt = performance.now();
       if (performance.now() - heardAt < SILENCE_MS) return;
-      end();
+      end(true);
       fail('nothing was heard of it any more');
     }, 1000);
-    worker.addEventListener('error', (event) => {
-      end();
-      fail(event.message || 'the part of the program that works it out could not be loaded');
-    });
+    worker.addEventListener('error', broke);
     const onProgress = proxy((states: number) => {
       heardAt = performance.now();
       if (!gone) setVisited({ of: setup, states });
@@ -75,16 +86,19 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
     wrap<Prover>(worker)
       .judge(setup, onProgress)
       .then((verdict) => {
+        if (running) end(false);
         if (!gone) {
           rememberProof(setup, verdict.proof);
           setKnown({ of: setup, verdict });
         }
       })
-      .catch((error: unknown) => fail((error as Error).message))
-      .finally(end);
+      .catch((error: unknown) => {
+        if (running) end(true);
+        fail((error as Error).message);
+      });
     return () => {
       gone = true;
-      end();
+      if (running) end(true);
     };
   }, [setup, tries]);
   const fresh = known?.of === setup;
