@@ -10,6 +10,7 @@ import {
 import { authority, isStabilized } from '@/core/directions';
 import { AXES, type Setup } from '@/core/setup';
 import { actingLogic, panicControlOf } from '@/core/verify';
+import { anywhere } from './random-program';
 
 /**
  * What somebody finds who moves everything about for a while and looks at motor and surfaces: a plain
@@ -60,16 +61,7 @@ export function foundByHand(setup: Setup, random: () => number, moves = 500): st
     const at = Math.floor(random() * controls.length);
     const { kind } = controls[at]!;
     if (kind === 'trim') continue;
-    hands.controls[at] =
-      kind === 'switch-3'
-        ? (Math.floor(random() * 3) - 1) * 100
-        : kind === 'switch-2' || kind === 'momentary'
-          ? random() < 0.5
-            ? -100
-            : 100
-          : random() < 0.5
-            ? [-100, 0, 100][Math.floor(random() * 3)]!
-            : Math.round(random() * 200 - 100);
+    hands.controls[at] = anywhere(kind, random);
     hands.dtS = random() < 0.5 ? 0 : [0.05, 0.3, 1.2][Math.floor(random() * 3)]!;
     chain.step(hands, memory, frame);
     if (

@@ -1,7 +1,7 @@
 import { compileChain } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import { cellsHolding, coneOf, tableOf, watchOf } from '@/core/verify/explore';
-import { randomOf } from './random-program';
+import { anywhere, randomOf } from './random-program';
 
 /** What hands that move anywhere found that the table does not say. */
 export interface Walked {
@@ -40,17 +40,7 @@ export function walkAnywhere(setup: Setup, seed: number, moves: number, limit?: 
       const several = random() < 0.1 ? 3 : 1;
       for (let i = 0; i < several; i++) {
         const at = Math.floor(random() * stimulus.controls.length);
-        const { kind } = setup.transmitter.controls[at]!;
-        stimulus.controls[at] =
-          kind === 'switch-3'
-            ? (Math.floor(random() * 3) - 1) * 100
-            : kind === 'switch-2' || kind === 'momentary'
-              ? random() < 0.5
-                ? -100
-                : 100
-              : random() < 0.3
-                ? [-100, 0, 100][Math.floor(random() * 3)]!
-                : Math.round((random() * 200 - 100) * 10) / 10;
+        stimulus.controls[at] = anywhere(setup.transmitter.controls[at]!.kind, random);
       }
     }
     stimulus.dtS =

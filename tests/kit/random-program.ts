@@ -1,5 +1,13 @@
-import type { Condition, Curve, Line, Logic, Setup, Source } from '@/core/setup';
-import { parseSetup } from '@/core/setup';
+import {
+  parseSetup,
+  type Condition,
+  type ControlKind,
+  type Curve,
+  type Line,
+  type Logic,
+  type Setup,
+  type Source,
+} from '@/core/setup';
 import { makeSetup } from './setups';
 
 /** Numbers that come again for the same seed (mulberry32). */
@@ -11,6 +19,15 @@ export function randomOf(seed: number): () => number {
     t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
+}
+
+/** Anywhere a hand may put a control: a position of a switch, or some place between the ends. */
+export function anywhere(kind: ControlKind, random: () => number): number {
+  if (kind === 'switch-3') return (Math.floor(random() * 3) - 1) * 100;
+  if (kind === 'switch-2' || kind === 'momentary') return random() < 0.5 ? -100 : 100;
+  return random() < 0.4
+    ? [-100, 0, 100][Math.floor(random() * 3)]!
+    : Math.round((random() * 200 - 100) * 10) / 10;
 }
 
 /** What a random program is made with. */
@@ -146,6 +163,5 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
   }
   const read = parseSetup(setup);
   // Rates may read logic that reads the input again: such a circle is thrown again.
-  if (!read.ok && process.env.DBG) console.log(JSON.stringify(read.problems).slice(0, 300));
   return read.ok ? read.value : randomProgram(seed + 1_000_003, recipe);
 }

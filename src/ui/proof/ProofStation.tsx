@@ -65,7 +65,7 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
     <section className="card" aria-labelledby="requirements-title">
       <h2 id="requirements-title" className="text-lg font-bold">
         {failing.length > 0
-          ? `${failing.length} of ${proof.results.length} requirements fail`
+          ? `${failing.length} of ${proof.results.length} requirements ${failing.length === 1 ? 'fails' : 'fail'}`
           : open.length > 0
             ? `${proof.results.length - open.length} of ${proof.results.length} requirements are proven`
             : `All ${proof.results.length} requirements are proven`}
@@ -73,8 +73,8 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
       <p className="text-soft mt-1 text-sm">
         Each was held against every state that hands can bring about, however fast and in whatever
         order: every position of switches, knobs and sticks anywhere between their ends, everything
-        the program remembers, and all the time in the world. {count(proof.visited)} kinds of state
-        stand for {count(proof.unreduced)} combinations.
+        the program remembers, any length of time. {count(proof.visited)} kinds of state stand for{' '}
+        {count(proof.unreduced)} combinations.
         {off.length > 0 && ` All off by one movement: ${off.join('; or ')}.`}
       </p>
       <ul className="mt-2 divide-y divide-(--card-edge)">
@@ -112,7 +112,7 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
                 <p key={f.says} className="flex flex-wrap items-baseline gap-x-3">
                   <span className="min-w-60 flex-1">{f.says}</span>
                   {f.witness && (
-                    <Link className="link text-sm" href={witnessHref(id, f.witness)}>
+                    <Link className="text-sm underline" href={witnessHref(id, f.witness)}>
                       Show me
                     </Link>
                   )}

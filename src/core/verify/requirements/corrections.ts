@@ -3,7 +3,7 @@ import { authority, isStabilized } from '../../directions';
 import { AXES, pointer, type Axis, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { ordersAndSurfaces } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** How fast a hand turns the model, degrees a second; how far it is tipped. */
 const TURN_DEG_S = 120;
@@ -76,10 +76,7 @@ export const corrections: Requirement = {
   check(asked) {
     const { setup, orders, stand } = asked;
     const looking = new Looking();
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const { airframe, unit } = setup;
     looking.states = asked.orderCells.length;
     const told = new Set<string>();

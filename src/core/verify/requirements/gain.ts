@@ -4,7 +4,7 @@ import { switchValue } from '../../chain';
 import type { Asked, OrderCell } from '../asked';
 import { coneOf, isContinuous, type Cell } from '../explore';
 import { orderChannels } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 const NONE_PCT = 0.5;
 /** More of the turn than this without effect is a mistake, not a margin. */
@@ -77,10 +77,7 @@ export const gainAsWished: Requirement = {
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const wish = setup.intents.program?.gain;
     const bySets = wish?.by === 'sets';
     const bySign =
@@ -217,10 +214,7 @@ export const masterOff: Requirement = {
   check(asked) {
     const looking = new Looking();
     const { orders, setup } = asked;
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     looking.states = asked.orderCells.length;
     const on = asked.orderCells.find((c) => isOn(c) && !c.panicking && !c.launching);
     if (!on || offPositions(asked).length > 0) return looking;

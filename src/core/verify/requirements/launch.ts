@@ -3,7 +3,7 @@ import { authority } from '../../directions';
 import { pointer } from '../../setup';
 import { actingLogic } from '../explore';
 import { everyChannel } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, type Requirement } from './requirement';
 
 export const launchLifts: Requirement = {
   id: 'launch',
@@ -35,10 +35,7 @@ export const launchLifts: Requirement = {
     if (logic === undefined || first.when?.kind !== 'logic') return looking;
     const channels = [...new Set(lines.map((i) => setup.program.lines[i]!.channel))];
     const table = asked.table(channels);
-    if (table.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Launch help', table.tooLarge));
-      return looking;
-    }
+    if (!looking.needs('Launch help', table)) return looking;
     looking.states = table.cells.length;
     // Sticks let go: the cell that holds their middle.
     const on = table.cells.find(

@@ -5,7 +5,7 @@ import { kindOf, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { easiest, Interner, type Corner } from '../explore';
 import { ordersAndSurfaces } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** What the unit does with a link that went. */
 export interface Lost {
@@ -76,10 +76,7 @@ export const linkLost: Requirement = {
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const school = schoolOf(setup);
     const ground = kindOf(setup.airframe).onSurface;
     const modes = new Map<Mode, OrderCell>();

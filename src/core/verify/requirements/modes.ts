@@ -3,7 +3,7 @@ import { pointer, type Mode } from '../../setup';
 import { combinations } from '../../plan';
 import type { OrderCell } from '../asked';
 import { orderChannels } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** A trim click or a little drift moves a pulse by about this. Common practice, no source. */
 const CLICK_US = 12;
@@ -25,10 +25,7 @@ export const modesAsWished: Requirement = {
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const wish = setup.intents.program!.modes!;
     const { controls } = setup.transmitter;
     const places = combinations(setup, wish.switches);
@@ -70,10 +67,7 @@ export const modeMargins: Requirement = {
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const select = setup.unit.traits.modeSelect;
     if (!('bands' in select)) return looking;
     const { pulse } = setup.transmitter;

@@ -3,7 +3,7 @@ import { pointer, roleOf, type Setup } from '../../setup';
 import type { Asked } from '../asked';
 import { controlsIn, isContinuous, memoryOf, type Cell, type Corner, type Table } from '../explore';
 import { orderChannels } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, type Requirement } from './requirement';
 import type { Failure } from '../finding';
 
 /** A motor that turns by more than this runs. Controllers stand still below some percent; no source. */
@@ -108,10 +108,7 @@ function motorAbove(
 ): void {
   const channels = motorChannels(asked.setup);
   const table = asked.table(channels, { within });
-  if (table.tooLarge) {
-    looking.leftOut.push(tooLargeWords('Throttle', table.tooLarge));
-    return;
-  }
+  if (!looking.needs('Throttle', table)) return;
   looking.states += table.cells.length;
   let worst: { cell: Cell; corner: Corner; pct: number } | undefined;
   for (const cell of table.cells) {
@@ -239,10 +236,7 @@ export const motorLost: Requirement = {
     const looking = new Looking();
     const channels = motorChannels(setup);
     const table = asked.table(channels);
-    if (table.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Throttle', table.tooLarge));
-      return looking;
-    }
+    if (!looking.needs('Throttle', table)) return looking;
     let worst: { cell: Cell; corner: Corner; pct: number } | undefined;
     looking.states = table.cells.length;
     for (const cell of table.cells) {

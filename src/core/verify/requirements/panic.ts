@@ -4,7 +4,7 @@ import { kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { Interner, LONG_S, type Corner } from '../explore';
 import { ordersAndSurfaces } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** Held longer than this before it acts, panic comes too late. Planning figure, no source. */
 const SLOW_S = 1.5;
@@ -145,10 +145,7 @@ export const panicRights: Requirement = {
         });
       return looking;
     }
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const press = { control: panic.at, value: panic.value };
     const bad: Bad[] = [];
     let stuck: { c: OrderCell; corner: Corner } | undefined;

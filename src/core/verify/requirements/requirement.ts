@@ -1,5 +1,6 @@
 import type { Setup } from '../../setup';
 import type { Asked } from '../asked';
+import type { Table } from '../explore';
 import type { Failure, Outcome } from '../finding';
 
 /** Something that must be true of every Setup it applies to, whatever the hands do. */
@@ -17,17 +18,22 @@ export interface Requirement {
   check(asked: Asked): Outcome;
 }
 
-/** Words for a part that is too large. */
-export const tooLargeWords = (
-  what: string,
-  { controls, entries }: { controls: string[]; entries: string[] },
-): string => `${what}: too many states, by ${[...controls, ...entries].slice(0, 5).join(', ')}`;
+/** What most requirements look at. */
+export const ORDERS = 'Orders of the unit';
 
 /** An outcome in the making. */
 export class Looking implements Outcome {
   failures: Failure[] = [];
   states = 0;
   leftOut: string[] = [];
+
+  /** Whether a table is there in full; where it is not, that is said by what makes it so large. */
+  needs(what: string, { tooLarge }: Pick<Table, 'tooLarge'>): boolean {
+    if (!tooLarge) return true;
+    const by = [...tooLarge.controls, ...tooLarge.entries].slice(0, 5).join(', ');
+    this.leftOut.push(`${what}: too many states, by ${by}`);
+    return false;
+  }
 
   fail(failure: Failure): this {
     this.failures.push(failure);

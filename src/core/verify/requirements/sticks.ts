@@ -21,7 +21,7 @@ import {
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
 import { channelsOfSurfaces, everyChannel, isDevice, ordersAndSurfaces } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, type Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
 const USEFUL_DEG = 2;
@@ -97,10 +97,7 @@ export const sticksRight: Requirement = {
     setup.airframe.surfaces.forEach((surface, s) => {
       const own = authority(setup.airframe, surface);
       const table = asked.table(reached[s]!);
-      if (table.tooLarge) {
-        looking.leftOut.push(tooLargeWords(surface.label, table.tooLarge));
-        return;
-      }
+      if (!looking.needs(surface.label, table)) return;
       for (const { axis, at } of sticks) {
         const moment = own[axis];
         if (!moment) continue;
@@ -201,10 +198,7 @@ export const sticksAlone: Requirement = {
     setup.airframe.surfaces.forEach((surface, s) => {
       const own = authority(setup.airframe, surface);
       const table = asked.table(reached[s]!);
-      if (table.tooLarge) {
-        looking.leftOut.push(tooLargeWords(surface.label, table.tooLarge));
-        return;
-      }
+      if (!looking.needs(surface.label, table)) return;
       for (const { axis, at } of sticks) {
         if ((axis && own[axis]) || !table.cone.controls.includes(at)) continue;
         if (sticks.some((o) => o !== undefined && o.at === at && o.axis && own[o.axis])) continue;
@@ -314,10 +308,7 @@ export const linkagesFree: Requirement = {
     setup.airframe.surfaces.forEach((surface, s) => {
       const servo = setup.airframe.servos.findIndex((v) => v.id === surface.servo);
       const table = asked.table(reached[s]!);
-      if (table.tooLarge) {
-        looking.leftOut.push(tooLargeWords(surface.label, table.tooLarge));
-        return;
-      }
+      if (!looking.needs(surface.label, table)) return;
       let [low, high] = [0, 0];
       let worst: { cell: Cell; corner: Corner } | undefined;
       for (const cell of table.cells)

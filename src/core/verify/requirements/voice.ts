@@ -1,7 +1,7 @@
 import { compileCondition, MODE_WORDS } from '../../chain';
 import { MODES, pointer, readsOfCondition, type Setup } from '../../setup';
 import { everyChannel } from './influence';
-import { Looking, tooLargeWords, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** The mode a call-out names, by its first word; undefined when it speaks of something else. */
 const modeSaid = (say: string) => {
@@ -31,10 +31,7 @@ export const voiceTrue: Requirement = {
     const orders = asked.ordersWith(
       setup.program.callouts.flatMap((c) => readsOfCondition(c.when)),
     );
-    if (orders.tooLarge) {
-      looking.leftOut.push(tooLargeWords('Orders of the unit', orders.tooLarge));
-      return looking;
-    }
+    if (!looking.needs(ORDERS, orders)) return looking;
     const voices = spoken(setup).map((v) => ({
       ...v,
       ask: compileCondition(v.callout.when, chain.layout, setup),
