@@ -477,6 +477,12 @@ const CORRECTIONS: Mutation[] = (
     ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('corrections', words, spoil));
+const ONE_SIDE = m(
+  'corrections',
+  'one aileron of two not steadied',
+  (s) => (port(s, 'aileron2').stabilized = false),
+  () => wished({}, 'menu-receiver', 'line-sixteen', { ailerons: 'two-outputs' }),
+);
 
 const modeLine = (s: Setup) => s.program.lines.find((l) => l.purpose === 'mode')!;
 const MODES: Mutation[] = [
@@ -995,6 +1001,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ...DEVICES,
   ...LINKAGES,
   ...CORRECTIONS,
+  ONE_SIDE,
   ...MODES,
   ...REST,
   ...GAIN,

@@ -1,4 +1,4 @@
-import { G_MPS2 } from './turn';
+import { G_MPS2, loadFactor } from './turn';
 
 const RAD = Math.PI / 180;
 
@@ -92,6 +92,6 @@ export function steadyTurn(rateDegPerS: number, bankDeg: number): Turning {
   return {
     ratesDegPerS: [0, rateDegPerS * Math.sin(bank), rateDegPerS * Math.cos(bank)],
     changeDegPerS2: [0, 0, 0],
-    loadG: 1 / Math.cos(bank),
+    loadG: loadFactor(bankDeg),
   };
 }

@@ -1,4 +1,4 @@
-import { G_MPS2 } from '../level';
+import { G_MPS2, turnRadiusM } from '../level';
 
 /** How far from where the link went the model can come down. All lengths in metres. */
 export interface Footprint {
@@ -34,7 +34,7 @@ export function glideAt(
   return {
     sinkMps: speed * Math.sin(path),
     forwardMps,
-    radiusM: bank === 0 ? Infinity : (speed * speed * Math.cos(path)) / (G_MPS2 * Math.tan(bank)),
+    radiusM: turnRadiusM(speed, bankDeg) * Math.cos(path),
   };
 }
 

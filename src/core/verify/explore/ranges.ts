@@ -176,12 +176,6 @@ export class Ranges {
     return true;
   }
 
-  /** What a channel (1-based) may be, in percent before the last stage. */
-  channelRange(channel: number): readonly [number, number] {
-    const form = this.channels[channel - 1]!;
-    return [form.lo, form.hi];
-  }
-
   private form(): Form {
     return { c: 0, k: new Float64Array(this.symControl.length), err: 0, lo: 0, hi: 0, deps: 0 };
   }

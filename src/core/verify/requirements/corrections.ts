@@ -1,6 +1,6 @@
 import { MODE_WORDS, movementOf } from '../../chain';
 import { authority, isStabilized } from '../../directions';
-import { AXES, pointer, type Axis, type Mode, type Setup } from '../../setup';
+import { AXES, pointer, type Axis, type Mode, type Setup, type Surface } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { ordersAndSurfaces } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
@@ -79,6 +79,13 @@ export const corrections: Requirement = {
     if (!looking.needs(ORDERS, orders)) return looking;
     const { airframe, unit } = setup;
     looking.states = asked.orderCells.length;
+    for (const { left, steadied } of halves(setup))
+      looking.fail({
+        severity: 'stop',
+        says: `The unit steadies the ${steadied.label.toLowerCase()} and not the ${left.label.toLowerCase()}: one side answers, the other does not.`,
+        where: pointer('airframe', 'surfaces', airframe.surfaces.indexOf(left)),
+        about: { surface: left.id, how: 'half' },
+      });
     const told = new Set<string>();
     for (const c of bestOfEach(asked)) {
       const { controls, memory } = mostGain(asked, c);
@@ -222,11 +229,24 @@ function deflections(
   return { deg, motorPct: Math.max(quick.motorPct, tipped.motorPct) };
 }
 
-/** Surfaces a unit could steady that hang on an output it leaves alone. */
-export const leftAlone = (setup: Setup): string[] =>
-  setup.airframe.surfaces.flatMap((surface) => {
-    const can = AXES.some(
-      (axis) => authority(setup.airframe, surface)[axis] && setup.unit.traits.axes.includes(axis),
+/**
+ * Of surfaces of one kind on the two sides, those the unit leaves alone although it steadies the other
+ * and could steady them.
+ */
+function halves(setup: Setup): { left: Surface; steadied: Surface }[] {
+  const { surfaces } = setup.airframe;
+  const could = (surface: Surface) => {
+    const plug = setup.installation.plugs.find((p) => p.drives.includes(surface.servo));
+    const port = setup.unit.traits.ports.find((p) => p.id === plug?.port);
+    return port?.canStabilize === true;
+  };
+  return surfaces.flatMap((left) => {
+    if (left.side === 'centre' || isStabilized(setup, left) || !could(left)) return [];
+    if (!AXES.some((a) => authority(setup.airframe, left)[a] && setup.unit.traits.axes.includes(a)))
+      return [];
+    const steadied = surfaces.find(
+      (s) => s.role === left.role && s.side !== left.side && isStabilized(setup, s),
     );
-    return can && !isStabilized(setup, surface) ? [surface.id] : [];
+    return steadied ? [{ left, steadied }] : [];
   });
+}

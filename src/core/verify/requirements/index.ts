@@ -11,8 +11,7 @@ import { voiceTrue } from './voice';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
 
 export type { Requirement } from './requirement';
-export { leftAlone } from './corrections';
-export { gainKnobs, isOn, offPositions } from './gain';
+export { offPositions } from './gain';
 export { lostOf, type Lost } from './lost';
 export { BLOCKS } from './modes';
 export { panicOf, type PanicAnswer } from './panic';

@@ -11,10 +11,8 @@ import { authority } from '../../directions';
 import {
   allReads,
   AXES,
-  functionOf,
   pointer,
   readsOfLine,
-  roleOf,
   type Axis,
   type Setup,
 } from '../../setup';
@@ -361,14 +359,4 @@ export const linkagesFree: Requirement = {
     });
     return looking;
   },
-};
-
-/** Whether a function is made of axes at all. */
-export const steers = (setup: Setup, servo: string): boolean => {
-  const own = setup.airframe.servos.find((s) => s.id === servo);
-  return (
-    own !== undefined &&
-    roleOf(own.carries) === 'steering' &&
-    functionOf(own.carries).axes !== undefined
-  );
 };
