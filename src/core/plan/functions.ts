@@ -19,8 +19,10 @@ export function neededFunctions(airframe: Airframe, mixer: Mixer): ChannelFuncti
 
 /** Functions by which the transmitter tells the unit what to do, that this unit understands. */
 export function orderFunctions(unit: Unit): ChannelFunction[] {
-  const { modeSelect, gainLaw, panic } = unit.traits;
+  const { arming, modeSelect, gainLaw, panic } = unit.traits;
   return [
+    // A unit that waits for the throttle must be sent one, on a glider too.
+    ...(arming === 'after-throttle' ? (['throttle'] as const) : []),
     ...(modeSelect.by === 'bands' || modeSelect.by === 'two-channels' ? (['mode'] as const) : []),
     ...(modeSelect.by === 'two-channels' ? (['mode2'] as const) : []),
     ...(gainLaw === 'fixed' ? [] : (['gain'] as const)),

@@ -77,6 +77,10 @@ export function writePanic(draft: Draft, wish: PanicWish, cells: readonly ModeCe
       );
       return;
     }
+    if (channelOf(setup, 'mode') === undefined) {
+      reasons.push('No channel carries the mode: panic has nothing to change.');
+      return;
+    }
     for (const [carries, fromUs, toUs, key] of [
       ['mode', band.fromUs, band.toUs, 'value'],
       ['mode2', band.secondFromUs, band.secondToUs, 'second'],

@@ -1,7 +1,7 @@
 import { MODE_WORDS, switchValue } from '../../chain';
 import { pointer, type Mode } from '../../setup';
 import { combinations } from '../../plan';
-import type { OrderCell } from '../asked';
+import type { Asked, OrderCell } from '../asked';
 import { orderChannels } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
 
@@ -60,14 +60,18 @@ export const modesAsWished: Requirement = {
 export const modeMargins: Requirement = {
   id: 'mode-margins',
   title: 'Modes keep clear of the edges of their bands',
-  must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale.`,
+  must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale; none on a recovery channel near its threshold, nor on a gain channel near the edge of its middle.`,
   from: 'The unit’s mode bands.',
-  applies: (setup) => 'bands' in setup.unit.traits.modeSelect,
+  applies: (setup) =>
+    'bands' in setup.unit.traits.modeSelect ||
+    setup.unit.traits.modeSelect.by === 'gain-sign' ||
+    setup.unit.settings.inputs.some((i) => i.carries === 'recovery'),
   looksAt: orderChannels,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
     if (!looking.needs(ORDERS, orders)) return looking;
+    edgesOfOthers(asked, looking);
     const select = setup.unit.traits.modeSelect;
     if (!('bands' in select)) return looking;
     const { pulse } = setup.transmitter;
@@ -124,6 +128,41 @@ export const modeMargins: Requirement = {
     return looking;
   },
 };
+
+/** Pulses that stand still near a recovery's threshold, or near the edge of a gain channel's middle. */
+function edgesOfOthers(asked: Asked, looking: Looking): void {
+  const { setup, orders } = asked;
+  const bySign = setup.unit.traits.modeSelect.by === 'gain-sign';
+  const told = new Set<string>();
+  for (const { carries, channel } of setup.unit.settings.inputs) {
+    if (carries !== 'recovery' && !(carries === 'gain' && bySign)) continue;
+    const i = orders.watch.findIndex((w) => w.at + 1 === channel);
+    if (i < 0) continue;
+    for (const c of asked.orderCells) {
+      const lo = c.cell.us[2 * i]!;
+      const hi = c.cell.us[2 * i + 1]!;
+      if (hi - lo > 2 * CLICK_US) continue;
+      const us = (lo + hi) / 2;
+      // Dead in the middle of a gain channel is meant; a recovery at its threshold is not.
+      const edge = orders.watch[i]!.cutsUs.find(
+        (cut) => Math.abs(us - cut) < DRIFT_US && !(carries === 'gain' && Math.abs(us - cut) < 1),
+      );
+      const key = `${carries} ${us.toFixed(0)}`;
+      if (edge === undefined || told.has(key)) continue;
+      const roomUs = Math.abs(us - edge);
+      // Off, in the middle of the dead zone, stands as clear as it can.
+      if (carries === 'gain' && c.mode === 'off') continue;
+      told.add(key);
+      looking.fail({
+        severity: roomUs < CLICK_US ? 'stop' : 'caution',
+        says: `${us.toFixed(0)} µs on the ${carries === 'recovery' ? 'recovery' : 'gain'} channel is ${roomUs.toFixed(0)} µs from where the unit changes its mind.`,
+        where: '/program/lines',
+        witness: asked.witness(orders, c.cell, `${us.toFixed(0)} µs on channel ${channel}`),
+        about: { mode: c.mode, how: roomUs < CLICK_US ? 'click' : 'drift', figure: roomUs },
+      });
+    }
+  }
+}
 
 export const restCalm: Requirement = {
   id: 'rest',

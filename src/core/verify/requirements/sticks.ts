@@ -8,14 +8,7 @@ import {
 } from '../../chain';
 import { compileHorn } from '../../linkage';
 import { authority } from '../../directions';
-import {
-  allReads,
-  AXES,
-  pointer,
-  readsOfLine,
-  type Axis,
-  type Setup,
-} from '../../setup';
+import { allReads, AXES, pointer, readsOfLine, type Axis, type Setup } from '../../setup';
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
 import { channelsOfSurfaces, everyChannel, isDevice, ordersAndSurfaces } from './influence';

@@ -1,11 +1,13 @@
 import { axisFunction, compileChain, stickOf, STICK_ASKS, type Chain } from '../../chain';
-import { AXES, type Setup } from '../../setup';
+import { AXES, roleOf, type Setup } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 import { rewritten } from '../repair';
 
 /** More correction left at full stick than with a full rate, by this share, is worth saying. */
 const LEFT_SHARE = 0.1;
+/** Ends a little short are usual; common practice, no source. */
+const LEFT_BY_ENDS = 0.2;
 const FADES = new Set(['rate', 'hold', 'trainer', 'hover']);
 
 export const lowRateFade: Rule = {
@@ -15,7 +17,10 @@ export const lowRateFade: Rule = {
   check(setup, proof): Found[] {
     const { program, unit, transmitter } = setup;
     const chain = compileChain(setup);
-    const full = compileChain(withFullTravel(setup));
+    const whole = [
+      { of: compileChain(withFullRates(setup)), most: LEFT_SHARE },
+      { of: compileChain(withFullTravel(setup)), most: LEFT_BY_ENDS },
+    ];
     return AXES.flatMap((axis, i): Found[] => {
       if (!unit.traits.axes.includes(axis) || unit.settings.axes[axis].fadePct === 0) return [];
       const stick = stickOf(transmitter, axisFunction(setup, axis));
@@ -55,10 +60,12 @@ export const lowRateFade: Rule = {
         ),
       ];
       for (const values of poses)
-        for (const other of others) {
+        for (const { other, full, most } of others.flatMap((o) =>
+          whole.map((w) => ({ other: o, full: w.of, most: w.most })),
+        )) {
           const now = left(chain, values, other);
           const then = left(full, values, other);
-          if (!now || !then || now.share - then.share <= LEFT_SHARE) continue;
+          if (!now || !then || now.share - then.share <= most) continue;
           return [
             {
               severity: 'caution',
@@ -93,8 +100,28 @@ export const lowRateFade: Rule = {
   },
 };
 
-/** The same with full rates, and a full share of each stick in the line that follows it. */
+/** The same with full ends and a full share of each stick in the line that follows it as well. */
 function withFullTravel(setup: Setup): Setup {
+  const { program } = setup;
+  const full = (pct: number) => (pct < 0 ? Math.min(-100, pct) : Math.max(100, pct));
+  return withFullRates({
+    ...setup,
+    program: {
+      ...program,
+      lines: program.lines.map((l) =>
+        l.purpose === 'stick' && l.op === 'add' ? { ...l, weightPct: full(l.weightPct) } : l,
+      ),
+      outputs: program.outputs.map((o) =>
+        roleOf(o.carries) === 'steering'
+          ? { ...o, minPct: Math.min(-100, o.minPct), maxPct: Math.max(100, o.maxPct) }
+          : o,
+      ),
+    },
+  });
+}
+
+/** The same with full rates. */
+function withFullRates(setup: Setup): Setup {
   return {
     ...setup,
     program: {

@@ -8,7 +8,13 @@ export const rudderHold: Rule = {
   why: 'In every turn the nose must swing; a rudder that holds its heading fights it.',
   check(setup): Found[] {
     const { traits, settings } = setup.unit;
-    const holds = settings.slots.filter((m) => m === 'hold' || m === 'hover');
+    // A lost link and a recovery have modes of their own.
+    const chosen = [
+      ...settings.slots,
+      ...(settings.failsafe ? [settings.failsafe.mode] : []),
+      ...(settings.recovery ? [settings.recovery.mode] : []),
+    ];
+    const holds = chosen.filter((m) => m === 'hold' || m === 'hover');
     const steers = kindOf(setup.airframe).onSurface;
     if (!settings.axes.yaw.holdAllowed || holds.length === 0 || steers) return [];
     if (!traits.axes.includes('yaw')) return [];
