@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../catalogue';
 import { movementOf } from '../chain';
 import { applyPatch } from '../patch';
@@ -152,6 +153,48 @@ describe('diagnose', () => {
     expect(() =>
       diagnose(clean(true), [{ check: 'stick-roll', surface: 'keel', seen: 'up' }]),
     ).toThrow(/no surface "keel"/);
+  });
+});
+
+describe('units that mix', () => {
+  const mixed = ['v-tail', 'inverted-v-tail', 'flying-wing'].flatMap((kind) =>
+    [
+      'menu-receiver',
+      'wizard-receiver',
+      'switch-receiver',
+      'fixed-order-receiver',
+      'autopilot',
+    ].map((unit) => makeSetup(kind as 'v-tail', unit)),
+  );
+  const plain = (setup: Setup) =>
+    setup.program.outputs.filter((o) =>
+      (setup.unit.settings.wingType === 'delta'
+        ? ['aileron', 'elevator']
+        : ['elevator', 'rudder']
+      ).includes(o.carries),
+    );
+  it('with one stick channel reversed: that channel, and no plug', () => {
+    let cases = 0;
+    for (const written of mixed)
+      for (const { channel } of plain(written)) {
+        const real = structuredClone(written);
+        const output = real.program.outputs.find((o) => o.channel === channel)!;
+        output.reversed = !output.reversed;
+        const { changes, proved } = diagnose(written, watchAs(written, real));
+        expect(proved).toBe(true);
+        expect(changes.map((c) => c.atom)).toEqual([`channel-${channel}`]);
+        cases += 1;
+      }
+    expect(cases).toBe(30);
+  });
+  it('set to another wing: found from the sticks alone', () => {
+    const written = makeSetup('v-tail');
+    const real = structuredClone(written);
+    real.unit.settings.wingType = 'delta';
+    const sticks = watchAs(written, real, true).filter((o) => o.check.startsWith('stick'));
+    const { changes, unfinished, proved } = diagnose(written, sticks);
+    expect([proved, unfinished]).toEqual([true, []]);
+    expect(changes.map((c) => c.title)).toEqual(['Set the wing type in the unit to V-tail']);
   });
 });
 

@@ -89,6 +89,7 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
   );
   const { changes, correctedSetup, proved } = cure(setup, learnedSetup, pairs, complete);
   const equals = equalsOf(all);
+  const mixing = equals.length === 1 && facts.some((f) => /^(wing|mix)-/.test(f.id));
   return {
     verdicts: verdictsOf(setup, looked),
     learned: [
@@ -108,7 +109,8 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
     correctedSetup,
     silences: silencesOf(looked),
     tries: triesOf(all),
-    unfinished: AXES.filter(
+    // Who mixes is told by the sticks alone: no correction need be seen first.
+    unfinished: (mixing ? [] : AXES).filter(
       (axis) =>
         !complete.has(axis) &&
         pairs.some((p, i) => p.check.axis === axis && seen[i] !== undefined && seen[i] !== p.sign),
