@@ -1,6 +1,12 @@
 export * from './chain';
 export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
-export { compileCondition, positionWord, positionsOf, switchPosition, switchValue } from './conditions';
+export {
+  compileCondition,
+  positionWord,
+  positionsOf,
+  switchPosition,
+  switchValue,
+} from './conditions';
 export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';

@@ -119,19 +119,21 @@ export const QUESTIONS = {
 
   /** What is still to be done, in the shortest order. */
   way: (setup: Setup, evidence: readonly Evidence[]): WayPart[] =>
-    shortestWay(jobOf({ setup, evidence, findings: findingsOf(setup) })).map(({ session, steps }) => ({
-      session,
-      steps: steps.map(({ step, reasons, proofs }) => ({
-        title: step.title,
-        does: step.does,
-        reasons,
-        // The card has its own paper.
-        open:
-          step.id === 'preflight'
-            ? ['the card']
-            : proofs.filter((p) => p.status !== 'proven').map((p) => p.what),
-      })),
-    })),
+    shortestWay(jobOf({ setup, evidence, findings: findingsOf(setup) })).map(
+      ({ session, steps }) => ({
+        session,
+        steps: steps.map(({ step, reasons, proofs }) => ({
+          title: step.title,
+          does: step.does,
+          reasons,
+          // The card has its own paper.
+          open:
+            step.id === 'preflight'
+              ? ['the card']
+              : proofs.filter((p) => p.status !== 'proven').map((p) => p.what),
+        })),
+      }),
+    ),
 } satisfies Record<string, Question>;
 
 export type QuestionName = keyof typeof QUESTIONS;
