@@ -7,7 +7,7 @@ import { applyPatch } from '../patch';
 import { composeSetup, learnTravel, unsuited } from '../plan';
 import { AIRFRAME_KINDS, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
-import { verify, type Finding } from '../verify';
+import { findingsOf, type Finding } from '../verify';
 import { isReady, jobOf, killedBy, nextStep, shortestWay, stoppedAt, STEPS } from './index';
 
 vi.setConfig({ testTimeout: 120_000 });
@@ -120,7 +120,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
     '$unit in a $kind: ready; and stopped at the right step by any one fault',
     (pair) => {
       const setup = make(pair);
-      const findings = verify(setup);
+      const findings = findingsOf(setup);
       expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
       expect(work(setup, findings)).toEqual({ at: 'the end', ready: true });
       const stops = (at: string) => ({ at, ready: false });
@@ -143,7 +143,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
         /^(elevator|elevon|vtail|steering)/.test(o.carries),
       )!;
       rear.reversed = !rear.reversed;
-      expect(work(spoiled, verify(spoiled))).toEqual(stops('program'));
+      expect(work(spoiled, findingsOf(spoiled))).toEqual(stops('program'));
     },
   );
 });
@@ -170,7 +170,7 @@ describe('a fault of the Setup stops the step it belongs to', () => {
   ])('%s: %s', (_, step, spoil) => {
     const setup = makeSetup();
     spoil(setup);
-    const job = jobOf({ setup, evidence: [], findings: verify(setup) });
+    const job = jobOf({ setup, evidence: [], findings: findingsOf(setup) });
     expect(job.filter((j) => j.status === 'stop').map((j) => j.step.id)).toContain(step);
   });
 });

@@ -6,7 +6,7 @@ import { applyPatch } from '../patch';
 import { failsafeSchools, panicWays, usualWishes, writeWishes } from '../plan';
 import { FAILSAFE_SCHOOLS, PANIC_WAYS, parseSetup, type ProgramWishes, type Setup } from '../setup';
 import { createBench, type Snapshot } from '../standin';
-import { prove, verify, type Finding } from './index';
+import { findingsOf, prove, verify, type Finding } from './index';
 
 const fault = (rule: string, words: string): { setup: Setup; found: Finding } => {
   const [, , start, spoil] = ORDER_FAULTS.find(([r, w]) => r === rule && w === words)!;
@@ -138,7 +138,7 @@ describe('programs written from wishes', () => {
   it.each(CLEAN)('$name: valid, no stop, proved to the end', ({ make }) => {
     const setup = make();
     expect(parseSetup(setup)).toMatchObject({ ok: true });
-    const stops = verify(setup).filter((f) => f.severity === 'stop');
+    const stops = findingsOf(setup).filter((f) => f.severity === 'stop');
     expect(stops.map((f) => `${f.rule} ${f.says}`)).toEqual([]);
     const proof = prove(setup);
     expect(proof.complete).toBe(true);

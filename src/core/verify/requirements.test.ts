@@ -154,7 +154,7 @@ describe('seeded faults of many kinds', () => {
 });
 
 describe('clean Setups from the planner, parts and wishes by dice', () => {
-  const made = Array.from({ length: FULL ? 1200 : 420 }, (_, i) =>
+  const made = Array.from({ length: FULL ? 1200 : 320 }, (_, i) =>
     cleanSetup(i + 1 + (FULL ? 0 : SEED * 10_000)),
   ).flatMap((c) => (c ? [c] : []));
   it('are two hundred or more', () => expect(made.length).toBeGreaterThanOrEqual(200));
@@ -172,7 +172,7 @@ describe('clean Setups from the planner, parts and wishes by dice', () => {
 });
 
 describe('one thing changed by dice', () => {
-  const edits = Array.from({ length: FULL ? 6000 : 260 }, (_, i) => {
+  const edits = Array.from({ length: FULL ? 6000 : 120 }, (_, i) => {
     const seed = i + (FULL ? 0 : SEED * 20_000);
     const clean = cleanSetup((seed % 900) + 1);
     const random = randomOf(seed * 31 + 5);
@@ -211,8 +211,8 @@ describe('one thing changed by dice', () => {
 });
 
 describe('hands that move anywhere', () => {
-  const programs = FULL ? 2000 : 60;
-  const moves = FULL ? 10_000 : 600;
+  const programs = FULL ? 2000 : 40;
+  const moves = FULL ? 10_000 : 400;
   it.each([false, true])('find no moment the table does not hold (rich: %s)', (rich) => {
     let moments = 0;
     for (let i = 0; i < programs / 2; i++) {

@@ -5,7 +5,7 @@ import { applyPatch } from '../patch';
 import { composeSetup, unsuited } from '../plan';
 import { AIRFRAME_KINDS, parseSetup, type AirframeKind, type Setup } from '../setup';
 import { createBench } from '../standin';
-import { RULES, verify } from './index';
+import { findingsOf, RULES, verify } from './index';
 
 function make(
   kind: AirframeKind = 'conventional',
@@ -382,7 +382,7 @@ const FAULTS: Fault[] = [
 describe('seeded faults', () => {
   it.each(FAULTS)('%s catches: %s', (rule, _, start, spoil) => {
     // What is found must come from the fault, not have been there before.
-    expect(verify(start()).filter((f) => f.rule === rule)).toEqual([]);
+    expect(findingsOf(start()).filter((f) => f.rule === rule)).toEqual([]);
     const setup = structuredClone(start());
     spoil(setup);
     expect(parseSetup(setup)).toMatchObject({ ok: true });
@@ -392,7 +392,7 @@ describe('seeded faults', () => {
     for (const remedy of found[0]!.remedies) {
       const mended = applyPatch(setup, remedy.patch);
       expect(parseSetup(mended)).toMatchObject({ ok: true });
-      expect(verify(mended).filter((f) => f.rule === rule && f.says === found[0]!.says)).toEqual(
+      expect(findingsOf(mended).filter((f) => f.rule === rule && f.says === found[0]!.says)).toEqual(
         [],
       );
     }
@@ -432,7 +432,7 @@ const CLEAN = Object.entries(UNITS).flatMap(([unit]) =>
 describe('clean Setups raise no stop', () => {
   it('are at least thirty', () => expect(CLEAN.length).toBeGreaterThanOrEqual(30));
   it.each(CLEAN)('$unit, $kind', ({ unit, kind, transmitter }) => {
-    const stops = verify(make(kind, unit, transmitter)).filter((f) => f.severity === 'stop');
+    const stops = findingsOf(make(kind, unit, transmitter)).filter((f) => f.severity === 'stop');
     expect(stops.map((f) => `${f.rule} ${f.says}`)).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
 'use client';
 
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
@@ -38,8 +38,8 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const [failed, setFailed] = useState<{ of: Setup; words: string }>();
   const [tries, setTries] = useState(0);
   /** One worker for all edits: what it knows of parts that did not change it need not work out again. */
-  const kept = useRef<Worker>(undefined);
-  useEffect(() => () => kept.current?.terminate(), []);
+  const kept = useRef<{ worker: Worker; prover: Remote<Prover> }>(undefined);
+  useEffect(() => () => kept.current?.worker.terminate(), []);
   useEffect(() => {
     let gone = false;
     let running = true;
@@ -48,11 +48,16 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       if (!gone) setFailed({ of: setup, words });
     };
     let worker: Worker;
+    let prover: Remote<Prover>;
     try {
-      worker = kept.current ??= new Worker(
-        new URL('../../workers/proof.worker.ts', import.meta.url),
-        { type: 'module' },
-      );
+      if (!kept.current) {
+        const own = new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), {
+          type: 'module',
+        });
+        // Kept together: a proxy that is thrown away tells its worker to listen no more.
+        kept.current = { worker: own, prover: wrap<Prover>(own) };
+      }
+      ({ worker, prover } = kept.current);
     } catch (error) {
       const words = (error as Error).message;
       // Told after the effect, like every other outcome.
@@ -66,7 +71,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       worker.removeEventListener('error', broke);
       if (!letGo) return;
       worker.terminate();
-      if (kept.current === worker) kept.current = undefined;
+      if (kept.current?.worker === worker) kept.current = undefined;
     };
     const broke = (event: ErrorEvent) => {
       end(true);
@@ -83,7 +88,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       heardAt = performance.now();
       if (!gone) setVisited({ of: setup, states });
     });
-    wrap<Prover>(worker)
+    prover
       .judge(setup, onProgress)
       .then((verdict) => {
         if (running) end(false);
