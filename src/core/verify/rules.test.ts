@@ -392,9 +392,9 @@ describe('seeded faults', () => {
     for (const remedy of found[0]!.remedies) {
       const mended = applyPatch(setup, remedy.patch);
       expect(parseSetup(mended)).toMatchObject({ ok: true });
-      expect(findingsOf(mended).filter((f) => f.rule === rule && f.says === found[0]!.says)).toEqual(
-        [],
-      );
+      expect(
+        findingsOf(mended).filter((f) => f.rule === rule && f.says === found[0]!.says),
+      ).toEqual([]);
     }
   });
   it('show themselves: the witness, put on the chain, has the fault in it', () => {
