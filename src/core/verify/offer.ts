@@ -2,10 +2,13 @@ import { applyPatch } from '../patch';
 import { parseSetup, type Setup } from '../setup';
 import type { Finding, Remedy } from './finding';
 import { judged } from './judge';
+import { proofOf } from './proof';
 import type { Rule } from './rule';
 
 /** Tried at most for one Setup: beyond that a list of repairs helps nobody. */
 const MOST_TRIED = 24;
+/** Where a table is too large every try takes as long as the proof. */
+const MOST_TRIED_LARGE = 4;
 
 /**
  * The one door for repairs: each is applied and everything proved again. It is offered only when the
@@ -18,11 +21,12 @@ export function offered(
   onTry: () => void = () => undefined,
 ): Finding[] {
   let tried = 0;
+  const most = proofOf(setup).complete ? MOST_TRIED : MOST_TRIED_LARGE;
   const before = keysOf(findings);
   return findings.map((finding) => {
     if (finding.remedies.length === 0) return finding;
     const remedies = finding.remedies.filter((remedy) => {
-      if (tried >= MOST_TRIED) return false;
+      if (tried >= most) return false;
       tried += 1;
       onTry();
       return passes(setup, finding, remedy, before, rules);

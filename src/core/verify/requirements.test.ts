@@ -172,7 +172,7 @@ describe('clean Setups from the planner, parts and wishes by dice', () => {
 });
 
 describe('one thing changed by dice', () => {
-  const edits = Array.from({ length: FULL ? 6000 : 120 }, (_, i) => {
+  const edits = Array.from({ length: FULL ? 6000 : 80 }, (_, i) => {
     const seed = i + (FULL ? 0 : SEED * 20_000);
     const clean = cleanSetup((seed % 900) + 1);
     const random = randomOf(seed * 31 + 5);
@@ -211,7 +211,7 @@ describe('one thing changed by dice', () => {
 });
 
 describe('hands that move anywhere', () => {
-  const programs = FULL ? 2000 : 40;
+  const programs = FULL ? 2000 : 24;
   const moves = FULL ? 10_000 : 400;
   it.each([false, true])('find no moment the table does not hold (rich: %s)', (rich) => {
     let moments = 0;
