@@ -5,6 +5,8 @@ import type { Asked, OrderCell } from '../asked';
 import { ordersAndSurfaces } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
 
+type State = ReturnType<Asked['stand']['state']>;
+
 /** How fast a hand turns the model, degrees a second; how far it is tipped. */
 const TURN_DEG_S = 120;
 const TIP_DEG = { roll: 75, pitch: 60 } as const;
@@ -23,7 +25,7 @@ const WORDS: Record<Axis, string> = {
 };
 
 /** Of each way the unit can steady, the cell with most gain, at its best corner. */
-export function bestOfEach(asked: Asked): OrderCell[] {
+function bestOfEach(asked: Asked): OrderCell[] {
   const { controls } = asked.orders.cone;
   // Sticks let go, if the gain can be had that way: held out they leave mixed surfaces no room.
   const merit = (c: OrderCell) =>
@@ -46,12 +48,9 @@ const isStick = (setup: Setup, at: number) => setup.transmitter.controls[at]!.ki
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
 
 /** The hands of a cell with the most gain its box allows. */
-export function mostGain(
-  asked: Asked,
-  c: OrderCell,
-): { controls: Float64Array; memory: ReturnType<Asked['stand']['state']>['memory'] } {
+function mostGain(asked: Asked, c: OrderCell): State {
   const { orders, stand } = asked;
-  let best: ReturnType<typeof stand.state> | undefined;
+  let best: State | undefined;
   let most = -1;
   for (const end of [0, 1, 0.5]) {
     const state = asked
@@ -117,7 +116,7 @@ export const corrections: Requirement = {
           }
           continue;
         }
-        const turned = deflections(asked, controls, memory, c.mode, axis);
+        const turned = deflections(asked, { controls, memory }, c.mode, axis);
         const main = Math.max(
           0,
           ...airframe.surfaces.map((s, k) =>
@@ -129,10 +128,10 @@ export const corrections: Requirement = {
           const deg = turned.deg[k]!;
           const key = `${axis} ${surface.id}`;
           if (told.has(key)) return;
-          const say = (says: string, how: string, severity: 'stop' | 'caution' = 'stop') => {
+          const say = (says: string, how: string) => {
             told.add(key);
             looking.fail({
-              severity,
+              severity: 'stop',
               says,
               where: pointer('airframe', 'surfaces', k),
               witness: witness(WORDS[axis]),
@@ -194,8 +193,7 @@ export const corrections: Requirement = {
 /** How far everything moves when the model is turned about an axis, and in modes that level when it is kept tipped. */
 function deflections(
   asked: Asked,
-  controls: Float64Array,
-  memory: ReturnType<Asked['stand']['state']>['memory'],
+  { controls, memory }: State,
   mode: Mode,
   axis: Axis,
 ): { deg: Float64Array; motorPct: number } {
@@ -218,14 +216,13 @@ function deflections(
   const quick = turn({ [RATE[axis]]: TURN_DEG_S });
   if (!LEVELS.has(mode) || axis === 'yaw') return quick;
   const tipped = turn(axis === 'roll' ? { rollDeg: TIP_DEG.roll } : { pitchDeg: TIP_DEG.pitch });
-  // Damping and levelling must agree: of two answers the one that opposes less counts.
-  const deg = quick.deg.map((d, i) =>
-    Math.abs(tipped.deg[i]!) < SEEN_DEG
-      ? mode === 'trainer'
-        ? d
-        : tipped.deg[i]!
-      : tipped.deg[i]!,
-  );
+  const deg = tipped.deg.map((tip, i) => {
+    const damp = quick.deg[i]!;
+    // A trainer may have nothing to say about a tip; levelling that gives no answer gives none.
+    if (Math.abs(tip) < SEEN_DEG) return mode === 'trainer' ? damp : tip;
+    // Damping that works against levelling is the one that must be heard of.
+    return damp * tip < 0 && Math.abs(damp) >= SEEN_DEG ? -tip : tip;
+  });
   return { deg, motorPct: Math.max(quick.motorPct, tipped.motorPct) };
 }
 

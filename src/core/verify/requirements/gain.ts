@@ -1,6 +1,6 @@
-import { combinations } from '../../plan';
-import { isOrder, pointer, type Control, type Mode, type Setup } from '../../setup';
 import { switchValue } from '../../chain';
+import { combinations } from '../../plan';
+import { AXES, isOrder, pointer, type Control, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { coneOf, isContinuous, type Cell } from '../explore';
 import { orderChannels } from './influence';
@@ -9,6 +9,8 @@ import { Looking, ORDERS, type Requirement } from './requirement';
 const NONE_PCT = 0.5;
 /** More of the turn than this without effect is a mistake, not a margin. */
 const DEAD_SHARE = 0.35;
+/** Percent of gain for a percent of the way: less than this is nothing. */
+const DEAD_SLOPE = 0.01;
 /** How far a value may be from what was wished; scales and ends cost some. */
 const OFF_PCT = 12;
 const STEPS = 20;
@@ -22,7 +24,7 @@ function gainChannels(setup: Setup): number[] {
 }
 
 /** Knobs and sliders, by position, that reach the gain by whatever way. */
-export function gainKnobs(setup: Setup): number[] {
+function gainKnobs(setup: Setup): number[] {
   return coneOf(setup, gainChannels(setup)).controls.filter((at) => {
     const { kind } = setup.transmitter.controls[at]!;
     return kind === 'knob' || kind === 'slider';
@@ -34,6 +36,8 @@ interface Turn {
   at: number;
   control: Control;
   cell: Cell;
+  /** Where it stands, rising: evenly spread, and on both sides of every place something changes. */
+  places: readonly number[];
   gains: number[];
   modes: Mode[];
 }
@@ -43,6 +47,9 @@ function turnsOf(asked: Asked, at: number): Turn[] {
   const { orders, setup, stand } = asked;
   const k = orders.cone.controls.indexOf(at);
   if (k < 0) return [];
+  const spread = Array.from({ length: STEPS + 1 }, (_, i) => -100 + (200 * i) / STEPS);
+  const corners = asked.orderCells.flatMap(({ cell: { box } }) => [box.lo[k]!, box.hi[k]!]);
+  const places = [...new Set([...spread, ...corners])].toSorted((a, b) => a - b);
   const seen = new Set<string>();
   return asked.orderCells.flatMap((c): Turn[] => {
     if (c.panicking || c.launching) return [];
@@ -53,16 +60,13 @@ function turnsOf(asked: Asked, at: number): Turn[] {
     const { controls, memory } = asked.into(orders, c.cell).state();
     const gains: number[] = [];
     const modes: Mode[] = [];
-    const axes = setup.unit.traits.axes.map((a) => ['roll', 'pitch', 'yaw'].indexOf(a));
-    for (let step = 0; step <= STEPS; step++) {
-      const frame = stand
-        .put(controls, memory)
-        .move(at, -100 + (200 * step) / STEPS)
-        .step();
+    const axes = setup.unit.traits.axes.map((a) => AXES.indexOf(a));
+    for (const place of places) {
+      const frame = stand.put(controls, memory).move(at, place).step();
       gains.push(Math.max(...axes.map((i) => frame.gainPct[i]!)));
       modes.push(frame.mode);
     }
-    return [{ at, control: setup.transmitter.controls[at]!, cell: c.cell, gains, modes }];
+    return [{ at, control: setup.transmitter.controls[at]!, cell: c.cell, places, gains, modes }];
   });
 }
 
@@ -79,7 +83,6 @@ export const gainAsWished: Requirement = {
     const looking = new Looking();
     if (!looking.needs(ORDERS, orders)) return looking;
     const wish = setup.intents.program?.gain;
-    const bySets = wish?.by === 'sets';
     const bySign =
       setup.unit.traits.modeSelect.by === 'gain-sign' ||
       setup.unit.traits.gainLaw === 'sign-selects-set';
@@ -87,7 +90,7 @@ export const gainAsWished: Requirement = {
       const told = new Set<string>();
       for (const turn of turnsOf(asked, at)) {
         looking.states += 1;
-        const { control, gains, modes } = turn;
+        const { control, places, gains, modes } = turn;
         const most = Math.max(...gains);
         const least = Math.min(...gains);
         const where = '/program/lines';
@@ -110,7 +113,8 @@ export const gainAsWished: Requirement = {
           const crosses = off > 0 && on.includes(true) && on.indexOf(true, off) > off;
           const several = new Set(modes.filter((_, i) => on[i])).size > 1;
           const v = gains.indexOf(least);
-          const bent = gains[0]! > least + 5 && gains.at(-1)! > least + 5 && v > 0 && v < STEPS;
+          const bent =
+            gains[0]! > least + 5 && gains.at(-1)! > least + 5 && v > 0 && v < gains.length - 1;
           if (several || crosses || bent) {
             fail(
               'crosses',
@@ -122,7 +126,7 @@ export const gainAsWished: Requirement = {
         }
         if (most - least < 1) continue;
         const twoEnds = Math.min(gains[0]!, gains.at(-1)!) > least + (most - least) * 0.6;
-        const dead = gains.slice(1).filter((g, i) => Math.abs(g - gains[i]!) < 0.1).length / STEPS;
+        const dead = deadShare(places, gains);
         const falls = gains.slice(1).some((g, i) => g < gains[i]! - 0.5);
         const rises = gains.slice(1).some((g, i) => g > gains[i]! + 0.5);
         const [first, last] = [gains[0]!, gains.at(-1)!];
@@ -183,10 +187,16 @@ export const gainAsWished: Requirement = {
         });
       });
     }
-    void bySets;
     return looking;
   },
 };
+
+/** Share of the way of a knob on which hardly anything changes. */
+const deadShare = (places: readonly number[], gains: readonly number[]): number =>
+  places.slice(1).reduce((sum, place, i) => {
+    const width = place - places[i]!;
+    return Math.abs(gains[i + 1]! - gains[i]!) < DEAD_SLOPE * width ? sum + width : sum;
+  }, 0) / 200;
 
 /** Whether a control of a cell stands at a value, or at one nothing tells from it. */
 function standsAt(asked: Asked, c: OrderCell, at: number, value: number): boolean {

@@ -1,7 +1,6 @@
-import { STILL_DEG, stickOf } from '../../chain';
+import { compileCondition, STILL_DEG, stickOf } from '../../chain';
 import { authority } from '../../directions';
 import { pointer } from '../../setup';
-import { actingLogic } from '../explore';
 import { everyChannel } from './influence';
 import { Looking, type Requirement } from './requirement';
 
@@ -15,7 +14,7 @@ export const launchLifts: Requirement = {
     setup.program.lines.some((l) => l.purpose === 'launch'),
   looksAt: everyChannel,
   check(asked) {
-    const { setup, stand } = asked;
+    const { setup, stand, chain } = asked;
     const looking = new Looking();
     const lines = setup.program.lines.flatMap((l, i) => (l.purpose === 'launch' ? [i] : []));
     const first = setup.program.lines[lines[0] ?? -1];
@@ -31,25 +30,25 @@ export const launchLifts: Requirement = {
         about: { how: 'missing' },
       });
     if (!first) return missing();
-    const logic = actingLogic(setup, 'launch')[0];
-    if (logic === undefined || first.when?.kind !== 'logic') return looking;
+    // Whatever it hangs on: a latch, a switch, or nothing at all.
+    const on = first.when ? compileCondition(first.when, chain.layout, setup) : () => true;
+    const isOn = () => on(stand.stimulus, stand.frame);
     const channels = [...new Set(lines.map((i) => setup.program.lines[i]!.channel))];
     const table = asked.table(channels);
     if (!looking.needs('Launch help', table)) return looking;
     looking.states = table.cells.length;
     // Sticks let go: the cell that holds their middle.
-    const on = table.cells.find(
+    const helping = table.cells.find(
       (cell) =>
-        cell.truth[logic] === 1 &&
         table.cone.controls.every(
           (at, i) =>
             setup.transmitter.controls[at]!.kind !== 'stick' ||
             (cell.box.lo[i]! <= 0 && cell.box.hi[i]! >= 0),
-        ),
+        ) && (asked.into(table, cell).step(), isOn()),
     );
-    if (!on) return missing();
+    if (!helping) return missing();
     const { controls, memory } = asked
-      .into(table, on, (at, lo, hi) =>
+      .into(table, helping, (at, lo, hi) =>
         Math.min(hi, Math.max(lo, setup.transmitter.controls[at]!.rest)),
       )
       .state();
@@ -69,7 +68,7 @@ export const launchLifts: Requirement = {
           severity: 'stop',
           says: `With launch help on the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
           where: `${where}/weightPct`,
-          witness: asked.witness(table, on, 'launch help on, sticks let go'),
+          witness: asked.witness(table, helping, 'launch help on, sticks let go'),
           about: { surface: surface.id, axis: 'pitch', how: moved > STILL_DEG ? 'down' : 'still' },
         });
       });
@@ -80,14 +79,14 @@ export const launchLifts: Requirement = {
       const ends = [-100, 100].every((value) => {
         stand.put(controls, memory).move(at, value).step();
         stand.step({ dtS: 1 });
-        return stand.frame.logic[logic] === 0;
+        return !isOn();
       });
       if (ends) continue;
       looking.fail({
         severity: 'stop',
         says: `Launch help stays on with the ${hand} stick moved: nothing ends it in the hand that flies.`,
         where,
-        witness: asked.witness(table, on, `launch help on, then the ${hand} stick moved`, {
+        witness: asked.witness(table, helping, `launch help on, then the ${hand} stick moved`, {
           then: [{ control: at, value: 100 }],
         }),
         about: { control: setup.transmitter.controls[at]!.id, how: 'stays' },

@@ -1,4 +1,4 @@
-import { MODE_WORDS, type Memory } from '../../chain';
+import { hornDeg, MODE_WORDS, type Memory } from '../../chain';
 import { authority, isStabilized } from '../../directions';
 import { kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
@@ -60,11 +60,11 @@ function rights(asked: Asked, state: State): boolean {
   return true;
 }
 
-/** About what a surface does at full travel: servo degrees through the ratio of its arms. */
+/** What a surface does at full travel of its servo. */
 function throwOf(setup: Setup, surface: number): number {
   const { servo, linkage } = setup.airframe.surfaces[surface]!;
   const own = setup.airframe.servos.find((s) => s.id === servo)!;
-  return (own.degAt500Us * linkage.armMm) / linkage.hornMm;
+  return Math.abs(hornDeg(linkage, Math.min(own.degAt500Us, own.limitDeg)));
 }
 
 /** When something in memory may change next, in seconds from now. */
@@ -291,23 +291,31 @@ export function panicOf(asked: Asked, c: OrderCell, corner?: Corner): PanicAnswe
   const own = answers.get(asked) ?? {
     known: new Interner(),
     list: [],
-    key: new Float64Array(1 + 2 * watch.length + 2 * cone.logic.length),
+    key: new Float64Array(1 + 4 * watch.length + 2 * cone.logic.length),
   };
   answers.set(asked, own);
   const { at, value } = asked.panic!;
   const { stand } = asked;
-  // What can matter: the mode and pulses before and after the press, and what is remembered then.
+  // What can matter: pulses before the press, at once, and when all has run its course, with it and
+  // without; and what is remembered at the press.
   const { key } = own;
   let n = 0;
+  const pulses = () => {
+    for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
+  };
   key[n++] = MODES.indexOf(c.mode);
   asked.into(asked.orders, c.cell, corner).step();
-  for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
-  stand.move(at, value).step();
-  for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
+  pulses();
+  stand.step({ dtS: LONG_S });
+  pulses();
+  asked.into(asked.orders, c.cell, corner).move(at, value).step();
+  pulses();
   for (const i of cone.logic) {
     key[n++] = stand.memory.logic[2 * i]!;
     key[n++] = stand.memory.logic[2 * i + 1]!;
   }
+  stand.step({ dtS: LONG_S });
+  pulses();
   const index = own.known.index(key);
   return (own.list[index] ??= pressFrom(asked, asked.into(asked.orders, c.cell, corner).state()));
 }

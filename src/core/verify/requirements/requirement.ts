@@ -31,8 +31,13 @@ export class Looking implements Outcome {
   needs(what: string, { tooLarge }: Pick<Table, 'tooLarge'>): boolean {
     if (!tooLarge) return true;
     const by = [...tooLarge.controls, ...tooLarge.entries].slice(0, 5).join(', ');
-    this.leftOut.push(`${what}: too many states, by ${by}`);
+    this.leave(`${what}: too many states, by ${by}`);
     return false;
+  }
+
+  /** Says once what was not looked at. */
+  leave(words: string): void {
+    if (!this.leftOut.includes(words)) this.leftOut.push(words);
   }
 
   fail(failure: Failure): this {

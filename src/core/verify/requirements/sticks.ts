@@ -12,7 +12,7 @@ import { allReads, AXES, pointer, readsOfLine, type Axis, type Setup } from '../
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
 import { channelsOfSurfaces, everyChannel, isDevice, ordersAndSurfaces } from './influence';
-import { Looking, type Requirement } from './requirement';
+import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
 const USEFUL_DEG = 2;
@@ -25,7 +25,7 @@ interface Hand {
 }
 
 /** The sticks that turn the model, each with its axis. */
-export function steeringSticks(setup: Setup): Hand[] {
+function steeringSticks(setup: Setup): Hand[] {
   const axes = AXES.filter((axis) =>
     setup.airframe.surfaces.some((s) => authority(setup.airframe, s)[axis]),
   );
@@ -48,27 +48,26 @@ function mixedOnPurpose(setup: Setup, channels: readonly number[], stick: number
 }
 
 /**
- * What a surface does in a state with one stick at its low end, its middle and its high end;
- * undefined where launch help, which ends with a stick, holds a surface in one of them.
+ * Where a surface stands in a state for each of some places of one stick; undefined where launch help,
+ * which ends with a stick, holds a surface in one of them.
  */
 function swept(
   asked: Asked,
-  table: Table,
-  cell: Cell,
-  corner: Corner,
+  [table, cell, corner]: readonly [Table, Cell, Corner],
   stick: number,
   surface: number,
-) {
+  places: readonly number[],
+): number[] | undefined {
   const { controls, memory } = asked.into(table, cell, corner).state();
   let launching = false;
-  const at = (value: number) => {
+  const degrees = places.map((value) => {
     const frame = asked.stand.put(controls, memory).move(stick, value).step();
     launching ||= asked.launchLogic.some((i) => frame.logic[i] === 1);
     return frame.surfaceDeg[surface]!;
-  };
-  const ends = { low: at(-100), middle: at(0), high: at(100) };
-  return launching ? undefined : ends;
+  });
+  return launching ? undefined : degrees;
 }
+const ENDS = [-100, 0, 100] as const;
 
 const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);
 
@@ -99,9 +98,9 @@ export const sticksRight: Requirement = {
           if (failed) break;
           for (const corner of cornersOf(setup, cell, table.cone.controls, at)) {
             looking.states += 1;
-            const ends = swept(asked, table, cell, corner, at, s);
+            const ends = swept(asked, [table, cell, corner], at, s, ENDS);
             if (!ends) continue;
-            const { low, middle, high } = ends;
+            const [low, middle, high] = ends as [number, number, number];
             // A wheel that is only steered one way would be no wheel: both ends are looked at.
             const right = wanted * (high - middle);
             const left = wanted * (middle - low);
@@ -142,15 +141,11 @@ export const sticksRight: Requirement = {
           const i = table.cone.controls.indexOf(at);
           if (i < 0 || !(cell.box.hi[i]! > cell.box.lo[i]!)) continue;
           for (const corner of cornersOf(setup, cell, table.cone.controls, at)) {
-            const { controls, memory } = asked.into(table, cell, corner).state();
-            let launching = false;
-            const put = (value: number) => {
-              const frame = asked.stand.put(controls, memory).move(at, value).step();
-              launching ||= asked.launchLogic.some((n) => frame.logic[n] === 1);
-              return frame.surfaceDeg[s]!;
-            };
-            const turned = wanted * (put(cell.box.hi[i]!) - put(cell.box.lo[i]!));
-            if (launching || turned > -STRAY_DEG) continue;
+            const way = swept(asked, [table, cell, corner], at, s, [
+              cell.box.lo[i]!,
+              cell.box.hi[i]!,
+            ]);
+            if (!way || wanted * (way[1]! - way[0]!) > -STRAY_DEG) continue;
             failed = true;
             looking.fail({
               severity: 'stop',
@@ -180,27 +175,27 @@ export const sticksAlone: Requirement = {
     const { setup } = asked;
     const looking = new Looking();
     const reached = channelsOfSurfaces(setup);
-    const sticks = [
+    const throttle = stickOf(setup.transmitter, 'throttle');
+    const sticks: readonly { axis?: Axis; at: number }[] = [
       ...steeringSticks(setup),
-      ...(stickOf(setup.transmitter, 'throttle') >= 0
-        ? [{ axis: undefined, at: stickOf(setup.transmitter, 'throttle') }]
-        : []),
+      ...(throttle < 0 ? [] : [{ at: throttle }]),
     ];
     setup.airframe.surfaces.forEach((surface, s) => {
       const own = authority(setup.airframe, surface);
       const table = asked.table(reached[s]!);
       if (!looking.needs(surface.label, table)) return;
       for (const { axis, at } of sticks) {
-        if ((axis && own[axis]) || !table.cone.controls.includes(at)) continue;
-        if (sticks.some((o) => o !== undefined && o.at === at && o.axis && own[o.axis])) continue;
+        if (!table.cone.controls.includes(at)) continue;
+        // One stick may work two axes: it has business with the surfaces of both.
+        if (sticks.some((o) => o.at === at && o.axis && own[o.axis])) continue;
         if (mixedOnPurpose(setup, reached[s]!, at)) continue;
         const stick = setup.transmitter.controls[at]!;
         search: for (const cell of table.cells)
           for (const corner of cornersOf(setup, cell, table.cone.controls, at)) {
             looking.states += 1;
-            const ends = swept(asked, table, cell, corner, at, s);
+            const ends = swept(asked, [table, cell, corner], at, s, ENDS);
             if (!ends) continue;
-            const { low, middle, high } = ends;
+            const [low, middle, high] = ends as [number, number, number];
             const stray = Math.max(Math.abs(high - middle), Math.abs(low - middle));
             if (!(stray > STRAY_DEG)) continue;
             const value = Math.abs(high - middle) > Math.abs(low - middle) ? 100 : -100;
@@ -311,6 +306,7 @@ export const linkagesFree: Requirement = {
           high = Math.max(high, deg);
         }
       // A correction with the stick out goes on top, as far as gain and port allow.
+      looking.needs(ORDERS, asked.orders);
       const most = asked.orderCells.reduce<(typeof asked.orderCells)[number] | undefined>(
         (a, b) => (a && Math.max(...a.gainHi) >= Math.max(...b.gainHi) ? a : b),
         undefined,

@@ -9,7 +9,7 @@ const modeSaid = (say: string) => {
   return MODES.find((m) => words === m || words.startsWith(`${m},`) || words.startsWith(`${m} `));
 };
 
-/** Call-outs that name a mode and look at switches alone. */
+/** Call-outs that name a mode. */
 const spoken = (setup: Setup) =>
   setup.program.callouts.flatMap((callout, at) => {
     const mode = modeSaid(callout.say);
