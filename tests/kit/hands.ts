@@ -1,6 +1,6 @@
 import { compileChain } from '@/core/chain';
 import type { Setup } from '@/core/setup';
-import { cellsHolding, coneOf, tableOf, watchOf } from '@/core/verify/explore';
+import { coneOf, holderOf, tableOf, watchOf } from '@/core/verify/explore';
 import { anywhere, randomOf } from './random-program';
 
 /** What hands that move anywhere found that the table does not say. */
@@ -32,6 +32,7 @@ export function walkAnywhere(setup: Setup, seed: number, moves: number, limit?: 
     refuted: undefined,
   };
   if (table.tooLarge) return walked;
+  const holder = holderOf(table);
   const memory = chain.newMemory();
   const frame = chain.newFrame();
   const stimulus = chain.restStimulus();
@@ -47,7 +48,7 @@ export function walkAnywhere(setup: Setup, seed: number, moves: number, limit?: 
       random() < 0.4 ? 0 : [0.02, 0.05, 0.1, 0.2, 0.31, 0.7, 1.3][Math.floor(random() * 7)]!;
     chain.step(stimulus, memory, frame);
     walked.moments += 1;
-    const held = cellsHolding(table, stimulus.controls, frame.logic).some((cell) =>
+    const held = holder(stimulus.controls, frame.logic).some((cell) =>
       watch.every(({ at }, i) => {
         const us = frame.sentUs[at]!;
         return us >= cell.us[2 * i]! - 0.01 && us <= cell.us[2 * i + 1]! + 0.01;

@@ -675,6 +675,24 @@ const GAIN: Mutation[] = (
     ],
     ['ends cut short', (s) => Object.assign(outputOf(s, 'gain'), { maxPct: 0 }), 'caution'],
     [
+      'a narrow spike of a curve',
+      (s) => {
+        s.program.curves.push({
+          id: 'n',
+          label: 'N',
+          points: [
+            { inPct: -100, outPct: -100 },
+            { inPct: 41, outPct: 41 },
+            { inPct: 44, outPct: -100 },
+            { inPct: 47, outPct: 47 },
+            { inPct: 100, outPct: 100 },
+          ],
+        });
+        gainLine(s).curve = 'n';
+      },
+      'caution',
+    ],
+    [
       'folded by a second line',
       (s) =>
         line(s, 'gain', {
@@ -855,6 +873,7 @@ const LAUNCH: Mutation[] = (
         for (const l of s.program.logic) if (l.op === 'near') l.withinPct = 100;
       },
     ],
+    ['on a plain switch', (s) => launch(s).forEach((l) => (l.when = at('sh', 1)))],
     ['on the wrong channel', (s) => launch(s).forEach((l) => (l.channel = channelOf(s, 'rudder')))],
     [
       'rod on the other side',

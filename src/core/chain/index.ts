@@ -22,6 +22,7 @@ export {
   fadeOf,
   gainOf,
   knowsLinkLost,
+  orderEdgesUs,
   mixedFunction,
   axisWeights,
   pitchWithThrottleDeg,

@@ -62,10 +62,8 @@ export class Asked {
   }
 
   /** The table of some channels (1-based). */
-  table(channels: readonly number[], options: TableOptions = {}, cut = false): Table {
-    const watch = cut
-      ? watchOf(this.setup)
-      : channels.map((channel) => ({ at: channel - 1, cutsUs: [] }));
+  table(channels: readonly number[], options: Pick<TableOptions, 'within'> = {}): Table {
+    const watch = channels.map((channel) => ({ at: channel - 1, cutsUs: [] }));
     return keptTable(this.setup, coneOf(this.setup, channels), watch, {
       ...this.options,
       ...options,
@@ -74,11 +72,7 @@ export class Asked {
 
   /** The table of everything that tells the unit what to do. */
   get orders(): Table {
-    this.ordersTable ??= this.table(
-      watchOf(this.setup).map((w) => w.at + 1),
-      {},
-      true,
-    );
+    this.ordersTable ??= this.ordersWith([]);
     return this.ordersTable;
   }
 

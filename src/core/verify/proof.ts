@@ -1,7 +1,13 @@
 import { type Mode, type Setup } from '../setup';
 import { Asked, type OrderCell } from './asked';
 import type { Failure, Outcome, Witness } from './finding';
-import { isContinuous, remembers, type PanicControl, type TableOptions } from './explore';
+import {
+  isContinuous,
+  listening,
+  remembers,
+  type PanicControl,
+  type TableOptions,
+} from './explore';
 import { outcomeOf } from './remembered';
 import {
   lostOf,
@@ -56,7 +62,7 @@ export interface Proof {
   masterOff: { control: string; value: number }[];
 }
 
-/** Rows made for reading; a table of more is summed up. */
+/** Rows made for reading; of a larger table the first. */
 const MOST_ROWS = 20_000;
 
 /** How far to look, and who is told. */
@@ -64,23 +70,13 @@ export type ProofOptions = Pick<TableOptions, 'onProgress' | 'limit'>;
 
 /** Holds every requirement against a Setup. */
 export function prove(setup: Setup, options: ProofOptions = {}): Proof {
-  let ended = false;
-  const asked = new Asked(setup, {
-    ...options,
-    ...(options.onProgress
-      ? {
-          onProgress: (boxes: number) => {
-            ended ||= options.onProgress!(boxes) === false;
-            return !ended;
-          },
-        }
-      : {}),
-  });
+  const heard = listening(options.onProgress);
+  const asked = new Asked(setup, { ...options, ...heard.options });
   const results = REQUIREMENTS.filter((r) => r.applies(setup)).map((requirement): Result => {
     const { id, title, must, from } = requirement;
     const { failures, states, leftOut } = outcomeOf(setup, requirement, options.limit, () => ({
       outcome: requirement.check(asked),
-      ended,
+      gaveUp: heard.gaveUp(),
     }));
     return { id, title, must, from, failures, states, leftOut };
   });
@@ -146,19 +142,10 @@ const proofs = new WeakMap<Setup, Proof>();
 export function proofOf(setup: Setup, options: ProofOptions = {}): Proof {
   const known = proofs.get(setup);
   if (known) return known;
-  let ended = false;
-  const proof = prove(setup, {
-    ...(options.onProgress
-      ? {
-          onProgress: (boxes: number) => {
-            ended = options.onProgress!(boxes) === false;
-            return !ended;
-          },
-        }
-      : {}),
-  });
-  // One that was ended says nothing of the Setup: the next to ask works it out.
-  if (!ended) proofs.set(setup, proof);
+  const heard = listening(options.onProgress);
+  const proof = prove(setup, { ...options, ...heard.options });
+  // One that was given up says nothing of the Setup: the next to ask works it out.
+  if (!heard.gaveUp()) proofs.set(setup, proof);
   return proof;
 }
 

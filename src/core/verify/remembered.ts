@@ -1,10 +1,9 @@
-import { allReads, nameOfWorked, type Read, type Setup } from '../setup';
+import type { Line, Setup } from '../setup';
+import { coneOf, Newest, partOfProgram } from './explore';
 import type { Outcome } from './finding';
 import type { Requirement } from './requirements';
 
-/** Outcomes kept, oldest first out. */
-const MOST_KEPT = 400;
-const kept = new Map<string, Outcome>();
+const outcomes = new Newest<Outcome>(400);
 
 const bodies = new WeakMap<Setup, string>();
 
@@ -41,37 +40,15 @@ function bodyOf(setup: Setup): string {
   return body;
 }
 
-/** The part of a program that some channels are made of, with its places, and lines meant for orders. */
-function partOf(setup: Setup, channels: readonly number[]): string {
-  const { program } = setup;
-  const reads = allReads(
-    program,
-    channels.map((channel): Read => ({ kind: 'channel', channel, path: [] })),
-  );
-  const names = new Set(
-    reads.flatMap((r) => (r.kind === 'control' || r.kind === 'curve' ? [] : [nameOfWorked(r)])),
-  );
-  const curves = new Set(reads.flatMap((r) => (r.kind === 'curve' ? [r.id] : [])));
-  const own = <T extends { id: string }>(kind: string, list: readonly T[]) =>
-    list.map((entry, i) => (names.has(`${kind} ${entry.id}`) ? [i, entry] : 0)).filter(Boolean);
-  return JSON.stringify([
-    program.lines
-      .map((l, i) =>
-        names.has(`channel ${l.channel}`) ||
-        l.purpose === 'panic' ||
-        l.purpose === 'launch' ||
-        l.purpose === 'throttle-cut'
-          ? [i, l]
-          : 0,
-      )
-      .filter(Boolean),
-    own('logic', program.logic),
-    own('input', program.inputs),
-    own('variable', program.variables),
-    program.curves.filter((c) => curves.has(c.id)),
-    program.logic.length,
+/** Lines that say by their purpose what a requirement takes them for, wherever they stand. */
+const MEANT = new Set<Line['purpose']>(['panic', 'launch', 'throttle-cut', 'mix']);
+
+/** The part of a program some channels are made of, and lines meant for something, with their places. */
+const partOf = (setup: Setup, channels: readonly number[]): string =>
+  JSON.stringify([
+    partOfProgram(setup, coneOf(setup, channels)),
+    setup.program.lines.flatMap((l, i) => (MEANT.has(l.purpose) ? [[i, l]] : [])),
   ]);
-}
 
 /**
  * What looking came to the last time, if nothing that it looks at has changed since: an edit that
@@ -81,18 +58,12 @@ export function outcomeOf(
   setup: Setup,
   { id, looksAt }: Pick<Requirement, 'id' | 'looksAt'>,
   limit: number | undefined,
-  look: () => { outcome: Outcome; ended: boolean },
+  look: () => { outcome: Outcome; gaveUp: boolean },
 ): Outcome {
   const key = `${id} ${limit} ${bodyOf(setup)} ${partOf(setup, looksAt(setup))}`;
-  const found = kept.get(key);
-  if (found) {
-    kept.delete(key);
-    kept.set(key, found);
-    return found;
-  }
-  const { outcome, ended } = look();
-  // What was ended before its time says nothing.
-  if (!ended) kept.set(key, outcome);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  const found = outcomes.get(key);
+  if (found) return found;
+  const { outcome, gaveUp } = look();
+  if (!gaveUp) outcomes.put(key, outcome);
   return outcome;
 }

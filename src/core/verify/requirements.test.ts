@@ -101,7 +101,8 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
     const at = s.airframe.surfaces.findIndex((x) => x.id === f.about.surface);
     if (f.about.how === 'down') expect(shown.surfaceDeg[at]!).toBeGreaterThan(0);
     if (f.about.how === 'still') expect(Math.abs(shown.surfaceDeg[at]!)).toBeLessThan(1);
-    if (f.about.how === 'stays') expect(shown.mode).toBe('level');
+    const elevator = s.airframe.surfaces.findIndex((x) => x.role === 'elevator');
+    if (f.about.how === 'stays') expect(shown.surfaceDeg[elevator]!).toBeLessThan(-1);
   },
   voice: (s, f) => expect(replay(s, f).shown.mode).toBe(f.about.mode),
   'master-off': (s, f) => expect(replay(s, f).shown.mode).not.toBe('off'),
@@ -151,6 +152,20 @@ describe('seeded faults of many kinds', () => {
         }
     },
   );
+});
+
+it('a row of the proof says what panic does from there, not from a state that only begins alike', () => {
+  const mutation = MUTATIONS.find((m) => m.words === 'let go by another switch')!;
+  const setup = spoilt(mutation);
+  const proof = prove(setup);
+  const at = proof.controls.indexOf('sd');
+  const righted = (near: boolean) =>
+    proof.rows
+      .filter((r) => r.panic && (r.values[at] === 100) === near && r.mode !== 'level')
+      .map((r) => r.panic!.righted);
+  expect(righted(true).length).toBeGreaterThan(0);
+  expect(new Set(righted(true))).toEqual(new Set([false]));
+  expect(new Set(righted(false))).toEqual(new Set([true]));
 });
 
 describe('clean Setups from the planner, parts and wishes by dice', () => {

@@ -10,6 +10,7 @@ import {
   observedStill,
   type Observed,
   type Seen,
+  type Status,
 } from '@/core/logbook';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
@@ -168,22 +169,15 @@ export function DirectionsStation() {
             <h2 className="text-lg font-bold">Nothing else moves</h2>
             <ul className="mt-1">
               {stills.map((s) => (
-                <li key={s.check.id}>
-                  <button
-                    type="button"
-                    aria-current={s === still ? 'step' : undefined}
-                    className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
-                      s === still ? 'bg-(--shade) font-semibold' : ''
-                    }`}
-                    onClick={() => setLooking(s.check.id)}
-                  >
-                    <span>With the {HAND_WORDS[s.check.axis]} stick</span>
-                    <StatusMark
-                      status={s.status}
-                      {...(s.status === 'stop' ? { words: 'something moved' } : {})}
-                    />
-                  </button>
-                </li>
+                <Line
+                  key={s.check.id}
+                  now={s === still}
+                  status={s.status}
+                  wrong="something moved"
+                  onChoose={() => setLooking(s.check.id)}
+                >
+                  With the {HAND_WORDS[s.check.axis]} stick
+                </Line>
               ))}
             </ul>
           </section>
@@ -193,33 +187,54 @@ export function DirectionsStation() {
             <h2 className="text-lg font-bold">{title}</h2>
             <ul className="mt-1">
               {members.map((o) => (
-                <li key={key(o.expectation)}>
-                  <button
-                    type="button"
-                    aria-current={o === current ? 'step' : undefined}
-                    className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
-                      o === current ? 'bg-(--shade) font-semibold' : ''
-                    }`}
-                    onClick={() => setChosen(key(o.expectation))}
-                  >
-                    <span>
-                      {o.expectation.surface.label}
-                      <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
-                    </span>
-                    <StatusMark
-                      status={o.status}
-                      {...(o.status === 'stop'
-                        ? { words: o.evidence?.seen === 'centre' ? 'did not move' : 'wrong way' }
-                        : {})}
-                    />
-                  </button>
-                </li>
+                <Line
+                  key={key(o.expectation)}
+                  now={o === current}
+                  status={o.status}
+                  wrong={o.evidence?.seen === 'centre' ? 'did not move' : 'wrong way'}
+                  onChoose={() => setChosen(key(o.expectation))}
+                >
+                  {o.expectation.surface.label}
+                  <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
+                </Line>
               ))}
             </ul>
           </section>
         ))}
       </aside>
     </div>
+  );
+}
+
+/** One thing to look at, where it stands, and a way back to it. */
+function Line({
+  now,
+  status,
+  wrong,
+  onChoose,
+  children,
+}: {
+  now: boolean;
+  status: Status;
+  /** What is said of it when it is not as it must be. */
+  wrong: string;
+  onChoose: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={now ? 'step' : undefined}
+        className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
+          now ? 'bg-(--shade) font-semibold' : ''
+        }`}
+        onClick={onChoose}
+      >
+        <span>{children}</span>
+        <StatusMark status={status} {...(status === 'stop' ? { words: wrong } : {})} />
+      </button>
+    </li>
   );
 }
 

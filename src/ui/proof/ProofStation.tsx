@@ -237,6 +237,8 @@ function Table({ setup, proof, id }: { setup: Setup; proof: Proof; id: string })
       </div>
       <p className="text-soft mt-2 text-sm" aria-live="polite">
         {items.filter((i) => 'row' in i).length} of {proof.rows.length} combinations
+        {proof.rows.length < proof.visited &&
+          `, the first of ${count(proof.visited)}: the requirements were held against all of them`}
       </p>
       <div
         ref={scroller}

@@ -10,6 +10,7 @@ import { compileStabilize, type Target } from './stabilize';
 
 export { beliefMatrix } from './sensor';
 export * from './laws';
+export { orderEdgesUs } from './edges';
 export { NO_SLOT } from './modes';
 export { axisWeights, mixedFunction } from './functions';
 

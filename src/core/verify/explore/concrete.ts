@@ -1,7 +1,8 @@
 import type { Chain, Memory } from '../../chain';
 import type { Setup } from '../../setup';
 import { isContinuous } from './cone';
-import type { Box, Cell, Table } from './table';
+import type { Box } from './boxes';
+import type { Cell, Table } from './table';
 import { UNITS_PER_S } from './zones';
 
 /** Something a person does: move one control, or wait. */
@@ -17,20 +18,6 @@ export const easiest =
     const { rest } = setup.transmitter.controls[control]!;
     return rest >= lo && rest <= hi ? rest : lo === hi ? lo : (lo + hi) / 2;
   };
-
-/** All controls standing somewhere in a box; those outside the cone at rest. */
-export function controlsIn(
-  setup: Setup,
-  controls: readonly number[],
-  box: Box,
-  corner: Corner = easiest(setup),
-): Float64Array {
-  const values = Float64Array.from(setup.transmitter.controls, (c) => c.rest);
-  controls.forEach((at, i) => {
-    values[at] = corner(at, box.lo[i]!, box.hi[i]!);
-  });
-  return values;
-}
 
 /** By chain as well: a table may serve several models, whose units differ. */
 const memories = new WeakMap<Chain, WeakMap<Table, (Memory | undefined)[]>>();

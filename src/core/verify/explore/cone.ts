@@ -50,6 +50,26 @@ export const coneOf = (setup: Setup, channels: readonly number[]): Cone =>
     channels.map((channel): Read => ({ kind: 'channel', channel, path: [] })),
   );
 
+/**
+ * The entries a cone is made of, with the places of those that are known by place: two Setups with
+ * the same part behave alike in it.
+ */
+export function partOfProgram({ program }: Setup, cone: Cone): unknown[] {
+  const has = new Set(cone.order.map(nameOfWorked));
+  const lines = program.lines.filter((l) =>
+    has.has(nameOfWorked({ kind: 'channel', channel: l.channel })),
+  );
+  return [
+    cone,
+    lines,
+    program.curves.filter((c) => lines.some((l) => l.curve === c.id)),
+    program.inputs.filter(({ id }) => has.has(nameOfWorked({ kind: 'input', id }))),
+    cone.logic.map((i) => program.logic[i]),
+    cone.variables.map((i) => program.variables[i]),
+    program.logic.length,
+  ];
+}
+
 /** Controls a hand is asked to place for a channel: all that reach it, trims aside. */
 export const handsOn = (setup: Setup, channel: number): Control[] =>
   coneOf(setup, [channel])

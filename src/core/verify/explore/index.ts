@@ -1,22 +1,22 @@
-export { coneOf, coneOfReads, handsOn, isContinuous, remembers, type Cone } from './cone';
 export {
-  controlsIn,
-  cornersOf,
-  easiest,
-  memoryOf,
-  pathTo,
-  type Corner,
-  type Move,
-} from './concrete';
+  coneOf,
+  coneOfReads,
+  handsOn,
+  isContinuous,
+  partOfProgram,
+  remembers,
+  type Cone,
+} from './cone';
+export { cornersOf, easiest, memoryOf, pathTo, type Corner, type Move } from './concrete';
 export { Interner } from './intern';
 export { chainOf, keptTable } from './kept';
+export { listening, Newest, type Progress } from './newest';
 export { LONG_S, ordersReader, watchOf, type Orders } from './orders';
 export { actingLogic, controlsOf, panicControlOf, type PanicControl } from './panic';
 export { Stand } from './stand';
 export {
-  cellsHolding,
+  holderOf,
   tableOf,
-  type Box,
   type Cell,
   type Table,
   type TableOptions,

@@ -1,4 +1,4 @@
-import { CENTRE_US, HALF_TRAVEL_US, carriedChannels, type Chain } from '../../chain';
+import { carriedChannels, orderEdgesUs, type Chain } from '../../chain';
 import { isOrder, type Mode, type Setup } from '../../setup';
 import type { Watch } from './ranges';
 import type { Cell, Table } from './table';
@@ -6,42 +6,16 @@ import type { Cell, Table } from './table';
 /** Pressing a recovery channel longer than any unit's delay. */
 export const LONG_S = 60;
 
-/**
- * The channels that tell the unit what to do, and the pulses at which what they tell changes: edges
- * of mode bands, the middle of a gain, a recovery's threshold.
- */
+/** The channels that tell the unit what to do, with the pulses at which what they tell changes. */
 export function watchOf(setup: Setup): Watch[] {
-  const { traits, settings } = setup.unit;
-  const select = traits.modeSelect;
-  const carried = carriedChannels(setup);
-  const cuts = new Map<number, Set<number>>();
-  const put = (channel: number, ...us: number[]) => {
-    const at = channel - 1;
-    cuts.set(at, new Set([...(cuts.get(at) ?? []), ...us]));
-  };
-  for (const { carries, channel } of settings.inputs) {
-    if (!isOrder(carries) || channel > setup.transmitter.channels || channel > carried) continue;
-    if (carries === 'mode' && 'bands' in select)
-      put(channel, ...select.bands.flatMap((b) => [b.fromUs, b.toUs]));
-    else if (carries === 'mode2' && 'bands' in select)
-      put(channel, ...select.bands.flatMap((b) => [b.secondFromUs ?? 0, b.secondToUs ?? 9999]));
-    else if (carries === 'recovery') put(channel, settings.recovery?.thresholdUs ?? CENTRE_US);
-    else {
-      const learned = setup.installation.travelCapture?.find((t) => t.carries === carries);
-      const centre = learned?.centreUs ?? CENTRE_US;
-      put(channel, CENTRE_US, centre);
-      if (carries === 'gain' && select.by === 'gain-sign') {
-        const down = centre - (learned?.minUs ?? CENTRE_US - HALF_TRAVEL_US);
-        const up = (learned?.maxUs ?? CENTRE_US + HALF_TRAVEL_US) - centre;
-        put(channel, centre - (select.deadPct / 100) * down, centre + (select.deadPct / 100) * up);
-      }
-    }
-  }
-  return [...cuts]
-    .toSorted(([a], [b]) => a - b)
-    .map(([at, us]) => ({
-      at,
-      cutsUs: [...us].filter((x) => x > 0 && x < 9999).toSorted((a, b) => a - b),
+  const { inputs } = setup.unit.settings;
+  const carried = Math.min(carriedChannels(setup), setup.transmitter.channels);
+  const orders = inputs.filter((i) => isOrder(i.carries) && i.channel <= carried);
+  return [...new Set(orders.map((i) => i.channel))]
+    .toSorted((a, b) => a - b)
+    .map((channel) => ({
+      at: channel - 1,
+      cutsUs: orders.flatMap((i) => (i.channel === channel ? orderEdgesUs(setup, i.carries) : [])),
     }));
 }
 
