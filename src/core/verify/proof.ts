@@ -8,7 +8,7 @@ import {
   type PanicControl,
   type TableOptions,
 } from './explore';
-import { outcomeOf } from './remembered';
+import { outcomeOf } from './outcomes';
 import {
   lostOf,
   offPositions,

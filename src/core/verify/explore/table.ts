@@ -3,7 +3,8 @@ import { readsOf, readsOfVariable, type Read } from '../../setup';
 import { Boxes, positionsTold, type Box, type Told } from './boxes';
 import { coneOfReads, isContinuous, remembers, type Cone } from './cone';
 import { Interner } from './intern';
-import { Ranges, TOUCH, type Watch } from './ranges';
+import { TOUCH } from './forms';
+import { Ranges, type Watch } from './ranges';
 import { reach, type Remembered } from './reach';
 import { Zones } from './zones';
 
