@@ -11,10 +11,14 @@ function worst() {
   const setup = wished({
     panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
     launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
-    gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sc', offPosition: 2 },
-    rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
-    callouts: true,
-    timerMin: 8,
+    gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sc', offPositions: [2] },
+    rates: {
+      by: 'mode',
+      off: { pct: 50, expoPct: 30 },
+      on: { pct: 100, expoPct: 20 },
+    },
+    voice: { modes: true },
+    timer: { minutes: 8 },
   });
   setup.program.logic.push({
     id: 'second-latch',

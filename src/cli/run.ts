@@ -2,12 +2,11 @@ import { readFileSync } from 'node:fs';
 import {
   ENTRY_STYLES,
   describeProblem,
-  readSetup,
   type EntryStyle,
   type Problem,
   type Setup,
 } from '../core/setup';
-import { usualWishes, writeWishes } from '../core/plan';
+import { readSetup, writeWishes } from '../core/plan';
 import { sheetFor, sheetMarkdown } from '../core/sheets';
 import { checkDirections } from './check';
 import { combinationCsv, combinationTable } from './table';
@@ -47,7 +46,7 @@ function load(file: string): Setup {
   }
   const result = readSetup(text);
   if (!result.ok) throw new Unusable(result.problems);
-  return result.value;
+  return result.value.setup;
 }
 
 /** The value after --style; undefined for the transmitter's own. */
@@ -74,7 +73,7 @@ const COMMANDS: Record<string, Command> = {
   table: (setup, flags) =>
     well(flags.includes('--csv') ? combinationCsv(setup) : json(combinationTable(setup))),
   plan(setup) {
-    const written = writeWishes(setup, setup.intents.program ?? usualWishes(setup));
+    const written = writeWishes(setup, setup.intents.program);
     if (!written.ok)
       throw new Unusable(
         written.reasons.map((reason, i) => ({

@@ -83,16 +83,17 @@ describe('tolvan', () => {
     const setup = makeSetup();
     setup.intents.program = {
       modes: { switches: ['sa'], table: ['off', 'rate', 'level'] },
+      rates: { by: 'one', pct: 100, expoPct: 20 },
       panic: { way: 'offsets', control: 'sm', holdS: 0.2, gainPct: 50 },
-      callouts: true,
+      voice: { modes: true },
     };
     const planned = JSON.parse(tolvan('plan', file('wishes.json', setup)).stdout) as typeof setup;
     expect(planned.program.lines.filter((l) => l.purpose === 'panic').length).toBeGreaterThan(2);
     expect(planned.program.callouts).toHaveLength(3);
     const bad = makeSetup('conventional', 'button-stabilizer');
     bad.intents.program = {
+      rates: { by: 'one', pct: 100, expoPct: 20 },
       panic: { way: 'replace', control: 'sm', holdS: 0 },
-      callouts: false,
     };
     const refused = tolvan('plan', file('bad.json', bad));
     expect(refused.status).toBe(2);
@@ -100,7 +101,7 @@ describe('tolvan', () => {
   });
   it('prints the sheet in a style, and knows no others', () => {
     const path = file('sheet.json', wished());
-    expect(tolvan('sheet', path).stdout).toContain('source Switch A, weight +100 %');
+    expect(tolvan('sheet', path).stdout).toContain('follows Switch A, share +100 %');
     expect(tolvan('sheet', path, '--style', 'switch-value').stdout).toContain(
       'Position 1: Switch A',
     );

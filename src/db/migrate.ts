@@ -1,9 +1,13 @@
 import type { Database } from 'better-sqlite3';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { upgradeSetups } from './upgrade';
 
 /** 'Tlvn' in ASCII: marks the file as ours, so that a foreign database is never written to. */
 const APPLICATION_ID = 0x546c766e;
+
+/** What SQL alone cannot do, within the transaction of its step. */
+const AFTER: Readonly<Record<number, (db: Database) => void>> = { 6: upgradeSetups };
 
 /** The numbered SQL files, in order. */
 export function migrations(): { number: number; sql: string }[] {
@@ -33,6 +37,7 @@ export function migrate(db: Database, steps = migrations()): void {
     if (step.number <= version) continue;
     db.transaction(() => {
       db.exec(step.sql);
+      AFTER[step.number]?.(db);
       db.pragma(`application_id = ${APPLICATION_ID}`);
       db.pragma(`user_version = ${step.number}`);
     }).immediate();

@@ -1,6 +1,6 @@
 import { allExpectations, crossExpectations, predictAll } from '../core/directions';
 import { TESTS, type Evidence, type LogEntry } from '../core/logbook';
-import { usualWishes, writeWishes } from '../core/plan';
+import { writeWishes } from '../core/plan';
 import type { ProgramWishes, Setup } from '../core/setup';
 import { readBacksOf } from '../core/sheets';
 
@@ -50,7 +50,7 @@ export const everything = (setup: Setup, ...but: (keyof typeof TESTS)[]): SeenLi
 ];
 
 export function withWishes(setup: Setup, change: Partial<ProgramWishes>): Setup {
-  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  const next = writeWishes(setup, { ...setup.intents.program, ...change });
   if (!next.ok) throw new Error(next.reasons.join('; '));
   return next.setup;
 }

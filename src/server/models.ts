@@ -2,13 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { latestOf, type Evidence, type Seen } from '../core/logbook';
-import { composeSetup, planChannels } from '../core/plan';
+import { composeSetup, planChannels, readSetup } from '../core/plan';
 import {
   AIRFRAME_KINDS,
   IdSchema,
   LabelSchema,
   parseSetup,
-  readSetup,
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
@@ -95,7 +94,7 @@ export function importSetup(text: string, store = workshop()): { id: string } {
     const tooLarge = text.length > 1_000_000;
     throw new Failure(tooLarge ? 413 : 422, result.problems);
   }
-  return addModel(result.value, 'Imported', store);
+  return addModel(result.value.setup, 'Imported', store);
 }
 
 const SaveSchema = z.strictObject({

@@ -26,7 +26,7 @@ export function foundByHand(setup: Setup, random: () => number, moves = 500): st
   const look = chain.newFrame();
   const hands = chain.restStimulus();
   const throttle = stickOf(setup.transmitter, 'throttle');
-  const cut = setup.intents.program?.cut;
+  const cut = setup.intents.program.cut;
   const cutAt = controls.findIndex((c) => c.id === cut?.control);
   const cutValue = cut && cutAt >= 0 ? switchValue(controls[cutAt]!.kind, cut.position) : NaN;
   const launch = actingLogic(setup, 'launch');

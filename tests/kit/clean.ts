@@ -1,12 +1,5 @@
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
-import {
-  composeSetup,
-  failsafeSchools,
-  panicWays,
-  unsuited,
-  usualWishes,
-  writeWishes,
-} from '@/core/plan';
+import { composeSetup, failsafeSchools, panicWays, unsuited, writeWishes } from '@/core/plan';
 import {
   AIRFRAME_KINDS,
   FAILSAFE_SCHOOLS,
@@ -37,7 +30,7 @@ export function cleanSetup(seed: number): { name: string; setup: Setup } | undef
   base.installation.unitHardware = '1';
   base.installation.unitFirmware = '1';
   const { controls } = base.transmitter;
-  const wishes: ProgramWishes = { ...usualWishes(base) };
+  const wishes: ProgramWishes = { ...base.intents.program };
   const button = controls.find((c) => c.kind === 'momentary');
   const ways = PANIC_WAYS.filter((w) => w !== 'mode-position' && panicWays(base)[w] === undefined);
   const way = pick(ways);
@@ -47,13 +40,17 @@ export function cleanSetup(seed: number): { name: string; setup: Setup } | undef
   const schools = FAILSAFE_SCHOOLS.filter((s) => failsafeSchools(base)[s] === undefined);
   if (!ground) wishes.failsafe = { school: pick(schools), pitchDeg: 3, rollDeg: 12 };
   if (random() < 0.3)
-    wishes.rates = { offPct: pick([50, 70]), offExpoPct: 30, onPct: 100, onExpoPct: 20 };
-  if (random() < 0.3) wishes.callouts = true;
+    wishes.rates = {
+      by: 'mode',
+      off: { pct: pick([50, 70]), expoPct: 30 },
+      on: { pct: 100, expoPct: 20 },
+    };
+  if (random() < 0.3) wishes.voice = { modes: true };
   const used = new Set([
     ...(wishes.modes?.switches ?? []),
     wishes.cut?.control,
     wishes.panic?.control,
-    ...base.program.lines.flatMap((l) => (l.source.kind === 'control' ? [l.source.id] : [])),
+    ...base.program.lines.flatMap((l) => (l.follows.kind === 'control' ? [l.follows.id] : [])),
   ]);
   const free = controls.filter((c) => c.kind === 'switch-3' && !used.has(c.id));
   if (wishes.gain?.by === 'knob' && free[0] && random() < 0.4)

@@ -108,6 +108,11 @@ function answersOf(setup: Setup): Map<string, string> {
 export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
+  [/^\/program\/.*\/owner$/, 'who wrote an entry: what it says is the same'],
+  [
+    /^\/transmitter\/stepPct$/,
+    'how finely numbers are worked out: the numbers are what evidence reads',
+  ],
   [/^\/program\/lines\/\*\/id$/, 'nothing refers to a line by its id'],
   [/^\/airframe\/measures\/lengthMm$/, 'for the drawing'],
   [

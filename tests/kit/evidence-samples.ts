@@ -1,12 +1,12 @@
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
-import { composeSetup, usualWishes, writeWishes } from '@/core/plan';
+import { composeSetup, writeWishes } from '@/core/plan';
 import type { ProgramWishes, Setup } from '@/core/setup';
 import { sampleOf, type Sample } from './dependence';
 import { richSetup } from './rich';
 import { makeSetup } from './setups';
 
 function wished(setup: Setup, change: Partial<ProgramWishes>): Setup {
-  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  const next = writeWishes(setup, { ...setup.intents.program, ...change });
   if (!next.ok) throw new Error(next.reasons.join('; '));
   return next.setup;
 }
@@ -36,10 +36,14 @@ export const evidenceSamples = (): Sample[] =>
     makeSetup('car', 'steering-receiver', 'surface-four'),
     wished(makeSetup('flying-wing', 'menu-receiver'), {
       panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
-      rates: { offPct: 60, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
+      rates: {
+        by: 'mode',
+        off: { pct: 60, expoPct: 30 },
+        on: { pct: 100, expoPct: 20 },
+      },
       failsafe: { school: 'glide', pitchDeg: 3, rollDeg: 0 },
-      callouts: true,
-      timerMin: 6,
+      voice: { modes: true },
+      timer: { minutes: 6 },
     }),
     wished(mixing(makeSetup('v-tail', 'switch-receiver', 'switch-value-six')), {}),
   ].map(sampleOf);

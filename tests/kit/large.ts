@@ -32,11 +32,11 @@ export function addLatches(setup: Setup, latches: number): void {
     setup.program.lines.push({
       id: `big-line-${n}`,
       channel: mode,
-      source: { kind: 'constant' },
-      weightPct: 0,
-      offsetPct: n % 2 ? 0.5 : -0.5,
+      follows: { kind: 'fixed' },
+      sharePct: 0,
+      shiftPct: n % 2 ? 0.5 : -0.5,
       when: { kind: 'logic', id: latch.id },
-      op: 'add',
+      effect: 'adds',
       purpose: 'other',
     });
   }

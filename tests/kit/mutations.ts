@@ -21,10 +21,10 @@ function line(s: Setup, carries: ChannelFunction, more: Partial<Line>): void {
   s.program.lines.push({
     id: `extra-${(serial += 1)}`,
     channel: channelOf(s, carries),
-    source: { kind: 'constant' },
-    weightPct: 100,
-    offsetPct: 0,
-    op: 'add',
+    follows: { kind: 'fixed' },
+    sharePct: 100,
+    shiftPct: 0,
+    effect: 'adds',
     ...more,
   });
 }
@@ -65,7 +65,7 @@ const RAISES: [string, (s: Setup) => void][] = [
   ],
   [
     'a slider in a line',
-    (s) => line(s, 'throttle', { source: { kind: 'control', id: 'l2' }, weightPct: 60 }),
+    (s) => line(s, 'throttle', { follows: { kind: 'control', id: 'l2' }, sharePct: 60 }),
   ],
   [
     'a latch nobody lets go',
@@ -78,13 +78,13 @@ const RAISES: [string, (s: Setup) => void][] = [
     'a knob past a threshold',
     (s) =>
       line(s, 'throttle', {
-        when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k2' }, valuePct: 63 }),
+        when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k2' }, valuePct: 63 }),
       }),
   ],
   [
     'a curve with a spike between middle and end of a knob',
     (s) => {
-      s.program.curves.push({
+      s.program.shapes.push({
         id: 'spike',
         label: 'Spike',
         points: [
@@ -95,7 +95,7 @@ const RAISES: [string, (s: Setup) => void][] = [
           { inPct: 100, outPct: 0 },
         ],
       });
-      line(s, 'throttle', { source: { kind: 'control', id: 'k2' }, curve: 'spike' });
+      line(s, 'throttle', { follows: { kind: 'control', id: 'k2' }, shape: 'spike' });
     },
   ],
   [
@@ -107,7 +107,7 @@ const RAISES: [string, (s: Setup) => void][] = [
         valuePct: 0,
         adjust: { control: 'trim-rudder', rangePct: 40 },
       });
-      line(s, 'throttle', { source: { kind: 'variable', id: 'idle' } });
+      line(s, 'throttle', { follows: { kind: 'variable', id: 'idle' } });
     },
   ],
   [
@@ -123,7 +123,7 @@ const RAISES: [string, (s: Setup) => void][] = [
       line(s, 'throttle', {
         when: logic(s, {
           op: 'greater',
-          source: { kind: 'channel', channel: channelOf(s, 'rudder') },
+          follows: { kind: 'channel', channel: channelOf(s, 'rudder') },
           valuePct: 30,
         }),
       }),
@@ -150,7 +150,7 @@ const MOTOR: Mutation[] = [
     s.transmitter.controls.find((c) => c.id === 'sg')!.rest = 100;
   }),
   m('motor-rest', 'cut too high', (s) => {
-    s.program.lines.find((l) => l.purpose === 'throttle-cut')!.weightPct = -60;
+    s.program.lines.find((l) => l.purpose === 'throttle-cut')!.sharePct = -60;
   }),
   m('motor-rest', 'cut before the stick', (s) => {
     const cut = s.program.lines.findIndex((l) => l.purpose === 'throttle-cut');
@@ -165,11 +165,11 @@ const MOTOR: Mutation[] = [
   }),
   m('motor-rest', 'cut adds instead of taking over', (s) => {
     const cut = s.program.lines.find((l) => l.purpose === 'throttle-cut')!;
-    cut.op = 'add';
-    cut.weightPct = -30;
+    cut.effect = 'adds';
+    cut.sharePct = -30;
   }),
   m('motor-rest', 'a slider adds after the cut', (s) =>
-    line(s, 'throttle', { source: { kind: 'control', id: 'l1' }, weightPct: 50, offsetPct: 50 }),
+    line(s, 'throttle', { follows: { kind: 'control', id: 'l1' }, sharePct: 50, shiftPct: 50 }),
   ),
   ...(
     [
@@ -227,26 +227,26 @@ const STICKS: Mutation[] = [
   m('sticks', 'one end of nothing', (s) => (outputOf(s, 'aileron').maxPct = 0)),
   m('sticks', 'reversed in another switch position', (s) =>
     line(s, 'elevator', {
-      source: { kind: 'input', id: 'elevator' },
-      weightPct: -200,
+      follows: { kind: 'input', id: 'elevator' },
+      sharePct: -200,
       when: at('sd', 2),
     }),
   ),
   m('sticks', 'reversed by a knob that scales it', (s) =>
-    line(s, 'rudder', { source: { kind: 'control', id: 'k2' }, op: 'multiply' }),
+    line(s, 'rudder', { follows: { kind: 'control', id: 'k2' }, effect: 'scales' }),
   ),
   m('sticks', 'switched off by two switches', (s) =>
-    line(s, 'aileron', { weightPct: 0, op: 'replace', when: both(at('sd', 0), at('se', 2)) }),
+    line(s, 'aileron', { sharePct: 0, effect: 'takes-over', when: both(at('sd', 0), at('se', 2)) }),
   ),
   m('sticks', 'gone after a second', (s) =>
     line(s, 'rudder', {
-      weightPct: 0,
-      op: 'replace',
+      sharePct: 0,
+      effect: 'takes-over',
       when: logic(s, { op: 'delay', of: at('sf', 2), onS: 1, offS: 0 }),
     }),
   ),
   m('sticks', 'turned back by a curve', (s) => {
-    s.program.curves.push({
+    s.program.shapes.push({
       id: 'bent',
       label: 'Bent',
       points: [
@@ -256,29 +256,29 @@ const STICKS: Mutation[] = [
         { inPct: 100, outPct: 100 },
       ],
     });
-    elevatorLine(s).curve = 'bent';
+    elevatorLine(s).shape = 'bent';
   }),
   m('sticks', 'channel not told to the unit', (s) => {
     s.unit.settings.inputs = s.unit.settings.inputs.filter((i) => i.carries !== 'rudder');
   }),
   m('sticks-alone', 'rudder on the elevator channel', (s) =>
-    line(s, 'elevator', { source: { kind: 'input', id: 'rudder' }, weightPct: 40 }),
+    line(s, 'elevator', { follows: { kind: 'input', id: 'rudder' }, sharePct: 40 }),
   ),
   m(
     'sticks-alone',
     'rudder line on a V-tail’s elevator channel',
-    (s) => line(s, 'aileron', { source: { kind: 'input', id: 'rudder' }, weightPct: 50 }),
+    (s) => line(s, 'aileron', { follows: { kind: 'input', id: 'rudder' }, sharePct: 50 }),
     () => makeSetup('v-tail'),
   ),
   m('sticks-alone', 'delta set on a plain model', (s) => (s.unit.settings.wingType = 'delta')),
   m('sticks-alone', 'V-tail set on a plain model', (s) => (s.unit.settings.wingType = 'v-tail')),
   m('sticks-alone', 'throttle on the rudder', (s) =>
-    line(s, 'rudder', { source: { kind: 'control', id: 'stick-throttle' }, weightPct: 30 }),
+    line(s, 'rudder', { follows: { kind: 'control', id: 'stick-throttle' }, sharePct: 30 }),
   ),
   m('sticks-alone', 'aileron on the rudder in one position', (s) =>
     line(s, 'rudder', {
-      source: { kind: 'input', id: 'aileron' },
-      weightPct: 50,
+      follows: { kind: 'input', id: 'aileron' },
+      sharePct: 50,
       when: both(at('sd', 2), at('se', 1)),
     }),
   ),
@@ -288,16 +288,16 @@ const STICKS: Mutation[] = [
   }),
   m('sticks-alone', 'elevator follows the aileron channel', (s) =>
     line(s, 'elevator', {
-      source: { kind: 'channel', channel: channelOf(s, 'aileron') },
-      weightPct: 30,
+      follows: { kind: 'channel', channel: channelOf(s, 'aileron') },
+      sharePct: 30,
     }),
   ),
   m('sticks-alone', 'a stick past a threshold kicks the elevator', (s) =>
     line(s, 'elevator', {
-      weightPct: 30,
+      sharePct: 30,
       when: logic(s, {
         op: 'greater',
-        source: { kind: 'control', id: 'stick-rudder' },
+        follows: { kind: 'control', id: 'stick-rudder' },
         valuePct: 60,
       }),
     }),
@@ -333,11 +333,16 @@ const DEVICES: Mutation[] = [
     'devices',
     'flap line weighs nothing',
     (s) => {
-      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.weightPct = 0;
+      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.sharePct = 0;
     },
     flapped,
   ),
-  m('devices', 'gear held by a later line', (s) => line(s, 'gear', { op: 'replace' }), flapped),
+  m(
+    'devices',
+    'gear held by a later line',
+    (s) => line(s, 'gear', { effect: 'takes-over' }),
+    flapped,
+  ),
   m(
     'devices',
     'flap channel beyond the link',
@@ -355,7 +360,7 @@ const DEVICES: Mutation[] = [
     'flap follows a variable nobody moves',
     (s) => {
       s.program.variables.push({ id: 'f', label: 'F', valuePct: 20 });
-      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.source = {
+      s.program.lines.find((l) => l.channel === channelOf(s, 'flap'))!.follows = {
         kind: 'variable',
         id: 'f',
       };
@@ -382,7 +387,7 @@ const LINKAGES: Mutation[] = (
       (s) => {
         Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
-        line(s, 'rudder', { source: { kind: 'input', id: 'rudder' }, weightPct: 20 });
+        line(s, 'rudder', { follows: { kind: 'input', id: 'rudder' }, sharePct: 20 });
       },
     ],
     [
@@ -425,7 +430,7 @@ const LINKAGES: Mutation[] = (
       (s) => {
         Object.assign(rod(s, 'aileron-left'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'aileron'), { minPct: -140, maxPct: 140 });
-        line(s, 'aileron', { source: { kind: 'input', id: 'aileron' }, weightPct: 50 });
+        line(s, 'aileron', { follows: { kind: 'input', id: 'aileron' }, sharePct: 50 });
       },
     ],
     [
@@ -434,8 +439,8 @@ const LINKAGES: Mutation[] = (
         Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
         line(s, 'rudder', {
-          source: { kind: 'input', id: 'rudder' },
-          weightPct: 50,
+          follows: { kind: 'input', id: 'rudder' },
+          sharePct: 50,
           when: at('sd', 2),
         });
       },
@@ -454,7 +459,7 @@ const CORRECTIONS: Mutation[] = (
       'no gain in any position',
       (s) => {
         s.program.lines = s.program.lines.filter((l) => l.purpose !== 'gain');
-        line(s, 'gain', { weightPct: -100, purpose: 'gain' });
+        line(s, 'gain', { sharePct: -100, purpose: 'gain' });
       },
     ],
     [
@@ -492,24 +497,24 @@ const MODES: Mutation[] = [
         'mode line turned round',
         (s) =>
           Object.assign(modeLine(s), {
-            weightPct: -modeLine(s).weightPct,
-            offsetPct: -modeLine(s).offsetPct,
+            sharePct: -modeLine(s).sharePct,
+            shiftPct: -modeLine(s).shiftPct,
           }),
       ],
       [
         'off gone by another switch',
-        (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) }),
+        (s) => line(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
       ],
       [
         'off gone by two switches',
-        (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 2), at('se', 0)) }),
+        (s) => line(s, 'mode', { effect: 'takes-over', when: both(at('sd', 2), at('se', 0)) }),
       ],
-      ['off gone by a slider', (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } })],
+      ['off gone by a slider', (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } })],
       [
         'off gone after three seconds',
         (s) =>
           line(s, 'mode', {
-            op: 'replace',
+            effect: 'takes-over',
             when: logic(s, { op: 'delay', of: at('se', 2), onS: 3, offS: 0 }),
           }),
       ],
@@ -522,15 +527,15 @@ const MODES: Mutation[] = [
             valuePct: 0,
             adjust: { control: 'trim-rudder', rangePct: 100 },
           });
-          line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
+          line(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
         },
       ],
       [
         'a latch keeps it on',
         (s) =>
           line(s, 'mode', {
-            op: 'replace',
-            weightPct: 0,
+            effect: 'takes-over',
+            sharePct: 0,
             when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
           }),
       ],
@@ -558,11 +563,11 @@ const MODES: Mutation[] = [
       s.program.lines.push({
         id: 'edge',
         channel,
-        source: { kind: 'constant' },
-        weightPct: value === -66 ? -33 : value,
-        offsetPct: 0,
+        follows: { kind: 'fixed' },
+        sharePct: value === -66 ? -33 : value,
+        shiftPct: 0,
         when: at('sa', 1),
-        op: 'replace',
+        effect: 'takes-over',
         purpose: 'mode',
       });
     }),
@@ -577,7 +582,7 @@ const REST: Mutation[] = (
       'levelling half a second after power-up',
       (s) =>
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 }),
         }),
     ],
@@ -585,23 +590,20 @@ const REST: Mutation[] = (
       'the mode switch rests near',
       (s) => (s.transmitter.controls.find((c) => c.id === 'sa')!.rest = 100),
     ],
-    [
-      'a knob at rest adds up to levelling',
-      (s) => line(s, 'mode', { weightPct: 0, offsetPct: 200 }),
-    ],
+    ['a knob at rest adds up to levelling', (s) => line(s, 'mode', { sharePct: 0, shiftPct: 200 })],
     [
       'two delays one after another',
       (s) => {
         const first = logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 });
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'delay', of: first, onS: 0.5, offS: 0 }),
         });
       },
     ],
     [
       'a line for every switch at rest',
-      (s) => line(s, 'mode', { op: 'replace', when: both(at('sd', 0), at('se', 0)) }),
+      (s) => line(s, 'mode', { effect: 'takes-over', when: both(at('sd', 0), at('se', 0)) }),
     ],
     ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
   ] as [string, (s: Setup) => void][]
@@ -616,7 +618,7 @@ const GAIN: Mutation[] = (
     [
       'both ends full, by a curve',
       (s) => {
-        s.program.curves.push({
+        s.program.shapes.push({
           id: 'v',
           label: 'V',
           points: [
@@ -625,14 +627,14 @@ const GAIN: Mutation[] = (
             { inPct: 100, outPct: 100 },
           ],
         });
-        gainLine(s).curve = 'v';
+        gainLine(s).shape = 'v';
       },
       'stop',
     ],
     [
       'half the way dead',
       (s) => {
-        s.program.curves.push({
+        s.program.shapes.push({
           id: 'h',
           label: 'H',
           points: [
@@ -641,14 +643,14 @@ const GAIN: Mutation[] = (
             { inPct: 100, outPct: 100 },
           ],
         });
-        gainLine(s).curve = 'h';
+        gainLine(s).shape = 'h';
       },
       'caution',
     ],
     [
       'rises and falls',
       (s) => {
-        s.program.curves.push({
+        s.program.shapes.push({
           id: 'w',
           label: 'W',
           points: [
@@ -658,26 +660,26 @@ const GAIN: Mutation[] = (
             { inPct: 100, outPct: 100 },
           ],
         });
-        gainLine(s).curve = 'w';
+        gainLine(s).shape = 'w';
       },
       'caution',
     ],
-    ['a third of the gain', (s) => Object.assign(gainLine(s), { weightPct: 30 }), 'caution'],
+    ['a third of the gain', (s) => Object.assign(gainLine(s), { sharePct: 30 }), 'caution'],
     [
       'never down to nothing',
-      (s) => Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 }),
+      (s) => Object.assign(gainLine(s), { sharePct: 30, shiftPct: 70 }),
       'caution',
     ],
     [
       'dead in one position of a switch',
-      (s) => line(s, 'gain', { weightPct: 100, op: 'add', when: at('sd', 2) }),
+      (s) => line(s, 'gain', { sharePct: 100, effect: 'adds', when: at('sd', 2) }),
       'caution',
     ],
     ['ends cut short', (s) => Object.assign(outputOf(s, 'gain'), { maxPct: 0 }), 'caution'],
     [
       'a narrow spike of a curve',
       (s) => {
-        s.program.curves.push({
+        s.program.shapes.push({
           id: 'n',
           label: 'N',
           points: [
@@ -688,7 +690,7 @@ const GAIN: Mutation[] = (
             { inPct: 100, outPct: 100 },
           ],
         });
-        gainLine(s).curve = 'n';
+        gainLine(s).shape = 'n';
       },
       'caution',
     ],
@@ -696,9 +698,9 @@ const GAIN: Mutation[] = (
       'folded by a second line',
       (s) =>
         line(s, 'gain', {
-          source: { kind: 'control', id: 'k1' },
-          weightPct: -200,
-          when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k1' }, valuePct: 10 }),
+          follows: { kind: 'control', id: 'k1' },
+          sharePct: -200,
+          when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k1' }, valuePct: 10 }),
         }),
       'caution',
     ],
@@ -712,7 +714,7 @@ const panicLine = (s: Setup) =>
 const PANIC: Mutation[] = [
   ...(
     [
-      ['leads to off', (s) => (panicLine(s).weightPct = -100)],
+      ['leads to off', (s) => (panicLine(s).sharePct = -100)],
       [
         'ailerons not steadied',
         (s) => {
@@ -732,9 +734,9 @@ const PANIC: Mutation[] = [
         'overridden by a slider',
         (s) =>
           line(s, 'mode', {
-            op: 'replace',
-            weightPct: 0,
-            when: logic(s, { op: 'greater', source: { kind: 'control', id: 'l2' }, valuePct: 71 }),
+            effect: 'takes-over',
+            sharePct: 0,
+            when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'l2' }, valuePct: 71 }),
           }),
       ],
       [
@@ -746,7 +748,7 @@ const PANIC: Mutation[] = [
             valuePct: 0,
             adjust: { control: 'trim-rudder', rangePct: 100 },
           });
-          line(s, 'mode', { source: { kind: 'variable', id: 'v' }, weightPct: -100 });
+          line(s, 'mode', { follows: { kind: 'variable', id: 'v' }, sharePct: -100 });
         },
       ],
       [
@@ -765,7 +767,7 @@ const PANIC: Mutation[] = [
       [
         'gain of one in a hundred',
         (s) => {
-          s.program.lines.find((l) => l.id === 'panic-gain')!.weightPct = -97;
+          s.program.lines.find((l) => l.id === 'panic-gain')!.sharePct = -97;
         },
       ],
       [
@@ -784,7 +786,7 @@ const PANIC: Mutation[] = [
       [
         'spike of a curve',
         (s) => {
-          s.program.curves.push({
+          s.program.shapes.push({
             id: 'spike',
             label: 'Spike',
             points: [
@@ -796,9 +798,9 @@ const PANIC: Mutation[] = [
             ],
           });
           line(s, 'mode', {
-            source: { kind: 'control', id: 'k2' },
-            curve: 'spike',
-            weightPct: 200,
+            follows: { kind: 'control', id: 'k2' },
+            shape: 'spike',
+            sharePct: 200,
           });
         },
       ],
@@ -851,11 +853,11 @@ const LOST: Mutation[] = (
 );
 
 const launch = (s: Setup) =>
-  s.program.lines.filter((l) => l.purpose === 'launch' && l.op === 'add');
+  s.program.lines.filter((l) => l.purpose === 'launch' && l.effect === 'adds');
 const latch = (s: Setup) => s.program.logic.find((l) => l.op === 'latch')!;
 const LAUNCH: Mutation[] = (
   [
-    ['sign turned round', (s) => launch(s).forEach((l) => (l.weightPct = -l.weightPct))],
+    ['sign turned round', (s) => launch(s).forEach((l) => (l.sharePct = -l.sharePct))],
     ['servo reversed afterwards', (s) => (s.airframe.servos[2]!.rotation = 'reversed')],
     ['elevator channel reversed afterwards', (s) => (outputOf(s, 'elevator').reversed = true)],
     ['never let go', (s) => Object.assign(latch(s), { reset: at('sf', 2) })],
@@ -889,21 +891,21 @@ const OFF: Mutation[] = (
   [
     [
       'off overridden by a switch',
-      (s) => line(s, 'mode', { op: 'replace', weightPct: 0, when: at('sd', 2) }),
+      (s) => line(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
     ],
     [
       'no off in the unit, gain never nothing',
       (s) => {
         s.unit.settings.slots = ['rate', 'rate', 'level'];
-        Object.assign(gainLine(s), { weightPct: 30, offsetPct: 70 });
+        Object.assign(gainLine(s), { sharePct: 30, shiftPct: 70 });
       },
     ],
-    ['a slider lifts the mode', (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } })],
+    ['a slider lifts the mode', (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } })],
     [
       'a latch keeps it on',
       (s) =>
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
         }),
     ],
@@ -911,7 +913,7 @@ const OFF: Mutation[] = (
       'on after a second',
       (s) =>
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'delay', of: at('se', 2), onS: 1, offS: 0 }),
         }),
     ],
@@ -919,8 +921,8 @@ const OFF: Mutation[] = (
       'a knob past a threshold',
       (s) =>
         line(s, 'mode', {
-          op: 'replace',
-          when: logic(s, { op: 'greater', source: { kind: 'control', id: 'k2' }, valuePct: 12 }),
+          effect: 'takes-over',
+          when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k2' }, valuePct: 12 }),
         }),
     ],
     [
@@ -932,7 +934,7 @@ const OFF: Mutation[] = (
           valuePct: 0,
           adjust: { control: 'trim-rudder', rangePct: 100 },
         });
-        line(s, 'mode', { source: { kind: 'variable', id: 'v' } });
+        line(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
       },
     ],
     [
@@ -940,7 +942,7 @@ const OFF: Mutation[] = (
       (s) => {
         const flicked = logic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }),
         });
       },
@@ -952,8 +954,8 @@ const OFF: Mutation[] = (
     words,
     (s) => {
       // Without a gain that can be turned down the mode alone is left.
-      Object.assign(gainLine(s), { weightPct: 20, offsetPct: 80 });
-      delete s.intents.program!.modes;
+      Object.assign(gainLine(s), { sharePct: 20, shiftPct: 80 });
+      delete s.intents.program.modes;
       spoil(s);
     },
     () => wished(),
@@ -961,7 +963,7 @@ const OFF: Mutation[] = (
   ),
 );
 
-const spokenTo = () => wished({ callouts: true });
+const spokenTo = () => wished({ voice: { modes: true } });
 const calls = (s: Setup) => s.program.callouts;
 const VOICE: Mutation[] = (
   [
@@ -973,11 +975,11 @@ const VOICE: Mutation[] = (
     ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
     [
       'off overridden by another switch',
-      (s) => line(s, 'mode', { op: 'replace', when: at('sd', 2) }),
+      (s) => line(s, 'mode', { effect: 'takes-over', when: at('sd', 2) }),
     ],
     [
       'off overridden by a slider',
-      (s) => line(s, 'mode', { source: { kind: 'control', id: 'l2' } }),
+      (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } }),
     ],
     [
       'a second one for the wrong place',
@@ -987,7 +989,7 @@ const VOICE: Mutation[] = (
       'level after two seconds',
       (s) =>
         line(s, 'mode', {
-          op: 'replace',
+          effect: 'takes-over',
           when: logic(s, { op: 'delay', of: at('se', 2), onS: 2, offS: 0 }),
         }),
     ],

@@ -54,7 +54,7 @@ export class Oracle {
 
   private source(s: Source): number {
     switch (s.kind) {
-      case 'constant':
+      case 'fixed':
         return 100;
       case 'control':
         return this.values[s.id]!;
@@ -72,7 +72,7 @@ export class Oracle {
         const x = this.values[input.control]! / 100;
         const e = rate.expoPct / 100;
         const trim = input.trim ? 0.25 * this.values[input.trim]! : 0;
-        return rate.weightPct * ((1 - e) * x + e * x ** 3) + trim;
+        return rate.sharePct * ((1 - e) * x + e * x ** 3) + trim;
       }
     }
   }
@@ -82,8 +82,8 @@ export class Oracle {
       let value = 0;
       for (const line of this.setup.program.lines.filter((l) => l.channel === channel)) {
         if (line.when && !this.condition(line.when)) continue;
-        let source = this.source(line.source);
-        const points = this.setup.program.curves.find((c) => c.id === line.curve)?.points;
+        let source = this.source(line.follows);
+        const points = this.setup.program.shapes.find((c) => c.id === line.shape)?.points;
         if (points) {
           const right = points.findIndex((p) => p.inPct >= source);
           if (right === 0) source = points[0]!.outPct;
@@ -93,9 +93,13 @@ export class Oracle {
             source = a.outPct + ((source - a.inPct) * (b.outPct - a.outPct)) / (b.inPct - a.inPct);
           }
         }
-        const term = (source * line.weightPct) / 100 + line.offsetPct;
+        const term = (source * line.sharePct) / 100 + line.shiftPct;
         value =
-          line.op === 'add' ? value + term : line.op === 'multiply' ? (value * term) / 100 : term;
+          line.effect === 'adds'
+            ? value + term
+            : line.effect === 'scales'
+              ? (value * term) / 100
+              : term;
       }
       return value;
     });
@@ -107,9 +111,9 @@ export class Oracle {
       this.memory.set(l.id, m);
       switch (l.op) {
         case 'near':
-          return Math.abs(this.source(l.source) - l.valuePct) <= l.withinPct;
+          return Math.abs(this.source(l.follows) - l.valuePct) <= l.withinPct;
         case 'greater':
-          return this.source(l.source) > l.valuePct;
+          return this.source(l.follows) > l.valuePct;
         case 'when':
           return this.condition(l.when);
         case 'latch': {

@@ -1,6 +1,6 @@
 import { addLatches } from './large';
 import { UNITS, TRANSMITTERS, buildAirframe, usualAnswers } from '@/core/catalogue';
-import { composeSetup, usualWishes, writeWishes } from '@/core/plan';
+import { composeSetup, writeWishes } from '@/core/plan';
 import type { Line, ProgramWishes, Setup } from '@/core/setup';
 import { makeSetup } from './setups';
 
@@ -17,7 +17,7 @@ export function wished(
     UNITS[unit]!,
     TRANSMITTERS[transmitter]!,
   );
-  const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+  const next = writeWishes(setup, { ...setup.intents.program, ...change });
   if (!next.ok) throw new Error(next.reasons.join('; '));
   return next.setup;
 }
@@ -120,7 +120,7 @@ export const ORDER_FAULTS: Fault[] = [
     (s) => {
       const { channel } = s.program.outputs.find((o) => o.carries === 'throttle')!;
       const line = s.program.lines.find((l) => l.channel === channel && l.purpose === 'stick')!;
-      Object.assign(line, { weightPct: 20, offsetPct: -80 });
+      Object.assign(line, { sharePct: 20, shiftPct: -80 });
     },
   ],
   [
@@ -130,7 +130,7 @@ export const ORDER_FAULTS: Fault[] = [
     (s) => {
       const { channel } = s.program.outputs.find((o) => o.carries === 'throttle')!;
       const line = s.program.lines.find((l) => l.channel === channel && l.purpose === 'stick')!;
-      Object.assign(line, { source: { kind: 'constant' }, weightPct: -100 });
+      Object.assign(line, { follows: { kind: 'fixed' }, sharePct: -100 });
     },
   ],
   [
@@ -150,7 +150,7 @@ export const ORDER_FAULTS: Fault[] = [
     () => makeSetup('conventional', unit),
     (s) => void (s.installation.secondHand = true),
   ]),
-  ['M1', 'order turned round', wished, (s) => void (lineOf(s, 'mode-6').weightPct = -100)],
+  ['M1', 'order turned round', wished, (s) => void (lineOf(s, 'mode').sharePct = -100)],
   ['M1', 'level in the first slot', wished, (s) => void (s.unit.settings.slots[0] = 'level')],
   [
     'M1',
@@ -158,7 +158,7 @@ export const ORDER_FAULTS: Fault[] = [
     () => makeSetup('conventional', 'autopilot'),
     (s) => void (s.unit.settings.slots[0] = 'home'),
   ],
-  ['M2', 'mode line turned round', wished, (s) => void (lineOf(s, 'mode-6').weightPct = -100)],
+  ['M2', 'mode line turned round', wished, (s) => void (lineOf(s, 'mode').sharePct = -100)],
   [
     'M2',
     'mode channel reversed',
@@ -183,19 +183,19 @@ export const ORDER_FAULTS: Fault[] = [
     'M8',
     'knob straight into a 0 to 100 law',
     () => wished({}, 'switch-receiver'),
-    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 100, offsetPct: 0 }),
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { sharePct: 100, shiftPct: 0 }),
   ],
   [
     'M8',
     'knob straight into a magnitude law',
     () => wished({}, 'fixed-order-receiver'),
-    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 100, offsetPct: 0 }),
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { sharePct: 100, shiftPct: 0 }),
   ],
   [
     'M8',
     'too much weight runs into the end',
     wished,
-    (s) => Object.assign(lineOf(s, 'gain-knob'), { weightPct: 200, offsetPct: 0 }),
+    (s) => Object.assign(lineOf(s, 'gain-knob'), { sharePct: 200, shiftPct: 0 }),
   ],
   [
     'M9',
@@ -205,8 +205,8 @@ export const ORDER_FAULTS: Fault[] = [
       Object.assign(
         s.program.lines.find((l) => l.purpose === 'gain')!,
         {
-          weightPct: 100,
-          offsetPct: 0,
+          sharePct: 100,
+          shiftPct: 0,
         },
       ),
   ],
@@ -214,13 +214,13 @@ export const ORDER_FAULTS: Fault[] = [
     'M9',
     'offset forgotten',
     satellite,
-    (s) => void (s.program.lines.find((l) => l.purpose === 'gain')!.offsetPct = 0),
+    (s) => void (s.program.lines.find((l) => l.purpose === 'gain')!.shiftPct = 0),
   ],
   [
     'M9',
     'far set written across',
     () => wished({ gain: { by: 'sets', control: 'sa', knob: 'k1', pct: 50 } }, 'satellite-gyro'),
-    (s) => Object.assign(lineOf(s, 'gain-3'), { weightPct: 90, offsetPct: 0 }),
+    (s) => Object.assign(lineOf(s, 'gain-3'), { sharePct: 90, shiftPct: 0 }),
   ],
   ['M10', 'knob down, nothing sent', () => wished(panic('replace')), (s) => drop(s, 'panic-gain')],
   [
@@ -233,21 +233,21 @@ export const ORDER_FAULTS: Fault[] = [
     'M10',
     'gain of panic entered as off',
     () => wished(panic('offsets')),
-    (s) => void (lineOf(s, 'panic-gain').weightPct = -100),
+    (s) => void (lineOf(s, 'panic-gain').sharePct = -100),
   ],
   [
     'M11',
     'one position without its amount',
     () => wished(panic('offsets')),
-    (s) => drop(s, 'panic-6-1'),
+    (s) => drop(s, 'panic-mode-1'),
   ],
   [
     'M11',
     'one fixed mix for all',
     () => wished(panic('offsets')),
     (s) => {
-      drop(s, 'panic-6-1');
-      const line = lineOf(s, 'panic-6-2');
+      drop(s, 'panic-mode-1');
+      const line = lineOf(s, 'panic-mode-2');
       line.when = { kind: 'logic', id: 'panic-held' };
     },
   ],
@@ -256,7 +256,7 @@ export const ORDER_FAULTS: Fault[] = [
     'replacing line before the mode line',
     () => wished(panic('replace')),
     (s) => {
-      const line = lineOf(s, 'panic-6');
+      const line = lineOf(s, 'panic-mode');
       s.program.lines = [line, ...s.program.lines.filter((l) => l !== line)];
     },
   ],
@@ -322,7 +322,7 @@ export const ORDER_FAULTS: Fault[] = [
     'gain on a knob',
     () => wished({ gain: { by: 'fixed', pct: 40 } }),
     (s) => {
-      lineOf(s, 'gain-fixed').source = { kind: 'control', id: 'k1' };
+      lineOf(s, 'gain-fixed').follows = { kind: 'control', id: 'k1' };
     },
   ],
   [
@@ -330,7 +330,7 @@ export const ORDER_FAULTS: Fault[] = [
     'gain on a slider',
     () => wished({ gain: { by: 'fixed', pct: 40 } }),
     (s) => {
-      lineOf(s, 'gain-fixed').source = { kind: 'control', id: 'l1' };
+      lineOf(s, 'gain-fixed').follows = { kind: 'control', id: 'l1' };
     },
   ],
   [
@@ -338,7 +338,7 @@ export const ORDER_FAULTS: Fault[] = [
     'one set on a knob',
     () => wished({ gain: { by: 'sets', control: 'sa', pct: 50 } }, 'satellite-gyro'),
     (s) => {
-      lineOf(s, 'gain-1').source = { kind: 'control', id: 'k2' };
+      lineOf(s, 'gain-1').follows = { kind: 'control', id: 'k2' };
     },
   ],
   [
@@ -361,8 +361,7 @@ export const ORDER_FAULTS: Fault[] = [
     'aileron line negative',
     () => satellite(),
     (s) =>
-      void (s.program.lines.find((l) => l.channel === 1 && l.purpose === 'stick')!.weightPct =
-        -100),
+      void (s.program.lines.find((l) => l.channel === 1 && l.purpose === 'stick')!.sharePct = -100),
   ],
   [
     'M33',
@@ -402,7 +401,7 @@ export const ORDER_FAULTS: Fault[] = [
     'M38',
     'sign turned round',
     () => wished(launch),
-    (s) => void (lineOf(s, 'launch-2').weightPct *= -1),
+    (s) => void (lineOf(s, 'launch-elevator').sharePct *= -1),
   ],
   [
     'M38',
@@ -428,14 +427,14 @@ export const ORDER_FAULTS: Fault[] = [
       s.program.logic = s.program.logic.map((l) =>
         l.id === 'launch-held' && l.op === 'delay' ? { ...l, onS: 0 } : l,
       );
-      s.intents.program!.launch!.holdS = 0;
+      s.intents.program.launch!.holdS = 0;
     },
   ],
   [
     'M39',
     'panic at a touch',
     () => wished(panic('replace')),
-    (s) => void (lineOf(s, 'panic-6').when = { kind: 'switch', control: 'sm', position: 1 }),
+    (s) => void (lineOf(s, 'panic-mode').when = { kind: 'switch', control: 'sm', position: 1 }),
   ],
   [
     'M39',
@@ -443,7 +442,7 @@ export const ORDER_FAULTS: Fault[] = [
     () => wished(panic('channel')),
     (s) => {
       s.unit.settings.recovery!.delayMs = 0;
-      lineOf(s, 'panic-7').when = { kind: 'switch', control: 'sm', position: 1 };
+      lineOf(s, 'panic-recovery').when = { kind: 'switch', control: 'sm', position: 1 };
     },
   ],
   [
@@ -451,7 +450,7 @@ export const ORDER_FAULTS: Fault[] = [
     'low rate everywhere',
     wished,
     (s) => {
-      for (const i of s.program.inputs) if (i.id !== 'throttle') i.rates[0]!.weightPct = 70;
+      for (const i of s.program.inputs) if (i.id !== 'throttle') i.rates[0]!.sharePct = 70;
     },
   ],
   [
@@ -463,23 +462,30 @@ export const ORDER_FAULTS: Fault[] = [
         .find((i) => i.id === 'aileron')!
         .rates.unshift({
           when: { kind: 'switch', control: 'sb', position: 2 },
-          weightPct: 50,
+          sharePct: 50,
           expoPct: 0,
         }),
   ],
   [
     'M48',
     'low rates in the stabilized modes',
-    () => wished({ rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 } }),
+    () =>
+      wished({
+        rates: {
+          by: 'mode',
+          off: { pct: 50, expoPct: 30 },
+          on: { pct: 100, expoPct: 20 },
+        },
+      }),
     (s) => {
-      for (const i of s.program.inputs) if (i.rates.length > 1) i.rates.at(-1)!.weightPct = 60;
+      for (const i of s.program.inputs) if (i.rates.length > 1) i.rates.at(-1)!.sharePct = 60;
     },
   ],
   [
     'M49',
     'middle value off the middle',
     wished,
-    (s) => Object.assign(lineOf(s, 'mode-6'), { weightPct: 100, offsetPct: 31 }),
+    (s) => Object.assign(lineOf(s, 'mode'), { sharePct: 100, shiftPct: 31 }),
   ],
   [
     'M49',
@@ -508,10 +514,10 @@ export const ORDER_FAULTS: Fault[] = [
     () =>
       wished({
         gain: { by: 'fixed', pct: 50 },
-        modes: { switches: ['sa', 'sh'], table: ['off', 'off', 'rate', 'rate', 'level', 'level'] },
+        modes: { switches: ['sa', 'sh'], table: ['off', 'off', 'rate', 'level', 'level', 'level'] },
       }),
     (s) => {
-      lineOf(s, 'mode-6-2').weightPct = 0;
+      lineOf(s, 'mode-2').sharePct = 0;
     },
   ],
   [
@@ -520,7 +526,7 @@ export const ORDER_FAULTS: Fault[] = [
     wished,
     (s) => {
       s.unit.settings.slots = ['rate', 'rate', 'level'];
-      Object.assign(lineOf(s, 'gain-knob'), { weightPct: 50, offsetPct: 30 });
+      Object.assign(lineOf(s, 'gain-knob'), { sharePct: 50, shiftPct: 30 });
     },
   ],
   ...([8, 9, 11] as const).map((latches): Fault => [

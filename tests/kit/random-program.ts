@@ -2,7 +2,7 @@ import {
   parseSetup,
   type Condition,
   type ControlKind,
-  type Curve,
+  type Shape,
   type Line,
   type Logic,
   type Setup,
@@ -58,11 +58,11 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
   program.logic = [];
   if (recipe.rich) {
     for (let i = 0; i < 2; i++) {
-      const points: Curve['points'] = [-100, int(-60, -10), int(0, 60), 100].map((inPct) => ({
+      const points: Shape['points'] = [-100, int(-60, -10), int(0, 60), 100].map((inPct) => ({
         inPct,
         outPct: int(-100, 100),
       }));
-      program.curves.push({ id: `curve-${i}`, label: `Curve ${i}`, points });
+      program.shapes.push({ id: `shape-${i}`, label: `Shape ${i}`, points });
     }
     program.variables.push({
       id: 'v',
@@ -89,7 +89,7 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
   };
   const source = (channelsBelow: number): Source => {
     const roll = random();
-    if (roll < 0.2) return { kind: 'constant' };
+    if (roll < 0.2) return { kind: 'fixed' };
     if (recipe.rich && roll < 0.3) return { kind: 'variable', id: 'v' };
     if (recipe.rich && roll < 0.45 && channelsBelow > 0)
       return { kind: 'channel', channel: int(1, channelsBelow) };
@@ -99,19 +99,19 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
     return { kind: 'control', id: pick(between).id };
   };
   for (const input of program.inputs) {
-    input.rates = [{ weightPct: int(30, 120), expoPct: pick([0, 0, 30, -40, 100, -100]) }];
+    input.rates = [{ sharePct: int(30, 120), expoPct: pick([0, 0, 30, -40, 100, -100]) }];
     if (random() < 0.4)
-      input.rates.unshift({ when: condition(2), weightPct: int(30, 120), expoPct: pick([0, 30]) });
+      input.rates.unshift({ when: condition(2), sharePct: int(30, 120), expoPct: pick([0, 30]) });
   }
   // Channel 1 has no logic in it, so that logic may look at it.
   const lineOn = (channel: number, when: boolean): Line => ({
     id: `line-${program.lines.length}`,
     channel,
-    source: channel === 1 ? { kind: 'control', id: pick(between).id } : source(channel - 1),
-    weightPct: int(-120, 120),
-    offsetPct: random() < 0.5 ? 0 : int(-60, 60),
-    op: pick(['add', 'add', 'add', 'multiply', 'replace'] as const),
-    ...(recipe.rich && random() < 0.25 ? { curve: `curve-${int(0, 1)}` } : {}),
+    follows: channel === 1 ? { kind: 'control', id: pick(between).id } : source(channel - 1),
+    sharePct: int(-120, 120),
+    shiftPct: random() < 0.5 ? 0 : int(-60, 60),
+    effect: pick(['adds', 'adds', 'adds', 'scales', 'takes-over'] as const),
+    ...(recipe.rich && random() < 0.25 ? { shape: `shape-${int(0, 1)}` } : {}),
     ...(when && random() < 0.5 ? { when: condition() } : {}),
   });
   for (let i = 0; i < 2; i++) program.lines.push(lineOn(1, false));
@@ -131,11 +131,11 @@ export function randomProgram(seed: number, recipe: Recipe): Setup {
       () => ({
         ...head,
         op: 'near',
-        source: compared(),
+        follows: compared(),
         valuePct: int(-100, 100),
         withinPct: int(0, 50),
       }),
-      () => ({ ...head, op: 'greater', source: compared(), valuePct: int(-100, 100) }),
+      () => ({ ...head, op: 'greater', follows: compared(), valuePct: int(-100, 100) }),
       () => ({ ...head, op: 'when', when: condition() }),
       () => ({ ...head, op: 'latch', set: condition(), reset: condition() }),
       () => ({ ...head, op: 'latch', set: condition(), reset: condition() }),

@@ -19,7 +19,7 @@ export function richSetup(): Setup {
     program.outputs.find((o) => o.carries === carries)!.channel;
   const at = (position: number): Condition => ({ kind: 'switch', control: spare, position });
   const logic = (id: string): Condition => ({ kind: 'logic', id });
-  program.curves.push({
+  program.shapes.push({
     id: 'soft',
     label: 'Soft',
     points: [
@@ -28,7 +28,7 @@ export function richSetup(): Setup {
       { inPct: 100, outPct: 80 },
     ],
   });
-  program.curves.push({ ...structuredClone(program.curves[0]!), id: 'hard', label: 'Hard' });
+  program.shapes.push({ ...structuredClone(program.shapes[0]!), id: 'hard', label: 'Hard' });
   program.variables.push({
     id: 'lift',
     label: 'Lift',
@@ -40,14 +40,14 @@ export function richSetup(): Setup {
       id: 'high',
       label: 'High',
       op: 'greater',
-      source: { kind: 'control', id: knob },
+      follows: { kind: 'control', id: knob },
       valuePct: 50,
     },
     {
       id: 'mid',
       label: 'Mid',
       op: 'near',
-      source: { kind: 'channel', channel: channelOf('flap') },
+      follows: { kind: 'channel', channel: channelOf('flap') },
       valuePct: 0,
       withinPct: 5,
     },
@@ -62,34 +62,34 @@ export function richSetup(): Setup {
     id,
     label: id,
     channel: elevator,
-    source: { kind: 'constant' as const },
-    weightPct: 3,
-    offsetPct: 0,
-    op: 'add' as const,
+    follows: { kind: 'fixed' as const },
+    sharePct: 3,
+    shiftPct: 0,
+    effect: 'adds' as const,
     when,
     ...more,
   });
   program.lines.push(
-    line('l-var', logic('late'), { source: { kind: 'variable', id: 'lift' }, weightPct: 100 }),
+    line('l-var', logic('late'), { follows: { kind: 'variable', id: 'lift' }, sharePct: 100 }),
     line(
       'l-chan',
       { kind: 'all', of: [logic('far'), { kind: 'not', of: logic('mid') }] },
       {
-        source: { kind: 'channel', channel: channelOf('flap') },
-        weightPct: 10,
-        offsetPct: 2,
-        curve: 'soft',
+        follows: { kind: 'channel', channel: channelOf('flap') },
+        sharePct: 10,
+        shiftPct: 2,
+        shape: 'soft',
       },
     ),
     line('l-any', { kind: 'any', of: [logic('once'), logic('often'), logic('high')] }, {}),
     line(
       'l-switch',
       { kind: 'switch', control: other, position: 2 },
-      { op: 'multiply', weightPct: 90 },
+      { effect: 'scales', sharePct: 90 },
     ),
   );
-  program.inputs[0]!.rates.unshift({ when: logic('kept'), weightPct: 60, expoPct: 30 });
-  program.inputs[1]!.rates.unshift({ when: at(1), weightPct: 70, expoPct: 20 });
+  program.inputs[0]!.rates.unshift({ when: logic('kept'), sharePct: 60, expoPct: 30 });
+  program.inputs[1]!.rates.unshift({ when: at(1), sharePct: 70, expoPct: 20 });
   program.callouts.push({
     id: 'say-lift',
     when: at(2),

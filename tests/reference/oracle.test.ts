@@ -50,7 +50,7 @@ const sourceUpTo = (channel: number): fc.Arbitrary<Source> =>
     fc.constantFrom(...VALUED).map((id): Source => ({ kind: 'control', id })),
     fc.constantFrom('aileron', 'elevator').map((id): Source => ({ kind: 'input', id })),
     fc.constant<Source>({ kind: 'variable', id: 'v' }),
-    fc.constant<Source>({ kind: 'constant' }),
+    fc.constant<Source>({ kind: 'fixed' }),
     ...(channel > 1
       ? [
           fc
@@ -72,10 +72,10 @@ const logicAt = (i: number): fc.Arbitrary<Logic> => {
   const s = fc.constantFrom(0.2, 0.5, 1);
   return fc.oneof(
     fc
-      .record({ source: plainSource, valuePct: pct, withinPct: fc.integer({ min: 0, max: 60 }) })
+      .record({ follows: plainSource, valuePct: pct, withinPct: fc.integer({ min: 0, max: 60 }) })
       .map((r): Logic => ({ ...head, op: 'near', ...r })),
     fc
-      .record({ source: plainSource, valuePct: pct })
+      .record({ follows: plainSource, valuePct: pct })
       .map((r): Logic => ({ ...head, op: 'greater', ...r })),
     c.map((when): Logic => ({ ...head, op: 'when', when })),
     fc.tuple(c, c).map(([set, reset]): Logic => ({ ...head, op: 'latch', set, reset })),
@@ -89,19 +89,19 @@ const logicAt = (i: number): fc.Arbitrary<Logic> => {
 const line = (channel: number, n: number): fc.Arbitrary<Line> =>
   fc
     .record({
-      source: sourceUpTo(channel),
-      weightPct: pct,
-      offsetPct: pct,
-      op: fc.constantFrom('add', 'multiply', 'replace'),
+      follows: sourceUpTo(channel),
+      sharePct: pct,
+      shiftPct: pct,
+      effect: fc.constantFrom('adds', 'scales', 'takes-over'),
       when: fc.option(conditionUpTo(logicIds), { nil: undefined }),
-      curve: fc.option(fc.constant('bend'), { nil: undefined }),
+      shape: fc.option(fc.constant('bend'), { nil: undefined }),
     })
-    .map(({ when, curve, ...rest }): Line => ({
+    .map(({ when, shape, ...rest }): Line => ({
       id: `x${channel}-${n}`,
       channel,
       ...rest,
       ...(when ? { when } : {}),
-      ...(curve ? { curve } : {}),
+      ...(shape ? { shape } : {}),
     }));
 
 const program: fc.Arbitrary<Setup> = fc
@@ -117,7 +117,7 @@ const program: fc.Arbitrary<Setup> = fc
       ...base.program,
       logic,
       lines,
-      curves: [
+      shapes: [
         {
           id: 'bend',
           label: 'Bend',
@@ -136,8 +136,8 @@ const program: fc.Arbitrary<Setup> = fc
           ? {
               ...input,
               rates: [
-                { when: rateWhen, weightPct: weights[0], expoPct: weights[1] },
-                { weightPct: 70, expoPct: 30 },
+                { when: rateWhen, sharePct: weights[0], expoPct: weights[1] },
+                { sharePct: 70, expoPct: 30 },
               ],
             }
           : input,

@@ -61,7 +61,7 @@ export interface CompiledSource {
 
 export function compileSource(source: Source, layout: Layout): CompiledSource {
   switch (source.kind) {
-    case 'constant':
+    case 'fixed':
       return { kind: 0, at: 0 };
     case 'control':
       return { kind: 1, at: layout.controls.get(source.id)! };

@@ -11,7 +11,7 @@ export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
 export { outputOf, sentUs, shapeOf, STEP_PCT, type CompiledOutput } from './outputs';
-export { curveAt } from './lines';
+export { shapeAt } from './lines';
 export { carriedChannels } from './link';
 export { edgeMm, hornDeg } from '../linkage';
 export { pulseUs, shapeOutput } from './outputs';

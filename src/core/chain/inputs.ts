@@ -32,7 +32,7 @@ export function compileInput(setup: Setup, layout: Layout, position: number): Co
     trim: input.trim === undefined ? -1 : layout.controls.get(input.trim)!,
     rates: input.rates.map((rate) => ({
       when: rate.when ? compileCondition(rate.when, layout, setup) : undefined,
-      weight: rate.weightPct / 100,
+      weight: rate.sharePct / 100,
       expoPct: rate.expoPct,
     })),
   };

@@ -1,4 +1,4 @@
-import type { Curve, Line, Setup } from '../setup';
+import type { Line, Setup, Shape } from '../setup';
 import {
   compileCondition,
   compileSource,
@@ -9,10 +9,10 @@ import {
 import type { Frame, Layout, Stimulus } from './frame';
 
 /**
- * Straight lines between the points of a curve; level beyond its ends.
+ * Straight lines between the points of a shape; level beyond its ends.
  * @param points rising in `inPct`, at least two
  */
-export function curveAt(points: Curve['points'], inPct: number): number {
+export function shapeAt(points: Shape['points'], inPct: number): number {
   const first = points[0]!;
   if (inPct <= first.inPct) return first.outPct;
   for (let i = 1; i < points.length; i++) {
@@ -26,18 +26,18 @@ export function curveAt(points: Curve['points'], inPct: number): number {
 }
 
 interface CompiledLine {
-  source: CompiledSource;
-  weight: number;
-  offsetPct: number;
-  points: Curve['points'] | undefined;
+  follows: CompiledSource;
+  share: number;
+  shiftPct: number;
+  points: Shape['points'] | undefined;
   when: Test | undefined;
-  op: Line['op'];
+  effect: Line['effect'];
 }
 
 export interface CompiledChannel {
   at: number;
   lines: readonly CompiledLine[];
-  /** The only line, when it does nothing but scale its source: most channels are like that. */
+  /** The only line, when it does nothing but take a share of what it follows: most channels are like that. */
   plain: CompiledLine | undefined;
 }
 
@@ -46,36 +46,36 @@ export function compileChannel(setup: Setup, layout: Layout, channel: number): C
   const lines = setup.program.lines
     .filter((line) => line.channel === channel)
     .map((line) => ({
-      source: compileSource(line.source, layout),
-      weight: line.weightPct / 100,
-      offsetPct: line.offsetPct,
-      points: setup.program.curves.find((c) => c.id === line.curve)?.points,
+      follows: compileSource(line.follows, layout),
+      share: line.sharePct / 100,
+      shiftPct: line.shiftPct,
+      points: setup.program.shapes.find((s) => s.id === line.shape)?.points,
       when: line.when && compileCondition(line.when, layout, setup),
-      op: line.op,
+      effect: line.effect,
     }));
   const [first] = lines;
   const plain =
-    lines.length === 1 && first && !first.when && !first.points && first.op !== 'multiply';
+    lines.length === 1 && first && !first.when && !first.points && first.effect !== 'scales';
   return { at: channel - 1, lines, plain: plain ? first : undefined };
 }
 
-/** Each line adds to, multiplies or replaces what stands so far. */
+/** Each line adds to, scales or takes over from what stands so far. */
 export function runChannel(channel: CompiledChannel, stimulus: Stimulus, frame: Frame): void {
   const { lines, plain } = channel;
   if (plain !== undefined) {
     frame.channelsPct[channel.at] =
-      readSource(plain.source, stimulus, frame) * plain.weight + plain.offsetPct;
+      readSource(plain.follows, stimulus, frame) * plain.share + plain.shiftPct;
     return;
   }
   let value = 0;
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i]!;
     if (line.when !== undefined && !line.when(stimulus, frame)) continue;
-    let source = readSource(line.source, stimulus, frame);
-    if (line.points !== undefined) source = curveAt(line.points, source);
-    const term = source * line.weight + line.offsetPct;
-    if (line.op === 'add') value += term;
-    else if (line.op === 'multiply') value *= term / 100;
+    let source = readSource(line.follows, stimulus, frame);
+    if (line.points !== undefined) source = shapeAt(line.points, source);
+    const term = source * line.share + line.shiftPct;
+    if (line.effect === 'adds') value += term;
+    else if (line.effect === 'scales') value *= term / 100;
     else value = term;
   }
   frame.channelsPct[channel.at] = value;

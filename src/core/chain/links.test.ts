@@ -5,7 +5,7 @@ import { composeSetup } from '../plan';
 import type { Condition, Logic, Setup } from '../setup';
 import {
   compileChain,
-  curveAt,
+  shapeAt,
   edgeMm,
   expo,
   fadeOf,
@@ -57,7 +57,7 @@ describe('curve', () => {
     [100, 100],
     [150, 100],
   ])('%d → %d', (x, y) => {
-    expect(curveAt(points, x)).toBeCloseTo(y);
+    expect(shapeAt(points, x)).toBeCloseTo(y);
   });
 });
 
@@ -240,13 +240,13 @@ describe('logic with memory', () => {
 });
 
 describe('lines', () => {
-  it('add, multiply and replace in order, under conditions', () => {
+  it('add, scale and take over in order, under conditions', () => {
     const setup = base();
-    const line = { channel: 9, source: { kind: 'constant' as const }, offsetPct: 0 };
+    const line = { channel: 9, follows: { kind: 'fixed' as const }, shiftPct: 0 };
     setup.program.lines = [
-      { ...line, id: 'a', weightPct: 40, op: 'add' },
-      { ...line, id: 'b', weightPct: 50, op: 'multiply' },
-      { ...line, id: 'c', weightPct: -100, op: 'replace', when: near },
+      { ...line, id: 'a', sharePct: 40, effect: 'adds' },
+      { ...line, id: 'b', sharePct: 50, effect: 'scales' },
+      { ...line, id: 'c', sharePct: -100, effect: 'takes-over', when: near },
     ];
     const chain = compileChain(setup);
     const frame = chain.newFrame();

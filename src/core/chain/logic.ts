@@ -18,14 +18,14 @@ export function compileLogic(
   const test = (c: Parameters<typeof compileCondition>[0]) => compileCondition(c, layout, setup);
   switch (entry.op) {
     case 'near': {
-      const source = compileSource(entry.source, layout);
+      const source = compileSource(entry.follows, layout);
       return (s, _, f) => {
         f.logic[position] =
           Math.abs(readSource(source, s, f) - entry.valuePct) <= entry.withinPct ? 1 : 0;
       };
     }
     case 'greater': {
-      const source = compileSource(entry.source, layout);
+      const source = compileSource(entry.follows, layout);
       return (s, _, f) => {
         f.logic[position] = readSource(source, s, f) > entry.valuePct ? 1 : 0;
       };

@@ -122,6 +122,8 @@ function walk(
     return;
   }
   if (JSON.stringify(a) === JSON.stringify(b)) return;
+  if (field === 'owner')
+    return tell(path, b === undefined ? 'yours from now on' : 'written by its choice again');
   const { words, unit } = fieldWords(field);
   tell(path, `${words} ${valueWords(a, '')} → ${valueWords(b, unit)}`);
 }

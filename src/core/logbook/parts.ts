@@ -120,7 +120,9 @@ function partsOf(setup: Setup, subject: Subject): Part[] {
   if (check?.kind !== 'correction')
     for (const channel of channelsReaching(setup, subject.surface)) {
       const lines = program.lines.filter((l) => l.channel === channel);
-      const used = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
+      const used = new Set(
+        lines.flatMap((l) => (l.follows.kind === 'input' ? [l.follows.id] : [])),
+      );
       parts.push(
         {
           key: `reverse:${channel}`,
@@ -189,12 +191,37 @@ function partsOf(setup: Setup, subject: Subject): Part[] {
 }
 
 /** Names and notes a person gave: with another one the thing is the same. */
-const NAMES = new Set(['label', 'name', 'description', 'notes', 'say']);
+const NAMES = new Set(['label', 'name', 'description', 'notes', 'say', 'owner']);
+
+/** What fields and values of a line were called in version 1 of the format. */
+const FIRST_FIELDS: Readonly<Record<string, string>> = {
+  follows: 'source',
+  sharePct: 'weightPct',
+  shiftPct: 'offsetPct',
+  shape: 'curve',
+  effect: 'op',
+  shapes: 'curves',
+};
+const FIRST_VALUES: Readonly<Record<string, string>> = {
+  adds: 'add',
+  scales: 'multiply',
+  'takes-over': 'replace',
+};
+
+/** The same under the names of version 1, so that what was seen before an upgrade counts after it. */
+function firstNamed(value: unknown): unknown {
+  if (typeof value === 'string') return FIRST_VALUES[value] ?? value;
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const fields = Object.entries(value);
+  if (fields.length === 1 && fields[0]![0] === 'kind' && fields[0]![1] === 'fixed')
+    return { kind: 'constant' };
+  return Object.fromEntries(fields.map(([key, v]) => [FIRST_FIELDS[key] ?? key, v]));
+}
 
 /** Short hash of a value, names aside: SHA-256 over canonical JSON (RFC 8785), first 16 bytes in hex. */
 function hashOf(value: unknown): string {
   const named = JSON.stringify(value ?? null, (key, v: unknown) =>
-    NAMES.has(key) ? undefined : v,
+    NAMES.has(key) ? undefined : firstNamed(v),
   );
   const text = canonicalize(JSON.parse(named)) ?? 'null';
   return bytesToHex(sha256(utf8ToBytes(text))).slice(0, 32);

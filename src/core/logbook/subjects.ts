@@ -44,7 +44,7 @@ export const bareLine = ({ id: _, ...line }: Line) => line;
 /** What some channels are made of: their lines, and the rates and expo of the inputs these read. */
 function makeupOf({ program }: Setup, channels: readonly number[]): unknown[] {
   const lines = program.lines.filter((l) => channels.includes(l.channel));
-  const read = new Set(lines.flatMap((l) => (l.source.kind === 'input' ? [l.source.id] : [])));
+  const read = new Set(lines.flatMap((l) => (l.follows.kind === 'input' ? [l.follows.id] : [])));
   return [lines.map(bareLine), program.inputs.filter((i) => read.has(i.id))];
 }
 

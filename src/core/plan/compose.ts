@@ -4,20 +4,20 @@ import {
   type Airframe,
   type ChannelFunction,
   type Intents,
+  type Program,
   type Setup,
   type Transmitter,
   type Unit,
   type UnitTraits,
 } from '../setup';
 import { planChannels, type Assignment } from './channels';
-import { mixerOf, type Mixer } from './functions';
+import type { Mixer } from './functions';
 import { learnTravel } from './travel';
 import { plugIn, wingTypeOf } from './plugs';
-import { chooseHands, writeProgram } from './program';
-import { writeFailsafe } from './wishes/failsafe';
-
-/** Nose up a little, for a glide that does not gather speed. Common practice, no source. */
-const GLIDE_PITCH_DEG = 3;
+import { USUAL_RATE } from './figures';
+import { untouched } from './replan';
+import { firstWishes } from './wishes/first';
+import { rewriteAll } from './wishes/write';
 
 const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
@@ -34,15 +34,19 @@ export function composeSetup(
   const unit = clone(unitPart);
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins, mixer });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
-  const wanted = new Set(assignment.map((a) => a.carries));
-  const program = writeProgram(
-    transmitter,
-    assignment,
-    chooseHands(transmitter, airframe, unit, wanted),
-    unit.traits.gainLaw,
-  );
-  if (wanted.has('recovery')) unit.settings.recovery ??= usualRecovery(unit);
-
+  if (assignment.some((a) => a.carries === 'recovery'))
+    unit.settings.recovery ??= usualRecovery(unit);
+  const program: Program = {
+    inputs: [],
+    logic: [],
+    shapes: [],
+    variables: [],
+    lines: [],
+    outputs: assignment.map(untouched),
+    failsafe: [],
+    callouts: [],
+    timers: [],
+  };
   unit.settings.wingType = wingTypeOf(airframe, unit, mixer);
   unit.settings.inputs = assignment
     .filter((a) => a.channel <= unit.traits.inputChannels)
@@ -52,11 +56,6 @@ export function composeSetup(
   if (airframe.kind === 'inverted-v-tail') {
     // An inverted V answers the rudder the other way about: turn its stick and its correction.
     for (const o of program.outputs) if (o.carries === 'rudder') o.reversed = true;
-    for (const line of program.lines) {
-      const mixed = mixerOf(unit, mixer) === 'transmitter' && line.source.kind === 'input';
-      if (mixed && line.source.kind === 'input' && line.source.id === 'rudder')
-        line.weightPct = -line.weightPct;
-    }
     unit.settings.axes.yaw.reversed = true;
   }
   const setup: Setup = {
@@ -94,16 +93,15 @@ export function composeSetup(
       ...(mixer ? { mixer } : {}),
       wishes: [...wishes],
       pins: [...pins],
+      // Chosen below, when all that can be wished for is there.
+      program: { rates: { by: 'one', ...USUAL_RATE } },
     },
   };
-  const flies = unit.traits.modes.includes('level');
-  writeFailsafe(
-    { setup, reasons: [], notes: [] },
-    { school: flies ? 'glide' : 'motor-off', pitchDeg: flies ? GLIDE_PITCH_DEG : 0, rollDeg: 0 },
-  );
+  setup.intents.program = firstWishes(setup);
+  const { setup: written } = rewriteAll(setup);
   if (unit.traits.correctionDirection === 'learned')
-    setup.installation.travelCapture = learnTravel(setup);
-  return setup;
+    written.installation.travelCapture = learnTravel(written);
+  return written;
 }
 
 /**

@@ -6,9 +6,9 @@ export function gainKnobOf({
   transmitter,
 }: Setup): { control: Control; line: number } | undefined {
   const turnable = transmitter.controls.filter((c) => c.kind === 'knob' || c.kind === 'slider');
-  for (const [line, { purpose, source }] of program.lines.entries()) {
-    if (purpose !== 'gain' || source.kind !== 'control') continue;
-    const control = turnable.find((c) => c.id === source.id);
+  for (const [line, { purpose, follows }] of program.lines.entries()) {
+    if (purpose !== 'gain' || follows.kind !== 'control') continue;
+    const control = turnable.find((c) => c.id === follows.id);
     if (control) return { control, line };
   }
   return undefined;

@@ -7,7 +7,7 @@ import {
   type AirframeAnswers,
 } from '../catalogue';
 import { allExpectations, predictAll } from '../directions';
-import { readSetup, type AirframeKind } from '../setup';
+import { parseSetup, type AirframeKind } from '../setup';
 import { createBench } from '../standin';
 import { composeSetup, planChannels, unsuited } from './index';
 
@@ -62,7 +62,7 @@ describe('every sensible unit and airframe', () => {
       ).toEqual([]);
       const setup = composeSetup('Pair', airframe, UNITS[unit]!, transmitter);
 
-      const read = readSetup(JSON.stringify(setup));
+      const read = parseSetup(JSON.parse(JSON.stringify(setup)));
       expect(read).toEqual({ ok: true, value: setup });
       for (const s of [...airframe.servos, ...airframe.motors])
         expect(setup.installation.plugs.some((p) => p.drives.includes(s.id))).toBe(true);

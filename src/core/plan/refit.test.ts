@@ -96,8 +96,8 @@ describe('refit', () => {
     const setup = makeSetup();
     setup.program.outputs.find((o) => o.carries === 'elevator')!.minPct = -85;
     setup.program.inputs.find((i) => i.id === 'aileron')!.rates = [
-      { when: { kind: 'switch', control: 'sc', position: 0 }, weightPct: 60, expoPct: 30 },
-      { weightPct: 90, expoPct: 25 },
+      { when: { kind: 'switch', control: 'sc', position: 0 }, sharePct: 60, expoPct: 30 },
+      { sharePct: 90, expoPct: 25 },
     ];
     setup.notes = 'kept';
     for (const [id, transmitter] of Object.entries(TRANSMITTERS)) {
@@ -105,7 +105,7 @@ describe('refit', () => {
       const next = refitted(setup, { transmitter });
       expect(next.program.outputs.find((o) => o.carries === 'elevator')!.minPct).toBe(-85);
       expect(next.program.inputs.find((i) => i.id === 'aileron')!.rates).toEqual([
-        { weightPct: 90, expoPct: 25 },
+        { sharePct: 90, expoPct: 25 },
       ]);
       expect(next.notes).toBe('kept');
       expect(allRight(next)).toBe(true);

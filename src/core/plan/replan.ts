@@ -1,8 +1,16 @@
-import type { ChannelFunction, Setup } from '../setup';
+import {
+  controlsWished,
+  roleOf,
+  type ChannelFunction,
+  type Output,
+  type ProgramWishes,
+  type Setup,
+} from '../setup';
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
 import { usualRecovery } from './compose';
 import { plugIn, wingTypeOf } from './plugs';
-import { chooseHands, writeProgram } from './program';
+import { firstWishes } from './wishes/first';
+import { rewriteAll } from './wishes/write';
 
 /** The plan for a Setup as it stands, with other wishes or pins. */
 export function planFor(
@@ -15,8 +23,8 @@ export function planFor(
 }
 
 /**
- * Moves a Setup's functions to the channels of a plan. What was entered for a function goes with it;
- * functions new to the plan get a first program, functions no longer in it are taken out.
+ * Moves a Setup's functions to the channels of a plan. What the person entered for a function goes
+ * with it; every wish is written for the channels there are now.
  */
 export function applyPlan(
   setup: Setup,
@@ -24,7 +32,7 @@ export function applyPlan(
   wishes: readonly ChannelFunction[],
   pins: Assignment,
 ): Setup {
-  const { program, unit, transmitter, airframe } = setup;
+  const { program, unit, airframe } = setup;
   const target = new Map(plan.rows.map((r) => [r.carries, r.channel]));
   const moved = new Map<number, number>();
   for (const o of program.outputs) {
@@ -36,40 +44,17 @@ export function applyPlan(
       const channel = moved.get(item.channel);
       return channel === undefined ? [] : [{ ...item, channel }];
     });
-  const fresh: Assignment = plan.rows.filter(
-    (r) => !program.outputs.some((o) => o.carries === r.carries),
-  );
-  const hands = chooseHands(transmitter, airframe, unit, new Set(target.keys()));
-  const more = writeProgram(transmitter, fresh, hands, unit.traits.gainLaw);
-  // Recovery that is new to a program with a gain channel needs its gain line there as well.
-  const gain = plan.rows.find((r) => r.carries === 'gain');
-  const panicGain =
-    gain && fresh.some((r) => r.carries === 'recovery') && !fresh.includes(gain)
-      ? writeProgram(transmitter, [gain], hands, unit.traits.gainLaw).lines.filter(
-          (l) => l.purpose === 'panic',
-        )
-      : [];
-  const taken = new Set(program.lines.map((l) => l.id));
-  const lines = [...more.lines, ...panicGain].map((line) => {
-    let id = line.id;
-    for (let n = 1; taken.has(id); n++) id = `${line.id}-${n}`;
-    taken.add(id);
-    return { ...line, id };
-  });
+  const fresh = plan.rows.filter((r) => !program.outputs.some((o) => o.carries === r.carries));
   const byChannel = (a: { channel: number }, b: { channel: number }) => a.channel - b.channel;
   const { plugs, outputs } = plugIn(airframe, unit, setup.intents.mixer);
   const known = new Map(unit.settings.outputs.map((o) => [`${o.port} ${o.carries}`, o]));
-  return {
+  const channelled: Setup = {
     ...setup,
     program: {
       ...program,
-      inputs: [
-        ...program.inputs,
-        ...more.inputs.filter((i) => !program.inputs.some((old) => old.id === i.id)),
-      ],
-      lines: [...carry(program.lines), ...lines],
-      outputs: [...carry(program.outputs), ...more.outputs].toSorted(byChannel),
-      failsafe: [...carry(program.failsafe), ...more.failsafe].toSorted(byChannel),
+      lines: carry(program.lines),
+      outputs: [...carry(program.outputs), ...fresh.map(untouched)].toSorted(byChannel),
+      failsafe: carry(program.failsafe),
     },
     unit: {
       ...unit,
@@ -90,4 +75,42 @@ export function applyPlan(
     },
     intents: { ...setup.intents, wishes: [...wishes], pins: [...pins] },
   };
+  return rewriteAll({
+    ...channelled,
+    intents: { ...channelled.intents, program: wishesFor(channelled, fresh) },
+  }).setup;
 }
+
+/** What was wished for, with a first choice for functions that are new and none for those that are gone. */
+function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
+  const { flaps, gear, ...others } = setup.intents.program;
+  const has = (...functions: ChannelFunction[]) =>
+    setup.program.outputs.some((o) => functions.includes(o.carries));
+  const {
+    rates: _,
+    failsafe: __,
+    cut,
+    ...more
+  } = firstWishes(
+    setup,
+    new Set(fresh.map((f) => f.carries)),
+    controlsWished(setup.intents.program),
+  );
+  return {
+    ...more,
+    ...(cut && fresh.some((f) => roleOf(f.carries) === 'motor') ? { cut } : {}),
+    ...others,
+    ...(flaps && has('flap', 'flaperon-left') ? { flaps } : {}),
+    ...(gear && has('gear') ? { gear } : {}),
+  };
+}
+
+/** The output stage of a channel nobody has set anything for. */
+export const untouched = ({ carries, channel }: Assignment[number]): Output => ({
+  channel,
+  carries,
+  reversed: false,
+  subtrimPct: 0,
+  minPct: -100,
+  maxPct: 100,
+});

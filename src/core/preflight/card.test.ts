@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { allExpectations } from '../directions';
-import { composeSetup, unsuited, usualWishes, writeWishes } from '../plan';
+import { composeSetup, unsuited, writeWishes } from '../plan';
 import { AIRFRAME_KINDS, type GainWish, type ProgramWishes, type Setup } from '../setup';
 import { preflightCard } from './index';
 
@@ -15,7 +15,7 @@ const itemOf = (setup: Setup, item: string) => preflightCard(setup).find((c) => 
 
 function wished(change: Partial<ProgramWishes>): Setup {
   const setup = makeSetup();
-  const written = writeWishes(setup, { ...usualWishes(setup), ...change });
+  const written = writeWishes(setup, { ...setup.intents.program, ...change });
   if (!written.ok) throw new Error(written.reasons.join());
   return written.setup;
 }
@@ -68,12 +68,12 @@ describe('the card', () => {
     ],
     [{ by: 'fixed', pct: 40 }, /fixed at 40 %/],
     [
-      { by: 'flap', control: 'sb', pct: [30, 40, 50], off: 'sg', offPosition: 1 },
+      { by: 'flap', control: 'sb', pct: [30, 40, 50], off: 'sg', offPositions: [1] },
       /gain off on Switch G.*30 %, 40 %, 50 %/,
     ],
   ])('gain %j: %s', (gain, words) => {
     const setup = makeSetup();
-    const cut = usualWishes(setup).cut;
+    const cut = setup.intents.program.cut;
     // The cut moves aside where the master off wants its switch.
     const free = gain.by === 'flap' ? { cut: { ...cut!, control: 'sc' } } : {};
     expect(itemOf(wished({ gain, ...free }), 'gain')!.sees[0]).toMatch(words);

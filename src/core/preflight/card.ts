@@ -11,7 +11,7 @@ const say = ({ surface, movement }: Expectation) => `${surface.label.toLowerCase
 
 /** Where the gain control is planned to stand, in words. */
 function gainWords(setup: Setup): string | undefined {
-  const wish = setup.intents.program?.gain;
+  const wish = setup.intents.program.gain;
   const label = (id: string) => setup.transmitter.controls.find((c) => c.id === id)?.label ?? id;
   if (!wish) {
     const knob = gainKnobOf(setup);

@@ -21,7 +21,7 @@ describe('panic script', () => {
   it('is empty without panic, and tells a hole', () => {
     expect(panicScript(makeSetup())).toEqual([]);
     const holed = structuredClone(panicSetup());
-    const line = holed.program.lines.find((l) => l.id === 'panic-6')!;
+    const line = holed.program.lines.find((l) => l.id === 'panic-mode')!;
     holed.program.lines = [line, ...holed.program.lines.filter((l) => l !== line)];
     expect(panicScript(holed)[0]!.sees[0]).toMatch(/^WRONG in the program: rate/);
   });
@@ -65,7 +65,7 @@ describe('evidence of tests and readings', () => {
   const changes: [string, (s: Setup) => void, 'panic' | 'failsafe' | 'read', boolean][] = [
     [
       'a mode line',
-      (s) => void (s.program.lines.find((l) => l.id === 'mode-6')!.weightPct = 90),
+      (s) => void (s.program.lines.find((l) => l.id === 'mode')!.sharePct = 90),
       'panic',
       true,
     ],
@@ -76,14 +76,14 @@ describe('evidence of tests and readings', () => {
       true,
     ],
     ['a crash', (s) => void (s.installation.revisions.crash += 1), 'panic', true],
-    ['a rate', (s) => void (s.program.inputs[0]!.rates[0]!.weightPct = 80), 'panic', false],
+    ['a rate', (s) => void (s.program.inputs[0]!.rates[0]!.sharePct = 80), 'panic', false],
     ['a name', (s) => void (s.name = 'Other'), 'panic', false],
     ['the failsafe', (s) => void s.program.failsafe.pop(), 'failsafe', true],
     ['the failsafe, for panic', (s) => void s.program.failsafe.pop(), 'panic', false],
     ['the radio module', (s) => void (s.installation.revisions.radioModule += 1), 'failsafe', true],
     ['the throttle’s end', (s) => void (s.program.outputs[2]!.maxPct = 90), 'failsafe', true],
     ['the channel’s end', (s) => void (s.program.outputs[0]!.maxPct = 90), 'read', true],
-    ['its rate', (s) => void (s.program.inputs[0]!.rates[0]!.weightPct = 80), 'read', true],
+    ['its rate', (s) => void (s.program.inputs[0]!.rates[0]!.sharePct = 80), 'read', true],
     ['another channel', (s) => void (s.program.outputs[1]!.maxPct = 90), 'read', false],
     ['the scale', (s) => void (s.transmitter.pulse.usAt100 = 500), 'read', true],
   ];

@@ -9,14 +9,21 @@ export const ModeWishSchema = z.strictObject({
   table: z.array(ModeSchema).min(1).max(9),
 });
 
+const SignedShareSchema = z.number().min(-100).max(100);
+
 /** By what hand the gain is set. */
 export const GainWishSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('knob'), control: IdSchema }),
-  /** A share of full gain for each position of a switch. */
+  z.strictObject({
+    by: z.literal('knob'),
+    control: IdSchema,
+    /** Off in the middle, one kind of response on each side: where the sign chooses the set. */
+    middleOff: z.boolean().optional(),
+  }),
+  /** A share of full gain for each position of a switch; below 0 where the sign chooses the set. */
   z.strictObject({
     by: z.literal('values'),
     control: IdSchema,
-    pct: z.array(ShareSchema).min(2).max(3),
+    pct: z.array(SignedShareSchema).min(2).max(3),
   }),
   /** A share for each flap position, and a switch that turns all of it off. */
   z.strictObject({
@@ -24,7 +31,8 @@ export const GainWishSchema = z.discriminatedUnion('by', [
     control: IdSchema,
     pct: z.array(ShareSchema).min(2).max(3),
     off: IdSchema,
-    offPosition: z.int().min(0).max(2),
+    /** Of three positions one or two may be off. */
+    offPositions: z.array(z.int().min(0).max(2)).min(1).max(2),
   }),
   /** A knob for each axis, on tuning channels. */
   z.strictObject({
@@ -46,19 +54,29 @@ export const GainWishSchema = z.discriminatedUnion('by', [
 export const PANIC_WAYS = ['none', 'replace', 'offsets', 'channel', 'mode-position'] as const;
 export const FAILSAFE_SCHOOLS = ['motor-off', 'glide', 'circle', 'home'] as const;
 
-/** What the transmitter's program shall do, in the person's terms; the planner writes it. */
+const rate = {
+  pct: z.number().min(10).max(150),
+  expoPct: z.number().min(-100).max(100),
+};
+
+/** How much of the throw a stick asks for. */
+export const RatesWishSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('one'), ...rate }),
+  /** One pair in off mode and another in all others. */
+  z.strictObject({ by: z.literal('mode'), off: z.strictObject(rate), on: z.strictObject(rate) }),
+  /** A pair for each position of a switch of its own. */
+  z.strictObject({
+    by: z.literal('switch'),
+    control: IdSchema,
+    at: z.array(z.strictObject(rate)).min(2).max(3),
+  }),
+]);
+
+/** The transmitter's program in the person's terms: every entry that is not the person's own is written from it. */
 export const ProgramWishesSchema = z.strictObject({
   modes: ModeWishSchema.optional(),
   gain: GainWishSchema.optional(),
-  /** Rates in off mode and in all others; without it the same everywhere. */
-  rates: z
-    .strictObject({
-      offPct: z.number().min(10).max(150),
-      offExpoPct: z.number().min(-100).max(100),
-      onPct: z.number().min(10).max(150),
-      onExpoPct: z.number().min(-100).max(100),
-    })
-    .optional(),
+  rates: RatesWishSchema,
   panic: z
     .strictObject({
       way: z.enum(PANIC_WAYS),
@@ -89,8 +107,21 @@ export const ProgramWishesSchema = z.strictObject({
       adjust: IdSchema.optional(),
     })
     .optional(),
-  callouts: z.boolean(),
-  timerMin: z.number().min(0.5).max(120).optional(),
+  flaps: z
+    .strictObject({
+      control: IdSchema,
+      /** How far down, percent of full, from the far position on; of a slider at its two ends. */
+      downPct: z.array(ShareSchema).min(2).max(3),
+    })
+    .optional(),
+  gear: z.strictObject({ control: IdSchema }).optional(),
+  voice: z
+    .strictObject({
+      /** The mode by its name, and the gain with it where there is a gain channel. */
+      modes: z.boolean(),
+    })
+    .optional(),
+  timer: z.strictObject({ minutes: z.number().min(0.5).max(120) }).optional(),
 });
 
 /** What the person wants; the planner makes the program from it. */
@@ -101,12 +132,39 @@ export const IntentsSchema = z.strictObject({
   wishes: z.array(FunctionSchema).max(16),
   /** Channels the person has fixed by hand. */
   pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
-  program: ProgramWishesSchema.optional(),
+  program: ProgramWishesSchema,
 });
 
 export type ProgramWishes = z.infer<typeof ProgramWishesSchema>;
 export type ModeWish = z.infer<typeof ModeWishSchema>;
+export type RatesWish = z.infer<typeof RatesWishSchema>;
 export type GainWish = z.infer<typeof GainWishSchema>;
 export type PanicWay = (typeof PANIC_WAYS)[number];
 export type FailsafeSchool = (typeof FAILSAFE_SCHOOLS)[number];
 export type Intents = z.infer<typeof IntentsSchema>;
+
+/** Every control that some wish names, once for each naming. */
+export function controlsWished(wishes: ProgramWishes): string[] {
+  const { modes, gain, rates, panic, cut, launch, flaps, gear } = wishes;
+  const ofGain =
+    gain === undefined || gain.by === 'fixed'
+      ? []
+      : gain.by === 'axes'
+        ? [gain.roll, gain.pitch, gain.yaw]
+        : [
+            gain.control,
+            ...(gain.by === 'flap' ? [gain.off] : []),
+            ...(gain.by === 'sets' ? [gain.knob] : []),
+          ];
+  return [
+    ...(modes?.switches ?? []),
+    ...ofGain,
+    ...(rates.by === 'switch' ? [rates.control] : []),
+    panic?.control,
+    cut?.control,
+    launch?.control,
+    launch?.adjust,
+    flaps?.control,
+    gear?.control,
+  ].filter((id) => id !== undefined);
+}

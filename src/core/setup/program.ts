@@ -2,6 +2,28 @@ import { z } from 'zod';
 import { ChannelSchema, IdSchema, LabelSchema, PctSchema } from './basics';
 import { FunctionSchema } from './functions';
 
+/**
+ * What can be chosen of a program, in the order in which their entries stand: of two lines of a
+ * channel the later has the last word, so panic comes after the mode and the throttle cut after all.
+ */
+export const WISHES = [
+  'sticks',
+  'flaps',
+  'gear',
+  'modes',
+  'gain',
+  'rates',
+  'launch',
+  'panic',
+  'cut',
+  'voice',
+  'timer',
+  'failsafe',
+] as const;
+
+/** The wish that wrote an entry, and may write it anew. Left out where the person wrote it. */
+const owner = z.enum(WISHES).optional();
+
 /** True or false at any moment. Positions of a switch count from the far one, 0. */
 export type Condition =
   | { kind: 'switch'; control: string; position: number }
@@ -25,13 +47,13 @@ export const ConditionSchema: z.ZodType<Condition> = z.lazy(() =>
 );
 ConditionSchema.meta({ id: 'Condition' });
 
-/** Where a line or a comparison takes its value. A constant is 100 %. */
+/** What a line or a comparison follows. A fixed value is 100 %, of which a line takes its share. */
 export const SourceSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('input'), id: IdSchema }),
   z.strictObject({ kind: z.literal('control'), id: IdSchema }),
   z.strictObject({ kind: z.literal('channel'), channel: ChannelSchema }),
   z.strictObject({ kind: z.literal('variable'), id: IdSchema }),
-  z.strictObject({ kind: z.literal('constant') }),
+  z.strictObject({ kind: z.literal('fixed') }),
 ]);
 
 /** A stick with its trim, rates and expo. The first rate whose condition holds is used. */
@@ -44,12 +66,14 @@ export const InputSchema = z.strictObject({
     .array(
       z.strictObject({
         when: ConditionSchema.optional(),
-        weightPct: z.number().min(0).max(150),
+        sharePct: z.number().min(0).max(150),
         expoPct: z.number().min(-100).max(100),
+        owner,
       }),
     )
     .min(1)
     .max(6),
+  owner,
 });
 
 const seconds = z.number().min(0).max(60);
@@ -59,35 +83,46 @@ export const LogicSchema = z.discriminatedUnion('op', [
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
     op: z.literal('near'),
-    source: SourceSchema,
+    follows: SourceSchema,
     valuePct: PctSchema,
     withinPct: z.number().min(0).max(100),
   }),
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
     op: z.literal('greater'),
-    source: SourceSchema,
+    follows: SourceSchema,
     valuePct: PctSchema,
   }),
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
     op: z.literal('when'),
     when: ConditionSchema,
   }),
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
     op: z.literal('latch'),
     set: ConditionSchema,
     reset: ConditionSchema,
   }),
-  z.strictObject({ id: IdSchema, label: LabelSchema, op: z.literal('edge'), of: ConditionSchema }),
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
+    op: z.literal('edge'),
+    of: ConditionSchema,
+  }),
+  z.strictObject({
+    id: IdSchema,
+    label: LabelSchema,
+    owner,
     op: z.literal('delay'),
     of: ConditionSchema,
     onS: seconds,
@@ -96,6 +131,7 @@ export const LogicSchema = z.discriminatedUnion('op', [
   z.strictObject({
     id: IdSchema,
     label: LabelSchema,
+    owner,
     op: z.literal('toggles'),
     of: ConditionSchema,
     count: z.int().min(1).max(9),
@@ -103,13 +139,14 @@ export const LogicSchema = z.discriminatedUnion('op', [
   }),
 ]);
 
-export const CurveSchema = z.strictObject({
+export const ShapeSchema = z.strictObject({
   id: IdSchema,
   label: LabelSchema,
   points: z
     .array(z.strictObject({ inPct: PctSchema, outPct: PctSchema }))
     .min(2)
     .max(17),
+  owner,
 });
 
 export const VariableSchema = z.strictObject({
@@ -118,6 +155,7 @@ export const VariableSchema = z.strictObject({
   valuePct: PctSchema,
   /** A trim lever may shift it by up to this much each way. */
   adjust: z.strictObject({ control: IdSchema, rangePct: z.number().min(0).max(100) }).optional(),
+  owner,
 });
 
 /** One line of a channel; lines of a channel act in list order. */
@@ -125,15 +163,17 @@ export const LineSchema = z.strictObject({
   id: IdSchema,
   label: LabelSchema.optional(),
   channel: ChannelSchema,
-  source: SourceSchema,
-  weightPct: PctSchema,
-  offsetPct: PctSchema,
-  curve: IdSchema.optional(),
+  follows: SourceSchema,
+  sharePct: PctSchema,
+  shiftPct: PctSchema,
+  shape: IdSchema.optional(),
   when: ConditionSchema.optional(),
-  op: z.enum(['add', 'multiply', 'replace']),
+  /** What it does to the lines above it in the same channel. */
+  effect: z.enum(['adds', 'scales', 'takes-over']),
   purpose: z
     .enum(['stick', 'mode', 'gain', 'panic', 'throttle-cut', 'launch', 'mix', 'other'])
     .optional(),
+  owner,
 });
 
 /** The last stage before the link: reverse, endpoints, subtrim. */
@@ -147,15 +187,20 @@ export const OutputSchema = z.strictObject({
 });
 
 export const FailsafeSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ channel: ChannelSchema, kind: z.literal('preset'), valuePct: PctSchema }),
-  z.strictObject({ channel: ChannelSchema, kind: z.literal('hold') }),
-  z.strictObject({ channel: ChannelSchema, kind: z.literal('no-pulses') }),
+  z.strictObject({
+    channel: ChannelSchema,
+    kind: z.literal('preset'),
+    valuePct: PctSchema,
+    owner,
+  }),
+  z.strictObject({ channel: ChannelSchema, kind: z.literal('hold'), owner }),
+  z.strictObject({ channel: ChannelSchema, kind: z.literal('no-pulses'), owner }),
 ]);
 
 export const ProgramSchema = z.strictObject({
   inputs: z.array(InputSchema).max(32),
   logic: z.array(LogicSchema).max(64),
-  curves: z.array(CurveSchema).max(32),
+  shapes: z.array(ShapeSchema).max(32),
   variables: z.array(VariableSchema).max(16),
   lines: z.array(LineSchema).max(128),
   outputs: z.array(OutputSchema).max(32),
@@ -168,6 +213,7 @@ export const ProgramSchema = z.strictObject({
         say: LabelSchema,
         /** A value spoken after the words. */
         reading: SourceSchema.optional(),
+        owner,
       }),
     )
     .max(32),
@@ -178,6 +224,7 @@ export const ProgramSchema = z.strictObject({
         label: LabelSchema,
         when: ConditionSchema,
         seconds: z.number().min(1).max(7200),
+        owner,
       }),
     )
     .max(8),
@@ -186,9 +233,10 @@ export const ProgramSchema = z.strictObject({
 export type Source = z.infer<typeof SourceSchema>;
 export type Input = z.infer<typeof InputSchema>;
 export type Logic = z.infer<typeof LogicSchema>;
-export type Curve = z.infer<typeof CurveSchema>;
+export type Shape = z.infer<typeof ShapeSchema>;
 export type Variable = z.infer<typeof VariableSchema>;
 export type Line = z.infer<typeof LineSchema>;
 export type Output = z.infer<typeof OutputSchema>;
 export type Failsafe = z.infer<typeof FailsafeSchema>;
 export type Program = z.infer<typeof ProgramSchema>;
+export type WishId = (typeof WISHES)[number];

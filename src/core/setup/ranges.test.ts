@@ -10,15 +10,18 @@ describe('ranges of numbers come from the schema', () => {
     ['/unit/traits/modeSelect/bands/0/fromUs', 500, 2500],
     ['/transmitter/controls/0/rest', -100, 100],
     ['/program/logic/0/withinPct', 0, 100],
-    ['/intents/program/gain/pct', 0, 100],
-    ['/intents/program/gain/pct/1', 0, 100],
+    ['/intents/program/gain/pct', -100, 100],
+    ['/intents/program/gain/pct/1', -100, 100],
   ])('%s', (path, min, max) => {
     expect(rangeAt(path)).toEqual({ min, max });
   });
-  it.each(['', '/name', '/airframe/surfaces', '/airframe/measures/weight', '/program/lines/0/op'])(
-    'there is none at %j',
-    (path) => {
-      expect(() => rangeAt(path)).toThrow(RangeError);
-    },
-  );
+  it.each([
+    '',
+    '/name',
+    '/airframe/surfaces',
+    '/airframe/measures/weight',
+    '/program/lines/0/effect',
+  ])('there is none at %j', (path) => {
+    expect(() => rangeAt(path)).toThrow(RangeError);
+  });
 });

@@ -13,18 +13,18 @@ const fail = (path: string, reason: string): { ok: false; problems: Problem[] } 
   problems: [{ path, reason }],
 });
 
-/** Reads the text of a Setup file: size, JSON, version, upgrade, schema, references. */
-export function readSetup(text: string): Result<Setup> {
+/** The JSON of a Setup file, its size and shape looked at first. */
+export function parsedJson(text: string): Result<unknown> {
   if (text.length > MAX_SETUP_CHARS)
     return fail(
       '',
       `too large: ${text.length} characters, a Setup file has at most ${MAX_SETUP_CHARS}`,
     );
   const parsed = parseJson(text);
-  return parsed.ok ? parseSetup(parsed.value) : fail('', parsed.reason);
+  return parsed.ok ? { ok: true, value: parsed.value } : fail('', parsed.reason);
 }
 
-/** Checks parsed data and returns a Setup of the current version, or every problem with its path. */
+/** Checks parsed data: version, upgrade, schema, references; returns a Setup of the current version, or every problem with its path. */
 export function parseSetup(data: unknown): Result<Setup> {
   if (typeof data !== 'object' || data === null || Array.isArray(data))
     return fail('', 'not a Setup: expected an object');

@@ -14,7 +14,7 @@ export type Read = (
   | { kind: 'logic'; id: string }
   | { kind: 'input'; id: string }
   | { kind: 'variable'; id: string }
-  | { kind: 'curve'; id: string }
+  | { kind: 'shape'; id: string }
   | { kind: 'channel'; channel: number }
 ) & {
   /** Where the name stands, from the program on. */
@@ -41,7 +41,7 @@ export function readsOfCondition(c: Condition, path: Path = []): Read[] {
 
 export function readsOfSource(s: Source, path: Path = []): Read[] {
   switch (s.kind) {
-    case 'constant':
+    case 'fixed':
       return [];
     case 'channel':
       return [{ kind: 'channel', channel: s.channel, path: [...path, 'channel'] }];
@@ -54,7 +54,7 @@ export function readsOfLogic(entry: Logic, path: Path = []): Read[] {
   switch (entry.op) {
     case 'near':
     case 'greater':
-      return readsOfSource(entry.source, [...path, 'source']).map((r) => ({
+      return readsOfSource(entry.follows, [...path, 'follows']).map((r) => ({
         ...r,
         compared: true as const,
       }));
@@ -84,11 +84,11 @@ export function readsOfInput(input: Input, path: Path = []): Read[] {
 
 export function readsOfLine(line: Line, path: Path = []): Read[] {
   return [
-    ...readsOfSource(line.source, [...path, 'source']),
+    ...readsOfSource(line.follows, [...path, 'follows']),
     ...(line.when ? readsOfCondition(line.when, [...path, 'when']) : []),
-    ...(line.curve === undefined
+    ...(line.shape === undefined
       ? []
-      : [{ kind: 'curve', id: line.curve, path: [...path, 'curve'] } as const]),
+      : [{ kind: 'shape', id: line.shape, path: [...path, 'shape'] } as const]),
   ];
 }
 
@@ -132,7 +132,7 @@ export function readsOf(program: Program, of: Worked): Read[] {
 }
 
 export const isWorked = (read: Read): read is Read & Worked =>
-  read.kind !== 'control' && read.kind !== 'curve';
+  read.kind !== 'control' && read.kind !== 'shape';
 
 /** One name for each thing, to tell them apart in a set. */
 export const nameOfWorked = (of: Worked): string =>

@@ -6,10 +6,10 @@ import { parseSetup } from './index';
 const line = {
   id: 'n',
   channel: 9,
-  source: { kind: 'constant' },
-  weightPct: 1,
-  offsetPct: 0,
-  op: 'add',
+  follows: { kind: 'fixed' },
+  sharePct: 1,
+  shiftPct: 0,
+  effect: 'adds',
 };
 const entry = (op: string, more: object) => ({ id: 'n', label: 'n', op, ...more });
 const gone = { kind: 'switch', control: 'zz', position: 0 };
@@ -89,23 +89,23 @@ const INVALID: [string, string, unknown, string, RegExp][] = [
   [
     'a line from nowhere',
     '/program/lines/-',
-    { ...line, source: { kind: 'input', id: 'zz' } },
-    '/program/lines/7/source/id',
+    { ...line, follows: { kind: 'input', id: 'zz' } },
+    '/program/lines/7/follows/id',
     /no input "zz"/,
   ],
   [
     'a line from no variable',
     '/program/lines/-',
-    { ...line, source: { kind: 'variable', id: 'zz' } },
-    '/program/lines/7/source/id',
+    { ...line, follows: { kind: 'variable', id: 'zz' } },
+    '/program/lines/7/follows/id',
     /no variable "zz"/,
   ],
   [
-    'a curve that is not there',
+    'a shape that is not there',
     '/program/lines/-',
-    { ...line, curve: 'zz' },
-    '/program/lines/7/curve',
-    /no curve "zz"/,
+    { ...line, shape: 'zz' },
+    '/program/lines/7/shape',
+    /no shape "zz"/,
   ],
   [
     'a condition on no control',
@@ -143,8 +143,8 @@ const INVALID: [string, string, unknown, string, RegExp][] = [
     /no control/,
   ],
   [
-    'a curve out of order',
-    '/program/curves/-',
+    'a shape out of order',
+    '/program/shapes/-',
     {
       id: 'c',
       label: 'c',
@@ -153,15 +153,15 @@ const INVALID: [string, string, unknown, string, RegExp][] = [
         { inPct: -5, outPct: 1 },
       ],
     },
-    '/program/curves/0/points/1/inPct',
+    '/program/shapes/0/points/1/inPct',
     /must rise/,
   ],
   [
     'a rate that hides the next',
     '/program/inputs/0/rates',
     [
-      { weightPct: 50, expoPct: 0 },
-      { weightPct: 100, expoPct: 0 },
+      { sharePct: 50, expoPct: 0 },
+      { sharePct: 100, expoPct: 0 },
     ],
     '/program/inputs/0/rates/0',
     /put it last/,
@@ -169,14 +169,14 @@ const INVALID: [string, string, unknown, string, RegExp][] = [
   [
     'a last rate with a condition',
     '/program/inputs/0/rates',
-    [{ when: { ...gone, control: 'sa' }, weightPct: 50, expoPct: 0 }],
+    [{ when: { ...gone, control: 'sa' }, sharePct: 50, expoPct: 0 }],
     '/program/inputs/0/rates/0',
     /must have no condition/,
   ],
   [
     'a channel that reads itself',
     '/program/lines/-',
-    { ...line, source: { kind: 'channel', channel: 9 } },
+    { ...line, follows: { kind: 'channel', channel: 9 } },
     '/program/lines/7',
     /channel 9 → channel 9/,
   ],

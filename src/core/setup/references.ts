@@ -134,7 +134,7 @@ export function checkReferences(setup: Setup): Problem[] {
   // Program: every name used must be defined; logic and channels may look back, never round.
   const inputs = unique(['program', 'inputs'], program.inputs, 'id', (i) => i.id);
   const logic = unique(['program', 'logic'], program.logic, 'id', (l) => l.id);
-  const curves = unique(['program', 'curves'], program.curves, 'id', (c) => c.id);
+  const shapes = unique(['program', 'shapes'], program.shapes, 'id', (c) => c.id);
   const variables = unique(['program', 'variables'], program.variables, 'id', (v) => v.id);
   unique(['program', 'lines'], program.lines, 'id', (l) => l.id);
   unique(['program', 'outputs'], program.outputs, 'channel', (o) => o.channel);
@@ -150,7 +150,7 @@ export function checkReferences(setup: Setup): Problem[] {
       report(path, `the transmitter has ${transmitter.channels} channels only`);
   };
 
-  const defined = { logic, inputs, variables, curves };
+  const defined = { logic, inputs, variables, shapes };
   for (const read of readsOfProgram(program)) {
     const path = ['program', ...read.path];
     switch (read.kind) {
@@ -184,11 +184,11 @@ export function checkReferences(setup: Setup): Problem[] {
         report(path, 'the last rate must have no condition');
     }),
   );
-  program.curves.forEach((c, i) =>
+  program.shapes.forEach((c, i) =>
     c.points.slice(1).forEach((p, j) => {
       if (p.inPct <= c.points[j]!.inPct)
         report(
-          ['program', 'curves', i, 'points', j + 1, 'inPct'],
+          ['program', 'shapes', i, 'points', j + 1, 'inPct'],
           'points must rise from left to right',
         );
     }),
@@ -236,7 +236,6 @@ const positionsOf = (kind: string) => (kind === 'switch-3' ? 3 : 2);
 /** Wishes name controls that are there and can do what is asked of them. */
 function checkWishes({ transmitter, unit, intents }: Setup, report: Report): void {
   const wishes = intents.program;
-  if (!wishes) return;
   const at = ['intents', 'program'] as const;
   const need = (path: Path, id: string, asSwitch: boolean) => {
     const control = transmitter.controls.find((c) => c.id === id);
@@ -246,7 +245,7 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
     else return control;
     return undefined;
   };
-  const { modes, gain, panic, cut, launch } = wishes;
+  const { modes, gain, rates, panic, cut, launch, flaps, gear } = wishes;
   if (modes) {
     const switches = modes.switches.map((id, i) => need([...at, 'modes', 'switches', i], id, true));
     const count = switches.reduce((n, c) => n * (c ? positionsOf(c.kind) : NaN), 1);
@@ -270,7 +269,30 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
         `${control.label} has ${positionsOf(control.kind)} positions, ${gain.pct.length} values were given`,
       );
   }
-  if (gain?.by === 'flap') need([...at, 'gain', 'off'], gain.off, true);
+  if (gain?.by === 'flap') {
+    const control = need([...at, 'gain', 'off'], gain.off, true);
+    gain.offPositions.forEach((position, i) => {
+      if (control && position >= positionsOf(control.kind))
+        report([...at, 'gain', 'offPositions', i], `${control.label} has no such position`);
+    });
+  }
+  if (rates.by === 'switch') {
+    const control = need([...at, 'rates', 'control'], rates.control, true);
+    if (control && positionsOf(control.kind) !== rates.at.length)
+      report(
+        [...at, 'rates', 'at'],
+        `${control.label} has ${positionsOf(control.kind)} positions, ${rates.at.length} rates were given`,
+      );
+  }
+  if (flaps) {
+    const control = need([...at, 'flaps', 'control'], flaps.control, false);
+    if (control && positionsOf(control.kind) !== flaps.downPct.length)
+      report(
+        [...at, 'flaps', 'downPct'],
+        `${control.label} needs ${positionsOf(control.kind)} values, ${flaps.downPct.length} were given`,
+      );
+  }
+  if (gear) need([...at, 'gear', 'control'], gear.control, false);
   if (gain?.by === 'knob') need([...at, 'gain', 'control'], gain.control, false);
   if (gain?.by === 'sets') need([...at, 'gain', 'control'], gain.control, true);
   if (gain?.by === 'sets' && gain.knob) need([...at, 'gain', 'knob'], gain.knob, false);

@@ -8,7 +8,7 @@ import { TransmitterSchema } from './transmitter';
 import { UnitSchema } from './unit';
 
 export const SETUP_FORMAT = 'tolvan-setup';
-export const SETUP_VERSION = 1;
+export const SETUP_VERSION = 2;
 
 /** Everything decided about one model. Immutable: every save is a new version. */
 export const SetupSchema = z.strictObject({

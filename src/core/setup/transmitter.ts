@@ -43,6 +43,8 @@ export const TransmitterSchema = z.strictObject({
     usAt100: z.number().min(300).max(600),
   }),
   frameMs: z.number().min(4).max(40),
+  /** What a percentage is entered in steps of; whole percent where nothing is said. */
+  stepPct: z.union([z.literal(1), z.literal(0.5), z.literal(0.1)]).optional(),
   defaultOrder: z.array(FunctionSchema).min(1).max(8),
   /** The throttle channel is already reversed inside, whatever the menu says. */
   throttleReversedInside: z.boolean(),

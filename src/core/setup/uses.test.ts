@@ -61,11 +61,11 @@ describe('what a control does', () => {
     setup.program.lines.push({
       id: 'extra',
       channel: 1,
-      source: { kind: 'constant' },
-      weightPct: 0,
-      offsetPct: 0,
+      follows: { kind: 'fixed' },
+      sharePct: 0,
+      shiftPct: 0,
       when: { kind: 'logic', id: 'held' },
-      op: 'add',
+      effect: 'adds',
       purpose: 'panic',
     });
     expect(usesOf(structuredClone(setup)).get(free.id)).toMatchObject([

@@ -15,7 +15,7 @@ export function inputSteps(setup: Setup): SheetStep[] {
     ...input.rates.map((rate, i) => ({
       id: `input ${input.id} ${i}`,
       entry: `${input.label}: ${rate.when ? conditionWords(setup, rate.when) : input.rates.length > 1 ? 'otherwise' : 'always'}`,
-      value: `rate ${rate.weightPct} %, expo ${rate.expoPct} %`,
+      value: `rate ${rate.sharePct} %, expo ${rate.expoPct} %`,
     })),
   ]);
 }
@@ -54,9 +54,9 @@ export function failsafeSection(setup: Setup): SheetSection {
 export function logicWords(setup: Setup, l: Logic): string {
   switch (l.op) {
     case 'near':
-      return `${sourceWords(setup, l.source)} within ${l.withinPct} % of ${pct(l.valuePct)}`;
+      return `${sourceWords(setup, l.follows)} within ${l.withinPct} % of ${pct(l.valuePct)}`;
     case 'greater':
-      return `${sourceWords(setup, l.source)} above ${pct(l.valuePct)}`;
+      return `${sourceWords(setup, l.follows)} above ${pct(l.valuePct)}`;
     case 'when':
       return conditionWords(setup, l.when);
     case 'latch':

@@ -53,7 +53,7 @@ export function explain(
     );
     return same && parseSetup(wrong).ok;
   };
-  const chained = setup.program.lines.some((l) => l.source.kind === 'channel');
+  const chained = setup.program.lines.some((l) => l.follows.kind === 'channel');
   const wrongChannels = new Set(asked.filter((r) => wrongIds.has(r.id)).map((r) => r.channel));
   const found = candidates(setup)
     .filter((c) => chained || c.channel === undefined || wrongChannels.has(c.channel))
@@ -119,40 +119,40 @@ function candidates(setup: Setup): Candidate[] {
   channel = undefined;
   program.inputs.forEach((input, i) =>
     input.rates.forEach((rate, j) => {
-      const at = (value: number) => put(value, 'program', 'inputs', i, 'rates', j, 'weightPct');
+      const at = (value: number) => put(value, 'program', 'inputs', i, 'rates', j, 'sharePct');
       const step = `input ${input.id} ${j}`;
       for (const weight of [100, 70, 50, 60, 80])
-        if (weight !== rate.weightPct)
+        if (weight !== rate.sharePct)
           add(
             step,
-            `The rate of ${input.label.toLowerCase()} is ${weight} % instead of ${rate.weightPct} %.`,
+            `The rate of ${input.label.toLowerCase()} is ${weight} % instead of ${rate.sharePct} %.`,
             at(weight),
           );
     }),
   );
   program.lines.forEach((l, i) => {
     const at = (field: string, value: unknown) => put(value, 'program', 'lines', i, field);
-    const name = `“${l.label ?? sourceWords(setup, l.source)}” on channel ${l.channel}`;
+    const name = `“${l.label ?? sourceWords(setup, l.follows)}” on channel ${l.channel}`;
     const step = `line ${l.id}`;
     channel = l.channel;
     add(step, `${name} is missing.`, [{ op: 'remove', path: pointer('program', 'lines', i) }]);
-    if (l.weightPct !== 0) {
-      add(step, `The weight of ${name} has the wrong sign.`, at('weightPct', -l.weightPct));
+    if (l.sharePct !== 0) {
+      add(step, `The share of ${name} has the wrong sign.`, at('sharePct', -l.sharePct));
       add(
         step,
-        `The weight of ${name} is half of what it should be.`,
-        at('weightPct', l.weightPct / 2),
+        `The share of ${name} is half of what it should be.`,
+        at('sharePct', l.sharePct / 2),
       );
-      if (Math.abs(l.weightPct) <= 100)
+      if (Math.abs(l.sharePct) <= 100)
         add(
           step,
-          `The weight of ${name} is twice what it should be: a half range was meant.`,
-          at('weightPct', l.weightPct * 2),
+          `The share of ${name} is twice what it should be: a half range was meant.`,
+          at('sharePct', l.sharePct * 2),
         );
     }
-    if (l.offsetPct !== 0) {
-      add(step, `The offset of ${name} is missing.`, at('offsetPct', 0));
-      add(step, `The offset of ${name} has the wrong sign.`, at('offsetPct', -l.offsetPct));
+    if (l.shiftPct !== 0) {
+      add(step, `${name} is not shifted.`, at('shiftPct', 0));
+      add(step, `${name} is shifted the wrong way.`, at('shiftPct', -l.shiftPct));
     }
     if (l.when) {
       add(step, `The switch of ${name} is missing: it is always on.`, [
@@ -170,34 +170,34 @@ function candidates(setup: Setup): Candidate[] {
             );
       }
     }
-    for (const op of ['add', 'replace'] as const)
-      if (op !== l.op && l.op !== 'multiply')
+    for (const effect of ['adds', 'takes-over'] as const)
+      if (effect !== l.effect && l.effect !== 'scales')
         add(
           step,
-          op === 'add'
-            ? `${name} adds where it should replace.`
-            : `${name} replaces where it should add.`,
-          at('op', op),
+          effect === 'adds'
+            ? `${name} adds to the lines above; it should take over from them.`
+            : `${name} takes over from the lines above; it should add to them.`,
+          at('effect', effect),
         );
-    if (l.source.kind === 'control') {
-      const { id } = l.source;
+    if (l.follows.kind === 'control') {
+      const { id } = l.follows;
       const kind = transmitter.controls.find((c) => c.id === id)?.kind;
       for (const other of transmitter.controls)
         if (other.id !== id && other.kind === kind)
           add(
             step,
-            `${name} listens to ${other.label}.`,
-            at('source', { kind: 'control', id: other.id }),
+            `${name} follows ${other.label}.`,
+            at('follows', { kind: 'control', id: other.id }),
           );
     }
-    if (l.source.kind === 'input') {
-      const { id } = l.source;
+    if (l.follows.kind === 'input') {
+      const { id } = l.follows;
       for (const other of program.inputs)
         if (other.id !== id)
           add(
             step,
-            `${name} listens to ${other.label}.`,
-            at('source', { kind: 'input', id: other.id }),
+            `${name} follows ${other.label}.`,
+            at('follows', { kind: 'input', id: other.id }),
           );
     }
   });

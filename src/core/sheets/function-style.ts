@@ -14,7 +14,7 @@ import { channelWords, conditionWords, pct, sourceWords } from './words';
 /** More mixes than this are more than most of these transmitters have. Common practice, no source. */
 const USUAL_MIXES = 8;
 
-/** Functions on channels and controls, and programmable mixes: a rate for each side, offset, switch. */
+/** Functions on channels and controls, and programmable mixes: a share for each side, a shift, a switch. */
 export function functionSections(setup: Setup, warnings: string[]): SheetSection[] {
   const { program } = setup;
   const assigned: SheetStep[] = [];
@@ -28,16 +28,16 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
     const sums = asMixes(rest, channel);
     const name = channelWords(setup, channel);
     if (!sums) {
-      warnings.push(`${name} multiplies one thing by another: this kind of transmitter only adds.`);
+      warnings.push(`${name} scales one thing by another: this kind of transmitter only adds.`);
       continue;
     }
-    const first = sums.find((m) => m.when.length === 0 && m.source.kind !== 'constant' && !m.curve);
+    const first = sums.find((m) => m.when.length === 0 && m.follows.kind !== 'fixed' && !m.shape);
     assigned.push({
       id: first ? `line ${first.from[0]}` : `channel ${channel}`,
       entry: name,
       value: first
-        ? `${sourceWords(setup, first.source)}${first.weightPct === 100 && first.offsetPct === 0 ? '' : `, ${range(first)}`}`
-        : 'no control; mixes alone',
+        ? `${sourceWords(setup, first.follows)}${first.sharePct === 100 && first.shiftPct === 0 ? '' : `, ${range(first)}`}`
+        : 'no control of its own: the mixes below make it',
     });
     for (const mix of sums)
       if (mix !== first)
@@ -73,7 +73,7 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
       steps: cuts.map((l) => ({
         id: `line ${l.id}`,
         entry: channelWords(setup, l.channel),
-        value: `${pct(l.weightPct + l.offsetPct)} when ${conditionWords(setup, l.when!)}`,
+        value: `${pct(l.sharePct + l.shiftPct)} when ${conditionWords(setup, l.when!)}`,
       })),
     },
     { title: 'Programmable mixes', steps: mixes },
@@ -83,15 +83,15 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
 }
 
 /** A control that gives other than −100 to +100: both ends as they are entered. */
-const range = ({ weightPct, offsetPct }: Mix) =>
-  `low end ${pct(offsetPct - weightPct)}, high end ${pct(offsetPct + weightPct)}`;
+const range = ({ sharePct, shiftPct }: Mix) =>
+  `low end ${pct(shiftPct - sharePct)}, high end ${pct(shiftPct + sharePct)}`;
 
 function mixWords(setup: Setup, mix: Mix): string {
   const on =
     mix.when.length === 0
       ? 'always on'
       : `on when ${mix.when.map((c) => conditionWords(setup, c)).join(' and ')}`;
-  if (mix.source.kind === 'constant')
-    return `rates 0 and 0, offset ${pct(mix.weightPct + mix.offsetPct)}, ${on}`;
-  return `master ${sourceWords(setup, mix.source)}, rates ${pct(mix.weightPct)} and ${pct(mix.weightPct)}, offset ${pct(mix.offsetPct)}, ${on}`;
+  if (mix.follows.kind === 'fixed')
+    return `a fixed value of ${pct(mix.sharePct + mix.shiftPct)}, ${on}`;
+  return `follows ${sourceWords(setup, mix.follows)}, share ${pct(mix.sharePct)} on both sides, shifted by ${pct(mix.shiftPct)}, ${on}`;
 }

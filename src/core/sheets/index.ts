@@ -1,3 +1,4 @@
+export { sheetChanges, type SheetChange } from './changes';
 export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
 export { channelLost } from './lost';
 export { sheetMarkdown } from './markdown';

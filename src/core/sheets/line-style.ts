@@ -8,9 +8,7 @@ import {
   voiceSection,
 } from './common';
 import type { SheetSection } from './section';
-import { channelWords, conditionWords, controlOf, pct, sourceWords } from './words';
-
-const OPS = { add: 'add', multiply: 'multiply', replace: 'replace' } as const;
+import { channelWords, controlOf, lineWords, pct, sourceWords } from './words';
 
 /** Every channel a list of lines, as the program is written. */
 export function lineSections(setup: Setup): SheetSection[] {
@@ -40,9 +38,9 @@ export function lineSections(setup: Setup): SheetSection[] {
       })),
     },
     {
-      title: 'Curves',
-      steps: program.curves.map((c) => ({
-        id: `curve ${c.id}`,
+      title: 'Shapes',
+      steps: program.shapes.map((c) => ({
+        id: `shape ${c.id}`,
         entry: c.label,
         value: c.points.map((p) => `${pct(p.inPct)} → ${pct(p.outPct)}`).join('; '),
       })),
@@ -53,15 +51,8 @@ export function lineSections(setup: Setup): SheetSection[] {
         .filter((l) => l.channel === channel)
         .map((l, i) => ({
           id: `line ${l.id}`,
-          entry: `${i + 1}. ${l.label ?? sourceWords(setup, l.source)}`,
-          value: [
-            `source ${sourceWords(setup, l.source)}`,
-            `weight ${pct(l.weightPct)}`,
-            `offset ${pct(l.offsetPct)}`,
-            ...(l.curve ? [`curve ${program.curves.find((c) => c.id === l.curve)!.label}`] : []),
-            ...(l.when ? [`when ${conditionWords(setup, l.when)}`] : []),
-            ...(i > 0 || l.op !== 'add' ? [OPS[l.op]] : []),
-          ].join(', '),
+          entry: `${i + 1}. ${l.label ?? sourceWords(setup, l.follows)}`,
+          value: lineWords(setup, l, i > 0),
         })),
     })),
     outputSection(setup),

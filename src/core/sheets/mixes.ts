@@ -1,44 +1,44 @@
 import type { Condition, Line, Setup } from '../setup';
 
-/** One summand of a channel: source × weight + offset, while every condition holds. */
+/** One summand of a channel: a share of what it follows, shifted, while every condition holds. */
 export interface Mix {
   /** Lines it comes from; a mix that takes another out carries both. */
   from: string[];
-  source: Line['source'];
-  curve: string | undefined;
-  weightPct: number;
-  offsetPct: number;
+  follows: Line['follows'];
+  shape: string | undefined;
+  sharePct: number;
+  shiftPct: number;
   when: Condition[];
 }
 
 /**
- * A channel's lines as a sum, for transmitters that only add. A line that replaces becomes itself
+ * A channel's lines as a sum, for transmitters that only add. A line that takes over becomes itself
  * plus, for everything before it, the same with the sign turned round under its condition: the value
  * is the same in every state.
- * @returns undefined where a line multiplies, which no sum can do
+ * @returns undefined where a line scales, which no sum can do
  */
 export function asMixes(setup: Setup, channel: number): Mix[] | undefined {
   let mixes: Mix[] = [];
   for (const line of setup.program.lines) {
     if (line.channel !== channel) continue;
-    if (line.op === 'multiply') return undefined;
+    if (line.effect === 'scales') return undefined;
     const own: Mix = {
       from: [line.id],
-      source: line.source,
-      curve: line.curve,
-      weightPct: line.weightPct,
-      offsetPct: line.offsetPct,
+      follows: line.follows,
+      shape: line.shape,
+      sharePct: line.sharePct,
+      shiftPct: line.shiftPct,
       when: line.when ? [line.when] : [],
     };
-    if (line.op === 'replace' && !line.when) mixes = [];
-    else if (line.op === 'replace') {
+    if (line.effect === 'takes-over' && !line.when) mixes = [];
+    else if (line.effect === 'takes-over') {
       const taken = mixes
         .filter((m) => !excluded(m.when, line.when!))
         .map((m) => ({
           ...m,
           from: [...m.from, line.id],
-          weightPct: -m.weightPct,
-          offsetPct: -m.offsetPct,
+          sharePct: -m.sharePct,
+          shiftPct: -m.shiftPct,
           when: [...m.when, line.when!],
         }));
       mixes = [...mixes, ...taken];

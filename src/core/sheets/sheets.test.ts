@@ -16,10 +16,14 @@ import {
 } from './index';
 
 const FULL: Partial<ProgramWishes> = {
-  rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
+  rates: {
+    by: 'mode',
+    off: { pct: 50, expoPct: 30 },
+    on: { pct: 100, expoPct: 20 },
+  },
   panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
-  callouts: true,
-  timerMin: 8,
+  voice: { modes: true },
+  timer: { minutes: 8 },
 };
 
 /** What someone with this program in the transmitter would read at the places asked for. */
@@ -60,7 +64,7 @@ describe('entry sheets', () => {
     for (const o of setup.program.outputs)
       expect(ids).toEqual(expect.arrayContaining([`output ${o.channel}`, `failsafe ${o.channel}`]));
     const text = sheetMarkdown(sheetFor(setup));
-    expect(text).toMatch(/- \[ \] 1\. Mode|source Switch A, weight \+100 %/);
+    expect(text).toMatch(/- \[ \] 1\. Mode|follows Switch A, share \+100 %/);
     expect(text).toMatch(/Momentary M held 0\.3 s/);
     expect(text).toMatch(/\| hands \| must show \| shows \|/);
   });
@@ -77,7 +81,7 @@ describe('entry sheets', () => {
     const launch = wished({ launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 } });
     expect(sheetFor(launch, 'function').warnings.join()).toMatch(/Delays and latches/);
     const three = wished({
-      gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPosition: 1 },
+      gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPositions: [1] },
       panic: { way: 'replace', control: 'sm', holdS: 0, gainPct: 60 },
     });
     expect(sheetFor(three, 'switch-value').warnings.join()).toMatch(/looks at 3 switches/);
@@ -85,10 +89,10 @@ describe('entry sheets', () => {
     multiplied.program.lines.push({
       id: 'scale',
       channel: 6,
-      source: { kind: 'control', id: 'k2' },
-      weightPct: 50,
-      offsetPct: 50,
-      op: 'multiply',
+      follows: { kind: 'control', id: 'k2' },
+      sharePct: 50,
+      shiftPct: 50,
+      effect: 'scales',
     });
     expect(sheetFor(multiplied, 'function').warnings.join()).toMatch(/only adds/);
   });
@@ -124,7 +128,7 @@ describe('lines as a sum of mixes', () => {
     [
       'flap gain with master off and panic',
       {
-        gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPosition: 1 },
+        gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPositions: [1] },
         panic: { way: 'replace', control: 'sm', holdS: 0, gainPct: 60 },
       },
     ],
@@ -158,8 +162,8 @@ describe('lines as a sum of mixes', () => {
         const sum = mixes
           .filter((m) => m.when.every((c) => holds(setup, c, at)))
           .reduce((total, m) => {
-            const source = m.source.kind === 'control' ? at(m.source.id) : 100;
-            return total + (source * m.weightPct) / 100 + m.offsetPct;
+            const source = m.follows.kind === 'control' ? at(m.follows.id) : 100;
+            return total + (source * m.sharePct) / 100 + m.shiftPct;
           }, 0);
         expect(sum, JSON.stringify(state)).toBeCloseTo(frame.channelsPct[channel - 1]!);
       }
@@ -184,7 +188,9 @@ describe('reading back', () => {
     ['panic', wished(FULL)],
     [
       'flaps',
-      wished({ gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPosition: 1 } }),
+      wished({
+        gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPositions: [1] },
+      }),
     ],
     [
       'mixes',
@@ -220,14 +226,14 @@ describe('reading back', () => {
         s.program.lines.splice(i, 1);
       });
       add(`line ${l.id}`, 'sign', (s) => {
-        s.program.lines[i]!.weightPct *= -1;
+        s.program.lines[i]!.sharePct *= -1;
       });
       add(`line ${l.id}`, 'half', (s) => {
-        s.program.lines[i]!.weightPct /= 2;
+        s.program.lines[i]!.sharePct /= 2;
       });
-      if (l.offsetPct !== 0)
-        add(`line ${l.id}`, 'without offset', (s) => {
-          s.program.lines[i]!.offsetPct = 0;
+      if (l.shiftPct !== 0)
+        add(`line ${l.id}`, 'not shifted', (s) => {
+          s.program.lines[i]!.shiftPct = 0;
         });
     });
     return list;
@@ -272,7 +278,7 @@ describe('reading back', () => {
       'Channels 1 and 2 are exchanged.',
     );
     const rates = structuredClone(setup);
-    rates.program.inputs[0]!.rates[0]!.weightPct = 100;
+    rates.program.inputs[0]!.rates[0]!.sharePct = 100;
     expect(explain(setup, readBacks, readingsOf(rates, readBacks))[0]?.says).toMatch(
       /rate of aileron is 100 % instead of 50 %/,
     );

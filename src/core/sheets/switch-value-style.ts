@@ -22,16 +22,16 @@ export function switchValueSections(setup: Setup, warnings: string[]): SheetSect
   for (const { channel } of program.outputs) {
     const own = program.lines.filter((l) => l.channel === channel);
     const name = channelWords(setup, channel);
-    const stick = own.find((l) => l.source.kind === 'input');
+    const stick = own.find((l) => l.follows.kind === 'input');
     if (stick) {
       for (const l of own)
         sticks.push({
           id: `line ${l.id}`,
           entry: name,
           value:
-            l.op === 'replace' && l.when
-              ? `${pct(l.weightPct + l.offsetPct)} while ${l.label ?? 'its switch'} holds`
-              : `${sourceWords(setup, l.source)}${l.weightPct === 100 ? '' : ` ${pct(l.weightPct)}`}`,
+            l.effect === 'takes-over' && l.when
+              ? `${pct(l.sharePct + l.shiftPct)} while ${l.label ?? 'its switch'} holds`
+              : `${sourceWords(setup, l.follows)}${l.sharePct === 100 ? '' : ` ${pct(l.sharePct)}`}`,
         });
       continue;
     }

@@ -1,5 +1,5 @@
 import { positionWord } from '../chain';
-import type { Condition, Control, Setup, Source } from '../setup';
+import type { Condition, Control, Line, Setup, Source } from '../setup';
 
 /** −40 %, +100 %, 0 % with a real minus, as it is read off a screen. */
 export const pct = (value: number): string => {
@@ -38,16 +38,16 @@ export function conditionWords(setup: Setup, condition: Condition): string {
 
 export function sourceWords(setup: Setup, source: Source): string {
   switch (source.kind) {
-    case 'constant':
-      return 'fixed 100';
+    case 'fixed':
+      return 'a fixed value';
     case 'control':
       return controlOf(setup, source.id).label;
     case 'input':
-      return `input ${setup.program.inputs.find((i) => i.id === source.id)!.label}`;
+      return `the input ${setup.program.inputs.find((i) => i.id === source.id)!.label}`;
     case 'channel':
       return `channel ${source.channel}`;
     case 'variable':
-      return `variable ${setup.program.variables.find((v) => v.id === source.id)!.label}`;
+      return `the variable ${setup.program.variables.find((v) => v.id === source.id)!.label}`;
   }
 }
 
@@ -55,4 +55,23 @@ export function sourceWords(setup: Setup, source: Source): string {
 export function channelWords(setup: Setup, channel: number): string {
   const carries = setup.program.outputs.find((o) => o.channel === channel)?.carries;
   return carries ? `Channel ${channel}, ${carries}` : `Channel ${channel}`;
+}
+
+const EFFECTS = {
+  adds: 'adds to the lines above',
+  scales: 'scales the lines above',
+  'takes-over': 'takes over from the lines above',
+} as const;
+
+/** "follows Knob 1, share +50 %, shifted by +50 %, when Switch A near, adds to the lines above" */
+export function lineWords(setup: Setup, line: Line, below: boolean): string {
+  const shape = setup.program.shapes.find((s) => s.id === line.shape);
+  return [
+    `follows ${sourceWords(setup, line.follows)}`,
+    `share ${pct(line.sharePct)}`,
+    `shifted by ${pct(line.shiftPct)}`,
+    ...(shape ? [`through the shape ${shape.label}`] : []),
+    ...(line.when ? [`when ${conditionWords(setup, line.when)}`] : []),
+    ...(below || line.effect !== 'adds' ? [EFFECTS[line.effect]] : []),
+  ].join(', ');
 }

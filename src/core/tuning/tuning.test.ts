@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS } from '../catalogue';
-import { usualWishes, writeWishes } from '../plan';
+import { writeWishes } from '../plan';
 import type { GainLaw, GainWish, Setup } from '../setup';
 import { proofOf } from '../verify';
 import { MARGIN, gainAtSpeed, gainOfReading, lockScript, recordScript, tuneScript } from './index';
@@ -42,7 +42,7 @@ describe('what a reading off the monitor stands for', () => {
     for (const pct of [-100, -50, 0, 20, 100]) {
       const setup = withLaw('full-range');
       const wish: GainWish = { by: 'fixed', pct: gainOfReading(setup, pct)! };
-      const written = writeWishes(setup, { ...usualWishes(setup), gain: wish });
+      const written = writeWishes(setup, { ...setup.intents.program, gain: wish });
       if (!written.ok) throw new Error(written.reasons.join());
       const share = setup.unit.settings.axes.roll.gainPct / 100;
       for (const row of proofOf(written.setup).rows)
@@ -112,7 +112,7 @@ describe('outings', () => {
     const setup = makeSetup();
     expect(lockScript(setup)).toHaveLength(1);
     const fixed = writeWishes(setup, {
-      ...usualWishes(setup),
+      ...setup.intents.program,
       gain: { by: 'values', control: 'sb', pct: [0, 30, 50] },
     });
     if (!fixed.ok) throw new Error(fixed.reasons.join());

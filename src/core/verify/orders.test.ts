@@ -3,7 +3,7 @@ import { ORDER_FAULTS, wished } from '../../../tests/kit/order-faults';
 import { makeSetup } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS } from '../catalogue';
 import { applyPatch } from '../patch';
-import { failsafeSchools, panicWays, usualWishes, writeWishes } from '../plan';
+import { failsafeSchools, panicWays, writeWishes } from '../plan';
 import { FAILSAFE_SCHOOLS, PANIC_WAYS, parseSetup, type ProgramWishes, type Setup } from '../setup';
 import { createBench, type Snapshot } from '../standin';
 import { findingsOf, prove, verify, type Finding } from './index';
@@ -78,8 +78,8 @@ describe('witnesses, replayed on the bench, show the fault', () => {
 describe('panic by mixes from a three-position mode switch', () => {
   it('brings the mode channel to level from every position: +200, +100, none', () => {
     const setup = wished({ panic: { way: 'offsets', control: 'sm', holdS: 0, gainPct: 60 } });
-    const mixes = setup.program.lines.filter((l) => l.id.startsWith('panic-6'));
-    expect(mixes.map((l) => l.weightPct)).toEqual([200, 100]);
+    const mixes = setup.program.lines.filter((l) => l.id.startsWith('panic-mode'));
+    expect(mixes.map((l) => l.sharePct)).toEqual([200, 100]);
     const proof = prove(setup);
     expect(proof.complete).toBe(true);
     const asked = proof.rows.filter((r) => r.panic);
@@ -95,7 +95,7 @@ const CLEAN: { name: string; make: () => Setup }[] = Object.keys(UNITS)
     ['line-sixteen', 'function-eight', 'switch-value-ten', 'line-eight'].flatMap((tx) => {
       const base = makeSetup('conventional', unit, tx);
       if (base.program.outputs.length === 0) return [];
-      const usual = usualWishes(base);
+      const usual = base.intents.program;
       const ways = panicWays(base);
       const schools = failsafeSchools(base);
       const free = base.transmitter.controls.find((c) => c.kind === 'momentary');
@@ -104,9 +104,13 @@ const CLEAN: { name: string; make: () => Setup }[] = Object.keys(UNITS)
         [
           'rates, callouts, timer',
           {
-            rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
-            callouts: true,
-            timerMin: 8,
+            rates: {
+              by: 'mode',
+              off: { pct: 50, expoPct: 30 },
+              on: { pct: 100, expoPct: 20 },
+            },
+            voice: { modes: true },
+            timer: { minutes: 8 },
           },
         ],
         ...PANIC_WAYS.filter((w) => w !== 'none' && w !== 'mode-position')
@@ -146,7 +150,7 @@ describe('programs written from wishes', () => {
       [],
     );
     // Written again from the same wishes nothing changes.
-    const again = writeWishes(setup, setup.intents.program!);
+    const again = writeWishes(setup, setup.intents.program);
     expect(again).toMatchObject({ ok: true });
     if (again.ok) expect(again.setup).toEqual(setup);
   });
@@ -166,15 +170,15 @@ describe('gain', () => {
       ['menu-receiver', 100, 0],
     ] as const) {
       const setup = wished({}, unit, 'switch-value-ten');
-      const knob = setup.intents.program!.gain;
+      const knob = setup.intents.program.gain;
       const line = setup.program.lines.find((l) => l.id === 'gain-knob')!;
-      expect([line.weightPct, line.offsetPct]).toEqual([weight, offset]);
+      expect([line.sharePct, line.shiftPct]).toEqual([weight, offset]);
       expect(gainsOf(setup, knob?.by === 'knob' ? knob.control : '')).toEqual([0, 50, 100]);
     }
   });
   it('by flaps with a master off: three values, and off wins everywhere', () => {
     const setup = wished({
-      gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPosition: 1 },
+      gain: { by: 'flap', control: 'sb', pct: [30, 45, 60], off: 'sh', offPositions: [1] },
     });
     for (const flap of [-100, 0, 100]) {
       const bench = createBench(setup);
@@ -204,7 +208,7 @@ describe('gain', () => {
   });
   it('says when a scale is too short for what was wished', () => {
     const setup = makeSetup('conventional', 'menu-receiver', 'function-eight');
-    const next = writeWishes(setup, { ...usualWishes(setup), gain: { by: 'fixed', pct: 100 } });
+    const next = writeWishes(setup, { ...setup.intents.program, gain: { by: 'fixed', pct: 100 } });
     expect(next.ok && next.notes.join()).toMatch(/100 % was wished for, channel \d reaches 90 %/);
   });
 });
@@ -241,7 +245,7 @@ describe('launch help', () => {
   it.each(['flying-wing', 'v-tail'] as const)('lifts both halves of a %s mix', (kind) => {
     const base = makeSetup(kind, 'satellite-gyro');
     const next = writeWishes(base, {
-      ...usualWishes(base),
+      ...base.intents.program,
       launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
     });
     if (!next.ok) throw new Error(next.reasons.join());
@@ -253,7 +257,7 @@ describe('launch help', () => {
 
 describe('wishes that cannot be', () => {
   const base = makeSetup();
-  const usual = usualWishes(base);
+  const usual = base.intents.program;
   it.each<[string, Partial<ProgramWishes>, RegExp, string]>([
     [
       'three modes on two positions',
@@ -320,7 +324,7 @@ describe('wishes that cannot be', () => {
     ['gain without a channel', { gain: { by: 'fixed', pct: 30 } }, 'dial-gyro', /no gain channel/],
   ])('%s: says why', (_, change, unit, reason) => {
     const setup = makeSetup('conventional', unit);
-    const next = writeWishes(setup, { ...usualWishes(setup), ...change });
+    const next = writeWishes(setup, { ...setup.intents.program, ...change });
     expect(!next.ok && next.reasons.join()).toMatch(reason);
   });
   it('leaves lines of one’s own alone', () => {
@@ -328,10 +332,10 @@ describe('wishes that cannot be', () => {
     own.program.lines.push({
       id: 'mine',
       channel: 9,
-      source: { kind: 'control', id: 'l2' },
-      weightPct: 70,
-      offsetPct: 3,
-      op: 'add',
+      follows: { kind: 'control', id: 'l2' },
+      sharePct: 70,
+      shiftPct: 3,
+      effect: 'adds',
       purpose: 'other',
     });
     const next = writeWishes(own, usual);

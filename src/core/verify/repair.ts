@@ -1,5 +1,5 @@
 import { difference } from '../patch';
-import { usualWishes, writeWishes } from '../plan';
+import { writeWishes } from '../plan';
 import type { ProgramWishes, Setup } from '../setup';
 import type { Remedy } from './finding';
 
@@ -9,8 +9,7 @@ export function rewritten(
   label: string,
   change: (wishes: ProgramWishes) => ProgramWishes,
 ): Remedy[] {
-  const wishes = setup.intents.program ?? usualWishes(setup);
-  const next = writeWishes(setup, change(wishes));
+  const next = writeWishes(setup, change(setup.intents.program));
   if (!next.ok) return [];
   const patch = difference(setup, next.setup);
   return patch.length === 0 ? [] : [{ label, patch }];

@@ -147,8 +147,8 @@ describe('seeded faults of many kinds', () => {
           if (!mended.ok) continue;
           const after = findingsOf(mended.value).filter((f) => f.severity === 'stop').length;
           expect(after).toBeLessThanOrEqual(before);
-          expect(mended.value.intents.program?.modes).toEqual(
-            setup.intents.program?.modes ?? undefined,
+          expect(mended.value.intents.program.modes).toEqual(
+            setup.intents.program.modes ?? undefined,
           );
         }
     },

@@ -69,7 +69,7 @@ const FAULTS: Fault[] = [
     'aileron line negative',
     make,
     (s) => {
-      s.program.lines.find((l) => l.channel === 1)!.weightPct = -100;
+      s.program.lines.find((l) => l.channel === 1)!.sharePct = -100;
     },
   ],
   [
@@ -120,7 +120,7 @@ const FAULTS: Fault[] = [
       s.program.lines.push({
         ...s.program.lines[0]!,
         id: 'again',
-        source: { kind: 'input', id: 'elevator' },
+        follows: { kind: 'input', id: 'elevator' },
       });
     },
   ],
@@ -206,7 +206,7 @@ const FAULTS: Fault[] = [
     'three modes on two positions',
     make,
     (s) => {
-      s.program.lines.find((l) => l.purpose === 'mode')!.source = { kind: 'control', id: 'sh' };
+      s.program.lines.find((l) => l.purpose === 'mode')!.follows = { kind: 'control', id: 'sh' };
     },
   ],
   [
@@ -214,7 +214,7 @@ const FAULTS: Fault[] = [
     'mode channel halved',
     make,
     (s) => {
-      s.program.lines.find((l) => l.purpose === 'mode')!.weightPct = 20;
+      s.program.lines.find((l) => l.purpose === 'mode')!.sharePct = 20;
     },
   ],
   [
@@ -222,7 +222,7 @@ const FAULTS: Fault[] = [
     'mode channel pushed up',
     make,
     (s) => {
-      s.program.lines.find((l) => l.purpose === 'mode')!.offsetPct = 60;
+      s.program.lines.find((l) => l.purpose === 'mode')!.shiftPct = 60;
     },
   ],
   [
@@ -321,7 +321,7 @@ const FAULTS: Fault[] = [
     'cut too high',
     make,
     (s) => {
-      s.program.lines.find((l) => l.purpose === 'throttle-cut')!.weightPct = -60;
+      s.program.lines.find((l) => l.purpose === 'throttle-cut')!.sharePct = -60;
     },
   ],
   [
@@ -349,7 +349,7 @@ const FAULTS: Fault[] = [
     'flap and mode on one switch',
     () => make('conventional', 'menu-receiver', 'line-sixteen', { flaps: true }),
     (s) => {
-      s.program.lines.find((l) => l.purpose === 'other')!.source = { kind: 'control', id: 'sa' };
+      s.program.lines.find((l) => l.purpose === 'other')!.follows = { kind: 'control', id: 'sa' };
     },
   ],
   [

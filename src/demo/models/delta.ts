@@ -14,7 +14,7 @@ export function delta(): DemoModel {
       UNITS['menu-receiver']!,
       TRANSMITTERS['line-sixteen']!,
     ),
-    { panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 }, callouts: true },
+    { panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 }, voice: { modes: true } },
   );
   setup.unit.settings.angleLimitsDeg.roll = 40;
   setup.notes = 'Fast and small: gain low, and lower still for the long dives along the dam.';

@@ -26,9 +26,13 @@ export function floatplane(): DemoModel {
   plain.installation.unitFirmware = '3.1';
   const setup = withWishes(plain, {
     panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
-    rates: { offPct: 60, offExpoPct: 30, onPct: 100, onExpoPct: 20 },
-    callouts: true,
-    timerMin: 9,
+    rates: {
+      by: 'mode',
+      off: { pct: 60, expoPct: 30 },
+      on: { pct: 100, expoPct: 20 },
+    },
+    voice: { modes: true },
+    timer: { minutes: 9 },
   });
   setup.notes =
     'Off the north shore when the ice is gone. Damping in the middle, level near for the glide home.';

@@ -3,7 +3,8 @@ import type { Readable } from 'node:stream';
 import { fromFd, type Entry, type ZipFile } from 'yauzl';
 import { closeSync, openSync } from 'node:fs';
 import { JsonItemsError, itemReader, parseJson, type ItemHandler } from '../../core/json';
-import { parsePart, parseSetup, type Problem, type Setup } from '../../core/setup';
+import { openSetup } from '../../core/plan';
+import { parsePart, SETUP_VERSION, type Problem, type Setup } from '../../core/setup';
 import { createStaging, evidenceRow, logRow, type Staging } from '../../db';
 import { Failure } from '../failure';
 import { checked } from '../http';
@@ -166,18 +167,21 @@ function modelReader(name: string, into: Staging) {
   let versions = 0;
   let newest = { list: '', index: 0, version: 0 };
   // The same Setup again, as after an undo, need not be checked again.
-  const known = new Set<string>();
+  const known = new Map<string, string>();
   const version = (value: unknown, index: number): void => {
     const at = `/${name}/versions/${index}`;
     const item = checked(VersionSchema, value, at);
     if (item.version !== index + 1) throw refuse(`${at}/version`, `must be ${index + 1}`);
-    // As it was written, key by key, so that a copy of a copy is the same.
-    const setup = JSON.stringify(item.setup);
-    const sum = createHash('sha256').update(setup).digest('base64');
-    if (!known.has(sum)) {
-      const read = parseSetup(item.setup);
+    const written = JSON.stringify(item.setup);
+    const sum = createHash('sha256').update(written).digest('base64');
+    let setup = known.get(sum);
+    if (setup === undefined) {
+      const read = openSetup(item.setup);
       if (!read.ok) throw located(`${at}/setup`, read.problems);
-      known.add(sum);
+      const old = (item.setup as { version: number }).version < SETUP_VERSION;
+      // As it was written, key by key, so that a copy of a copy is the same.
+      setup = old ? JSON.stringify(read.value.setup) : written;
+      known.set(sum, setup);
     }
     modelName = (item.setup as Setup).name;
     versions += 1;

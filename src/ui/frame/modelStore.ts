@@ -3,6 +3,7 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import { applyPatch, guardedDifference, unguarded, type PatchOperation } from '@/core/patch';
+import { claimed } from '@/core/plan';
 import { stamp, type Evidence, type Seen } from '@/core/logbook';
 import { parseSetup, type Problem, type Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
@@ -373,8 +374,10 @@ export function createModelStore(
       notice: undefined,
       edit(patch, label) {
         const { setup } = get();
-        const next = parseSetup(applyPatch(setup, patch));
-        if (!next.ok) return next.problems;
+        const read = parseSetup(applyPatch(setup, patch));
+        if (!read.ok) return read.problems;
+        // What was changed by hand is the person's, and no wish writes over it.
+        const next = { ok: true, value: claimed(setup, read.value) } as const;
         if (guardedDifference(setup, next.value).length === 0) return [];
         remember(setup, next.value, label);
         void save(next.value, label);

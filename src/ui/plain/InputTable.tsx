@@ -29,9 +29,9 @@ export function InputTable() {
               <NumberField
                 label="rate"
                 unit="%"
-                at="/program/inputs/0/rates/0/weightPct"
-                value={rate.weightPct}
-                onCommit={(v) => change(i, j, 'weightPct', v, `rate ${v} %`)}
+                at="/program/inputs/0/rates/0/sharePct"
+                value={rate.sharePct}
+                onCommit={(v) => change(i, j, 'sharePct', v, `rate ${v} %`)}
               />
               <NumberField
                 label="expo"

@@ -19,7 +19,7 @@ export default function RateChart({ inputs }: { inputs: readonly Input[] }) {
   const lines = inputs.flatMap((input) =>
     input.rates.map((rate, j) => ({
       label: input.rates.length > 1 ? `${input.label}, rate ${j + 1}` : input.label,
-      data: STICKS.map((x) => (rate.weightPct / 100) * expo(x, rate.expoPct)),
+      data: STICKS.map((x) => (rate.sharePct / 100) * expo(x, rate.expoPct)),
     })),
   );
   const axis = (text: string) => ({

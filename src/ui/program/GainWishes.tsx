@@ -4,6 +4,7 @@ import { GAIN_CHOICES, combinations, positionsOfSwitches } from '@/core/plan';
 import { AXES, type GainWish, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { AXIS_WORDS } from '../unit/words';
+import { Choice } from '../fields/Choice';
 import { ControlSelect, PRESSABLE, SWITCHES, TURNABLE } from './ControlSelect';
 import type { Wishing } from './useWishes';
 import { Select } from '../parts/Select';
@@ -22,7 +23,7 @@ function usual(setup: Setup, by: GainWish['by'], used: readonly (string | undefi
       return { by, control: three, pct: [0, 35, 55].slice(0, count) };
     case 'flap': {
       const off = idOf(setup, ['switch-2'], [...used, three]);
-      return { by, control: three, pct: [40, 50, 60].slice(0, count), off, offPosition: 1 };
+      return { by, control: three, pct: [40, 50, 60].slice(0, count), off, offPositions: [1] };
     }
     case 'axes':
       return { by, roll: idOf(setup, TURNABLE) };
@@ -31,6 +32,44 @@ function usual(setup: Setup, by: GainWish['by'], used: readonly (string | undefi
     case 'fixed':
       return { by, pct: 40 };
   }
+}
+
+type FlapGain = Extract<GainWish, { by: 'flap' }>;
+
+/** Which positions of the master switch turn the gain off: one, or two of three. */
+function OffPositions({
+  setup,
+  gain,
+  put,
+}: {
+  setup: Setup;
+  gain: FlapGain;
+  put: (next: GainWish, label: string) => void;
+}) {
+  const places = combinations(setup, [gain.off]);
+  return (
+    <fieldset>
+      <legend className="text-sm font-semibold">Off in</legend>
+      <div className="flex flex-wrap gap-1">
+        {places.map(({ words }, i) => {
+          const off = gain.offPositions.includes(i);
+          const next = off ? gain.offPositions.filter((p) => p !== i) : [...gain.offPositions, i];
+          return (
+            <button
+              key={words}
+              type="button"
+              className="btn aria-pressed:bg-ink aria-pressed:text-card"
+              aria-pressed={off}
+              disabled={next.length === 0 || next.length === places.length}
+              onClick={() => put({ ...gain, offPositions: next.toSorted() }, `Gain off: ${words}`)}
+            >
+              {words}
+            </button>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
 }
 
 /** By what hand the gain is set, and the values. */
@@ -99,6 +138,23 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
             onChange={(control) => put({ ...gain, control }, 'Gain knob')}
           />
         )}
+        {gain?.by === 'knob' && gainLaw === 'sign-selects-set' && (
+          <Choice
+            label="The middle of the knob"
+            value={gain.middleOff ? 'off' : 'half'}
+            options={[
+              ['half', 'half the gain of one set'],
+              ['off', 'off, with a set on each side'],
+            ]}
+            onChange={(v) => {
+              const { middleOff: _, ...rest } = gain;
+              put(v === 'off' ? { ...rest, middleOff: true } : rest, 'Middle of the gain knob');
+            }}
+          />
+        )}
+        {gain?.by === 'flap' && gain.off !== '' && (
+          <OffPositions setup={setup} gain={gain} put={put} />
+        )}
         {gain?.by === 'fixed' && (
           <NumberField
             label="gain"
@@ -124,13 +180,13 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
         )}
         {gain?.by === 'flap' && (
           <ControlSelect
-            label="Master off, near position"
+            label="Master off by"
             setup={setup}
             kinds={PRESSABLE}
             value={gain.off}
             onChange={(off) =>
               put(
-                { ...gain, off, offPosition: positionsOfSwitches(setup, [off]) - 1 },
+                { ...gain, off, offPositions: [positionsOfSwitches(setup, [off]) - 1] },
                 'Master off of the gain',
               )
             }

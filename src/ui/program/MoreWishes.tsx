@@ -1,7 +1,7 @@
 'use client';
 
 import { positionWord, positionsOf } from '@/core/chain';
-import { LAUNCH_WHEN, RATE_WHEN } from '@/core/plan';
+import { LAUNCH_WHEN } from '@/core/plan';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { ControlSelect, PRESSABLE, SWITCHES } from './ControlSelect';
@@ -37,54 +37,6 @@ export function CutWishes({ setup, wishes, wish }: Wishing) {
           }
         />
       )}
-    </div>
-  );
-}
-
-/** Rates and expo: the same everywhere, or little in off and all when stabilized. */
-export function RateWishes({ wishes, wish }: Wishing) {
-  const { rates } = wishes;
-  const field = (key: keyof NonNullable<typeof rates>, label: string) => (
-    <NumberField
-      key={key}
-      label={label}
-      unit="%"
-      at={`/intents/program/rates/${key}`}
-      value={rates![key]}
-      onCommit={(v) => {
-        wish({ ...wishes, rates: { ...rates!, [key]: v } }, `${label} ${v} %`);
-        return undefined;
-      }}
-    />
-  );
-  return (
-    <div className="flex flex-col gap-3">
-      <Choice
-        label="Rates"
-        value={rates ? 'two' : 'one'}
-        options={[
-          ['one', 'the same everywhere'],
-          ['two', 'low in off, full when stabilized'],
-        ]}
-        onChange={(v) => {
-          const { rates: _, ...rest } = wishes;
-          wish(
-            v === 'two'
-              ? { ...rest, rates: { offPct: 50, offExpoPct: 30, onPct: 100, onExpoPct: 20 } }
-              : rest,
-            v === 'two' ? 'Rates by mode' : 'One rate',
-          );
-        }}
-      />
-      {rates && (
-        <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
-          {field('offPct', 'rate in off')}
-          {field('offExpoPct', 'expo in off')}
-          {field('onPct', 'rate when on')}
-          {field('onExpoPct', 'expo when on')}
-        </div>
-      )}
-      <p className="text-soft text-sm">{RATE_WHEN}</p>
     </div>
   );
 }
@@ -159,39 +111,49 @@ export function LaunchWishes({ setup, wishes, wish }: Wishing) {
 
 /** Spoken call-outs and the motor timer. */
 export function VoiceWishes({ wishes, wish }: Wishing) {
-  const { timerMin, ...others } = wishes;
+  const { timer, voice: _, ...others } = wishes;
+  const { timer: __, ...untimed } = wishes;
   return (
     <div className="grid items-end gap-3 sm:grid-cols-2">
       <Choice
         label="Speak mode and gain"
-        value={wishes.callouts ? 'yes' : 'no'}
+        value={wishes.voice?.modes ? 'yes' : 'no'}
         options={[
           ['no', 'no'],
           ['yes', 'yes'],
         ]}
-        onChange={(v) => wish({ ...wishes, callouts: v === 'yes' }, `Call-outs: ${v}`)}
+        onChange={(v) =>
+          wish(
+            {
+              ...others,
+              ...(timer ? { timer } : {}),
+              ...(v === 'yes' ? { voice: { modes: true } } : {}),
+            },
+            `Call-outs: ${v}`,
+          )
+        }
       />
       <div className="flex items-end gap-2">
         <Choice
           label="Motor timer"
-          value={timerMin === undefined ? 'no' : 'yes'}
+          value={timer === undefined ? 'no' : 'yes'}
           options={[
             ['no', 'none'],
             ['yes', 'runs with the throttle'],
           ]}
           onChange={(v) =>
-            wish(v === 'yes' ? { ...others, timerMin: 8 } : others, `Motor timer: ${v}`)
+            wish(v === 'yes' ? { ...wishes, timer: { minutes: 8 } } : untimed, `Motor timer: ${v}`)
           }
         />
-        {timerMin !== undefined && (
+        {timer !== undefined && (
           <NumberField
             label="after"
             unit="min"
-            at="/intents/program/timerMin"
+            at="/intents/program/timer/minutes"
             step={0.5}
-            value={timerMin}
-            onCommit={(v) => {
-              wish({ ...wishes, timerMin: v }, `Timer ${v} min`);
+            value={timer.minutes}
+            onCommit={(minutes) => {
+              wish({ ...wishes, timer: { minutes } }, `Timer ${minutes} min`);
               return undefined;
             }}
           />

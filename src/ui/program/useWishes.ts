@@ -2,41 +2,91 @@
 
 import { useState } from 'react';
 import { difference } from '@/core/patch';
-import { usualWishes, writeWishes } from '@/core/plan';
-import type { ProgramWishes, Setup } from '@/core/setup';
+import { choose, WISH_TITLES, type Choice, type Chosen } from '@/core/plan';
+import type { ProgramWishes, Setup, WishId } from '@/core/setup';
+import { sheetChanges, type SheetChange } from '@/core/sheets';
 import { useModel } from '../frame/modelStore';
 
+/** A choice that would leave other things behind: the person says how far it goes. */
+export interface Along {
+  label: string;
+  /** What else would be written otherwise, wish by wish. */
+  groups: { title: string; changes: SheetChange[] }[];
+  /** Entries changed by hand, which stay. */
+  kept: number;
+  alone: Setup;
+  together: Setup;
+}
+
+/** The one wish that two sets differ in. */
+function choiceBetween(a: ProgramWishes, b: ProgramWishes): Choice | undefined {
+  const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])] as (keyof ProgramWishes)[];
+  const wish = keys.find((k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]));
+  return wish && ({ wish, value: b[wish] } as Choice);
+}
+
+function alongOf(setup: Setup, choice: Choice, chosen: Chosen, label: string): Along | undefined {
+  if (chosen.along.length === 0 && chosen.kept.length === 0) return undefined;
+  const written = (also: readonly WishId[]) => {
+    const next = choose(setup, choice, also);
+    return next.ok ? next.setup : chosen.setup;
+  };
+  const groups = chosen.along
+    .map((wish) => ({
+      title: WISH_TITLES[wish],
+      changes: sheetChanges(chosen.setup, written([wish])),
+    }))
+    .filter((g) => g.changes.length > 0);
+  if (groups.length === 0 && chosen.kept.length === 0) return undefined;
+  return {
+    label,
+    groups,
+    kept: chosen.kept.length,
+    alone: chosen.setup,
+    together: written(chosen.along),
+  };
+}
+
 /**
- * The wishes of the open model. A choice that can be written is written at once; one that cannot
- * stays on the screen with the reasons, and nothing is changed.
+ * The wishes of the open model. A choice that can be written is written at once; one that would leave
+ * other things behind says so first; one that cannot be written stays on the screen with the reasons.
  */
 export function useWishes() {
-  const { setup, edit } = useModel((s) => s);
-  const [pending, setPending] = useState<{ of: Setup; wishes: ProgramWishes; reasons: string[] }>();
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const [pending, setPending] = useState<{
+    of: Setup;
+    wishes: ProgramWishes;
+    reasons: string[];
+    along?: Along | undefined;
+  }>();
   const [notes, setNotes] = useState<string[]>([]);
-  const written = setup.intents.program;
   const open = pending?.of === setup ? pending : undefined;
-  const wishes = open?.wishes ?? written ?? usualWishes(setup);
+  const wishes = open?.wishes ?? setup.intents.program;
 
-  const wish = (next: ProgramWishes, label: string) => {
-    const result = writeWishes(setup, next);
-    if (!result.ok) {
-      setPending({ of: setup, wishes: next, reasons: result.reasons });
-      return;
-    }
+  const take = (next: Setup, label: string) => {
     setPending(undefined);
+    edit(difference(setup, next), label.slice(0, 80));
+  };
+  const wish = (next: ProgramWishes, label: string) => {
+    const choice = choiceBetween(setup.intents.program, next);
+    if (!choice) return setPending(undefined);
+    const result = choose(setup, choice);
+    if (!result.ok) return setPending({ of: setup, wishes: next, reasons: result.reasons });
     setNotes(result.notes);
-    edit(difference(setup, result.setup), label.slice(0, 80));
+    const along = alongOf(setup, choice, result, label);
+    if (along) setPending({ of: setup, wishes: next, reasons: [], along });
+    else take(result.setup, label);
   };
   return {
     setup,
     wishes,
     wish,
+    take,
     reasons: open?.reasons ?? [],
+    along: open?.along,
     giveUp: () => setPending(undefined),
     notes,
-    /** Whether the program there was written from wishes at all. */
-    written: written !== undefined,
   };
 }
 

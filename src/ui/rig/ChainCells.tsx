@@ -47,9 +47,9 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
             const channels = channelsReaching(setup, surface.id);
             const inputs = channels.flatMap((channel) =>
               setup.program.lines.flatMap((l) =>
-                l.channel === channel && l.source.kind === 'input'
+                l.channel === channel && l.follows.kind === 'input'
                   ? setup.program.inputs.filter(
-                      (n) => l.source.kind === 'input' && n.id === l.source.id,
+                      (n) => l.follows.kind === 'input' && n.id === l.follows.id,
                     )
                   : [],
               ),

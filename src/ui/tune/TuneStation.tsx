@@ -9,6 +9,7 @@ import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { ControlSelect, SWITCHES } from '../program/ControlSelect';
 import { useWishes } from '../program/useWishes';
+import { WhatElse } from '../program/WhatElse';
 import { TestScript } from '../recovery/TestScript';
 
 /** Out there: find the gain, read it off, take it off the knob. */
@@ -58,7 +59,8 @@ function OnTheUnit() {
 
 /** From what the monitor showed to fixed values on a switch. */
 function Found() {
-  const { setup, wishes, wish, reasons } = useWishes();
+  const wishing = useWishes();
+  const { setup, wishes, wish } = wishing;
   const { cruiseMps, approachMps } = setup.airframe.measures;
   const knob = gainKnobOf(setup);
   // Nothing read yet stands for no gain.
@@ -142,13 +144,7 @@ function Found() {
               ? 'Lock in: say first where it shook'
               : `Lock in: ${pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}`}
           </button>
-          {reasons.length > 0 && (
-            <ul role="alert" className="text-stop list-disc pl-5">
-              {reasons.map((r) => (
-                <li key={r}>{r}</li>
-              ))}
-            </ul>
-          )}
+          <WhatElse {...wishing} />
           <p className="text-soft text-sm">
             Far position first. Afterwards enter the new lines, read every position back, and fly it
             once more with the fixed values.

@@ -72,7 +72,7 @@ describe('choosing modes', () => {
   it('by the sign of the gain channel, off in the middle', () => {
     const setup = makeSetup('conventional', 'satellite-gyro');
     const law = setup.program.lines.find((l) => l.purpose === 'gain')!;
-    Object.assign(law, { weightPct: 100, offsetPct: 0 });
+    Object.assign(law, { sharePct: 100, shiftPct: 0 });
     const mode = (k1: number) => run(setup, { hands: { k1 } }).mode;
     expect([mode(-60), mode(0), mode(60)]).toEqual(['rate', 'off', 'hold']);
   });
@@ -80,8 +80,8 @@ describe('choosing modes', () => {
     const setup = makeSetup('conventional', 'autopilot');
     const [first, second] = ['mode', 'mode2'].map((carries) => {
       const { channel } = setup.program.outputs.find((o) => o.carries === carries)!;
-      const { source } = setup.program.lines.find((l) => l.channel === channel)!;
-      return source.kind === 'control' ? source.id : '';
+      const { follows } = setup.program.lines.find((l) => l.channel === channel)!;
+      return follows.kind === 'control' ? follows.id : '';
     });
     const at = (a: number, b: number) => run(setup, { hands: { [first!]: a, [second!]: b } }).mode;
     expect([-100, 0, 100].map((a) => at(a, -100))).toEqual(['off', 'rate', 'level']);
@@ -126,10 +126,10 @@ describe('recovery on a channel', () => {
     setup.program.lines.push({
       id: 'panic',
       channel: 9,
-      source: { kind: 'control', id: 'sm' },
-      weightPct: 100,
-      offsetPct: 0,
-      op: 'add',
+      follows: { kind: 'control', id: 'sm' },
+      sharePct: 100,
+      shiftPct: 0,
+      effect: 'adds',
     });
     setup.program.outputs.push({
       channel: 9,
@@ -186,7 +186,7 @@ describe('reversals, by the truth table', () => {
   const turning = { hands: { ...GAIN_UP, 'stick-elevator': 30 }, pitchRateDegPerS: 20 };
   const read = (change: (s: Setup) => void) => {
     const setup = withModes('rate', 'rate', 'rate');
-    setup.program.inputs.forEach((i) => (i.rates = [{ weightPct: 100, expoPct: 0 }]));
+    setup.program.inputs.forEach((i) => (i.rates = [{ sharePct: 100, expoPct: 0 }]));
     setup.unit.settings.axes.pitch.fadePct = 0;
     change(setup);
     const stick = run(setup, { hands: turning.hands }).surfaceDeg[2]!;

@@ -66,7 +66,7 @@ function mixedInBoth(setup: Setup): Structure[] {
     ...from,
     id: `again-${onto.id}`,
     channel: onto.channel,
-    weightPct: sign * from.weightPct,
+    sharePct: sign * from.sharePct,
   });
   return ([1, -1] as const).map((sign) => ({
     id: `mix-twice-${sign > 0 ? 'sum' : 'difference'}`,

@@ -5,40 +5,60 @@ import type {
   ControlKind,
   Line,
   Logic,
+  Program,
   Setup,
   Variable,
+  WishId,
 } from '../../setup';
 
-/** A Setup while its program is being written: one's own copy, changed in place. */
+/** What one wish writes, list by list. */
+export type Entries = Pick<
+  Program,
+  'inputs' | 'logic' | 'shapes' | 'variables' | 'lines' | 'failsafe' | 'callouts' | 'timers'
+>;
+
+/** The lists of a program whose entries are written by wishes. */
+export const LISTS = [
+  'inputs',
+  'logic',
+  'shapes',
+  'variables',
+  'lines',
+  'failsafe',
+  'callouts',
+  'timers',
+] as const satisfies readonly (keyof Entries)[];
+
+/** A wish while it is being written. */
 export interface Draft {
+  owner: WishId;
+  /** As it was, with what this wish had written. */
+  before: Setup;
+  /** One's own copy, without what this wish had written; settings of the unit are changed in place. */
   setup: Setup;
+  /** What this wish writes. */
+  own: Entries;
   /** Why something that was wished for cannot be done. */
   reasons: string[];
   /** Things to know that keep nothing from being done. */
   notes: string[];
 }
 
-/** What the planner writes is known by these beginnings of its names, and taken out before writing. */
-const OWN = /^(mode|gain|panic|cut|launch|say|timer)-/;
-const OWN_PURPOSES: readonly (Line['purpose'] | undefined)[] = [
-  'mode',
-  'gain',
-  'panic',
-  'throttle-cut',
-  'launch',
-];
-
-/** Starts from a program without anything an earlier set of wishes put there. */
-export function draftOf(setup: Setup): Draft {
-  const own = JSON.parse(JSON.stringify(setup)) as Setup;
-  const { program } = own;
-  program.lines = program.lines.filter((l) => !OWN_PURPOSES.includes(l.purpose));
-  program.logic = program.logic.filter((l) => !OWN.test(l.id));
-  program.variables = program.variables.filter((v) => !OWN.test(v.id));
-  program.callouts = program.callouts.filter((c) => !OWN.test(c.id));
-  program.timers = program.timers.filter((t) => !OWN.test(t.id));
-  for (const input of program.inputs) input.rates = input.rates.slice(-1);
-  return { setup: own, reasons: [], notes: [] };
+export function draftOf(setup: Setup, owner: WishId): Draft {
+  const copy = JSON.parse(JSON.stringify(setup)) as Setup;
+  for (const list of LISTS)
+    Object.assign(copy.program, { [list]: copy.program[list].filter((e) => e.owner !== owner) });
+  const own: Entries = {
+    inputs: [],
+    logic: [],
+    shapes: [],
+    variables: [],
+    lines: [],
+    failsafe: [],
+    callouts: [],
+    timers: [],
+  };
+  return { owner, before: setup, setup: copy, own, reasons: [], notes: [] };
 }
 
 export const channelOf = (setup: Setup, carries: ChannelFunction): number | undefined =>
@@ -59,19 +79,19 @@ export const held = (setup: Setup, control: string): Condition => ({
 });
 
 export function addLine(
-  { setup }: Draft,
-  line: Omit<Line, 'weightPct' | 'offsetPct'> & Partial<Line>,
+  { own, owner }: Draft,
+  line: Omit<Line, 'sharePct' | 'shiftPct' | 'owner'> & Partial<Line>,
 ): void {
-  setup.program.lines.push({ weightPct: 100, offsetPct: 0, ...line });
+  own.lines.push({ sharePct: 100, shiftPct: 0, ...line, owner });
 }
 
-export function addLogic({ setup }: Draft, logic: Logic): Condition {
-  setup.program.logic.push(logic);
+export function addLogic({ own, owner }: Draft, logic: Logic): Condition {
+  own.logic.push({ ...logic, owner });
   return { kind: 'logic', id: logic.id };
 }
 
-export function addVariable({ setup }: Draft, variable: Variable): void {
-  setup.program.variables.push(variable);
+export function addVariable({ own, owner }: Draft, variable: Variable): void {
+  own.variables.push({ ...variable, owner });
 }
 
 /** All of several conditions; the only one stands for itself. */

@@ -19,7 +19,7 @@ export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | u
 
 /** What every channel does when the link is lost, and what the unit does by itself. */
 export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['failsafe']>): void {
-  const { setup, reasons } = draft;
+  const { setup, reasons, owner } = draft;
   const refusal = failsafeSchools(setup)[wish.school];
   if (refusal) {
     reasons.push(`This failsafe is not possible: ${refusal}.`);
@@ -55,8 +55,10 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       : { roll: 0, pitch: 0 };
   const stops = setup.airframe.motors.map((m) => m.stopUs);
 
-  setup.program.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
-    const preset = (us: number): Failsafe[] => [{ channel, kind: 'preset', valuePct: toPct(us) }];
+  draft.own.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
+    const preset = (us: number): Failsafe[] => [
+      { channel, kind: 'preset', valuePct: toPct(us), owner },
+    ];
     if (carries === 'throttle' || carries === 'throttle2')
       // An autopilot that flies home owns the throttle: nothing is said about it.
       return wish.school === 'home' ? [] : preset(stops[0] ?? sticks.rest[channel - 1]!);
@@ -68,7 +70,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
           reasons.push(
             'No position of the mode channel stands for return home, and a receiver can only tell the autopilot by that channel: put it on one first.',
           );
-        return [{ channel, kind: 'hold' }];
+        return [{ channel, kind: 'hold', owner }];
       }
       const [from, to] =
         carries === 'mode'
@@ -81,7 +83,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
     }
     // An autopilot is told by its mode channel alone; everything else stays unset.
     if (told) return [];
-    if (!flies) return [{ channel, kind: 'hold' }];
+    if (!flies) return [{ channel, kind: 'hold', owner }];
     if (carries === 'gain' && traits.gainLaw !== 'fixed') {
       const us = gainPulse(traits.gainLaw, 50);
       return preset(us);

@@ -1,8 +1,7 @@
 import type { Condition, GainWish, Line } from '../../setup';
-import { knobToGain } from '../program';
-import { addLine, channelOf, labelOf, type Draft } from './draft';
+import { addLine, anyOf, channelOf, labelOf, type Draft } from './draft';
 import { combinations } from './modes';
-import { gainAt, gainPulse, pulseFor, rawFor } from './values';
+import { gainAt, gainPulse, knobToGain, pulseFor, rawFor } from './values';
 
 /** Less than this of the gain wished for is worth a word. */
 const SHORT_PCT = 3;
@@ -15,13 +14,21 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     reasons.push('This unit has no gain channel: its gain is set on the unit itself.');
     return;
   }
+  if (law !== 'sign-selects-set' && wish.by === 'values' && wish.pct.some((p) => p < 0)) {
+    reasons.push('A gain below 0 stands for the second set; this unit has one set only.');
+    return;
+  }
+  if (law !== 'sign-selects-set' && wish.by === 'knob' && wish.middleOff) {
+    reasons.push('Off in the middle of a knob wants a unit whose gain channel has two sides.');
+    return;
+  }
   if (wish.by === 'axes') return writeAxes(draft, wish);
   const channel = channelOf(setup, 'gain');
   if (channel === undefined) {
     reasons.push('No channel carries the gain.');
     return;
   }
-  const line = (more: Pick<Line, 'id' | 'source' | 'op'> & Partial<Line>) =>
+  const line = (more: Pick<Line, 'id' | 'follows' | 'effect'> & Partial<Line>) =>
     addLine(draft, { channel, purpose: 'gain', ...more });
   /** A fixed share of full gain, under a condition. */
   const share = (id: string, pct: number, words: string, when?: Condition, side: 1 | -1 = 1) => {
@@ -34,9 +41,9 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     line({
       id,
       label: `${words}: gain ${pct} %`.slice(0, 80),
-      source: { kind: 'constant' },
-      weightPct: Math.max(-200, Math.min(200, value)),
-      op: 'replace',
+      follows: { kind: 'fixed' },
+      sharePct: Math.max(-200, Math.min(200, value)),
+      effect: 'takes-over',
       ...(when ? { when } : {}),
     });
   };
@@ -46,9 +53,9 @@ export function writeGain(draft: Draft, wish: GainWish): void {
       line({
         id: 'gain-knob',
         label: `Gain by ${labelOf(setup, wish.control)}`,
-        source: { kind: 'control', id: wish.control },
-        op: 'add',
-        ...knobToGain(law),
+        follows: { kind: 'control', id: wish.control },
+        effect: 'adds',
+        ...(wish.middleOff ? { sharePct: 100, shiftPct: 0 } : knobToGain(law)),
       });
       return;
     case 'fixed':
@@ -56,7 +63,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
       return;
     case 'values':
       combinations(setup, [wish.control]).forEach(({ when, words }, i) =>
-        share(`gain-${i + 1}`, wish.pct[i]!, words, when),
+        share(`gain-${i + 1}`, Math.abs(wish.pct[i]!), words, when, wish.pct[i]! < 0 ? -1 : 1),
       );
       return;
     case 'flap':
@@ -64,11 +71,14 @@ export function writeGain(draft: Draft, wish: GainWish): void {
         share(`gain-${i + 1}`, wish.pct[i]!, words, when),
       );
       // Last of all lines, so that off wins whatever the flaps say.
-      share('gain-off', 0, `${labelOf(setup, wish.off)} off`, {
-        kind: 'switch',
-        control: wish.off,
-        position: wish.offPosition,
-      });
+      share(
+        'gain-off',
+        0,
+        `${labelOf(setup, wish.off)} off`,
+        anyOf(
+          wish.offPositions.map((position) => ({ kind: 'switch', control: wish.off, position })),
+        ),
+      );
       return;
     case 'sets': {
       const places = combinations(setup, [wish.control]);
@@ -81,11 +91,11 @@ export function writeGain(draft: Draft, wish: GainWish): void {
           line({
             id: `gain-${i + 1}`,
             label: `${words}: gain by ${labelOf(setup, wish.knob)}`.slice(0, 80),
-            source: { kind: 'control', id: wish.knob },
-            weightPct: (raw(100) - raw(0)) / 2,
-            offsetPct: (raw(100) + raw(0)) / 2,
+            follows: { kind: 'control', id: wish.knob },
+            sharePct: (raw(100) - raw(0)) / 2,
+            shiftPct: (raw(100) + raw(0)) / 2,
             when,
-            op: 'replace',
+            effect: 'takes-over',
           });
         } else share(`gain-${i + 1}`, side === 0 ? 0 : wish.pct, words, when, side === -1 ? -1 : 1);
       });
@@ -110,8 +120,8 @@ function writeAxes(draft: Draft, wish: Extract<GainWish, { by: 'axes' }>): void 
       id: `gain-${axis}`,
       label: `Gain of ${axis} by ${labelOf(setup, control)}`,
       channel,
-      source: { kind: 'control', id: control },
-      op: 'add',
+      follows: { kind: 'control', id: control },
+      effect: 'adds',
       purpose: 'gain',
       ...knobToGain(law),
     });
@@ -122,9 +132,9 @@ function writeAxes(draft: Draft, wish: Extract<GainWish, { by: 'axes' }>): void 
       id: 'gain-master',
       label: 'Master gain: full, the axes have knobs of their own',
       channel: master,
-      source: { kind: 'constant' },
-      weightPct: Math.max(-100, Math.min(100, rawFor(setup, master, gainPulse(law, 100)))),
-      op: 'replace',
+      follows: { kind: 'fixed' },
+      sharePct: Math.max(-100, Math.min(100, rawFor(setup, master, gainPulse(law, 100)))),
+      effect: 'takes-over',
       purpose: 'gain',
     });
 }

@@ -1,7 +1,7 @@
-import { positionWord, positionsOf, switchValue, type Chain } from '../../chain';
+import { MODE_WORDS, positionWord, positionsOf, switchValue, type Chain } from '../../chain';
 import type { Condition, Mode, ModeWish, Setup } from '../../setup';
 import { addLine, allOf, channelOf, kindOf, labelOf, type Draft } from './draft';
-import { bandOf, valueInBand } from './values';
+import { bandOf, pulseFor, valueInBand } from './values';
 
 /** One combination of mode switch positions, the mode it stands for, and what it must send. */
 export interface ModeCell {
@@ -12,6 +12,7 @@ export interface ModeCell {
   /** Values the lines must add up to, on the mode channel and the second one. */
   value: number;
   second: number | undefined;
+  positions: number[];
 }
 
 /** Every combination of positions of the mode switches, in the order of the table. */
@@ -39,13 +40,14 @@ export function combinations(
 }
 
 /**
- * Lays the wished modes on the bands of the unit: sets its slots where they can be set, else looks
- * for a slot that has the mode.
+ * What each position of the mode switches must send, as the unit's slots stand.
+ * @param reasons gets why a mode cannot be sent
  */
-export function layModes(draft: Draft, wish: ModeWish): ModeCell[] {
-  const { setup, reasons } = draft;
+export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): ModeCell[] {
   const { traits, settings } = setup.unit;
   const select = traits.modeSelect;
+  const channel = channelOf(setup, 'mode');
+  const secondChannel = channelOf(setup, 'mode2');
   if (!('bands' in select)) {
     reasons.push(
       select.by === 'fixed'
@@ -54,34 +56,16 @@ export function layModes(draft: Draft, wish: ModeWish): ModeCell[] {
     );
     return [];
   }
-  const count = select.bands.length;
-  const distinct = [...new Set(wish.table)];
-  if (traits.slotsSettable) {
-    if (distinct.length > count) {
-      reasons.push(`The unit tells ${count} modes apart; ${distinct.length} were wished for.`);
-      return [];
-    }
-    // As many positions as bands: position by position, so that the unit's menu reads the same way.
-    settings.slots =
-      wish.table.length === count && select.by === 'bands'
-        ? [...wish.table]
-        : select.by === 'two-channels'
-          ? fillSlots(settings.slots, distinct)
-          : Array.from({ length: count }, (_, i) => distinct[Math.min(i, distinct.length - 1)]!);
-  }
-  const channel = channelOf(setup, 'mode');
-  const secondChannel = channelOf(setup, 'mode2');
   if (channel === undefined) {
     reasons.push('No channel carries the mode.');
     return [];
   }
-  return combinations(setup, wish.switches).flatMap(({ when, words }, i) => {
+  return combinations(setup, wish.switches).flatMap(({ when, words, positions }, i) => {
     const mode = wish.table[i]!;
-    const own = traits.slotsSettable && wish.table.length === count && select.by === 'bands';
-    const slot = own ? i : settings.slots.indexOf(mode);
+    const slot = inMenuOrder(setup, wish) ? i : settings.slots.indexOf(mode);
     const band = bandOf(select, slot);
     if (!band) {
-      reasons.push(`No position of the unit’s mode channel stands for ${mode}.`);
+      reasons.push(`No position of the unit’s mode channel stands for ${MODE_WORDS[mode]}.`);
       return [];
     }
     const value = valueInBand(setup, channel, band.fromUs, band.toUs);
@@ -90,11 +74,47 @@ export function layModes(draft: Draft, wish: ModeWish): ModeCell[] {
         ? undefined
         : valueInBand(setup, secondChannel, band.secondFromUs, band.secondToUs!);
     if (value === undefined) {
-      reasons.push(`Channel ${channel} cannot reach ${mode}: its ends or its scale are too short.`);
+      reasons.push(
+        `Channel ${channel} cannot reach ${MODE_WORDS[mode]}: its ends or its scale are too short.`,
+      );
       return [];
     }
-    return [{ when, words, mode, slot, value, second }];
+    return [{ when, words, mode, slot, value, second, positions }];
   });
+}
+
+/** The mode cells of the wish that is there, if there is one. */
+export const cellsNow = (setup: Setup): ModeCell[] => {
+  const { modes } = setup.intents.program;
+  return modes ? cellsOf(setup, modes) : [];
+};
+
+/** As many positions as bands: position by position, so that the unit's menu reads the same way. */
+function inMenuOrder({ unit }: Setup, wish: ModeWish): boolean {
+  const select = unit.traits.modeSelect;
+  return (
+    unit.traits.slotsSettable &&
+    select.by === 'bands' &&
+    wish.table.length === select.bands.length &&
+    wish.table.every((mode, i) => unit.settings.slots[i] === mode)
+  );
+}
+
+/** The slots of the unit for a wish; those that will do stay as they are. */
+function slotsFor(setup: Setup, wish: ModeWish, reasons: string[]): Mode[] {
+  const { traits, settings } = setup.unit;
+  const select = traits.modeSelect;
+  if (!traits.slotsSettable || !('bands' in select)) return settings.slots;
+  const count = select.bands.length;
+  const distinct = [...new Set(wish.table)];
+  if (distinct.length > count) {
+    reasons.push(`The unit tells ${count} modes apart; ${distinct.length} were wished for.`);
+    return settings.slots;
+  }
+  if (wish.table.length === count && select.by === 'bands') return [...wish.table];
+  // One band may be out of this transmitter's reach: what can be sent decides.
+  const reached = distinct.every((mode) => settings.slots.includes(mode));
+  return reached ? settings.slots : fillSlots(settings.slots, distinct);
 }
 
 /** Keeps slots whose mode is still wanted, and gives the missing modes the ones that are not. */
@@ -110,52 +130,100 @@ function fillSlots(slots: readonly Mode[], wanted: readonly Mode[]): Mode[] {
 }
 
 /** The lines of the mode channel, and of the second where there is one. */
-export function writeModes(draft: Draft, wish: ModeWish, cells: readonly ModeCell[]): void {
-  const { setup } = draft;
-  const channel = channelOf(setup, 'mode');
+export function writeModes(draft: Draft, wish: ModeWish): void {
+  const { setup, reasons } = draft;
+  setup.unit.settings.slots = slotsFor(setup, wish, reasons);
+  const cells = cellsOf(setup, wish, reasons);
+  const first = channelOf(setup, 'mode');
   const second = channelOf(setup, 'mode2');
-  if (channel === undefined || cells.length === 0) return;
-  const straight = (values: readonly number[], on: number): boolean => {
-    if (wish.switches.length !== 1) return false;
-    const [low, high] = [values[0]!, values.at(-1)!];
-    if (values.length === 3 && values[1] !== (low + high) / 2) return false;
+  if (first === undefined || reasons.length > 0) return;
+  channelBySwitches(draft, wish, cells, (c) => c.value, { id: 'mode', channel: first });
+  if (second !== undefined && cells.every((c) => c.second !== undefined))
+    channelBySwitches(draft, wish, cells, (c) => c.second!, { id: 'mode2', channel: second });
+}
+
+/** A channel that each combination of positions gives a value: one line where one line can do it. */
+function channelBySwitches(
+  draft: Draft,
+  wish: ModeWish,
+  cells: readonly ModeCell[],
+  valueOf: (cell: ModeCell) => number,
+  { id, channel }: { id: string; channel: number },
+): void {
+  const alone = wish.switches.findIndex((_, k) =>
+    cells.every((a) =>
+      cells.every((b) => a.positions[k] !== b.positions[k] || valueOf(a) === valueOf(b)),
+    ),
+  );
+  const control = wish.switches[alone];
+  const values = cells
+    .filter((c) => c.positions.every((p, k) => k === alone || p === 0))
+    .map(valueOf);
+  const [low, high] = [values[0], values.at(-1)];
+  if (
+    control !== undefined &&
+    low !== undefined &&
+    high !== undefined &&
+    (values.length < 3 || values[1] === (low + high) / 2)
+  ) {
     addLine(draft, {
-      id: `mode-${on}`,
-      channel: on,
-      source: { kind: 'control', id: wish.switches[0]! },
-      weightPct: (high - low) / 2,
-      offsetPct: (high + low) / 2,
-      op: 'add',
+      id,
+      channel,
+      follows: { kind: 'control', id: control },
+      sharePct: (high - low) / 2,
+      shiftPct: (high + low) / 2,
+      effect: 'adds',
       purpose: 'mode',
     });
-    return true;
-  };
-  const stepwise = (values: readonly number[], on: number) =>
-    cells.forEach((cell, i) =>
-      addLine(draft, {
-        id: `mode-${on}-${i + 1}`,
-        label: `${cell.words}: ${cell.mode}`.slice(0, 80),
-        channel: on,
-        source: { kind: 'constant' },
-        weightPct: values[i]!,
-        when: cell.when,
-        op: 'replace',
-        purpose: 'mode',
-      }),
-    );
-  const write = (values: readonly number[], on: number) => {
-    if (!straight(values, on)) stepwise(values, on);
-  };
-  write(
-    cells.map((c) => c.value),
-    channel,
+    return;
+  }
+  cells.forEach((cell, i) =>
+    addLine(draft, {
+      id: `${id}-${i + 1}`,
+      label: `${cell.words}: ${MODE_WORDS[cell.mode]}`.slice(0, 80),
+      channel,
+      follows: { kind: 'fixed' },
+      sharePct: valueOf(cell),
+      when: cell.when,
+      effect: 'takes-over',
+      purpose: 'mode',
+    }),
   );
-  if (second !== undefined && cells.every((c) => c.second !== undefined))
-    write(
-      cells.map((c) => c.second!),
-      second,
-    );
 }
+
+/**
+ * The mode each position of some switches stands for when they go straight to their channels, by
+ * the unit's bands: what a new model begins with.
+ */
+export function modesAsShipped(setup: Setup, switches: readonly string[]): Mode[] {
+  const { modeSelect } = setup.unit.traits;
+  const { slots } = setup.unit.settings;
+  const bands = 'bands' in modeSelect ? modeSelect.bands : [];
+  const usOf = (at: number, position: number): number => {
+    const carries = at === 0 ? 'mode' : 'mode2';
+    return pulseFor(
+      setup,
+      channelOf(setup, carries) ?? 0,
+      switchValue(kindOf(setup, switches[at]!), position),
+    );
+  };
+  return combinations(setup, switches).map(({ positions }) => {
+    const [us, secondUs] = positions.map((p, at) => usOf(at, p));
+    const band = bands.find(
+      (b) =>
+        us! >= b.fromUs &&
+        us! <= b.toUs &&
+        (b.secondFromUs === undefined ||
+          secondUs === undefined ||
+          (secondUs >= b.secondFromUs && secondUs <= b.secondToUs!)),
+    );
+    return slots[band?.slot ?? 0]!;
+  });
+}
+
+/** How many modes a set of switches must be given. */
+export const positionsOfSwitches = (setup: Setup, switches: readonly string[]): number =>
+  switches.reduce((n, id) => n * positionsOf(kindOf(setup, id)), 1);
 
 /** What each position of some switches really gives on an armed unit, everything else at rest. */
 export function modesAt(

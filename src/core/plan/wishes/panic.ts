@@ -1,7 +1,7 @@
 import type { Condition, PanicWay, ProgramWishes, Setup } from '../../setup';
 import { usualRecovery } from '../compose';
 import { addLine, addLogic, allOf, channelOf, held, labelOf, type Draft } from './draft';
-import type { ModeCell } from './modes';
+import { cellsNow } from './modes';
 import { bandOf, gainPulse, rawFor, valueInBand } from './values';
 
 type PanicWish = NonNullable<ProgramWishes['panic']>;
@@ -21,7 +21,7 @@ export function panicWays(setup: Setup): Record<PanicWay, string | undefined> {
     replace:
       byMode ??
       (style === 'function'
-        ? 'this transmitter has no line that replaces others; use a mix for each position'
+        ? 'on this transmitter no line takes over from others; use a mix for each position'
         : undefined),
     offsets:
       byMode ??
@@ -48,8 +48,9 @@ function panicCondition(draft: Draft, control: string, holdS: number): Condition
 }
 
 /** Panic recovery in one of its ways; the mode cells say what stands on the mode channel before. */
-export function writePanic(draft: Draft, wish: PanicWish, cells: readonly ModeCell[]): void {
+export function writePanic(draft: Draft, wish: PanicWish): void {
   const { setup, reasons } = draft;
+  const cells = cellsNow(setup);
   if (wish.way === 'none') return;
   const refusal = panicWays(setup)[wish.way];
   if (refusal) {
@@ -94,13 +95,13 @@ export function writePanic(draft: Draft, wish: PanicWish, cells: readonly ModeCe
       }
       if (wish.way === 'replace')
         addLine(draft, {
-          id: `panic-${channel}`,
+          id: `panic-${carries}`,
           label: name,
           channel,
-          source: { kind: 'constant' },
-          weightPct: target,
+          follows: { kind: 'fixed' },
+          sharePct: target,
           when,
-          op: 'replace',
+          effect: 'takes-over',
           purpose: 'panic',
         });
       else
@@ -108,13 +109,13 @@ export function writePanic(draft: Draft, wish: PanicWish, cells: readonly ModeCe
           const short = target - (cell[key] ?? 0);
           if (short !== 0)
             addLine(draft, {
-              id: `panic-${channel}-${i + 1}`,
+              id: `panic-${carries}-${i + 1}`,
               label: `${name}, ${cell.words}`.slice(0, 80),
               channel,
-              source: { kind: 'constant' },
-              weightPct: short,
+              follows: { kind: 'fixed' },
+              sharePct: short,
               when: allOf([when, cell.when]),
-              op: 'add',
+              effect: 'adds',
               purpose: 'panic',
             });
         });
@@ -134,28 +135,28 @@ function writeRecovery(draft: Draft, control: string, holdS: number, when: Condi
   setup.unit.settings.recovery ??= usualRecovery(setup.unit);
   if (holdS <= 0) {
     addLine(draft, {
-      id: `panic-${channel}`,
+      id: 'panic-recovery',
       label: `Panic, ${labelOf(setup, control)}`,
       channel,
-      source: { kind: 'control', id: control },
-      op: 'add',
+      follows: { kind: 'control', id: control },
+      effect: 'adds',
       purpose: 'panic',
     });
     return;
   }
-  const line = (id: string, weightPct: number, more: { when?: Condition }) =>
+  const line = (id: string, sharePct: number, more: { when?: Condition }) =>
     addLine(draft, {
       id,
-      label: weightPct < 0 ? 'Panic released' : `Panic, ${labelOf(setup, control)}`,
+      label: sharePct < 0 ? 'Panic released' : `Panic, ${labelOf(setup, control)}`,
       channel,
-      source: { kind: 'constant' },
-      weightPct,
-      op: 'replace',
+      follows: { kind: 'fixed' },
+      sharePct,
+      effect: 'takes-over',
       purpose: 'panic',
       ...more,
     });
-  line(`panic-${channel}-off`, -100, {});
-  line(`panic-${channel}`, 100, { when });
+  line('panic-recovery-off', -100, {});
+  line('panic-recovery', 100, { when });
 }
 
 /** Gain while panic acts, so that a knob turned down cannot leave it without effect. */
@@ -168,10 +169,10 @@ function writePanicGain(draft: Draft, pct: number, when: Condition, name: string
     id: 'panic-gain',
     label: `${name}: gain ${pct} %`.slice(0, 80),
     channel,
-    source: { kind: 'constant' },
-    weightPct: Math.max(-100, Math.min(100, rawFor(setup, channel, gainPulse(law, pct)))),
+    follows: { kind: 'fixed' },
+    sharePct: Math.max(-100, Math.min(100, rawFor(setup, channel, gainPulse(law, pct)))),
     when,
-    op: 'replace',
+    effect: 'takes-over',
     purpose: 'panic',
   });
 }

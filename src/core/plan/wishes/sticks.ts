@@ -1,158 +1,78 @@
-import { compileChain, stickOf } from '../../chain';
-import type { Condition, ProgramWishes, Setup } from '../../setup';
-import {
-  addLine,
-  addLogic,
-  addVariable,
-  allOf,
-  anyOf,
-  channelOf,
-  held,
-  labelOf,
-  type Draft,
-} from './draft';
-import type { ModeCell } from './modes';
-import { bandOf, valueInBand } from './values';
+import { axisWeights, stickOf } from '../../chain';
+import { functionOf, type ChannelFunction, type Input, type Setup } from '../../setup';
+import { mixerOf } from '../functions';
+import { addLine, type Draft } from './draft';
+import { ratesOf } from './rates';
 
-const RATED = ['aileron', 'elevator', 'rudder', 'steering'];
+/** Stick of each axis, and the input it becomes. */
+const AXIS_INPUT = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as const;
 
-/** Rates and expo by mode: one pair where the unit is off, another everywhere else. */
-export function writeRates(
-  { setup }: Draft,
-  wish: NonNullable<ProgramWishes['rates']>,
-  cells: readonly ModeCell[],
-): void {
-  const off = cells.filter((c) => c.mode === 'off').map((c) => c.when);
-  for (const input of setup.program.inputs) {
-    if (!RATED.includes(input.id)) continue;
-    input.rates = [
-      ...(off.length > 0
-        ? [{ when: anyOf(off), weightPct: wish.offPct, expoPct: wish.offExpoPct }]
-        : []),
-      { weightPct: wish.onPct, expoPct: wish.onExpoPct },
-    ];
+/** Which sticks a channel is made of, and how much of each. */
+function sticksOf(setup: Setup, carries: ChannelFunction): (readonly [ChannelFunction, number])[] {
+  switch (carries) {
+    case 'aileron2':
+    case 'flaperon-left':
+    case 'flaperon-right':
+      return [['aileron', 100]];
+    case 'elevator2':
+      return [['elevator', 100]];
+    case 'wheel':
+      return [['rudder', 100]];
+    case 'throttle2':
+      return [['throttle', 100]];
   }
-}
-
-/** A switch that holds the motor off, after every other line of the throttle. */
-export function writeCut(draft: Draft, wish: NonNullable<ProgramWishes['cut']>): void {
-  const { setup } = draft;
-  const stick = setup.transmitter.controls[stickOf(setup.transmitter, 'throttle')];
-  for (const { carries, channel } of setup.program.outputs) {
-    if (carries !== 'throttle' && carries !== 'throttle2') continue;
-    addLine(draft, {
-      id: `cut-${channel}`,
-      label: `Throttle cut, ${labelOf(setup, wish.control)}`,
-      channel,
-      source: { kind: 'constant' },
-      weightPct: stick?.rest ?? -100,
-      when: { kind: 'switch', control: wish.control, position: wish.position },
-      op: 'replace',
-      purpose: 'throttle-cut',
-    });
-  }
-}
-
-/**
- * How the lines of each channel answer the elevator stick pulled back: +1 or −1 where they do. Asked
- * of the chain, so that a mix made in the transmitter is seen through.
- */
-function upSenses(setup: Setup): { channel: number; sense: 1 | -1 }[] {
-  const chain = compileChain(setup);
-  const at = stickOf(setup.transmitter, 'elevator');
-  if (at < 0) return [];
-  const frame = chain.newFrame();
-  const read = (value: number) => {
-    const stimulus = chain.restStimulus();
-    stimulus.controls[at] = value;
-    chain.step(stimulus, chain.newMemory(), frame);
-    return frame.channelsPct.slice();
-  };
-  const back = read(-100);
-  const middle = read(0);
-  return setup.program.outputs.flatMap(({ channel }) => {
-    const moved = back[channel - 1]! - middle[channel - 1]!;
-    return Math.abs(moved) < 1
-      ? []
-      : [{ channel, sense: moved > 0 ? (1 as const) : (-1 as const) }];
-  });
-}
-
-/**
- * Hand-launch help: a control held arms it, it stays on by itself with the unit levelling and some
- * up elevator, and any stick movement lets it go.
- */
-export function writeLaunch(draft: Draft, wish: NonNullable<ProgramWishes['launch']>): void {
-  const { setup, reasons } = draft;
-  const sticks = (['aileron', 'elevator'] as const)
-    .map((f) => setup.transmitter.controls[stickOf(setup.transmitter, f)])
-    .filter((c) => c !== undefined);
-  const senses = upSenses(setup);
-  if (sticks.length === 0 || senses.length === 0) {
-    reasons.push('Launch help wants an elevator stick that reaches a channel.');
-    return;
-  }
-  const armed = addLogic(draft, {
-    id: 'launch-held',
-    label: `${labelOf(setup, wish.control)} held ${wish.holdS} s`,
-    op: 'delay',
-    of: held(setup, wish.control),
-    onS: wish.holdS,
-    offS: 0,
-  });
-  const still: Condition[] = sticks.map((stick) =>
-    addLogic(draft, {
-      id: `launch-${stick.hand}-still`,
-      label: `${stick.label} within ${wish.releasePct} % of the middle`,
-      op: 'near',
-      // The stick itself, not its input: a trim must not let the help go.
-      source: { kind: 'control', id: stick.id },
-      valuePct: 0,
-      withinPct: wish.releasePct,
-    }),
+  if (functionOf(carries).stick) return [[carries, 100]];
+  // An inverted V answers the rudder the other way about.
+  const turned =
+    setup.airframe.kind === 'inverted-v-tail' &&
+    mixerOf(setup.unit, setup.intents.mixer) === 'transmitter';
+  return Object.entries(axisWeights(carries)).map(
+    ([axis, weight]) =>
+      [
+        AXIS_INPUT[axis as keyof typeof AXIS_INPUT],
+        100 * weight * (turned && axis === 'yaw' ? -1 : 1),
+      ] as const,
   );
-  const on = addLogic(draft, {
-    id: 'launch-on',
-    label: 'Launch help on',
-    op: 'latch',
-    set: armed,
-    reset: { kind: 'not', of: allOf(still) },
-  });
-  addVariable(draft, {
-    id: 'launch-elevator',
-    label: 'Up elevator at launch',
-    valuePct: wish.elevatorPct,
-    ...(wish.adjust ? { adjust: { control: wish.adjust, rangePct: 20 } } : {}),
-  });
-  for (const { channel, sense } of senses)
-    addLine(draft, {
-      id: `launch-${channel}`,
-      label: 'Launch help: up elevator',
-      channel,
-      source: { kind: 'variable', id: 'launch-elevator' },
-      weightPct: 100 * sense,
-      when: on,
-      op: 'add',
-      purpose: 'launch',
-    });
-  const band = bandOf(setup.unit.traits.modeSelect, setup.unit.settings.slots.indexOf('level'));
-  const channel = channelOf(setup, 'mode');
-  if (!band || channel === undefined) {
-    draft.notes.push(
-      'The unit has no self-levelling to launch in: the help is the elevator alone.',
-    );
-    return;
+}
+
+/** Every stick with its trim, and the lines that bring it to its channels. */
+export function writeSticks(draft: Draft): void {
+  const { setup, before } = draft;
+  for (const { carries, channel } of setup.program.outputs) {
+    const made = sticksOf(setup, carries);
+    for (const [stick, sharePct] of made) {
+      if (!draft.own.inputs.some((i) => i.id === stick)) {
+        const input = inputOf(setup, stick);
+        if (!input) continue;
+        const old = before.program.inputs.find((i) => i.id === stick);
+        draft.own.inputs.push(old ? { ...input, rates: old.rates } : input);
+      }
+      addLine(draft, {
+        id: made.length > 1 ? `stick-${carries}-${stick}` : `stick-${carries}`,
+        channel,
+        follows: { kind: 'input', id: stick },
+        sharePct,
+        effect: 'adds',
+        purpose: 'stick',
+      });
+    }
   }
-  const level = valueInBand(setup, channel, band.fromUs, band.toUs);
-  if (level !== undefined)
-    addLine(draft, {
-      id: 'launch-mode',
-      label: 'Launch help: self-levelling',
-      channel,
-      source: { kind: 'constant' },
-      weightPct: level,
-      when: on,
-      op: 'replace',
-      purpose: 'launch',
-    });
+}
+
+function inputOf(setup: Setup, carries: ChannelFunction): Input | undefined {
+  const { transmitter, program, intents } = setup;
+  const stick = transmitter.controls[stickOf(transmitter, carries)];
+  if (!stick) return undefined;
+  const trim = transmitter.controls.find((c) => c.kind === 'trim' && c.hand === stick.hand);
+  return {
+    id: carries,
+    label: carries[0]!.toUpperCase() + carries.slice(1),
+    control: stick.id,
+    ...(trim ? { trim: trim.id } : {}),
+    rates:
+      carries === 'throttle'
+        ? [{ sharePct: 100, expoPct: 0, owner: 'sticks' }]
+        : ratesOf(setup, intents.program.rates),
+    owner: 'sticks',
+  };
 }

@@ -7,7 +7,7 @@ const UNTOUCHED = { reversed: false, subtrimPct: 0, minPct: -100, maxPct: 100 };
 /**
  * What the lines of a channel must add up to for the transmitter to send a pulse: the output stage
  * undone (subtrim, endpoint of its side, reversal), on this transmitter's scale.
- * @returns whole percent, as it is entered; beyond ±100 where the endpoint is in the way
+ * @returns in the steps it is entered in; beyond ±100 where the endpoint is in the way
  */
 export function rawFor(setup: Setup, channel: number, us: number): number {
   const { pulse } = setup.transmitter;
@@ -16,7 +16,8 @@ export function rawFor(setup: Setup, channel: number, us: number): number {
   const shaped = ((us - pulse.centreUs) / pulse.usAt100) * 100 - subtrimPct;
   const share = shaped < 0 ? -minPct : maxPct;
   const value = share === 0 ? 0 : (shaped / share) * 100;
-  return Math.round(reversed ? -value : value) || 0;
+  const perPct = Math.round(1 / (setup.transmitter.stepPct ?? 1));
+  return Math.round((reversed ? -value : value) * perPct) / perPct || 0;
 }
 
 /** The pulse a channel sends when its lines add up to this. */
@@ -50,6 +51,12 @@ export function valueInBand(
   const low = Math.max(fromUs, Math.min(...reach));
   const high = Math.min(toUs, Math.max(...reach));
   return high > low ? rawFor(setup, channel, (low + high) / 2) : undefined;
+}
+
+/** A knob's whole turn laid over the useful part of a gain law: value = share × knob + shift. */
+export function knobToGain(law: GainLaw): { sharePct: number; shiftPct: number } {
+  // Only −100…+100 uses the knob as it is; the others waste or mirror its lower half.
+  return law === 'full-range' ? { sharePct: 100, shiftPct: 0 } : { sharePct: 50, shiftPct: 50 };
 }
 
 /** Share of full gain to the pulse that asks for it; `side` chooses the set where the sign does. */

@@ -1,4 +1,20 @@
-import type { FailsafeSchool, GainWish, PanicWay } from '../../setup';
+import type { FailsafeSchool, GainWish, PanicWay, WishId } from '../../setup';
+
+/** What each wish is about, as a heading. */
+export const WISH_TITLES: Record<WishId, string> = {
+  sticks: 'Sticks',
+  flaps: 'Flaps',
+  gear: 'Gear',
+  modes: 'Modes',
+  gain: 'Gain',
+  rates: 'Rates and expo',
+  launch: 'Hand launch',
+  panic: 'Panic recovery',
+  cut: 'Throttle cut',
+  voice: 'Call-outs',
+  timer: 'Motor timer',
+  failsafe: 'Failsafe',
+};
 
 /*
  * When practitioners choose what. Common practice, no source.

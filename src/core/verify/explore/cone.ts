@@ -33,7 +33,7 @@ export function coneOfReads(setup: Setup, from: readonly Read[]): Cone {
   const at = (list: readonly { id: string }[], ids: ReadonlySet<string>) =>
     list.flatMap(({ id }, i) => (ids.has(id) ? [i] : []));
   const worked = new Set(
-    reads.flatMap((r) => (r.kind === 'control' || r.kind === 'curve' ? [] : [nameOfWorked(r)])),
+    reads.flatMap((r) => (r.kind === 'control' || r.kind === 'shape' ? [] : [nameOfWorked(r)])),
   );
   return {
     controls: at(transmitter.controls, named('control')),
@@ -62,7 +62,7 @@ export function partOfProgram({ program }: Setup, cone: Cone): unknown[] {
   return [
     cone,
     lines,
-    program.curves.filter((c) => lines.some((l) => l.curve === c.id)),
+    program.shapes.filter((c) => lines.some((l) => l.shape === c.id)),
     program.inputs.filter(({ id }) => has.has(nameOfWorked({ kind: 'input', id }))),
     cone.logic.map((i) => program.logic[i]),
     cone.variables.map((i) => program.variables[i]),

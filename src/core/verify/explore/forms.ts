@@ -1,5 +1,5 @@
-import { curveAt, expo } from '../../chain';
-import type { Curve } from '../../setup';
+import { shapeAt, expo } from '../../chain';
+import type { Shape } from '../../setup';
 
 /** Closer to a threshold than this a value is on neither side. Percent, or microseconds. */
 export const TOUCH = 1e-6;
@@ -257,9 +257,9 @@ export class Forms {
     this.tighten(into);
   }
 
-  protected curve(into: Form, points: Curve['points'], source: Form): void {
+  protected curve(into: Form, points: Shape['points'], source: Form): void {
     if (source.lo === source.hi) {
-      this.set(into, curveAt(points, source.lo));
+      this.set(into, shapeAt(points, source.lo));
       return;
     }
     for (let i = 0; i <= points.length; i++) {
@@ -283,8 +283,8 @@ export class Forms {
     )
       return;
     const values = [
-      curveAt(points, source.lo),
-      curveAt(points, source.hi),
+      shapeAt(points, source.lo),
+      shapeAt(points, source.hi),
       ...inside.map((p) => p.outPct),
     ];
     into.lo = Math.min(...values);

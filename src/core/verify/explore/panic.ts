@@ -23,11 +23,11 @@ export function panicControlOf(setup: Setup): PanicControl | undefined {
     program.lines
       .filter((l) => l.purpose === purpose)
       .flatMap((l) => [
-        ...(l.source.kind === 'control' ? [l.source.id] : []),
+        ...(l.follows.kind === 'control' ? [l.follows.id] : []),
         ...(l.when ? controlsOf(setup, l.when) : []),
       ]);
   const modes = new Set(looked('mode'));
-  const wish = intents.program?.panic;
+  const wish = intents.program.panic;
   const wished =
     wish && wish.way !== 'none' && wish.way !== 'mode-position' ? wish.control : undefined;
   const seen = looked('panic').filter((id) => !modes.has(id));

@@ -154,7 +154,7 @@ export class Ranges extends Forms {
     const symbol = this.symbols.findIndex((x) => x.input === i);
     const at = this.symbols[symbol]!.control;
     const asks = rates.map((r) => (r.when ? this.condition(r.when) : undefined));
-    const shapes = rates.map((r) => ({ weight: r.weightPct / 100, expoPct: r.expoPct }));
+    const shapes = rates.map((r) => ({ weight: r.sharePct / 100, expoPct: r.expoPct }));
     const trimForm = trim === undefined ? undefined : this.controlForms.get(trim)!;
     const stick = this.controlForms.get(control)!;
     return () => {
@@ -187,7 +187,7 @@ export class Ranges extends Forms {
 
   private source(source: Source): Form {
     switch (source.kind) {
-      case 'constant':
+      case 'fixed':
         return this.hundred;
       case 'control':
         return this.controlForms.get(source.id)!;
@@ -206,11 +206,11 @@ export class Ranges extends Forms {
     const lines = program.lines
       .filter((l) => l.channel === channel)
       .map((line: Line) => ({
-        op: line.op,
-        weight: line.weightPct / 100,
-        offset: line.offsetPct,
-        source: this.source(line.source),
-        points: program.curves.find((c) => c.id === line.curve)?.points,
+        op: line.effect,
+        weight: line.sharePct / 100,
+        offset: line.shiftPct,
+        source: this.source(line.follows),
+        points: program.shapes.find((c) => c.id === line.shape)?.points,
         when: line.when && this.condition(line.when),
       }));
     const term = this.scratch;
@@ -224,10 +224,10 @@ export class Ranges extends Forms {
           if (this.cut) return;
           source = this.copyOf(term);
         }
-        if (line.op === 'add') this.add(into, source, line.weight, line.offset);
+        if (line.op === 'adds') this.add(into, source, line.weight, line.offset);
         else {
           this.copy(term, source, line.weight, line.offset);
-          if (line.op === 'multiply') this.multiply(into, term);
+          if (line.op === 'scales') this.multiply(into, term);
           else this.copy(into, term, 1, 0);
         }
       }
@@ -269,11 +269,11 @@ export class Ranges extends Forms {
     const clock = this.clockOf[e] ?? 0;
     switch (entry.op) {
       case 'greater': {
-        const form = this.source(entry.source);
+        const form = this.source(entry.follows);
         return () => say(this.above(form, entry.valuePct));
       }
       case 'near': {
-        const form = this.source(entry.source);
+        const form = this.source(entry.follows);
         const { valuePct, withinPct } = entry;
         return () => {
           if (form.lo === form.hi) {

@@ -82,7 +82,7 @@ export const gainAsWished: Requirement = {
     const { setup, orders } = asked;
     const looking = new Looking();
     if (!looking.needs(ORDERS, orders)) return looking;
-    const wish = setup.intents.program?.gain;
+    const wish = setup.intents.program.gain;
     const bySign =
       setup.unit.traits.modeSelect.by === 'gain-sign' ||
       setup.unit.traits.gainLaw === 'sign-selects-set';
@@ -166,20 +166,23 @@ export const gainAsWished: Requirement = {
       const { controls } = setup.transmitter;
       const at = controls.findIndex((c) => c.id === values.control);
       const offAt = values.off ? controls.findIndex((c) => c.id === values.off!.off) : -1;
-      const offValue = values.off ? switchValue(controls[offAt]!.kind, values.off.offPosition) : 0;
+      const offValues = (values.off?.offPositions ?? []).map((p) =>
+        switchValue(controls[offAt]!.kind, p),
+      );
       combinations(setup, [values.control]).forEach(({ positions, words }, i) => {
         const wrong = asked.orderCells.find((c) => {
           if (c.panicking || c.launching) return false;
           if (!standsAt(asked, c, at, switchValue(controls[at]!.kind, positions[0]!))) return false;
-          const off = offAt >= 0 && standsAt(asked, c, offAt, offValue);
-          const wanted = (off ? 0 : values.pct[i]!) * scale;
+          const off = offAt >= 0 && offValues.some((v) => standsAt(asked, c, offAt, v));
+          const wanted = (off ? 0 : Math.abs(values.pct[i]!)) * scale;
           const got = Math.max(...c.gainHi);
           return Math.abs(got - wanted) > (off ? 3 : OFF_PCT);
         });
         looking.states += 1;
         if (!wrong) return;
         looking.fail({
-          severity: Math.max(...wrong.gainHi) > values.pct[i]! * scale ? 'stop' : 'caution',
+          severity:
+            Math.max(...wrong.gainHi) > Math.abs(values.pct[i]!) * scale ? 'stop' : 'caution',
           says: `${words}: gain ${Math.max(...wrong.gainHi).toFixed(0)} % where ${values.pct[i]} % was wished for.`,
           where: pointer('intents', 'program', 'gain', 'pct', i),
           witness: asked.witness(orders, wrong.cell, words),

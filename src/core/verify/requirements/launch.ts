@@ -10,7 +10,7 @@ export const launchLifts: Requirement = {
   must: 'Something a hand does switches launch help on; with it on every surface that pitches goes up; a moved aileron or elevator stick ends it.',
   from: 'The wish for launch help.',
   applies: (setup) =>
-    setup.intents.program?.launch !== undefined ||
+    setup.intents.program.launch !== undefined ||
     setup.program.lines.some((l) => l.purpose === 'launch'),
   looksAt: everyChannel,
   check(asked) {
@@ -26,7 +26,7 @@ export const launchLifts: Requirement = {
         says: first
           ? 'Nothing a hand can do switches launch help on.'
           : 'Launch help was wished for, and nothing in the program does it.',
-        where: first ? `${where}/weightPct` : where,
+        where: first ? `${where}/sharePct` : where,
         about: { how: 'missing' },
       });
     if (!first) return missing();
@@ -57,7 +57,7 @@ export const launchLifts: Requirement = {
     before.armed = true;
     const plain = stand.put(asked.chain.restStimulus().controls, before).step().surfaceDeg.slice();
     const adds = setup.program.lines.some(
-      (l) => l.purpose === 'launch' && l.op === 'add' && l.weightPct !== 0,
+      (l) => l.purpose === 'launch' && l.effect === 'adds' && l.sharePct !== 0,
     );
     if (adds)
       setup.airframe.surfaces.forEach((surface, i) => {
@@ -67,7 +67,7 @@ export const launchLifts: Requirement = {
         looking.fail({
           severity: 'stop',
           says: `With launch help on the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
-          where: `${where}/weightPct`,
+          where: `${where}/sharePct`,
           witness: asked.witness(table, helping, 'launch help on, sticks let go'),
           about: { surface: surface.id, axis: 'pitch', how: moved > STILL_DEG ? 'down' : 'still' },
         });

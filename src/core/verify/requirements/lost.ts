@@ -17,7 +17,7 @@ export interface Lost {
 }
 
 /** The school that was wished for; where nothing was, the plainest. */
-const schoolOf = (setup: Setup) => setup.intents.program?.failsafe?.school;
+const schoolOf = (setup: Setup) => setup.intents.program.failsafe?.school;
 
 /** Cuts the link in a cell and looks two seconds later. */
 export function lostFrom(asked: Asked, c: OrderCell, corner: Corner): Lost {

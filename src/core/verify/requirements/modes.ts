@@ -20,13 +20,13 @@ export const modesAsWished: Requirement = {
   title: 'Every switch position gives its mode',
   must: 'Each position of the mode switches gives the mode that was wished, wherever everything else stands, while neither panic nor launch help acts.',
   from: 'The wish for modes.',
-  applies: (setup) => setup.intents.program?.modes !== undefined,
+  applies: (setup) => setup.intents.program.modes !== undefined,
   looksAt: orderChannels,
   check(asked) {
     const { setup, orders } = asked;
     const looking = new Looking();
     if (!looking.needs(ORDERS, orders)) return looking;
-    const wish = setup.intents.program!.modes!;
+    const wish = setup.intents.program.modes!;
     const { controls } = setup.transmitter;
     const places = combinations(setup, wish.switches);
     const at = wish.switches.map((id) => controls.findIndex((c) => c.id === id));

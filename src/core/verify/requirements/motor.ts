@@ -31,11 +31,11 @@ function throttleControl(setup: Setup): number {
   const channels = motorChannels(setup);
   const line = setup.program.lines.find(
     (l) =>
-      channels.includes(l.channel) && l.source.kind === 'control' && l.purpose !== 'throttle-cut',
+      channels.includes(l.channel) && l.follows.kind === 'control' && l.purpose !== 'throttle-cut',
   );
-  return line?.source.kind === 'control'
+  return line?.follows.kind === 'control'
     ? setup.transmitter.controls.findIndex(
-        (c) => line.source.kind === 'control' && c.id === line.source.id,
+        (c) => line.follows.kind === 'control' && c.id === line.follows.id,
       )
     : -1;
 }
@@ -43,7 +43,7 @@ function throttleControl(setup: Setup): number {
 /** The switch that cuts the motor, and the value at which it does: wished for, or as the lines have it. */
 function cutControl(setup: Setup): { at: number; value: number } | undefined {
   const { controls } = setup.transmitter;
-  const wish = setup.intents.program?.cut;
+  const wish = setup.intents.program.cut;
   const line = setup.program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
   const cut = wish ?? (line?.kind === 'switch' ? line : undefined);
   if (!cut) return undefined;

@@ -135,7 +135,7 @@ export const panicRights: Requirement = {
     const { setup, orders, panic } = asked;
     const looking = new Looking();
     if (!panic) {
-      const wish = setup.intents.program?.panic;
+      const wish = setup.intents.program.panic;
       if (wish && wish.way !== 'none' && wish.way !== 'mode-position' && wish.control !== undefined)
         looking.fail({
           severity: 'stop',

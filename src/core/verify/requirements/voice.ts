@@ -21,7 +21,7 @@ export const voiceTrue: Requirement = {
   title: 'What is spoken is what the unit does',
   must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while neither panic nor launch help acts.',
   from: 'The wish for call-outs: eyes are on the model, and the voice is believed.',
-  applies: (setup) => setup.intents.program?.callouts === true || spoken(setup).length > 0,
+  applies: (setup) => setup.intents.program.voice?.modes === true || spoken(setup).length > 0,
   // With the call-outs themselves, whose logic may look anywhere.
   looksAt: everyChannel,
   check(asked) {
@@ -38,7 +38,7 @@ export const voiceTrue: Requirement = {
     }));
     if (voices.length === 0) {
       // A unit whose mode no switch chooses has nothing to say.
-      if (setup.intents.program?.modes)
+      if (setup.intents.program.modes)
         looking.fail({
           severity: 'caution',
           says: 'Call-outs were wished for, and nothing is spoken.',

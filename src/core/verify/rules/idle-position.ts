@@ -11,11 +11,11 @@ export const idlePosition: Rule = {
   explains: ['modes'],
   check(setup): Found[] {
     const line = setup.program.lines.find(
-      (l) => l.purpose === 'mode' && l.source.kind === 'control',
+      (l) => l.purpose === 'mode' && l.follows.kind === 'control',
     );
-    const wish = setup.intents.program?.modes;
+    const wish = setup.intents.program.modes;
     const switches =
-      wish?.switches ?? (line?.source.kind === 'control' ? [line.source.id] : undefined);
+      wish?.switches ?? (line?.follows.kind === 'control' ? [line.follows.id] : undefined);
     if (!switches || switches.length > 1) return [];
     const control = setup.transmitter.controls.find((c) => c.id === switches[0]);
     if (!control?.kind.startsWith('switch')) return [];

@@ -10,7 +10,7 @@ export const launchElevator: Rule = {
   check(setup, proof) {
     const { lines } = setup.program;
     const own = lines.flatMap((l, i) =>
-      l.purpose === 'launch' && l.op === 'add' && l.when?.kind === 'logic' ? [i] : [],
+      l.purpose === 'launch' && l.effect === 'adds' && l.when?.kind === 'logic' ? [i] : [],
     );
     return failuresOf(proof, 'launch').map((failure) => ({
       ...failure,
@@ -21,8 +21,8 @@ export const launchElevator: Rule = {
                 label: 'Turn the launch elevator round',
                 patch: own.map((at) => ({
                   op: 'replace' as const,
-                  path: pointer('program', 'lines', at, 'weightPct'),
-                  value: -lines[at]!.weightPct,
+                  path: pointer('program', 'lines', at, 'sharePct'),
+                  value: -lines[at]!.sharePct,
                 })),
               },
             ]

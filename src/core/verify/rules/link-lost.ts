@@ -10,7 +10,7 @@ export const linkLost: Rule = {
   explains: ['motor-lost', 'link-lost'],
   check(setup, proof) {
     const schools = failsafeSchools(setup);
-    const wished = setup.intents.program?.failsafe;
+    const wished = setup.intents.program.failsafe;
     const plain = schools.glide === undefined ? ('glide' as const) : ('motor-off' as const);
     const again = (label: string) => [
       ...(wished && schools[wished.school] === undefined

@@ -80,14 +80,20 @@ export const lowRateFade: Rule = {
                 'Full rates wherever the unit is on, the low ones in off only',
                 (w) => {
                   const rates = program.inputs.flatMap((input) => input.rates);
-                  const lowest = rates.reduce((a, b) => (b.weightPct < a.weightPct ? b : a));
+                  const lowest = rates.reduce((a, b) => (b.sharePct < a.sharePct ? b : a));
+                  const low = {
+                    pct: Math.max(10, Math.min(150, lowest.sharePct)),
+                    expoPct: lowest.expoPct,
+                  };
                   return {
                     ...w,
                     rates: {
-                      offPct: w.rates?.offPct ?? Math.max(10, lowest.weightPct),
-                      offExpoPct: w.rates?.offExpoPct ?? lowest.expoPct,
-                      onPct: 100,
-                      onExpoPct: w.rates?.onExpoPct ?? lowest.expoPct,
+                      by: 'mode',
+                      off: w.rates.by === 'mode' ? w.rates.off : low,
+                      on: {
+                        pct: 100,
+                        expoPct: w.rates.by === 'mode' ? w.rates.on.expoPct : low.expoPct,
+                      },
                     },
                   };
                 },
@@ -109,7 +115,7 @@ function withFullTravel(setup: Setup): Setup {
     program: {
       ...program,
       lines: program.lines.map((l) =>
-        l.purpose === 'stick' && l.op === 'add' ? { ...l, weightPct: full(l.weightPct) } : l,
+        l.purpose === 'stick' && l.effect === 'adds' ? { ...l, sharePct: full(l.sharePct) } : l,
       ),
       outputs: program.outputs.map((o) =>
         roleOf(o.carries) === 'steering'
@@ -128,7 +134,7 @@ function withFullRates(setup: Setup): Setup {
       ...setup.program,
       inputs: setup.program.inputs.map((input) => ({
         ...input,
-        rates: input.rates.map((r) => ({ ...r, weightPct: Math.max(100, r.weightPct) })),
+        rates: input.rates.map((r) => ({ ...r, sharePct: Math.max(100, r.sharePct) })),
       })),
     },
   };

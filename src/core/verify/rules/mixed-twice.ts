@@ -14,8 +14,8 @@ export const mixedTwice: Rule = {
     const inUnit = unit.settings.wingType === 'delta' || unit.settings.wingType === 'v-tail';
     const mixedChannel = program.outputs.find((o) => {
       const sticks = program.lines
-        .filter((l) => l.channel === o.channel && l.source.kind === 'input' && l.op === 'add')
-        .map((l) => (l.source.kind === 'input' ? l.source.id : ''));
+        .filter((l) => l.channel === o.channel && l.follows.kind === 'input' && l.effect === 'adds')
+        .map((l) => (l.follows.kind === 'input' ? l.follows.id : ''));
       return new Set(sticks.filter((s) => ['aileron', 'elevator', 'rudder'].includes(s))).size > 1;
     });
     const finding = (says: string, remedies: Found['remedies'] = []): Found[] => [

@@ -10,7 +10,7 @@ export const modeOrder: Rule = {
   check(setup, proof) {
     const wrong = failuresOf(proof, 'modes');
     const [first] = wrong;
-    const table = setup.intents.program?.modes?.table;
+    const table = setup.intents.program.modes?.table;
     if (!first || !table) return [];
     const reversed =
       wrong.length > 1 &&

@@ -11,10 +11,12 @@ export const skippedMode: Rule = {
     const reached = new Set(proof.rows.map((r) => r.mode));
     const missing = [...new Set(unit.settings.slots)].filter((mode) => !reached.has(mode));
     const channel = unit.settings.inputs.find((i) => i.carries === 'mode')?.channel;
-    const at = program.lines.findIndex((l) => l.channel === channel && l.source.kind === 'control');
+    const at = program.lines.findIndex(
+      (l) => l.channel === channel && l.follows.kind === 'control',
+    );
     const line = program.lines[at];
     const now = transmitter.controls.find(
-      (c) => line?.source.kind === 'control' && c.id === line.source.id,
+      (c) => line?.follows.kind === 'control' && c.id === line.follows.id,
     );
     const free = freeControl(setup, ['switch-3']);
     // A mode on a slot nobody wished for is a choice, not a mistake.
@@ -25,7 +27,7 @@ export const skippedMode: Rule = {
       .map((mode) => ({
         severity: 'caution' as const,
         says: `The unit has a position for ${mode}, and nothing on the transmitter reaches it.`,
-        where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'source'),
+        where: at < 0 ? '/unit/settings/slots' : pointer('program', 'lines', at, 'follows'),
         about: { mode },
         remedies:
           line && free && now?.kind !== 'switch-3'
@@ -35,7 +37,7 @@ export const skippedMode: Rule = {
                   patch: [
                     {
                       op: 'replace' as const,
-                      path: pointer('program', 'lines', at, 'source'),
+                      path: pointer('program', 'lines', at, 'follows'),
                       value: { kind: 'control', id: free.id },
                     },
                   ],

@@ -1,0 +1,138 @@
+import { difference } from '../../patch';
+import {
+  functionOf,
+  parseSetup,
+  WISHES,
+  type ChannelFunction,
+  type Problem,
+  type ProgramWishes,
+  type Setup,
+  type WishId,
+} from '../../setup';
+import { applyPlan, planFor } from '../replan';
+import { channelOf } from './draft';
+import { rewrite, rewriteAll } from './write';
+
+/** A choice: what one of the wishes shall be from now on; undefined takes it out. */
+export type Choice = {
+  [W in keyof ProgramWishes]-?: { wish: W; value: ProgramWishes[W] };
+}[keyof ProgramWishes];
+
+/** A Setup with its wishes written. */
+export interface Written {
+  ok: true;
+  setup: Setup;
+  notes: string[];
+}
+
+/** What a choice makes of it, and what it leaves as it was. */
+export interface Chosen extends Written {
+  /** Wishes that were written for what has changed now, and would be written otherwise. */
+  along: WishId[];
+  /** Entries of the person's that stand where the choice would have written. */
+  kept: string[];
+}
+
+export type Refused = { ok: false; reasons: string[]; paths: string[] };
+
+/**
+ * Takes one choice: its own entries are written anew, and nothing else is touched. Which other wishes
+ * would now be written otherwise is told, and they are written too where they are named in `also`.
+ */
+export function choose(
+  before: Setup,
+  choice: Choice,
+  also: readonly WishId[] | 'all' = [],
+): Chosen | Refused {
+  const { [choice.wish]: _, ...others } = before.intents.program;
+  const program = {
+    ...others,
+    ...(choice.value === undefined ? {} : { [choice.wish]: choice.value }),
+  };
+  const checked = parseSetup({ ...before, intents: { ...before.intents, program } });
+  if (!checked.ok) return refused(checked.problems);
+  const planned = withChannels(checked.value);
+  if (!planned.ok) return { ok: false, reasons: planned.reasons, paths: [] };
+  const own = rewrite(planned.setup, choice.wish);
+  if (own.reasons.length > 0) return { ok: false, reasons: own.reasons, paths: [] };
+
+  let setup = own.setup;
+  const notes = [...own.notes];
+  const along: WishId[] = [];
+  const inStep = inStepOf(before);
+  for (const wish of WISHES) {
+    if (wish === choice.wish || !inStep.has(wish)) continue;
+    const again = rewrite(setup, wish);
+    if (again.reasons.length > 0 || same(again.setup, setup)) continue;
+    along.push(wish);
+    if (also !== 'all' && !also.includes(wish)) continue;
+    setup = again.setup;
+    notes.push(...again.notes);
+  }
+  const valid = parseSetup(setup);
+  return valid.ok
+    ? { ok: true, setup: valid.value, notes, along, kept: own.kept }
+    : refused(valid.problems);
+}
+
+/**
+ * A whole set of wishes at once, each written anew, over what was changed by hand in its place.
+ * What the person entered beside it stays.
+ */
+export function writeWishes(before: Setup, wishes: ProgramWishes): Written | Refused {
+  const checked = parseSetup({ ...before, intents: { ...before.intents, program: wishes } });
+  if (!checked.ok) return refused(checked.problems);
+  const planned = withChannels(checked.value);
+  if (!planned.ok) return { ok: false, reasons: planned.reasons, paths: [] };
+  const { setup, reasons, notes } = rewriteAll(planned.setup, true);
+  if (reasons.length > 0) return { ok: false, reasons, paths: [] };
+  const valid = parseSetup(setup);
+  return valid.ok ? { ok: true, setup: valid.value, notes } : refused(valid.problems);
+}
+
+const refused = (problems: readonly Problem[]): Refused => ({
+  ok: false,
+  reasons: problems.map((p) => p.reason),
+  paths: problems.map((p) => p.path),
+});
+
+const same = (a: Setup, b: Setup): boolean => difference(a, b).length === 0;
+
+/** Wishes whose entries are what would be written for them now. */
+function inStepOf(setup: Setup): ReadonlySet<WishId> {
+  return new Set(WISHES.filter((wish) => same(rewrite(setup, wish).setup, setup)));
+}
+
+/** Orders to the unit that the wishes need a channel for. */
+function channelsWished({ panic, gain }: ProgramWishes): ChannelFunction[] {
+  return [
+    ...(panic?.way === 'channel' ? (['recovery'] as const) : []),
+    ...(gain?.by === 'axes'
+      ? (['roll', 'pitch', 'yaw'] as const).filter((a) => gain[a]).map((a) => `gain-${a}` as const)
+      : []),
+  ];
+}
+
+/**
+ * Channels the wishes need are planned in, channels they no longer need are given back. Whatever has
+ * a channel keeps it, as long as there is room.
+ */
+function withChannels(setup: Setup): { ok: true; setup: Setup } | { ok: false; reasons: string[] } {
+  const needed = channelsWished(setup.intents.program);
+  const wishable = (f: ChannelFunction) => f === 'recovery' || functionOf(f).tunes !== undefined;
+  const { outputs } = setup.program;
+  if (
+    needed.every((f) => channelOf(setup, f) !== undefined) &&
+    outputs.every((o) => !wishable(o.carries) || needed.includes(o.carries))
+  )
+    return { ok: true, setup };
+  const wishes = [...setup.intents.wishes.filter((w) => !wishable(w)), ...needed];
+  const { pins } = setup.intents;
+  const where = outputs
+    .filter((o) => !wishable(o.carries) || needed.includes(o.carries))
+    .map(({ carries, channel }) => ({ carries, channel }));
+  const inPlace = planFor(setup, wishes, where);
+  const plan = inPlace.impossible.length > 0 ? planFor(setup, wishes, pins) : inPlace;
+  if (plan.impossible.length > 0) return { ok: false, reasons: plan.impossible };
+  return { ok: true, setup: applyPlan(setup, plan, wishes, pins) };
+}

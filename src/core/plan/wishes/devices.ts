@@ -1,0 +1,97 @@
+import { compileChain } from '../../chain';
+import type { ChannelFunction, ProgramWishes, Setup } from '../../setup';
+import { addLine, kindOf, labelOf, type Draft } from './draft';
+import { combinations } from './modes';
+
+/** Share of the aileron travel that flaperons give away as flaps. Common practice, no source. */
+const FLAPERON_SHARE = 0.5;
+
+const FLAPS = ['flap', 'flap2', 'flaperon-left', 'flaperon-right'] as const;
+
+/**
+ * Flaps: so far down in each position of their control. Which side of each channel is down is asked
+ * of the chain, so that rods and reversals are seen through and flaps at rest lie in the wing.
+ */
+export function writeFlaps(draft: Draft, wish: NonNullable<ProgramWishes['flaps']>): void {
+  const { setup } = draft;
+  for (const { carries, channel } of setup.program.outputs) {
+    if (!FLAPS.some((f) => f === carries)) continue;
+    const whole = carries.startsWith('flaperon') ? FLAPERON_SHARE : 1;
+    const valueOf = (pct: number) => Math.round(pct * whole * downSense(setup, carries, channel));
+    const line = { channel, purpose: carries.startsWith('flaperon') ? 'mix' : 'other' } as const;
+    const values = wish.downPct.map(valueOf);
+    const [low, high] = [values[0]!, values.at(-1)!];
+    if (values.length < 3 || values[1] === (low + high) / 2) {
+      addLine(draft, {
+        ...line,
+        id: `flaps-${carries}`,
+        label: `Flaps by ${labelOf(setup, wish.control)}`,
+        follows: { kind: 'control', id: wish.control },
+        sharePct: (high - low) / 2,
+        shiftPct: (high + low) / 2,
+        effect: 'adds',
+      });
+      continue;
+    }
+    combinations(setup, [wish.control]).forEach(({ when, words }, i) =>
+      addLine(draft, {
+        ...line,
+        id: `flaps-${carries}-${i + 1}`,
+        label: `${words}: flaps ${wish.downPct[i]} % down`.slice(0, 80),
+        follows: { kind: 'fixed' },
+        sharePct: values[i]!,
+        when,
+        effect: 'adds',
+      }),
+    );
+  }
+}
+
+/** Which way a channel must go to lower what hangs on it: +1, −1. */
+function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 | -1 {
+  const servo = setup.airframe.servos.find((s) => s.carries === carries)?.id;
+  const at = setup.airframe.surfaces.findIndex((s) => s.servo === servo);
+  if (at < 0) return 1;
+  const read = (valuePct: number): number => {
+    const raised = compileChain({
+      ...setup,
+      program: {
+        ...setup.program,
+        lines: [
+          ...setup.program.lines,
+          {
+            id: 'raised',
+            channel,
+            follows: { kind: 'fixed' },
+            sharePct: valuePct,
+            shiftPct: 0,
+            effect: 'takes-over',
+          },
+        ],
+      },
+    });
+    const frame = raised.newFrame();
+    raised.step(raised.restStimulus(), raised.newMemory(), frame);
+    return frame.surfaceDeg[at]!;
+  };
+  return read(50) >= read(-50) ? 1 : -1;
+}
+
+/** Gear: up and down by a switch. */
+export function writeGear(draft: Draft, wish: NonNullable<ProgramWishes['gear']>): void {
+  const { setup } = draft;
+  for (const { carries, channel } of setup.program.outputs)
+    if (carries === 'gear')
+      addLine(draft, {
+        id: 'gear',
+        label: `Gear by ${labelOf(setup, wish.control)}`,
+        channel,
+        follows: { kind: 'control', id: wish.control },
+        effect: 'adds',
+        purpose: 'other',
+      });
+}
+
+/** How many values a flap control needs: one for each position, of a lever one for each end. */
+export const flapPlaces = (setup: Setup, control: string): number =>
+  kindOf(setup, control) === 'switch-3' ? 3 : 2;

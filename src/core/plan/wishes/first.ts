@@ -1,0 +1,118 @@
+import { positionsOf } from '../../chain';
+import {
+  functionOf,
+  type ChannelFunction,
+  type ControlKind,
+  type ProgramWishes,
+  type Setup,
+} from '../../setup';
+import { FIXED_GAIN_PCT, GLIDE_PITCH_DEG, PANIC_GAIN_PCT, USUAL_RATE } from '../figures';
+import { modesAsShipped } from './modes';
+
+/** Which hand control works what, beyond the sticks. */
+interface Hands {
+  mode: string | undefined;
+  mode2: string | undefined;
+  gain: string | undefined;
+  cut: string | undefined;
+  flaps: string | undefined;
+  gear: string | undefined;
+  panic: string | undefined;
+}
+
+/** Gives every function a control of its own, as long as there are any. */
+function chooseHands(
+  setup: Setup,
+  wanted: ReadonlySet<ChannelFunction>,
+  taken: readonly string[],
+): Hands {
+  const { transmitter, airframe, unit } = setup;
+  const used: string[] = [...taken];
+  const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
+    if (!needed) return undefined;
+    for (const kind of kinds) {
+      const found = transmitter.controls.find((c) => c.kind === kind && !used.includes(c.id));
+      if (!found) continue;
+      used.push(found.id);
+      return found.id;
+    }
+    return undefined;
+  };
+  const three = unit.settings.slots.length > 2;
+  const hands = {
+    mode: give(three ? ['switch-3', 'switch-2'] : ['switch-2', 'switch-3'], wanted.has('mode')),
+    cut: give(['switch-2', 'switch-3'], airframe.motors.length > 0),
+    mode2: give(['switch-2', 'switch-3'], wanted.has('mode2')),
+    panic: give(['momentary', 'switch-2', 'switch-3'], wanted.has('recovery')),
+    gain: give(
+      ['knob', 'slider'],
+      [...wanted].some((f) => f === 'gain' || functionOf(f).tunes),
+    ),
+    flaps: give(
+      ['switch-3', 'switch-2', 'slider'],
+      wanted.has('flap') || wanted.has('flaperon-left'),
+    ),
+    gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
+  };
+  // With nothing left, gear goes with the flaps.
+  return { ...hands, gear: hands.gear ?? (wanted.has('gear') ? hands.flaps : undefined) };
+}
+
+/**
+ * What a new model's program is written from: a usual choice for everything that is there.
+ * @param wanted functions to find a control for
+ * @param taken controls that are given already
+ */
+export function firstWishes(
+  setup: Setup,
+  wanted: ReadonlySet<ChannelFunction> = new Set(setup.program.outputs.map((o) => o.carries)),
+  taken: readonly string[] = [],
+): ProgramWishes {
+  const hands = chooseHands(setup, wanted, taken);
+  const { traits } = setup.unit;
+  const switches = [hands.mode, hands.mode2].filter((id) => id !== undefined);
+  const level = traits.modes.includes('level');
+  const flapKind = setup.transmitter.controls.find((c) => c.id === hands.flaps)?.kind;
+  return {
+    ...(hands.flaps
+      ? {
+          flaps: {
+            control: hands.flaps,
+            downPct: flapKind && positionsOf(flapKind) === 3 ? [0, 50, 100] : [0, 100],
+          },
+        }
+      : {}),
+    ...(hands.gear ? { gear: { control: hands.gear } } : {}),
+    ...(hands.mode ? { modes: { switches, table: modesAsShipped(setup, switches) } } : {}),
+    ...firstGain(setup, wanted, hands.gain),
+    rates: { by: 'one', ...USUAL_RATE },
+    ...(hands.panic
+      ? { panic: { way: 'channel', control: hands.panic, holdS: 0, gainPct: PANIC_GAIN_PCT } }
+      : {}),
+    ...(hands.cut ? { cut: { control: hands.cut, position: 0 } } : {}),
+    failsafe: {
+      school: level ? 'glide' : 'motor-off',
+      pitchDeg: level ? GLIDE_PITCH_DEG : 0,
+      rollDeg: 0,
+    },
+  };
+}
+
+function firstGain(
+  { unit, transmitter }: Setup,
+  wanted: ReadonlySet<ChannelFunction>,
+  knob: string | undefined,
+): Pick<ProgramWishes, 'gain'> {
+  if (unit.traits.gainLaw === 'fixed') return {};
+  const axes = (['roll', 'pitch', 'yaw'] as const).filter((a) => wanted.has(`gain-${a}`));
+  const knobs = transmitter.controls.filter((c) => c.kind === 'knob' || c.kind === 'slider');
+  if (axes.length > 0)
+    return {
+      gain: {
+        by: 'axes',
+        ...Object.fromEntries(axes.flatMap((a, i) => (knobs[i] ? [[a, knobs[i].id]] : []))),
+      },
+    };
+  if (!wanted.has('gain')) return {};
+  return { gain: knob ? { by: 'knob', control: knob } : { by: 'fixed', pct: FIXED_GAIN_PCT } };
+}

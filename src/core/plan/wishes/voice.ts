@@ -1,0 +1,42 @@
+import type { ProgramWishes } from '../../setup';
+import { addLogic, channelOf, type Draft } from './draft';
+import { cellsNow } from './modes';
+
+/** What is spoken in each position: the mode, and the gain value. */
+export function writeVoice(
+  { setup, own, owner }: Draft,
+  wish: NonNullable<ProgramWishes['voice']>,
+): void {
+  const gain = channelOf(setup, 'gain');
+  if (!wish.modes) return;
+  cellsNow(setup).forEach(({ when, mode }, i) =>
+    own.callouts.push({
+      id: `say-${i + 1}`,
+      when,
+      say: gain === undefined ? mode : `${mode}, gain`,
+      ...(gain === undefined ? {} : { reading: { kind: 'channel' as const, channel: gain } }),
+      owner,
+    }),
+  );
+}
+
+/** Runs while the throttle stick is up. */
+export function writeTimer(draft: Draft, wish: NonNullable<ProgramWishes['timer']>): void {
+  const { transmitter } = draft.setup;
+  const stick = transmitter.controls.find((c) => c.kind === 'stick' && c.hand === 'throttle');
+  if (!stick) return;
+  const when = addLogic(draft, {
+    id: 'timer-running',
+    label: 'Throttle up',
+    op: 'greater',
+    follows: { kind: 'control', id: stick.id },
+    valuePct: Math.max(-95, stick.rest + 10),
+  });
+  draft.own.timers.push({
+    id: 'timer-motor',
+    label: 'Motor',
+    when,
+    seconds: wish.minutes * 60,
+    owner: draft.owner,
+  });
+}

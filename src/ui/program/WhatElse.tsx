@@ -1,0 +1,67 @@
+'use client';
+
+import type { Wishing } from './useWishes';
+
+/** Why a choice cannot be taken, or what else it would want changed, before anything is. */
+export function WhatElse({ reasons, along, take, giveUp }: Wishing) {
+  if (reasons.length > 0)
+    return (
+      <div role="alert" className="card border-stop">
+        <p className="text-stop font-semibold">This cannot be done; nothing was changed.</p>
+        <ul className="list-disc pl-5">
+          {reasons.map((r) => (
+            <li key={r}>{r}</li>
+          ))}
+        </ul>
+        <button type="button" className="btn mt-2" onClick={giveUp}>
+          Back to what it was
+        </button>
+      </div>
+    );
+  if (!along) return null;
+  const { label, groups, kept, alone, together } = along;
+  return (
+    <div role="alertdialog" aria-label="What else would change" className="card border-caution">
+      {groups.length > 0 && (
+        <>
+          <p className="font-semibold">
+            {label}. This was worked out from what you are changing, and would now be entered
+            differently:
+          </p>
+          {groups.map((g) => (
+            <div key={g.title} className="mt-2">
+              <h3 className="font-bold">{g.title}</h3>
+              <ul className="list-disc pl-5 text-sm">
+                {g.changes.map((c) => (
+                  <li key={c.entry}>
+                    {c.entry}: {c.before === undefined ? 'new' : <s>{c.before}</s>}{' '}
+                    {c.after ?? 'taken out'}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          ))}
+        </>
+      )}
+      {kept > 0 && (
+        <p className="mt-2">
+          {kept === 1 ? 'One entry that you changed' : `${kept} entries that you changed`} by hand
+          will stay as {kept === 1 ? 'it is' : 'they are'}.
+        </p>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {groups.length > 0 && (
+          <button type="button" className="btn btn-main" onClick={() => take(together, label)}>
+            Change these too
+          </button>
+        )}
+        <button type="button" className="btn" onClick={() => take(alone, label)}>
+          {groups.length > 0 ? 'Change only what I chose' : 'Go on'}
+        </button>
+        <button type="button" className="btn" onClick={giveUp}>
+          Leave everything as it was
+        </button>
+      </div>
+    </div>
+  );
+}
