@@ -8,6 +8,7 @@ const HOW: Record<UnitTraits['captureGestures'][number], string> = {
   button: 'start it with the button',
   'stick-corners': 'hold the sticks in the corner',
   'mode-flick': 'flick the mode switch',
+  channel: 'take the capture channel off and on its middle three times within 3 s',
   'power-up': 'switch it off and on with the sticks let go',
 };
 

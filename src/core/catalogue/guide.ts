@@ -23,6 +23,10 @@ const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; ho
     name: 'Mode switch flicked',
     how: 'Flick the mode switch to its end and back one to three times within 3 seconds.',
   },
+  channel: {
+    name: 'Capture channel',
+    how: 'Take the capture channel off its middle and back three times within 3 seconds.',
+  },
   'power-up': {
     name: 'At power-up',
     how: 'Leave model and sticks still while it starts: it takes what it finds for the centre.',

@@ -41,7 +41,7 @@ export function compileChain(setup: Setup): Chain {
     layout,
     step(stimulus, memory, frame) {
       program(stimulus, memory, frame);
-      outputs(frame);
+      outputs(stimulus.dtS, memory, frame);
       link(stimulus.linkUp, memory, frame);
       unit(stimulus, memory, frame);
       actuators(frame);

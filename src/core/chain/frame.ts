@@ -41,18 +41,24 @@ export interface Frame {
   mode: Mode;
   slot: number;
   armed: boolean;
+  /** It holds the throttle off: asked to level or come home before it knows where it is. */
+  throttleRefused: boolean;
   recovering: boolean;
   /** The link is lost and the unit's own failsafe has taken over. */
   failsafeActive: boolean;
   /** Stick as the unit reads it, in its own sense. */
   stickPct: Float64Array;
   gainPct: Float64Array;
+  /** The gain channel is on the side below its middle. */
+  belowMiddle: boolean;
   fade: Float64Array;
   believedRatesDegPerS: Float64Array;
   believedRollDeg: number;
   believedPitchDeg: number;
   /** What the unit adds on each axis: positive asks for roll right, nose up, nose right. */
   correctionPct: Float64Array;
+  /** The part of it that holds an attitude. */
+  heldPct: Float64Array;
   portsUs: Float64Array;
   servoDeg: Float64Array;
   /** Trailing edge down positive; left positive on upright surfaces and wheels. */
@@ -64,6 +70,8 @@ export interface Frame {
 export interface Memory {
   /** Two numbers for each logic entry: see logic.ts. */
   logic: Float64Array;
+  /** Where slow channels are on their way, in percent; NaN before the first moment. */
+  slowPct: Float64Array;
   lastReceivedUs: Float64Array;
   lastPortsUs: Float64Array;
   /** Angle drifted from where the stick was let go, per axis. */
@@ -100,15 +108,18 @@ export function newFrame(layout: Layout): Frame {
     mode: 'off',
     slot: 0,
     armed: false,
+    throttleRefused: false,
     recovering: false,
     failsafeActive: false,
     stickPct: new Float64Array(3),
     gainPct: new Float64Array(3),
+    belowMiddle: false,
     fade: new Float64Array(3),
     believedRatesDegPerS: new Float64Array(3),
     believedRollDeg: 0,
     believedPitchDeg: 0,
     correctionPct: new Float64Array(3),
+    heldPct: new Float64Array(3),
     portsUs: new Float64Array(layout.ports.size),
     servoDeg: new Float64Array(layout.servos.size),
     surfaceDeg: new Float64Array(layout.surfaces.size),
@@ -119,6 +130,7 @@ export function newFrame(layout: Layout): Frame {
 export function newMemory(layout: Layout): Memory {
   return {
     logic: new Float64Array(layout.logic.size * 2),
+    slowPct: new Float64Array(layout.channels).fill(NaN),
     lastReceivedUs: new Float64Array(layout.channels).fill(NaN),
     lastPortsUs: new Float64Array(layout.ports.size).fill(NaN),
     holdErrorDeg: new Float64Array(3),

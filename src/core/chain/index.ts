@@ -10,7 +10,7 @@ export {
 export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
-export { outputOf, sentUs, shapeOf, STEP_PCT, type CompiledOutput } from './outputs';
+export { outputOf, sentUs, shapeOf, STEPS_PCT, type CompiledOutput } from './outputs';
 export { shapeAt } from './lines';
 export { carriedChannels } from './link';
 export { edgeMm, hornDeg } from '../linkage';

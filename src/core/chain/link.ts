@@ -4,7 +4,7 @@ import { activeChannels, pulseUs } from './outputs';
 
 /**
  * Fourth link: the radio. Up: the channels its variant carries arrive, the others never do. Lost:
- * each channel does what its failsafe says; a channel without one holds its last value.
+ * each channel does what its failsafe says, as far as the receiver can; one without holds its last value.
  */
 export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, frame: Frame) => void {
   const { transmitter, program } = setup;
@@ -14,12 +14,15 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
     .filter((channel) => channel <= carried)
     .map((channel) => {
       const failsafe = program.failsafe.find((f) => f.channel === channel);
+      const receiver = lostOf(setup, channel);
       const lostUs =
-        !failsafe || failsafe.kind === 'hold'
-          ? HOLD
-          : failsafe.kind === 'no-pulses'
-            ? NaN
-            : pulseUs(transmitter.pulse, failsafe.valuePct);
+        receiver === 'no-pulses'
+          ? NaN
+          : receiver === 'holds' || !failsafe || failsafe.kind === 'hold'
+            ? HOLD
+            : failsafe.kind === 'no-pulses'
+              ? NaN
+              : pulseUs(transmitter.pulse, failsafe.valuePct);
       return { at: channel - 1, lostUs };
     });
   return (linkUp, memory, frame) => {
@@ -32,6 +35,16 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
       } else receivedUs[at] = lostUs === HOLD ? memory.lastReceivedUs[at]! : lostUs;
     }
   };
+}
+
+/** What the receiver makes of a lost link on a channel, whatever was entered for it. */
+export function lostOf(
+  { installation, transmitter }: Pick<Setup, 'installation' | 'transmitter'>,
+  channel: number,
+): 'presets' | 'holds' | 'no-pulses' {
+  const lost = installation.receiver?.lost ?? 'presets';
+  const switched = transmitter.switchOnly.includes(channel);
+  return lost === 'presets' && switched && transmitter.switchOnlyLost === 'hold' ? 'holds' : lost;
 }
 
 /** How many channels the chosen link variant carries. */

@@ -1,5 +1,5 @@
 import type { Output, Setup } from '../setup';
-import type { Frame } from './frame';
+import type { Frame, Memory } from './frame';
 
 /**
  * Reverse, endpoints, subtrim: the value is turned round if reversed, scaled by the endpoint of its
@@ -38,13 +38,16 @@ export interface CompiledOutput {
   subtrimPct: number;
   minPct: number;
   maxPct: number;
-  /** It knows three values and nothing between. */
-  stepped: boolean;
+  /** It knows so many values and nothing between; 0 where it knows them all. */
+  steps: 0 | 2 | 3;
+  /** Seconds from one end to the other; 0 at once. */
+  slowS: number;
 }
 
 /** How a channel leaves the transmitter, whether or not anything is said about it. */
 export function outputOf(setup: Setup, channel: number): CompiledOutput {
-  const { throttleReversedInside, defaultOrder, switchOnly } = setup.transmitter;
+  const { throttleReversedInside, defaultOrder, switchOnly, switchOnlyPositions } =
+    setup.transmitter;
   const output = setup.program.outputs.find((o) => o.channel === channel);
   const inside = throttleReversedInside && defaultOrder[channel - 1] === 'throttle';
   return {
@@ -53,29 +56,49 @@ export function outputOf(setup: Setup, channel: number): CompiledOutput {
     subtrimPct: output?.subtrimPct ?? 0,
     minPct: output?.minPct ?? -100,
     maxPct: output?.maxPct ?? 100,
-    stepped: switchOnly.includes(channel),
+    steps: switchOnly.includes(channel) ? (switchOnlyPositions ?? 3) : 0,
+    slowS: output?.slowS ?? 0,
   };
 }
 
 /** Third link: what the transmitter sends. */
-export function compileOutputs(setup: Setup): (frame: Frame) => void {
+export function compileOutputs(setup: Setup): (dtS: number, memory: Memory, frame: Frame) => void {
   const { pulse } = setup.transmitter;
   const outputs = activeChannels(setup).map((channel) => outputOf(setup, channel));
   const scale = pulse.usAt100 / 100;
   const centre = pulse.centreUs;
-  return (frame) => {
+  return (dtS, memory, frame) => {
     const { channelsPct, sentUs } = frame;
     for (let i = 0; i < outputs.length; i++) {
       const o = outputs[i]!;
-      const value = o.stepped ? stepOf(channelsPct[o.at]!) : channelsPct[o.at]!;
+      let value = stepOf(o.steps, channelsPct[o.at]!);
+      if (o.slowS > 0) value = creep(memory.slowPct, o, value, dtS);
       sentUs[o.at] = centre + shapeOutput(o, value) * scale;
     }
   };
 }
 
-/** A switch-only channel knows three values; where it goes from one to the next, in percent. */
-export const STEP_PCT = 50;
-const stepOf = (pct: number): number => (pct < -STEP_PCT ? -100 : pct > STEP_PCT ? 100 : 0);
+/** Where a channel that knows few values goes from one to the next, in percent. */
+export const STEPS_PCT: Readonly<Record<0 | 2 | 3, readonly number[]>> = {
+  0: [],
+  2: [0],
+  3: [-50, 50],
+};
+
+function stepOf(steps: 0 | 2 | 3, pct: number): number {
+  if (steps === 0) return pct;
+  if (steps === 2) return pct > 0 ? 100 : -100;
+  return pct < -50 ? -100 : pct > 50 ? 100 : 0;
+}
+
+/** A slow channel on its way: from end to end, 200 %, in its time. */
+function creep(slowPct: Float64Array, { at, slowS }: CompiledOutput, to: number, dtS: number) {
+  const from = slowPct[at]!;
+  const most = (200 / slowS) * dtS;
+  const now = Number.isNaN(from) ? to : from + Math.max(-most, Math.min(most, to - from));
+  slowPct[at] = now;
+  return now;
+}
 
 /** Pulse of a channel for what its lines gave, in microseconds. */
 export function sentUs(
@@ -83,7 +106,7 @@ export function sentUs(
   output: CompiledOutput,
   valuePct: number,
 ): number {
-  return pulseUs(pulse, shapeOutput(output, output.stepped ? stepOf(valuePct) : valuePct));
+  return pulseUs(pulse, shapeOutput(output, stepOf(output.steps, valuePct)));
 }
 
 /**

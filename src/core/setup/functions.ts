@@ -79,6 +79,7 @@ const TABLE = {
   flap2: { role: 'device', words: 'second flap', standIn: 'flap', switched: true },
   // Without a channel of its own it goes with the flaps.
   gear: { role: 'device', words: 'gear', standIn: 'flap', switched: true },
+  brake: { role: 'device', words: 'wheel brake', switched: true },
   wheel: { role: 'steering', words: 'wheel', axes: { yaw: 1 }, standIn: 'rudder' },
   steering: {
     role: 'steering',
@@ -94,6 +95,7 @@ const TABLE = {
   'gain-pitch': { role: 'order', words: 'pitch gain', tunes: 'pitch' },
   'gain-yaw': { role: 'order', words: 'yaw gain', tunes: 'yaw' },
   recovery: { role: 'order', words: 'panic recovery', switched: true },
+  capture: { role: 'order', words: 'capture', switched: true },
   aux1: { role: 'free', words: 'spare 1' },
   aux2: { role: 'free', words: 'spare 2' },
   aux3: { role: 'free', words: 'spare 3' },

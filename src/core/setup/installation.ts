@@ -51,6 +51,15 @@ export const InstallationSchema = z.strictObject({
   }),
   plugs: z.array(PlugSchema).max(24),
   gainLead: z.boolean(),
+  /** What the monitor showed for the gain channel when its lead was pulled. */
+  gainLeadLastPct: z.number().min(-150).max(150).optional(),
+  /** The receiver a unit sits behind: what it does when the link is lost, and whether the unit hears of it. */
+  receiver: z
+    .strictObject({
+      lost: z.enum(['presets', 'holds', 'no-pulses']),
+      tellsUnit: z.boolean(),
+    })
+    .optional(),
   unitHardware: z.string().max(60),
   unitFirmware: z.string().max(60),
   transmitterFirmware: z.string().max(60),

@@ -112,13 +112,22 @@ export const ProgramWishesSchema = z.strictObject({
       control: IdSchema,
       /** How far down, percent of full, from the far position on; of a slider at its two ends. */
       downPct: z.array(ShareSchema).min(2).max(3),
+      /** From up to down, where they are to move slowly. */
+      seconds: z.number().min(0).max(30).optional(),
     })
     .optional(),
-  gear: z.strictObject({ control: IdSchema }).optional(),
+  gear: z
+    .strictObject({ control: IdSchema, seconds: z.number().min(0).max(30).optional() })
+    .optional(),
+  brake: z.strictObject({ control: IdSchema }).optional(),
+  /** Takes a capture channel off and on its middle. */
+  capture: z.strictObject({ control: IdSchema }).optional(),
   voice: z
     .strictObject({
       /** The mode by its name, and the gain with it where there is a gain channel. */
       modes: z.boolean(),
+      /** The gain channel’s value whenever it has been moved. */
+      gainMoved: z.boolean().optional(),
     })
     .optional(),
   timer: z.strictObject({ minutes: z.number().min(0.5).max(120) }).optional(),
@@ -145,7 +154,7 @@ export type Intents = z.infer<typeof IntentsSchema>;
 
 /** Every control that some wish names, once for each naming. */
 export function controlsWished(wishes: ProgramWishes): string[] {
-  const { modes, gain, rates, panic, cut, launch, flaps, gear } = wishes;
+  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
   const ofGain =
     gain === undefined || gain.by === 'fixed'
       ? []
@@ -166,5 +175,7 @@ export function controlsWished(wishes: ProgramWishes): string[] {
     launch?.adjust,
     flaps?.control,
     gear?.control,
+    brake?.control,
+    capture?.control,
   ].filter((id) => id !== undefined);
 }

@@ -10,6 +10,8 @@ export const WISHES = [
   'sticks',
   'flaps',
   'gear',
+  'brake',
+  'capture',
   'modes',
   'gain',
   'rates',
@@ -184,6 +186,8 @@ export const OutputSchema = z.strictObject({
   subtrimPct: z.number().min(-50).max(50),
   minPct: z.number().min(-150).max(0),
   maxPct: z.number().min(0).max(150),
+  /** Takes this long from one end to the other: flaps and gear that move slowly. */
+  slowS: z.number().min(0).max(30).optional(),
 });
 
 export const FailsafeSchema = z.discriminatedUnion('kind', [
@@ -209,7 +213,15 @@ export const ProgramSchema = z.strictObject({
     .array(
       z.strictObject({
         id: IdSchema,
-        when: ConditionSchema,
+        when: ConditionSchema.optional(),
+        /** Spoken when a value has changed by more than this and then stood still for so long. */
+        moved: z
+          .strictObject({
+            follows: SourceSchema,
+            byPct: z.number().min(0.5).max(50),
+            settledS: z.number().min(0).max(5),
+          })
+          .optional(),
         say: LabelSchema,
         /** A value spoken after the words. */
         reading: SourceSchema.optional(),

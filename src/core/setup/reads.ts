@@ -103,7 +103,8 @@ export function readsOfProgram(program: Program): Read[] {
     ...program.variables.flatMap((e, i) => readsOfVariable(e, ['variables', i])),
     ...program.lines.flatMap((e, i) => readsOfLine(e, ['lines', i])),
     ...program.callouts.flatMap((e, i) => [
-      ...readsOfCondition(e.when, ['callouts', i, 'when']),
+      ...(e.when ? readsOfCondition(e.when, ['callouts', i, 'when']) : []),
+      ...(e.moved ? readsOfSource(e.moved.follows, ['callouts', i, 'moved', 'follows']) : []),
       ...(e.reading ? readsOfSource(e.reading, ['callouts', i, 'reading']) : []),
     ]),
     ...program.timers.flatMap((e, i) => readsOfCondition(e.when, ['timers', i, 'when'])),

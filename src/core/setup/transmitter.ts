@@ -38,6 +38,12 @@ export const TransmitterSchema = z.strictObject({
   channels: z.int().min(2).max(32),
   /** Channels that can carry a switch but no proportional control. */
   switchOnly: z.array(ChannelSchema).max(8),
+  /** How many positions such a channel tells apart; three where nothing is said. */
+  switchOnlyPositions: z.union([z.literal(2), z.literal(3)]).optional(),
+  /** What such a channel can do when the link is lost; a preset too where nothing is said. */
+  switchOnlyLost: z.enum(['preset', 'hold']).optional(),
+  /** Which sticks work what: 1 elevator left, 2 throttle and rudder left, 3 as 2 with sides changed, 4 as 1 with sides changed. */
+  stickMode: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]).optional(),
   pulse: z.strictObject({
     centreUs: z.number().min(1400).max(1600),
     usAt100: z.number().min(300).max(600),

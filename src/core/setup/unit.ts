@@ -52,6 +52,37 @@ export const GAIN_LAWS = [
   'sign-selects-set',
 ] as const;
 
+/** How a unit is taught what attitude counts as level. */
+export const LevelCaptureSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('menu') }),
+  z.strictObject({ by: z.literal('button'), presses: z.int().min(1).max(20) }),
+  /** Sticks held in a corner, as the leaflet shows it, in a given mode. */
+  z.strictObject({
+    by: z.literal('corner'),
+    mode: ModeSchema.optional(),
+    holds: z
+      .array(
+        z.strictObject({ stick: FunctionSchema, at: z.union([z.literal(-100), z.literal(100)]) }),
+      )
+      .min(1)
+      .max(4),
+    seconds: z.number().min(0).max(20),
+  }),
+  /** The mode switch from end to end and back. */
+  z.strictObject({
+    by: z.literal('flick'),
+    times: z.int().min(1).max(6),
+    withinS: z.number().min(0.5).max(10),
+  }),
+  z.strictObject({ by: z.literal('power-up') }),
+  /** A channel of its own taken off and on its middle. */
+  z.strictObject({
+    by: z.literal('channel'),
+    times: z.int().min(1).max(6),
+    withinS: z.number().min(0.5).max(10),
+  }),
+]);
+
 export const UnitTraitsSchema = z.strictObject({
   place: z.enum(['receiver', 'between', 'satellite', 'single-axis']),
   axes: z.array(AxisSchema).min(1).max(3),
@@ -88,9 +119,22 @@ export const UnitTraitsSchema = z.strictObject({
   portReverse: z.boolean(),
   stickFade: z.enum(['fixed', 'adjustable']),
   captureGestures: z
-    .array(z.enum(['menu', 'button', 'stick-corners', 'mode-flick', 'power-up']))
-    .max(5),
+    .array(z.enum(['menu', 'button', 'stick-corners', 'mode-flick', 'power-up', 'channel']))
+    .max(6),
+  /** How it is taught what level is; as any other capture where nothing is said. */
+  levelCapture: LevelCaptureSchema.optional(),
+  /** How often its button is pressed for what. */
+  presses: z
+    .array(z.strictObject({ for: LabelSchema, presses: z.int().min(1).max(20) }))
+    .max(20)
+    .optional(),
+  /** What a gain is kept for; for each axis where nothing is said. */
+  gainKept: z.enum(['axis', 'axis-and-mode', 'output-and-set']).optional(),
+  /** An output has a centre and ends of its own. */
+  outputTravel: z.boolean().optional(),
   arming: z.enum(['always', 'after-throttle', 'position-fix']),
+  /** Levelling and home hold the throttle off until there is a position fix. */
+  refusesThrottle: z.boolean().optional(),
   armThrottlePct: ShareSchema,
   panic: z.enum(['none', 'channel', 'mode-band', 'mode-limits-delay']),
   failsafe: z
@@ -119,9 +163,11 @@ export const UnitTraitsSchema = z.strictObject({
         'vibration-readout',
         'sensitivity-class',
         'six-face-calibration',
+        'response',
+        'roll-through',
       ]),
     )
-    .max(7),
+    .max(9),
 });
 
 export const AxisSettingsSchema = z.strictObject({
@@ -130,6 +176,16 @@ export const AxisSettingsSchema = z.strictObject({
   secondGainPct: z.number().min(0).max(200),
   reversed: z.boolean(),
   fadePct: z.number().min(0).max(200),
+  holdAllowed: z.boolean(),
+  /** Gains of their own in some modes; the axis gain in all others. */
+  gainByMode: z.partialRecord(ModeSchema, z.number().min(0).max(200)).optional(),
+});
+
+/** What an output does with one side of the gain channel. */
+export const GainSetSchema = z.strictObject({
+  gainPct: z.number().min(0).max(200),
+  maxGainPct: ShareSchema,
+  /** Taken away, it never holds on this side, whatever the mode. */
   holdAllowed: z.boolean(),
 });
 
@@ -147,6 +203,16 @@ export const UnitSettingsSchema = z.strictObject({
         reversed: z.boolean(),
         /** Reverses only the correction on this port. */
         correctionReversed: z.boolean(),
+        /** Its own for each side of the gain channel, where the sign chooses. */
+        sets: z.strictObject({ below: GainSetSchema, above: GainSetSchema }).optional(),
+        /** Where it stands with the stick let go, and where it ends, in percent of its travel. */
+        travel: z
+          .strictObject({
+            centrePct: z.number().min(-50).max(50),
+            minPct: z.number().min(-150).max(0),
+            maxPct: z.number().min(0).max(150),
+          })
+          .optional(),
       }),
     )
     .max(24),
@@ -166,6 +232,18 @@ export const UnitSettingsSchema = z.strictObject({
     pitchDown: z.number().min(5).max(90),
   }),
   servoFrameMs: z.number().min(2).max(25),
+  /** Banks of outputs that are steadied; all of them where nothing is said. */
+  banks: z.array(z.int().min(1).max(2)).max(2).optional(),
+  /** What levelling does at full stick; it limits the angle where nothing is said. */
+  levelKind: z.enum(['limits', 'rolls-through']).optional(),
+  /** How soon it answers, and how hard it stops after a stick movement, in its own steps. */
+  response: z
+    .strictObject({ character: z.int().min(1).max(9), stop: z.int().min(1).max(9) })
+    .optional(),
+  /** Gain falls as speed rises, from one speed on, by so much at twice that speed. */
+  speedGain: z
+    .strictObject({ fromMps: z.number().min(1).max(80), lessPct: ShareSchema })
+    .optional(),
   recovery: z
     .strictObject({
       mode: ModeSchema,
@@ -198,8 +276,17 @@ export const UnitSchema = z.strictObject({
   description: NoteSchema,
   traits: UnitTraitsSchema,
   settings: UnitSettingsSchema,
+  /** The settings it has after a reset; unknown where nothing is said. */
+  shipped: UnitSettingsSchema.optional(),
+  /** What the person’s leaflet calls a setting. */
+  leaflet: z
+    .array(z.strictObject({ setting: IdSchema, word: LabelSchema }))
+    .max(60)
+    .optional(),
 });
 
+export type GainSet = z.infer<typeof GainSetSchema>;
+export type LevelCapture = z.infer<typeof LevelCaptureSchema>;
 export type Port = z.infer<typeof PortSchema>;
 export type GainLaw = (typeof GAIN_LAWS)[number];
 export type UnitTraits = z.infer<typeof UnitTraitsSchema>;

@@ -60,7 +60,8 @@ function workOut({ program }: Setup): Map<string, Use[]> {
   });
   program.callouts.forEach((c, i) =>
     add({ of: 'call-out', where: pointer('program', 'callouts', i) }, [
-      ...readsOfCondition(c.when),
+      ...(c.when ? readsOfCondition(c.when) : []),
+      ...(c.moved ? readsOfSource(c.moved.follows) : []),
       ...(c.reading ? readsOfSource(c.reading) : []),
     ]),
   );

@@ -70,6 +70,19 @@ export function logicWords(setup: Setup, l: Logic): string {
   }
 }
 
+/** "When Switch A far", "When channel 6 has moved by more than 1 %, still for 0.5 s" */
+function calloutWords(setup: Setup, { when, moved }: Setup['program']['callouts'][number]): string {
+  const parts = [
+    ...(when ? [conditionWords(setup, when)] : []),
+    ...(moved
+      ? [
+          `${sourceWords(setup, moved.follows)} has moved by more than ${moved.byPct} % and stood still for ${moved.settledS} s`,
+        ]
+      : []),
+  ];
+  return `When ${parts.join(' and ') || 'never'}`;
+}
+
 /** What is spoken, and timers. */
 export function voiceSection(setup: Setup): SheetSection {
   const { callouts, timers } = setup.program;
@@ -78,7 +91,7 @@ export function voiceSection(setup: Setup): SheetSection {
     steps: [
       ...callouts.map((c) => ({
         id: `callout ${c.id}`,
-        entry: `When ${conditionWords(setup, c.when)}`,
+        entry: calloutWords(setup, c),
         value: `say “${c.say}”${c.reading ? `, then the value of ${sourceWords(setup, c.reading)}` : ''}`,
       })),
       ...timers.map((t) => ({

@@ -1,9 +1,13 @@
 import { AXES, type Setup } from '../../setup';
 import type { Frame, Memory } from '../frame';
+import { pulseUs } from '../outputs';
 import { compileReading, readFunction } from './decode';
 import { CENTRE_US, HALF_TRAVEL_US, gainOf } from './laws';
 
-/** Gain of each axis in percent: master × axis share × sensitivity class. */
+/**
+ * Gain of each axis in percent: master × axis share × sensitivity class. The share can be another one in
+ * some modes; where each output keeps gains of its own the axes take no part.
+ */
 export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => void {
   const { traits, settings } = setup.unit;
   const law = traits.gainLaw;
@@ -13,9 +17,21 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
   const at = connected ? gain.channel - 1 : -1;
   const missing = traits.gainLeadMissing;
   const readings = AXES.map((axis) => compileReading(setup, `gain-${axis}`));
+  const byOutput = traits.gainKept === 'output-and-set';
+  const pulled = setup.installation.gainLeadLastPct;
+  const shareOf = (pct: number) => (byOutput ? 1 : pct / 100) * settings.sensitivity;
   const shares = AXES.map((axis) => ({
-    first: (settings.axes[axis].gainPct / 100) * settings.sensitivity,
-    second: (settings.axes[axis].secondGainPct / 100) * settings.sensitivity,
+    first: shareOf(settings.axes[axis].gainPct),
+    second: shareOf(settings.axes[axis].secondGainPct),
+    byMode:
+      traits.gainKept === 'axis-and-mode'
+        ? Object.fromEntries(
+            Object.entries(settings.axes[axis].gainByMode ?? {}).map(([m, pct]) => [
+              m,
+              shareOf(pct),
+            ]),
+          )
+        : {},
     present: traits.axes.includes(axis),
   }));
   const tuned = readings.some((r) => r !== undefined);
@@ -24,7 +40,11 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
     if (law !== 'fixed') {
       const us = at < 0 ? NaN : frame.receivedUs[at]!;
       if (!Number.isNaN(us)) memory.lastGainUs = us;
-      const seen = Number.isNaN(us) && missing === 'keeps-last' ? memory.lastGainUs : us;
+      const last =
+        at < 0 && pulled !== undefined
+          ? pulseUs(setup.transmitter.pulse, pulled)
+          : memory.lastGainUs;
+      const seen = Number.isNaN(us) && missing === 'keeps-last' ? last : us;
       value = Number.isNaN(seen)
         ? missing === 'full'
           ? 1
@@ -33,12 +53,15 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
     }
     const master = Number.isNaN(value) ? 0 : gainOf(law, value);
     const secondSet = law === 'sign-selects-set' && value < 0;
+    frame.belowMiddle = secondSet;
     for (let i = 0; i < 3; i++) {
       const share = shares[i]!;
       const reading = tuned ? readings[i] : undefined;
       const own = reading === undefined ? NaN : readFunction(reading, frame.receivedUs);
       const scale = Number.isNaN(own) ? master : gainOf(law, own);
-      frame.gainPct[i] = share.present ? 100 * scale * (secondSet ? share.second : share.first) : 0;
+      frame.gainPct[i] = share.present
+        ? 100 * scale * (share.byMode[frame.mode] ?? (secondSet ? share.second : share.first))
+        : 0;
     }
   };
 }

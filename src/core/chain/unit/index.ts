@@ -18,8 +18,12 @@ export { axisWeights, mixedFunction } from './functions';
  * Whether a unit knows by itself that the link is lost. One that sits behind a receiver hears only its
  * pulses: while the receiver holds or presets them, all is well for it.
  */
-export const knowsLinkLost = ({ place }: Pick<Setup['unit']['traits'], 'place'>): boolean =>
-  place === 'receiver' || place === 'satellite';
+export const knowsLinkLost = ({
+  unit,
+  installation,
+}: Pick<Setup, 'unit' | 'installation'>): boolean =>
+  unit.traits.place === 'receiver' ||
+  (installation.receiver?.tellsUnit ?? unit.traits.place === 'satellite');
 
 /** Fifth link: the unit, interpreted from its traits and settings. */
 export function compileUnit(
@@ -45,11 +49,12 @@ export function compileUnit(
   const { recovery, failsafe, angleLimitsDeg, pitchWithThrottle } = settings;
   const armsByThrottle = traits.arming === 'after-throttle';
   const waitsForFix = traits.arming === 'position-fix';
+  const refuses = traits.refusesThrottle ?? false;
   const ownFailsafe =
     failsafe && traits.failsafe.some((k) => k === 'unit-mode' || k === 'autopilot')
       ? failsafe
       : undefined;
-  const knows = knowsLinkLost(traits);
+  const knows = knowsLinkLost(setup);
   const heard = settings.inputs.map((i) => i.channel - 1);
   const sticks = new Float64Array(3);
   const target: Target = {
@@ -63,15 +68,14 @@ export function compileUnit(
   return (stimulus, memory, frame) => {
     readSticks(frame.receivedUs, sticks);
     selectMode(frame);
-    readGain(memory, frame);
     sense(stimulus, frame);
 
     const throttleValue = throttle ? readFunction(throttle, frame.receivedUs) : NaN;
     const throttlePct = Number.isNaN(throttleValue) ? 0 : (throttleValue + 1) * 50;
     if (!armsByThrottle || throttlePct > traits.armThrottlePct) memory.armed = true;
     frame.armed = memory.armed;
-    if (waitsForFix && !stimulus.positionFix && (frame.mode === 'level' || frame.mode === 'home'))
-      frame.mode = 'rate';
+    const blocked = waitsForFix && (frame.mode === 'level' || frame.mode === 'home');
+    if (blocked && !stimulus.positionFix) frame.mode = 'rate';
 
     target.rollDeg = 0;
     target.pitchDeg = pitchWithThrottle ? pitchWithThrottleDeg(pitchWithThrottle, throttlePct) : 0;
@@ -102,9 +106,14 @@ export function compileUnit(
       target.pitchDeg = ownFailsafe!.pitchDeg;
     }
 
+    readGain(memory, frame);
     for (let i = 0; i < AXES.length; i++) frame.stickPct[i] = 100 * axisSense[i]! * sticks[i]!;
     if (memory.armed) stabilize(stimulus, memory, frame, target);
-    else frame.correctionPct.fill(0);
+    else {
+      frame.correctionPct.fill(0);
+      frame.heldPct.fill(0);
+    }
+    frame.throttleRefused = refuses && !stimulus.positionFix && blocked;
     ports(sticks, axisSense, memory, frame);
   };
 }

@@ -14,6 +14,8 @@ export const LEVEL_STRENGTH = 1;
 export const LEVEL_RATE_PCT_PER_DEG_S = 0.15;
 /** A stick further out than this moves the hold reference. */
 export const HOLD_DEADBAND_PCT = 5;
+/** A stick out further than this rolls or loops on, where levelling lets it. */
+export const ROLL_THROUGH_PCT = 90;
 /** Nominal half travel a unit expects where it has not learned another. */
 export const HALF_TRAVEL_US = 500;
 export const CENTRE_US = 1500;

@@ -1,11 +1,15 @@
-import { functionOf, type Axis, type ChannelFunction, type Setup } from '../../setup';
+import { functionOf, type Axis, type ChannelFunction, type GainSet, type Setup } from '../../setup';
 import type { Frame, Memory } from '../frame';
+import { shapeOutput } from '../outputs';
 import { axisWeights, mixedFunction } from './functions';
 import { CENTRE_US, HALF_TRAVEL_US } from './laws';
 
 /** A port never sends less or more than this. Common practice, no source. */
 export const PORT_MIN_US = 800;
 export const PORT_MAX_US = 2200;
+
+/** One set for both sides of the gain channel: the axes have the gains. */
+const ONE_SET = (maxGainPct: number): GainSet => ({ gainPct: 100, maxGainPct, holdAllowed: true });
 
 type PortStep = (
   sticks: Float64Array,
@@ -23,8 +27,22 @@ export function compilePorts(setup: Setup): PortStep {
     if (!output) return [];
     const carries = mixedFunction(settings.wingType, output.carries);
     const weights = axisWeights(carries);
-    const side = output.correctionReversed ? -1 : 1;
-    const share = output.stabilized ? (side * output.maxGainPct) / 10000 : 0;
+    const steadied =
+      output.stabilized &&
+      (traits.stabilizedOutputs !== 'two-banks' ||
+        port.bank === undefined ||
+        (settings.banks?.includes(port.bank) ?? true));
+    const sets =
+      traits.gainKept === 'output-and-set' && output.sets
+        ? output.sets
+        : { below: ONE_SET(output.maxGainPct), above: ONE_SET(output.maxGainPct) };
+    /** Share of the correction this output gives, and the part of it taken back where it may not hold. */
+    const share = ({ gainPct, maxGainPct, holdAllowed }: GainSet) => ({
+      all: steadied
+        ? ((output.correctionReversed ? -1 : 1) * HALF_TRAVEL_US * gainPct * maxGainPct) / 1e6
+        : 0,
+      holds: holdAllowed,
+    });
     const from = rawChannel(setup, carries);
     const own = (axis: Axis) => weights[axis] ?? 0;
     return {
@@ -33,18 +51,29 @@ export function compilePorts(setup: Setup): PortStep {
       mixRoll: own('roll') * (traits.mixSense?.roll ?? 1),
       mixPitch: own('pitch') * (traits.mixSense?.pitch ?? 1),
       mixYaw: own('yaw') * (traits.mixSense?.yaw ?? 1),
-      addRoll: own('roll') * share * HALF_TRAVEL_US,
-      addPitch: own('pitch') * share * HALF_TRAVEL_US,
-      addYaw: own('yaw') * share * HALF_TRAVEL_US,
+      addRoll: own('roll'),
+      addPitch: own('pitch'),
+      addYaw: own('yaw'),
+      below: share(sets.below),
+      above: share(sets.above),
+      travel: output.travel && {
+        reversed: false,
+        subtrimPct: output.travel.centrePct,
+        minPct: output.travel.minPct,
+        maxPct: output.travel.maxPct,
+      },
       reversed: output.reversed,
       throttle: carries === 'throttle' || carries === 'throttle2',
     };
   });
   return (sticks, axisSense, memory, frame) => {
-    const { correctionPct, portsUs } = frame;
+    const { correctionPct, heldPct, portsUs } = frame;
     const c0 = correctionPct[0]! * axisSense[0]!;
     const c1 = correctionPct[1]! * axisSense[1]!;
     const c2 = correctionPct[2]! * axisSense[2]!;
+    const h0 = heldPct[0]! * axisSense[0]!;
+    const h1 = heldPct[1]! * axisSense[1]!;
+    const h2 = heldPct[2]! * axisSense[2]!;
     for (let i = 0; i < ports.length; i++) {
       const port = ports[i]!;
       let us =
@@ -59,8 +88,20 @@ export function compilePorts(setup: Setup): PortStep {
         portsUs[port.at] = us;
         continue;
       }
-      us += port.addRoll * c0 + port.addPitch * c1 + port.addYaw * c2;
-      if (cutThrottle && port.throttle && frame.failsafeActive) us = CENTRE_US - HALF_TRAVEL_US;
+      const set = frame.belowMiddle ? port.below : port.above;
+      const held = set.holds ? 0 : 1;
+      us +=
+        set.all *
+        (port.addRoll * (c0 - held * h0) +
+          port.addPitch * (c1 - held * h1) +
+          port.addYaw * (c2 - held * h2));
+      if (port.throttle && ((cutThrottle && frame.failsafeActive) || frame.throttleRefused))
+        us = CENTRE_US - HALF_TRAVEL_US;
+      if (port.travel)
+        us =
+          CENTRE_US +
+          (shapeOutput(port.travel, ((us - CENTRE_US) / HALF_TRAVEL_US) * 100) / 100) *
+            HALF_TRAVEL_US;
       if (port.reversed) us = 2 * CENTRE_US - us;
       us = us < PORT_MIN_US ? PORT_MIN_US : us > PORT_MAX_US ? PORT_MAX_US : us;
       portsUs[port.at] = us;

@@ -6,6 +6,7 @@ import {
   LEVEL_RATE_PCT_PER_DEG_S,
   LEVEL_STRENGTH,
   RATE_PCT_PER_DEG_S,
+  ROLL_THROUGH_PCT,
   fadeOf,
 } from './laws';
 
@@ -27,10 +28,19 @@ export function compileStabilize(
 ): (stimulus: Stimulus, memory: Memory, frame: Frame, target: Target) => void {
   const { axes } = setup.unit.settings;
   const fades = Float64Array.from(AXES, (axis) => axes[axis].fadePct);
+  const rollsThrough = setup.unit.settings.levelKind === 'rolls-through';
   const holdAllowed = AXES.map((axis) => axes[axis].holdAllowed);
 
   return (stimulus, memory, frame, target) => {
-    const { mode, stickPct, gainPct, fade, believedRatesDegPerS: rates, correctionPct } = frame;
+    const {
+      mode,
+      stickPct,
+      gainPct,
+      fade,
+      believedRatesDegPerS: rates,
+      correctionPct,
+      heldPct,
+    } = frame;
     const off = mode === 'off';
     const holds = mode === 'hold' || mode === 'hover';
     const { holdErrorDeg } = memory;
@@ -41,13 +51,15 @@ export function compileStabilize(
       if (holds && holdAllowed[i] && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
         held = holdErrorDeg[i]! + rates[i]! * stimulus.dtS;
       holdErrorDeg[i] = held;
-      correctionPct[i] = off
-        ? 0
-        : (-gainPct[i]! / 100) * left * (RATE_PCT_PER_DEG_S * rates[i]! + HOLD_PCT_PER_DEG * held);
+      const strength = off ? 0 : (-gainPct[i]! / 100) * left;
+      heldPct[i] = strength * HOLD_PCT_PER_DEG * held;
+      correctionPct[i] = strength * RATE_PCT_PER_DEG_S * rates[i]! + heldPct[i]!;
     }
     if (off) return;
 
-    if (mode === 'level' || mode === 'home') {
+    const through = (i: number) =>
+      rollsThrough && mode === 'level' && Math.abs(stickPct[i]!) >= ROLL_THROUGH_PCT;
+    if ((mode === 'level' || mode === 'home') && !through(0))
       correctionPct[0] = levelling(
         gainPct[0]!,
         stickPct[0]!,
@@ -57,6 +69,7 @@ export function compileStabilize(
         frame.believedRollDeg,
         rates[0]!,
       );
+    if ((mode === 'level' || mode === 'home') && !through(1))
       correctionPct[1] = levelling(
         gainPct[1]!,
         stickPct[1]!,
@@ -66,7 +79,6 @@ export function compileStabilize(
         frame.believedPitchDeg,
         rates[1]!,
       );
-    }
     if (mode === 'trainer') {
       // Damping inside the limits, pushed back once past them.
       correctionPct[0]! += pushBack(

@@ -1,7 +1,8 @@
 import { compileChain } from '../../chain';
-import type { ChannelFunction, ProgramWishes, Setup } from '../../setup';
-import { addLine, kindOf, labelOf, type Draft } from './draft';
+import type { ChannelFunction, ProgramWishes, Setup, WishId } from '../../setup';
+import { addLine, channelOf, held, kindOf, labelOf, type Draft } from './draft';
 import { combinations } from './modes';
+import { WISH_TITLES } from './words';
 
 /** Share of the aileron travel that flaperons give away as flaps. Common practice, no source. */
 const FLAPERON_SHARE = 0.5;
@@ -77,19 +78,47 @@ function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 |
   return read(50) >= read(-50) ? 1 : -1;
 }
 
-/** Gear: up and down by a switch. */
-export function writeGear(draft: Draft, wish: NonNullable<ProgramWishes['gear']>): void {
+/** A channel that follows a control from end to end. */
+function follow(draft: Draft, wish: WishId, carries: ChannelFunction, control: string): void {
   const { setup } = draft;
-  for (const { carries, channel } of setup.program.outputs)
-    if (carries === 'gear')
+  for (const output of setup.program.outputs)
+    if (output.carries === carries)
       addLine(draft, {
-        id: 'gear',
-        label: `Gear by ${labelOf(setup, wish.control)}`,
-        channel,
-        follows: { kind: 'control', id: wish.control },
+        id: wish,
+        label: `${WISH_TITLES[wish]} by ${labelOf(setup, control)}`,
+        channel: output.channel,
+        follows: { kind: 'control', id: control },
         effect: 'adds',
         purpose: 'other',
       });
+}
+
+/** Gear: up and down by a switch. */
+export const writeGear = (draft: Draft, wish: NonNullable<ProgramWishes['gear']>): void =>
+  follow(draft, 'gear', 'gear', wish.control);
+
+/** Wheel brake: off and on by a switch. */
+export const writeBrake = (draft: Draft, wish: NonNullable<ProgramWishes['brake']>): void =>
+  follow(draft, 'brake', 'brake', wish.control);
+
+/** A capture channel rests on its middle, and is off it while its control is away from its rest. */
+export function writeCapture(draft: Draft, wish: NonNullable<ProgramWishes['capture']>): void {
+  const { setup } = draft;
+  const channel = channelOf(setup, 'capture');
+  if (channel === undefined) {
+    draft.reasons.push('No channel is left for the capture.');
+    return;
+  }
+  const on = held(setup, wish.control);
+  addLine(draft, {
+    id: 'capture',
+    label: `Capture, ${labelOf(setup, wish.control)}`.slice(0, 80),
+    channel,
+    follows: { kind: 'fixed' },
+    when: on,
+    effect: 'adds',
+    purpose: 'other',
+  });
 }
 
 /** How many values a flap control needs: one for each position, of a lever one for each end. */

@@ -30,7 +30,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
   const toPct = (us: number) => Math.round(((us - pulse.centreUs) / pulse.usAt100) * 1000) / 10;
   // Behind a receiver that goes on sending, the unit never hears of it: the presets must tell it.
   const own =
-    knowsLinkLost(traits) && (wish.school === 'home' || traits.failsafe.includes('unit-mode'));
+    knowsLinkLost(setup) && (wish.school === 'home' || traits.failsafe.includes('unit-mode'));
   const told = !own && wish.school === 'home';
   const flies = wish.school === 'glide' || wish.school === 'circle';
   if ((own || told) && wish.school !== 'motor-off')

@@ -5,6 +5,8 @@ export const WISH_TITLES: Record<WishId, string> = {
   sticks: 'Sticks',
   flaps: 'Flaps',
   gear: 'Gear',
+  brake: 'Wheel brake',
+  capture: 'Capture channel',
   modes: 'Modes',
   gain: 'Gain',
   rates: 'Rates and expo',

@@ -1,6 +1,6 @@
 import { WISHES, type Setup, type WishId } from '../../setup';
 import { writeCut } from './cut';
-import { writeFlaps, writeGear } from './devices';
+import { writeBrake, writeCapture, writeFlaps, writeGear } from './devices';
 import { draftOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
@@ -24,6 +24,8 @@ type Writers = {
 const WRITERS: Writers = {
   flaps: writeFlaps,
   gear: writeGear,
+  brake: writeBrake,
+  capture: writeCapture,
   modes: writeModes,
   gain: writeGain,
   rates: writeRates,

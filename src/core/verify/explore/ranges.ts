@@ -1,7 +1,7 @@
 import {
   sentUs,
   shapeOf,
-  STEP_PCT,
+  STEPS_PCT,
   switchPosition,
   TRIM_SHARE,
   type CompiledOutput,
@@ -362,13 +362,12 @@ export class Ranges extends Forms {
     const form = this.channels[at]!;
     const output = this.outputs[i]!;
     let { lo, hi } = form;
-    if (output.stepped)
-      for (const step of [-STEP_PCT, STEP_PCT]) {
-        if (lo === hi || lo >= step - TOUCH || hi <= step + TOUCH) continue;
-        if (this.cutAt(form, step)) return;
-        if (this.choose()) lo = step + TOUCH;
-        else hi = step;
-      }
+    for (const step of STEPS_PCT[output.steps]) {
+      if (lo === hi || lo >= step - TOUCH || hi <= step + TOUCH) continue;
+      if (this.cutAt(form, step)) return;
+      if (this.choose()) lo = step + TOUCH;
+      else hi = step;
+    }
     const { pulse } = this.setup.transmitter;
     for (const cutUs of cutsUs) {
       if (lo === hi) break;

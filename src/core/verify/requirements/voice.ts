@@ -13,7 +13,8 @@ const modeSaid = (say: string) => {
 const spoken = (setup: Setup) =>
   setup.program.callouts.flatMap((callout, at) => {
     const mode = modeSaid(callout.say);
-    return mode === undefined ? [] : [{ callout, at, mode }];
+    const { when } = callout;
+    return mode === undefined || when === undefined ? [] : [{ callout, when, at, mode }];
   });
 
 export const voiceTrue: Requirement = {
@@ -29,12 +30,12 @@ export const voiceTrue: Requirement = {
     const looking = new Looking();
     // What call-outs look at need not be what the unit is told by.
     const orders = asked.ordersWith(
-      setup.program.callouts.flatMap((c) => readsOfCondition(c.when)),
+      setup.program.callouts.flatMap((c) => (c.when ? readsOfCondition(c.when) : [])),
     );
     if (!looking.needs(ORDERS, orders)) return looking;
     const voices = spoken(setup).map((v) => ({
       ...v,
-      ask: compileCondition(v.callout.when, chain.layout, setup),
+      ask: compileCondition(v.when, chain.layout, setup),
     }));
     if (voices.length === 0) {
       // A unit whose mode no switch chooses has nothing to say.
