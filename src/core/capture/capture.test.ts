@@ -5,7 +5,7 @@ import { captureScript, cornerWords, leftovers, movedSticks } from './index';
 describe('the stick corner', () => {
   it('is where the leaflet shows it with nothing reversed', () => {
     expect(movedSticks(makeSetup())).toEqual([]);
-    expect(cornerWords(makeSetup())).toContain('where the leaflet shows');
+    expect(cornerWords(movedSticks(makeSetup()))).toContain('where the leaflet shows');
   });
   it.each([
     ['aileron', 'left', 'right'],
@@ -15,7 +15,7 @@ describe('the stick corner', () => {
   ])('moves with the %s reversed', (stick, shown, hold) => {
     const setup = makeSetup();
     setup.program.outputs.find((o) => o.carries === stick)!.reversed = true;
-    expect(cornerWords(setup)).toBe(
+    expect(cornerWords(movedSticks(setup))).toBe(
       `Where the leaflet has the ${stick} stick ${shown}, hold it ${hold}.`,
     );
   });

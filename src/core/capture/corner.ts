@@ -4,7 +4,8 @@ import type { Setup } from '../setup';
 const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
 export type StickName = (typeof STICKS)[number];
 
-const ENDS: Record<StickName, readonly [low: string, high: string]> = {
+/** Where each stick goes with its pulse at the short and at the long end. */
+export const ENDS: Record<StickName, readonly [low: string, high: string]> = {
   aileron: ['left', 'right'],
   elevator: ['back', 'away from you'],
   throttle: ['low', 'high'],
@@ -47,8 +48,7 @@ export function movedSticks(setup: Setup): MovedStick[] {
 }
 
 /** How to hold the sticks for a gesture the leaflet shows in a corner, after all reversals. */
-export function cornerWords(setup: Setup): string {
-  const moved = movedSticks(setup);
+export function cornerWords(moved: readonly MovedStick[]): string {
   return moved.length === 0
     ? 'No stick is reversed: hold them where the leaflet shows.'
     : `Where the leaflet has ${moved.map((m) => `the ${m.stick} stick ${m.shown}, hold it ${m.hold}`).join('; where it has ')}.`;

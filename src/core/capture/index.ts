@@ -1,3 +1,4 @@
 export * from './corner';
 export * from './leftover';
+export * from './level-capture';
 export * from './script';

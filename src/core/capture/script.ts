@@ -22,7 +22,7 @@ export function captureScript(setup: Setup): ScriptStep[] {
       'teach',
       steering
         ? 'Wheels clear of the ground. Start it with the button, steer full left and hold until it centres itself, then full right.'
-        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(setup)})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
+        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(movedSticks(setup))})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
       ['the unit confirms it: count its twitches or blinks'],
     ],
     [

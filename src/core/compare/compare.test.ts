@@ -13,11 +13,7 @@ const change = (spoil: (setup: Setup) => void) => {
 describe('two versions in words', () => {
   it('nothing between equals', () => expect(compare(makeSetup(), makeSetup())).toEqual([]));
   it.each<[string, (s: Setup) => void, string[]]>([
-    [
-      'a gain',
-      (s) => void (s.unit.settings.axes.roll.gainPct = 46),
-      ['unit · settings · axes · roll: gain 100 → 46 %'],
-    ],
+    ['a gain', (s) => void (s.unit.settings.axes.roll.gainPct = 46), ['Roll: gain 100 % → 46 %']],
     ['a name', (s) => void (s.name = 'Other'), ['This model: name Test model → Other']],
     [
       'a linkage, by the surface it is on',
@@ -71,8 +67,8 @@ describe('any two versions', () => {
     after.unit.settings.axes.pitch.gainPct = 55;
     const [there] = compare(before, after);
     const [back] = compare(after, before);
-    expect(there!.words).toBe('gain 100 → 55 %');
-    expect(back!.words).toBe('gain 55 → 100 %');
+    expect(there!.words).toBe('gain 100 % → 55 %');
+    expect(back!.words).toBe('gain 55 % → 100 %');
   });
   it('together they say as much as one by one', () => {
     const all = change((s) => fields.forEach(([, spoil]) => void spoil(s)));

@@ -1,3 +1,6 @@
+import { settingRows } from '../settings';
+import type { Setup } from '../setup';
+
 /** One difference between two versions of a document, in words. */
 export interface Difference {
   /** What it is about: "Left aileron", "Roll", "Channel 3". */
@@ -75,13 +78,36 @@ function valueWords(value: Json | undefined, unit: string): string {
  * What differs between two versions, said as a person would: lists by what their members are, not
  * by place. Deterministic, and empty exactly when the two are equal.
  */
-export function compare(before: unknown, after: unknown): Difference[] {
-  const found: Difference[] = [];
-  walk(before as Json, after as Json, [], '', (what, words) =>
+export function compare(before: Setup, after: Setup): Difference[] {
+  const { found, rest } = settingDifferences(before, after);
+  walk(before as unknown as Json, rest as unknown as Json, [], '', (what, words) =>
     found.push({ what: what.join(' · ') || 'This model', words }),
   );
   return found;
 }
+
+/**
+ * Settings of the unit in the words they are entered with.
+ * @returns with them the later Setup, its settings put back to what the earlier one has for them: what
+ *   is left to be told otherwise
+ */
+function settingDifferences(before: Setup, after: Setup): { found: Difference[]; rest: Setup } {
+  const earlier = new Map(settingRows(before).map((row) => [row.id, row]));
+  const rest = structured(after);
+  const found: Difference[] = [];
+  for (const row of settingRows(after)) {
+    const was = earlier.get(row.id);
+    if (!was || JSON.stringify(was.value) === JSON.stringify(row.value)) continue;
+    found.push({
+      what: row.about || 'Unit',
+      words: `${row.name} ${was.words} → ${row.words}`,
+    });
+    was.write(rest.unit.settings, was.value);
+  }
+  return { found, rest };
+}
+
+const structured = (setup: Setup): Setup => JSON.parse(JSON.stringify(setup)) as Setup;
 
 type Tell = (what: readonly string[], words: string) => void;
 

@@ -1,3 +1,4 @@
+import { levelCaptureWords } from '../capture';
 import { scriptOf, type ScriptStep } from '../script';
 import type { Setup } from '../setup';
 import { wedgeFor } from './level';
@@ -18,7 +19,7 @@ export function levelScript(setup: Setup): ScriptStep[] {
   return scriptOf('level', [
     [
       'capture',
-      `${block}, wings level across, the model still: capture level.`,
+      `${block}, wings level across, the model still: ${levelCaptureWords(setup)}.`,
       ['the unit confirms it', `pitch within 1° of ${flyingPitchDeg}° nose up`],
     ],
     [

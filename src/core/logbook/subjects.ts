@@ -277,11 +277,7 @@ export const partsOfSafety = (setup: Setup): Part[] => [
 ];
 
 /** What entries made in the unit depend on: that they are still what is wanted, and not forgotten. */
-export const partsOfUnit = (setup: Setup): Part[] => [
-  unitWork(setup),
-  { key: 'settings', title: 'a setting of the unit', value: setup.unit.settings },
-  { key: 'traits', title: 'what kind of unit it is', value: setup.unit.traits },
-];
+export const partsOfUnit = (setup: Setup): Part[] => [unitWork(setup)];
 
 /** What a preflight check depends on: all that moves, and everything that happened to it. */
 export function partsOfFlight(setup: Setup): Part[] {

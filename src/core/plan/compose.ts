@@ -13,7 +13,7 @@ import {
 import { planChannels, type Assignment } from './channels';
 import type { Mixer } from './functions';
 import { learnTravel } from './travel';
-import { plugIn, wingTypeOf } from './plugs';
+import { banksFor, plugIn, wingTypeOf } from './plugs';
 import { USUAL_RATE } from './figures';
 import { untouched } from './replan';
 import { firstWishes } from './wishes/first';
@@ -32,6 +32,7 @@ export function composeSetup(
   mixer?: Mixer,
 ): Setup {
   const unit = clone(unitPart);
+  unit.shipped ??= clone(unitPart.settings);
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins, mixer });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
   if (assignment.some((a) => a.carries === 'recovery'))
@@ -53,6 +54,8 @@ export function composeSetup(
     .map(({ carries, channel }) => ({ carries, channel }));
   const { plugs, outputs } = plugIn(airframe, unit, mixer);
   unit.settings.outputs = outputs;
+  const banks = banksFor(unit, outputs);
+  if (banks) unit.settings.banks = banks;
   if (airframe.kind === 'inverted-v-tail') {
     // An inverted V answers the rudder the other way about: turn its stick and its correction.
     for (const o of program.outputs) if (o.carries === 'rudder') o.reversed = true;

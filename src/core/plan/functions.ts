@@ -19,7 +19,7 @@ export function neededFunctions(airframe: Airframe, mixer: Mixer): ChannelFuncti
 
 /** Functions by which the transmitter tells the unit what to do, that this unit understands. */
 export function orderFunctions(unit: Unit): ChannelFunction[] {
-  const { arming, modeSelect, gainLaw, panic } = unit.traits;
+  const { arming, modeSelect, gainLaw, panic, levelCapture, captureGestures } = unit.traits;
   return [
     // A unit that waits for the throttle must be sent one, on a glider too.
     ...(arming === 'after-throttle' ? (['throttle'] as const) : []),
@@ -27,6 +27,9 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
     ...(modeSelect.by === 'two-channels' ? (['mode2'] as const) : []),
     ...(gainLaw === 'fixed' ? [] : (['gain'] as const)),
     ...(panic === 'channel' || panic === 'mode-limits-delay' ? (['recovery'] as const) : []),
+    ...(levelCapture?.by === 'channel' || captureGestures.includes('channel')
+      ? (['capture'] as const)
+      : []),
   ];
 }
 

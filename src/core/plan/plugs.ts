@@ -35,27 +35,34 @@ export function plugIn(
     // An elevon hangs on the port whose function the unit's mixer turns into that elevon.
     const base =
       bases.find((f) => mixedFunction(wingType, f) === actuator.carries) ?? actuator.carries;
+    const steers = roleOf(base) === 'steering' || roleOf(base) === 'free';
+    const free = ports.filter((p) => !outputs.some((o) => o.port === p.id));
     const output = outputs.find((o) => o.carries === base);
-    if (output) {
+    // A second plug with the same label takes the second servo; else both go on a Y-lead.
+    if (output && !free.some((p) => p.labelledFor === base)) {
       const plug = plugs.find((p) => p.port === output.port)!;
       plug.lead = 'y-lead';
       plug.drives.push(actuator.id);
       continue;
     }
-    const free = ports.filter((p) => !outputs.some((o) => o.port === p.id));
+    // Flaps, gear and motors keep out of a bank that is steadied.
+    const [bank, otherBank] = steers ? [1, 2] : [2, 1];
+    const open = free.filter((p) => p.labelledFor === undefined);
     const port =
       free.find((p) => p.labelledFor === base) ??
-      free.find((p) => p.labelledFor === undefined) ??
+      open.find((p) => p.bank === bank) ??
+      open.find((p) => p.bank !== otherBank) ??
+      open[0] ??
       free.find((p) => p.labelledFor && roleOf(p.labelledFor) === 'free');
     if (!port) {
       loose.push(actuator.label.toLowerCase());
       continue;
     }
-    const steers = roleOf(base) === 'steering' || roleOf(base) === 'free';
     outputs.push({
       port: port.id,
       carries: base,
-      stabilized: port.canStabilize && steers,
+      // Where nobody can choose an output, whatever is plugged in is steadied.
+      stabilized: port.canStabilize && (steers || unit.traits.stabilizedOutputs !== 'chosen'),
       maxGainPct: 100,
       reversed: false,
       correctionReversed: false,
@@ -63,4 +70,14 @@ export function plugIn(
     plugs.push({ port: port.id, lead: 'plain', drives: [actuator.id] });
   }
   return { plugs, outputs, loose };
+}
+
+/** Banks that must be steadied: those with something in them that steers. */
+export function banksFor(unit: Unit, outputs: UnitSettings['outputs']): number[] | undefined {
+  if (unit.traits.stabilizedOutputs !== 'two-banks') return undefined;
+  const banks = outputs.flatMap((o) => {
+    const bank = unit.traits.ports.find((p) => p.id === o.port)?.bank;
+    return bank !== undefined && roleOf(o.carries) === 'steering' ? [bank] : [];
+  });
+  return [...new Set(banks)].toSorted();
 }

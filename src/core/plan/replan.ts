@@ -8,7 +8,7 @@ import {
 } from '../setup';
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
 import { usualRecovery } from './compose';
-import { plugIn, wingTypeOf } from './plugs';
+import { banksFor, plugIn, wingTypeOf } from './plugs';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
@@ -66,6 +66,7 @@ export function applyPlan(
           : {}),
         inputs: plan.rows.map(({ carries, channel }) => ({ carries, channel })),
         outputs: outputs.map((o) => known.get(`${o.port} ${o.carries}`) ?? o),
+        ...(banksFor(unit, outputs) ? { banks: banksFor(unit, outputs)! } : {}),
       },
     },
     installation: {

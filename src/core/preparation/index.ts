@@ -1,5 +1,6 @@
 import { movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
+import { meansOf, settingGroups, type Means, type Row } from '../settings';
 import { kindOf, type Setup } from '../setup';
 import { gainLeadWords, leadsOf, leadWords } from '../wiring';
 
@@ -62,20 +63,37 @@ export function safeScript(setup: Setup): ScriptStep[] {
   ]);
 }
 
-/** Everything of the unit entered as the sheet has it. */
-export const unitScript = (setup: Setup): ScriptStep[] =>
-  scriptOf('unit', [
-    [
-      'entered',
-      'Go through the unit’s own settings with the sheet beside you: wing type, what each output carries, mode of each position, gains, fade, limits.',
-      [
-        'every line of the sheet’s unit part is ticked',
-        ...(setup.unit.traits.slotsSettable
-          ? ['no position holds a mode that is switched off inside the unit']
-          : []),
-      ],
-    ],
+/** How a hand makes sure of what it has entered. */
+const CONFIRMED: Record<Means, string> = {
+  menu: 'enter it, leave the menu, go in again and read it back',
+  switches: 'set it, then look at the switches again',
+  button: 'set it, then count the blinks it answers with',
+  dials: 'turn it with a small screwdriver, then look again',
+  taught: 'teach it, and see that it confirms',
+};
+
+/** Every line of the unit's settings, entered and confirmed. */
+export function unitScript(setup: Setup): ScriptStep[] {
+  const how = CONFIRMED[meansOf(setup.unit)];
+  return scriptOf('unit', [
+    ...settingGroups(setup).map(
+      (group) =>
+        [group.id, `${group.title}: ${how}.`, group.rows.map((row) => rowWords(row))] as const,
+    ),
+    ...(setup.unit.traits.slotsSettable
+      ? [
+          [
+            'enabled',
+            'Go through the unit’s modes once more.',
+            ['no position holds a mode that is switched off inside the unit'],
+          ] as const,
+        ]
+      : []),
   ]);
+}
+
+const rowWords = ({ about, name, words, how }: Row): string =>
+  `${about ? `${name} ` : ''}${words}${how ? ` (${how})` : ''}`;
 
 /** The model as it must be with the unit off, before anything is built on it. */
 export function plainScript(setup: Setup): ScriptStep[] {

@@ -1,4 +1,5 @@
 import { locksAtDeg } from '../linkage';
+import { roleOf } from './functions';
 import { pointer, type Problem } from './problem';
 import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from './reads';
 import type { Setup } from './setup';
@@ -194,7 +195,12 @@ export function checkReferences(setup: Setup): Problem[] {
     }),
   );
   program.lines.forEach((line, i) => needChannel(['program', 'lines', i, 'channel'], line.channel));
-  program.outputs.forEach((o, i) => needChannel(['program', 'outputs', i, 'channel'], o.channel));
+  program.outputs.forEach((o, i) => {
+    needChannel(['program', 'outputs', i, 'channel'], o.channel);
+    // What steers or tells the unit something must not come late.
+    if (o.slowS && roleOf(o.carries) !== 'device' && roleOf(o.carries) !== 'free')
+      report(['program', 'outputs', i, 'slowS'], 'only flaps, gear and spare channels may be slow');
+  });
   program.failsafe.forEach((f, i) => needChannel(['program', 'failsafe', i, 'channel'], f.channel));
   checkWishes(setup, report);
 
@@ -245,7 +251,7 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
     else return control;
     return undefined;
   };
-  const { modes, gain, rates, panic, cut, launch, flaps, gear } = wishes;
+  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
   if (modes) {
     const switches = modes.switches.map((id, i) => need([...at, 'modes', 'switches', i], id, true));
     const count = switches.reduce((n, c) => n * (c ? positionsOf(c.kind) : NaN), 1);
@@ -293,6 +299,8 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
       );
   }
   if (gear) need([...at, 'gear', 'control'], gear.control, false);
+  if (brake) need([...at, 'brake', 'control'], brake.control, false);
+  if (capture) need([...at, 'capture', 'control'], capture.control, true);
   if (gain?.by === 'knob') need([...at, 'gain', 'control'], gain.control, false);
   if (gain?.by === 'sets') need([...at, 'gain', 'control'], gain.control, true);
   if (gain?.by === 'sets' && gain.knob) need([...at, 'gain', 'knob'], gain.knob, false);

@@ -27,7 +27,7 @@ export function outputSection(setup: Setup): SheetSection {
     steps: setup.program.outputs.map((o) => ({
       id: `output ${o.channel}`,
       entry: channelWords(setup, o.channel),
-      value: `${o.reversed ? 'reversed' : 'normal'}, ends ${pct(o.minPct)} and ${pct(o.maxPct)}, subtrim ${pct(o.subtrimPct)}`,
+      value: `${o.reversed ? 'reversed' : 'normal'}, ends ${pct(o.minPct)} and ${pct(o.maxPct)}, subtrim ${pct(o.subtrimPct)}${o.slowS ? `, ${o.slowS} s from end to end` : ''}`,
     })),
   };
 }

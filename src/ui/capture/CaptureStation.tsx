@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { cornerWords, leftovers } from '@/core/capture';
+import { cornerWords, movedSticks, leftovers } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
@@ -135,7 +135,7 @@ export function CaptureStation() {
             ))}
           </dl>
           {captureGestures.includes('stick-corners') && (
-            <p className="border-accent mt-2 border-l-4 pl-2">{cornerWords(setup)}</p>
+            <p className="border-accent mt-2 border-l-4 pl-2">{cornerWords(movedSticks(setup))}</p>
           )}
         </section>
       </aside>

@@ -32,6 +32,8 @@ export const autopilot = unit(
     gainLaw: 'full-range',
     correctionDirection: 'menu',
     arming: 'position-fix',
+    refusesThrottle: true,
+    levelCapture: { by: 'power-up' },
     panic: 'mode-band',
     failsafe: ['preset', 'hold', 'no-pulses', 'unit-mode', 'autopilot'],
     extras: ['pitch-with-throttle', 'speed-gain', 'vibration-readout', 'six-face-calibration'],

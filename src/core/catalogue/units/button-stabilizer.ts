@@ -24,6 +24,12 @@ export const buttonStabilizer = unit(
     gainLaw: 'fixed',
     dials: 'one-turn',
     correctionDirection: 'button',
+    presses: [
+      { for: 'the wing', presses: 5 },
+      { for: 'roll', presses: 1 },
+      { for: 'pitch', presses: 2 },
+      { for: 'yaw', presses: 3 },
+    ],
     orientations: ['nose-up', 'nose-down'],
     stickFade: 'fixed',
     captureGestures: ['button'],

@@ -13,6 +13,8 @@ export const satelliteGyro = unit(
     slotsSettable: false,
     gainLaw: 'sign-selects-set',
     gainLeadMissing: 'zero',
+    gainKept: 'output-and-set',
+    extras: ['response', 'speed-gain'],
     correctionDirection: 'learned',
     orientations: [
       'nose-up',

@@ -14,7 +14,7 @@ export const wizardReceiver = unit(
     captureGestures: ['menu'],
     panic: 'mode-limits-delay',
     failsafe: ['preset', 'hold', 'no-pulses', 'unit-mode'],
-    extras: ['frame-rate', 'output-matching', 'pitch-with-throttle'],
+    extras: ['frame-rate', 'output-matching', 'pitch-with-throttle', 'roll-through'],
     lights: [
       { mode: 'off', colour: 'none', blinks: 0 },
       { mode: 'rate', colour: 'green', blinks: 1 },

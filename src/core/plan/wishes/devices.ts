@@ -15,6 +15,7 @@ const FLAPS = ['flap', 'flap2', 'flaperon-left', 'flaperon-right'] as const;
  */
 export function writeFlaps(draft: Draft, wish: NonNullable<ProgramWishes['flaps']>): void {
   const { setup } = draft;
+  slowed(draft, ['flap', 'flap2'], wish.seconds);
   for (const { carries, channel } of setup.program.outputs) {
     if (!FLAPS.some((f) => f === carries)) continue;
     const whole = carries.startsWith('flaperon') ? FLAPERON_SHARE : 1;
@@ -45,6 +46,19 @@ export function writeFlaps(draft: Draft, wish: NonNullable<ProgramWishes['flaps'
         effect: 'adds',
       }),
     );
+  }
+}
+
+/** How long the channels of a device take from one end to the other; at once where nothing is said. */
+function slowed(
+  { setup }: Draft,
+  devices: readonly ChannelFunction[],
+  seconds: number | undefined,
+): void {
+  for (const output of setup.program.outputs) {
+    if (!devices.includes(output.carries)) continue;
+    if (seconds) output.slowS = seconds;
+    else delete output.slowS;
   }
 }
 
@@ -94,8 +108,10 @@ function follow(draft: Draft, wish: WishId, carries: ChannelFunction, control: s
 }
 
 /** Gear: up and down by a switch. */
-export const writeGear = (draft: Draft, wish: NonNullable<ProgramWishes['gear']>): void =>
+export function writeGear(draft: Draft, wish: NonNullable<ProgramWishes['gear']>): void {
+  slowed(draft, ['gear'], wish.seconds);
   follow(draft, 'gear', 'gear', wish.control);
+}
 
 /** Wheel brake: off and on by a switch. */
 export const writeBrake = (draft: Draft, wish: NonNullable<ProgramWishes['brake']>): void =>

@@ -18,6 +18,8 @@ interface Hands {
   flaps: string | undefined;
   gear: string | undefined;
   panic: string | undefined;
+  brake: string | undefined;
+  capture: string | undefined;
 }
 
 /** Gives every function a control of its own, as long as there are any. */
@@ -53,6 +55,8 @@ function chooseHands(
       wanted.has('flap') || wanted.has('flaperon-left'),
     ),
     gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
+    brake: give(['switch-2', 'momentary', 'switch-3', 'slider'], wanted.has('brake')),
+    capture: give(['momentary', 'switch-2', 'switch-3'], wanted.has('capture')),
   };
   // With nothing left, gear goes with the flaps.
   return { ...hands, gear: hands.gear ?? (wanted.has('gear') ? hands.flaps : undefined) };
@@ -83,6 +87,8 @@ export function firstWishes(
         }
       : {}),
     ...(hands.gear ? { gear: { control: hands.gear } } : {}),
+    ...(hands.brake ? { brake: { control: hands.brake } } : {}),
+    ...(hands.capture ? { capture: { control: hands.capture } } : {}),
     ...(hands.mode ? { modes: { switches, table: modesAsShipped(setup, switches) } } : {}),
     ...firstGain(setup, wanted, hands.gain),
     rates: { by: 'one', ...USUAL_RATE },

@@ -2,12 +2,28 @@ import type { ProgramWishes } from '../../setup';
 import { addLogic, channelOf, type Draft } from './draft';
 import { cellsNow } from './modes';
 
-/** What is spoken in each position: the mode, and the gain value. */
+/** A change worth a word, and how long it must have stood still. Common practice, no source. */
+const SPOKEN_AFTER = { byPct: 1, settledS: 0.5 };
+
+/** What is spoken in each position: the mode, and the gain value; and the gain whenever it has been moved. */
 export function writeVoice(
   { setup, own, owner }: Draft,
   wish: NonNullable<ProgramWishes['voice']>,
 ): void {
   const gain = channelOf(setup, 'gain');
+  if (wish.gainMoved && gain !== undefined)
+    own.callouts.push({
+      id: 'say-gain',
+      moved: {
+        follows: { kind: 'channel', channel: gain },
+        byPct: SPOKEN_AFTER.byPct,
+        settledS: SPOKEN_AFTER.settledS,
+      },
+      say: 'gain',
+      // The value that is sent, not how far the knob is turned.
+      reading: { kind: 'channel', channel: gain },
+      owner,
+    });
   if (!wish.modes) return;
   cellsNow(setup).forEach(({ when, mode }, i) =>
     own.callouts.push({

@@ -59,6 +59,8 @@ export function rewrite(setup: Setup, wish: WishId, over = false): Rewritten {
     ...setup.program,
     // Rates stand within inputs that another wish owns.
     ...(wish === 'rates' ? { inputs: draft.setup.program.inputs } : {}),
+    // How slowly a device moves belongs to its channel.
+    ...(wish === 'flaps' || wish === 'gear' ? { outputs: draft.setup.program.outputs } : {}),
   };
   const { program, kept } = placed(base, wish, unshared(draft.own), over);
   return { setup: { ...setup, program, unit: draft.setup.unit }, reasons, notes, kept };

@@ -1,4 +1,4 @@
-import { cornerWords, movedSticks } from '../../capture';
+import { cornerWords, levelCorner, movedSticks } from '../../capture';
 import { pointer } from '../../setup';
 import { surfaceChannels } from './influence';
 import { Looking, type Requirement } from './requirement';
@@ -8,15 +8,19 @@ export const gestureReached: Requirement = {
   title: 'The leaflet’s stick corner is the unit’s',
   must: 'Sticks held where the leaflet shows them send the pulses the unit waits for.',
   from: 'The unit starts a capture by a corner of the sticks, and looks at pulses.',
-  applies: (setup) => setup.unit.traits.captureGestures.includes('stick-corners'),
+  applies: (setup) =>
+    setup.unit.traits.captureGestures.includes('stick-corners') || levelCorner(setup).length > 0,
   looksAt: surfaceChannels,
   check({ setup }) {
     const looking = new Looking();
     looking.states = 1;
-    const moved = movedSticks(setup);
+    // A corner that is written down concerns its own sticks; any other may be any of them.
+    const corner = levelCorner(setup).map((c) => c.stick);
+    const any = setup.unit.traits.captureGestures.includes('stick-corners');
+    const moved = movedSticks(setup).filter((m) => any || corner.includes(m.stick));
     const [first] = moved;
     if (!first) return looking;
-    const words = cornerWords(setup);
+    const words = cornerWords(moved);
     return looking.fail({
       severity: 'caution',
       says: `For a stick-corner capture: ${words[0]!.toLowerCase()}${words.slice(1)} ${moved.length > 1 ? 'These channels are' : 'This channel is'} reversed on the way to the unit.`,

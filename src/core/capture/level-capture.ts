@@ -1,0 +1,41 @@
+import { MODE_WORDS } from '../chain';
+import type { Setup } from '../setup';
+import { ENDS, movedSticks, type StickName } from './corner';
+
+/** Sticks of the corner that teaches level, where the unit has one; none where it is taught otherwise. */
+export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100 }[] {
+  const { levelCapture } = unit.traits;
+  if (levelCapture?.by !== 'corner') return [];
+  return levelCapture.holds.flatMap(({ stick, at }) =>
+    stick in ENDS ? [{ stick: stick as StickName, at }] : [],
+  );
+}
+
+/** What is done to teach this unit what level is, as an instruction without its full stop. */
+export function levelCaptureWords(setup: Setup): string {
+  const { traits } = setup.unit;
+  const how = traits.levelCapture ?? { by: 'menu' as const };
+  switch (how.by) {
+    case 'menu':
+      return 'capture level in its menu';
+    case 'button':
+      return `press its button ${how.presses === 1 ? 'once' : `${how.presses} times`}`;
+    case 'corner': {
+      const moved = new Set(movedSticks(setup).map((m) => m.stick));
+      const holds = levelCorner(setup).map(({ stick, at }) => {
+        const [low, high] = ENDS[stick];
+        return `the ${stick} stick ${at > 0 === moved.has(stick) ? low : high}`;
+      });
+      const where = how.mode ? `in ${MODE_WORDS[how.mode]}, ` : '';
+      return `${where}hold ${holds.join(' and ')} for ${how.seconds} s`;
+    }
+    case 'flick':
+      return `flick the mode switch from end to end and back ${times(how.times)} within ${how.withinS} s`;
+    case 'power-up':
+      return 'leave it lying still just so while it is switched on: it takes level at every power-up';
+    case 'channel':
+      return `take the capture channel off its middle and back ${times(how.times)} within ${how.withinS} s`;
+  }
+}
+
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);

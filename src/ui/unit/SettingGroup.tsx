@@ -1,0 +1,114 @@
+'use client';
+
+import { difference } from '@/core/patch';
+import type { Row, RowGroup } from '@/core/settings';
+import type { Setup } from '@/core/setup';
+import { Choice } from '../fields/Choice';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { Select } from '../parts/Select';
+
+/** Everything of the unit that is set about one thing, with the word the person’s leaflet has for it. */
+export function SettingGroup({ group }: { group: RowGroup }) {
+  const settings = [...new Set(group.rows.map((row) => row.setting))];
+  return (
+    <li className="flex flex-col gap-2 py-3">
+      <h3 className="font-bold">{group.title}</h3>
+      <div className="grid items-end gap-2 sm:grid-cols-2">
+        {group.rows.map((row) => (
+          <SettingField key={row.id} row={row} />
+        ))}
+      </div>
+      <details>
+        <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
+          What your leaflet calls it
+        </summary>
+        <div className="grid gap-2 sm:grid-cols-2">
+          {settings.map((setting) => (
+            <LeafletWord
+              key={setting}
+              setting={setting}
+              name={group.rows.find((r) => r.setting === setting)!.name}
+            />
+          ))}
+        </div>
+      </details>
+    </li>
+  );
+}
+
+function SettingField({ row }: { row: Row }) {
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const put = (value: unknown): string | undefined => {
+    const after = JSON.parse(JSON.stringify(setup)) as Setup;
+    row.write(after.unit.settings, value);
+    const label = `${[row.about, row.name].filter(Boolean).join(', ')} changed`;
+    return edit(difference(setup, after), label.slice(0, 80))[0]?.reason;
+  };
+  const { field } = row;
+  return (
+    <div>
+      {field.kind === 'number' && (
+        <NumberField
+          label={row.name}
+          unit={field.unit}
+          at={row.path}
+          step={field.step ?? 1}
+          value={row.value as number}
+          onCommit={put}
+        />
+      )}
+      {field.kind === 'flag' && (
+        <Choice
+          label={row.name}
+          value={row.value ? 'on' : 'off'}
+          options={[
+            ['off', field.off],
+            ['on', field.on],
+          ]}
+          onChange={(v) => void put(v === 'on')}
+        />
+      )}
+      {field.kind === 'choice' && (
+        <label className="text-sm font-semibold">
+          {row.name}
+          <Select value={String(row.value)} onChange={(e) => void put(e.target.value)}>
+            {field.options.map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </Select>
+        </label>
+      )}
+      {row.how && <p className="text-soft text-sm">{row.how}</p>}
+    </div>
+  );
+}
+
+function LeafletWord({ setting, name }: { setting: string; name: string }) {
+  const leaflet = useModel((s) => s.setup.unit.leaflet);
+  const edit = useModel((s) => s.edit);
+  const known = leaflet ?? [];
+  const now = known.find((l) => l.setting === setting)?.word ?? '';
+  const keep = (word: string) => {
+    if (word.trim() === now) return;
+    const others = known.filter((l) => l.setting !== setting);
+    const value = word.trim() ? [...others, { setting, word: word.trim() }] : others;
+    edit([{ op: 'add', path: '/unit/leaflet', value }], `Leaflet’s word for ${name}`);
+  };
+  return (
+    <label className="text-sm">
+      {name}
+      <input
+        className="field"
+        defaultValue={now}
+        key={now}
+        maxLength={80}
+        onBlur={(e) => keep(e.target.value)}
+        onKeyDown={(e) => e.key === 'Enter' && keep(e.currentTarget.value)}
+      />
+    </label>
+  );
+}
