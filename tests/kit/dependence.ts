@@ -108,6 +108,11 @@ function answersOf(setup: Setup): Map<string, string> {
 export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
+  [/^\/unit\/(shipped|leaflet)\//, 'what it came with, and what its leaflet calls it'],
+  [
+    /^\/transmitter\/stickMode$/,
+    'how the sticks are drawn: which stick works what is said by each',
+  ],
   [/^\/program\/.*\/owner$/, 'who wrote an entry: what it says is the same'],
   [
     /^\/transmitter\/stepPct$/,

@@ -1,6 +1,6 @@
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
 import { composeSetup, writeWishes } from '@/core/plan';
-import type { ProgramWishes, Setup } from '@/core/setup';
+import { MODES, type ProgramWishes, type Setup } from '@/core/setup';
 import { sampleOf, type Sample } from './dependence';
 import { richSetup } from './rich';
 import { makeSetup } from './setups';
@@ -26,6 +26,70 @@ const withTailWheel = (): Setup =>
     TRANSMITTERS['line-sixteen']!,
   );
 
+/** Each output with sets and travel of its own, a receiver that holds, flaps that move slowly. */
+function withSets(): Setup {
+  const setup = composeSetup(
+    'Sets',
+    buildAirframe({ ...usualAnswers('conventional'), flaps: true }),
+    UNITS['satellite-gyro']!,
+    TRANSMITTERS['line-sixteen']!,
+  );
+  const { traits, settings } = setup.unit;
+  traits.outputTravel = true;
+  settings.response = { character: 3, stop: 4 };
+  settings.speedGain = { fromMps: 18, lessPct: 40 };
+  for (const output of settings.outputs) {
+    output.sets = {
+      below: { gainPct: 60, maxGainPct: 80, holdAllowed: true },
+      above: { gainPct: 50, maxGainPct: 90, holdAllowed: false },
+    };
+    output.travel = { centrePct: 5, minPct: -90, maxPct: 95 };
+  }
+  setup.unit.leaflet = [{ setting: 'output-sets', word: 'priority' }];
+  setup.installation.receiver = { lost: 'presets', tellsUnit: false };
+  setup.transmitter.stickMode = 2;
+  return wished(setup, {
+    flaps: { ...setup.intents.program.flaps!, seconds: 2 },
+    voice: { modes: true, gainMoved: true },
+  });
+}
+
+/** Two banks, gains for each mode, levelling that rolls through; its gain lead pulled. */
+function withBanks(): Setup {
+  const setup = makeSetup('conventional', 'menu-receiver', 'switch-value-six');
+  const { traits, settings } = setup.unit;
+  traits.modes = [...MODES];
+  traits.gainKept = 'axis-and-mode';
+  traits.stabilizedOutputs = 'two-banks';
+  traits.extras = [...traits.extras, 'roll-through'];
+  traits.ports.forEach((p, i) => (p.bank = i < 4 ? 1 : 2));
+  settings.banks = [1];
+  settings.levelKind = 'limits';
+  for (const axis of ['roll', 'pitch', 'yaw'] as const)
+    settings.axes[axis].gainByMode = {
+      rate: 40,
+      hold: 45,
+      level: 70,
+      trainer: 60,
+      home: 70,
+      hover: 30,
+    };
+  setup.transmitter.switchOnlyPositions = 3;
+  setup.transmitter.switchOnlyLost = 'preset';
+  setup.installation.gainLead = false;
+  setup.installation.gainLeadLastPct = 20;
+  return setup;
+}
+
+type LevelCapture = NonNullable<Setup['unit']['traits']['levelCapture']>;
+
+/** A unit that is taught level in another way than its menu. */
+function taught(levelCapture: LevelCapture): Setup {
+  const setup = makeSetup('conventional', 'menu-receiver');
+  setup.unit.traits.levelCapture = levelCapture;
+  return setup;
+}
+
 /** A few Setups that between them have every field of the schema that can have a value. */
 export const evidenceSamples = (): Sample[] =>
   [
@@ -44,6 +108,19 @@ export const evidenceSamples = (): Sample[] =>
       failsafe: { school: 'glide', pitchDeg: 3, rollDeg: 0 },
       voice: { modes: true },
       timer: { minutes: 6 },
+    }),
+    withSets(),
+    withBanks(),
+    taught({ by: 'button', presses: 3 }),
+    taught({ by: 'flick', times: 2, withinS: 3 }),
+    taught({
+      by: 'corner',
+      mode: 'level',
+      holds: [
+        { stick: 'elevator', at: -100 },
+        { stick: 'aileron', at: 100 },
+      ],
+      seconds: 3,
     }),
     wished(mixing(makeSetup('v-tail', 'switch-receiver', 'switch-value-six')), {}),
   ].map(sampleOf);

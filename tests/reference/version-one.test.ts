@@ -71,6 +71,8 @@ describe('files of version 1', () => {
     (file) => {
       const { setup } = opened(file);
       for (const [subject, was] of Object.entries(file.stamps)) {
+        // What is set in the unit is confirmed line by line now.
+        if (subject.startsWith('test:unit ')) continue;
         const [check, surface] = subject.split(' ') as [string, string];
         const { asked: _, ...parts } = stamp(setup, { check, surface });
         const now = digest(JSON.stringify(Object.entries(parts).toSorted())).slice(0, 16);

@@ -76,9 +76,25 @@ describe('the plain model', () => {
   });
 });
 
-it('entries in the unit are gone through with the sheet; an idle mode is looked for where modes can be set', () => {
-  expect(unitScript(makeSetup())[0]!.sees.length).toBe(2);
+it('every setting of the unit is entered and read back by itself; an idle mode is looked for where modes can be set', () => {
+  const script = unitScript(makeSetup());
+  expect(items(script)).toEqual(expect.arrayContaining(['roll', 'pitch', 'yaw', 'orientation']));
+  const roll = script.find((s) => s.item === 'roll')!;
+  expect(roll.does).toBe('Roll: enter it, leave the menu, go in again and read it back.');
+  expect(roll.sees).toEqual(
+    expect.arrayContaining(['correction normal', 'gain 100 %', 'stick fade 100 %']),
+  );
+  expect(script.at(-1)!.item).toBe('enabled');
   const unsettable = makeSetup();
   unsettable.unit.traits.slotsSettable = false;
-  expect(unitScript(unsettable)[0]!.sees.length).toBe(1);
+  expect(items(unitScript(unsettable))).not.toContain('enabled');
+});
+it('is entered as the unit lets it: by presses, by small switches, by how far a dial is turned', () => {
+  const sees = (unit: string) =>
+    unitScript(makeSetup('conventional', unit))
+      .map((s) => s.sees.join())
+      .join('\n');
+  expect(sees('button-stabilizer')).toContain('2 presses of its button');
+  expect(sees('switch-receiver')).toContain('with the small switch for roll');
+  expect(sees('dial-gyro')).toContain('an eighth of a turn to the right of its centre');
 });

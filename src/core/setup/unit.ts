@@ -11,6 +11,7 @@ import {
   SenseSchema,
   ShareSchema,
   AxisSchema,
+  type Mode,
 } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -170,6 +171,16 @@ export const UnitTraitsSchema = z.strictObject({
     .max(9),
 });
 
+const gainPct = z.number().min(0).max(200).optional();
+const GainByModeSchema = z.strictObject({
+  rate: gainPct,
+  hold: gainPct,
+  level: gainPct,
+  trainer: gainPct,
+  home: gainPct,
+  hover: gainPct,
+} satisfies Record<Exclude<Mode, 'off'>, typeof gainPct>);
+
 export const AxisSettingsSchema = z.strictObject({
   gainPct: z.number().min(0).max(200),
   /** Used where the sign of the gain channel chooses a second set. */
@@ -178,7 +189,7 @@ export const AxisSettingsSchema = z.strictObject({
   fadePct: z.number().min(0).max(200),
   holdAllowed: z.boolean(),
   /** Gains of their own in some modes; the axis gain in all others. */
-  gainByMode: z.partialRecord(ModeSchema, z.number().min(0).max(200)).optional(),
+  gainByMode: GainByModeSchema.optional(),
 });
 
 /** What an output does with one side of the gain channel. */

@@ -34,11 +34,24 @@ export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[])
                 sees: reasons.length > 0 ? [`again, because ${reasons.join('; ')} changed`] : [],
                 leads: true as const,
               },
-              ...open.map((what) => ({ does: what, sees: [] })),
+              ...alike(open).map((what) => ({ does: what, sees: [] })),
             ]),
           })),
     fields: ['Done by, on'],
   };
+}
+
+/** Lines that say the same of one thing after another, as one line: "Roll; Pitch; Yaw: read it back." */
+function alike(lines: readonly string[]): string[] {
+  const byTail = new Map<string, string[]>();
+  for (const line of lines) {
+    const cut = line.indexOf(': ');
+    // A short end is what one line is about; a long one is how all of them are done.
+    const shared = cut >= 0 && line.length - cut > 40;
+    const tail = shared ? line.slice(cut) : line;
+    byTail.set(tail, [...(byTail.get(tail) ?? []), shared ? line.slice(0, cut) : '']);
+  }
+  return [...byTail].map(([tail, heads]) => heads.join('; ') + tail);
 }
 
 /** What is plugged where. */
