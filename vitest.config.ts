@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     isolate: false,
     maxWorkers: 2,
-    include: ['src/**/*.test.ts', 'tests/reference/**/*.test.ts'],
+    include: ['src/**/*.test.ts', 'tests/{reference,setups}/**/*.test.ts'],
     testTimeout: 30_000,
   },
 });

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { TESTS } from '@/core/logbook';
+import { rewrite } from '@/core/plan';
+import { settingRows, shippedUnit } from '@/core/settings';
+import { WISHES, type Setup } from '@/core/setup';
+import { sheetFor } from '@/core/sheets';
+import { prove, verify } from '@/core/verify';
+import { replay } from '../kit/replay';
+import { homecomer } from './01-homecomer';
+import { smallSwitches } from './02-small-switches';
+import { singleAxis } from './03-single-axis';
+import { numberedModes } from './04-numbered-modes';
+import { satellite } from './05-satellite';
+import { iceCar } from './06-ice-car';
+import { panicMix } from './07-panic-mix';
+import { selfMixingWing } from './08-self-mixing-wing';
+import { secondAilerons } from './09-second-ailerons';
+import { recoveryChannel } from './10-recovery-channel';
+import { inline } from './11-inline';
+import { lockedGain } from './12-locked-gain';
+import { wizard } from './13-wizard';
+import { handLaunch } from './14-hand-launch';
+import { twoOfThree } from './15-two-of-three';
+import { secondHand } from './16-second-hand';
+import { jet } from './17-jet';
+import { eighthChannel } from './18-eighth-channel';
+import { pairedSwitches } from './19-paired-switches';
+import { template } from './20-template';
+import { captureChannel } from './21-capture-channel';
+import { Model, type Shape } from './kit';
+
+const SHAPES: readonly Shape[] = [
+  homecomer,
+  smallSwitches,
+  singleAxis,
+  numberedModes,
+  satellite,
+  iceCar,
+  panicMix,
+  selfMixingWing,
+  secondAilerons,
+  recoveryChannel,
+  inline,
+  lockedGain,
+  wizard,
+  handLaunch,
+  twoOfThree,
+  secondHand,
+  jet,
+  eighthChannel,
+  pairedSwitches,
+  template,
+  captureChannel,
+];
+
+/** Another unit of the kind, out of its box, with what the sheet says entered and nothing else. */
+function bySheetAlone(setup: Setup): Setup {
+  const unit = shippedUnit(setup.unit);
+  const onReceiver = unit.traits.ports.flatMap((p) => (p.on === 'receiver' ? [p.id] : []));
+  unit.settings.outputs.push(
+    ...setup.unit.settings.outputs.filter((o) => onReceiver.includes(o.port)),
+  );
+  for (const row of settingRows(setup)) row.write(unit.settings, row.value);
+  return { ...setup, unit };
+}
+
+describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
+  it('is planned, and every choice written again changes nothing', () => {
+    const setup = make();
+    for (const wish of WISHES)
+      expect(JSON.stringify(rewrite(setup, wish).setup.program), wish).toBe(
+        JSON.stringify(setup.program),
+      );
+  });
+  it('is proved: no stop, and no caution but those that are right', () => {
+    const setup = make();
+    expect(prove(setup).complete).toBe(true);
+    const found = verify(setup)
+      .filter((f) => f.severity !== 'note' && !(f.severity === 'caution' && f.rule in cautions))
+      .map((f) => `${f.severity} ${f.rule}: ${f.says}`);
+    expect(found).toEqual([]);
+    for (const rule of Object.keys(cautions))
+      expect(verify(setup).map((f) => f.rule)).toContain(rule);
+  });
+  it('is printed complete', () => {
+    const setup = make();
+    expect(replay(bySheetAlone(setup), 9, 150)).toEqual(replay(setup, 9, 150));
+    const sheet = sheetFor(setup);
+    expect(sheet.warnings.filter((w) => !/are needed/.test(w))).toEqual([]);
+    for (const { steps } of sheet.sections)
+      for (const { value } of steps) expect(value).not.toMatch(/undefined|NaN/);
+  });
+  it('is tested: every test has its steps in words', () => {
+    const setup = make();
+    const steps = Object.values(TESTS).flatMap((t) => t.script(setup));
+    expect(steps.length).toBeGreaterThan(12);
+    for (const s of steps) expect(`${s.does} ${s.sees.join()}`).not.toMatch(/undefined|NaN/);
+  });
+  it('does what it must when it is driven', () => drives(new Model(make())));
+});
