@@ -60,6 +60,7 @@ export const homecomer: Shape = {
   },
   drives(model) {
     const { failsafe, outputs } = model.setup.program;
+    const cut = model.setup.intents.program.cut!.control;
     const mode = outputs.find((o) => o.carries === 'mode')!.channel;
     expect(failsafe.map((f) => f.channel)).toEqual([mode]);
     for (const [sa, wanted] of [
@@ -69,7 +70,9 @@ export const homecomer: Shape = {
     ] as const) {
       expect(model.fresh().hands({ sa }).mode).toBe(wanted);
       // Whatever the switch says, a lost link brings it home, and nobody cuts its motor.
-      expect(model.hands({ 'stick-throttle': 20 }).world({ link: false }).mode).toBe('home');
+      expect(model.hands({ 'stick-throttle': 20, [cut]: 100 }).world({ link: false }).mode).toBe(
+        'home',
+      );
       expect(model.motor).toBeGreaterThan(30);
       model.world({ link: true });
     }
@@ -77,8 +80,11 @@ export const homecomer: Shape = {
     const full = model.fresh().hands({ sa: -100, 'stick-aileron': 100 }).sent('aileron');
     expect(model.hands({ sa: 0 }).sent('aileron')).toBe(full / 2);
     // Without a position fix it holds the throttle off in level and home, and only there.
-    model.fresh().world({ fix: false }).hands({ 'stick-throttle': 50, sa: -100 });
-    expect(model.motor).toBe(0);
+    model
+      .fresh()
+      .world({ fix: false })
+      .hands({ 'stick-throttle': 50, [cut]: 100, sa: -100 });
+    expect(model.motor).toBeLessThan(3);
     expect(model.hands({ sa: 0 }).motor).toBeGreaterThan(50);
     expect(model.hands({ sa: -100 }).world({ fix: true }).motor).toBeGreaterThan(50);
   },

@@ -50,6 +50,7 @@ export const singleAxis: Shape = {
       wish: 'gain',
       value: { by: 'values', control: 'sb', pct: [-40, 0, 62.5] },
     });
+    found.unit.settings.axes.yaw.holdAllowed = true;
     const outputs = found.unit.settings.outputs.filter((o) => o.carries === 'rudder');
     outputs.forEach((o, i) => {
       o.sets = {
@@ -60,6 +61,9 @@ export const singleAxis: Shape = {
     });
     outputs[1]!.reversed = false;
     return checked(found);
+  },
+  cautions: {
+    M33: 'a model that skids: the heading is held on purpose, on one side of the switch',
   },
   drives(model) {
     const at = (sb: number) => model.fresh().hands({ sb });

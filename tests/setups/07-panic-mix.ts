@@ -1,11 +1,11 @@
 import { expect } from 'vitest';
-import { airframe, planned, transmitterLike, unitLike, type Shape } from './kit';
+import { airframe, checked, planned, transmitterLike, unitLike, type Shape } from './kit';
 
 /** Panic by mixes from a button onto a mode channel of three positions. */
 export const panicMix: Shape = {
   name: 'panic by a mix for each position',
-  make: () =>
-    planned(
+  make() {
+    const setup = planned(
       'Curlew',
       {
         airframe: airframe('conventional'),
@@ -13,7 +13,10 @@ export const panicMix: Shape = {
         transmitter: transmitterLike('function-eight'),
       },
       { wish: 'panic', value: { way: 'offsets', control: 'sm', holdS: 0, gainPct: 60 } },
-    ),
+    );
+    setup.unit.settings.angleLimitsDeg.roll = 35;
+    return checked(setup);
+  },
   drives(model) {
     const [mode] = model.setup.intents.program.modes!.switches;
     for (const v of [-100, 0, 100]) {

@@ -26,7 +26,7 @@ export const jet: Shape = {
       },
       { wish: 'modes', value: { switches: ['sa'], table: ['off', 'rate', 'level'] } },
       { wish: 'voice', value: { modes: true, gainMoved: true } },
-      { wish: 'gear', value: { control: 'sg', seconds: 3 } },
+      { wish: 'gear', value: { control: 'sh', seconds: 3 } },
       { wish: 'flaps', value: { control: 'sc', downPct: [0, 45, 100], seconds: 2 } },
     );
     setup.intents.school = 'unit-first';

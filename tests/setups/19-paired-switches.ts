@@ -1,7 +1,7 @@
 import { expect } from 'vitest';
 import { levelCaptureWords } from '@/core/capture';
 import { settingRows } from '@/core/settings';
-import { airframe, checked, planned, transmitterLike, unitLike, type Shape } from './kit';
+import { airframe, checked, chosen, planned, transmitterLike, unitLike, type Shape } from './kit';
 
 /** Set with one button; two switches together choose among off, damping, level and off, hold, hover. */
 export const pairedSwitches: Shape = {
@@ -50,7 +50,8 @@ export const pairedSwitches: Shape = {
     setup.unit.settings.axes.pitch.reversed = true;
     setup.unit.settings.orientation = 'nose-down';
     setup.installation.mounting = 'nose-down';
-    return checked(setup);
+    // What a lost link sends was worked out before the elevator was turned round.
+    return checked(chosen(setup, { wish: 'failsafe', value: setup.intents.program.failsafe }));
   },
   drives(model) {
     const [first, second] = model.setup.intents.program.modes!.switches;

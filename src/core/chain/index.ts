@@ -10,6 +10,7 @@ export {
 export { axisFunction, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
+export { lostOf } from './link';
 export { outputOf, sentUs, shapeOf, STEPS_PCT, type CompiledOutput } from './outputs';
 export { shapeAt } from './lines';
 export { carriedChannels } from './link';
@@ -21,6 +22,7 @@ export {
   HALF_TRAVEL_US,
   fadeOf,
   gainOf,
+  isSteadied,
   knowsLinkLost,
   orderEdgesUs,
   mixedFunction,

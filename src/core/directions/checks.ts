@@ -1,5 +1,5 @@
 import { AXES, kindOf, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
-import { movementOf, type Movement } from '../chain';
+import { isSteadied, movementOf, type Movement } from '../chain';
 import { authority } from './authority';
 import { handsOf } from './pose';
 
@@ -113,7 +113,7 @@ function isHeld({ unit }: Setup, mode: Mode, axis: Axis): boolean {
 /** Whether the unit is meant to move this surface: plugged into a stabilized output. */
 export function isStabilized(setup: Setup, surface: Surface): boolean {
   const plug = setup.installation.plugs.find((p) => p.drives.includes(surface.servo));
-  return setup.unit.settings.outputs.some((o) => o.port === plug?.port && o.stabilized);
+  return setup.unit.settings.outputs.some((o) => o.port === plug?.port && isSteadied(setup, o));
 }
 
 /** Everything that must be seen, surface by surface, for one check. */

@@ -66,7 +66,14 @@ export const outputs: Setting = {
             id: `outputs ${output.port}`,
             about: 'Outputs',
             name: port.label,
-            ...onOutput(at, output, 'carries'),
+            path: onOutput(at, output, 'carries').path,
+            write(to, value) {
+              onOutput(at, output, 'carries').write(to, value);
+              // Where nobody can choose an output, whatever is plugged in is steadied.
+              const own = to.outputs.find((o) => o.port === output.port)!;
+              if (setup.unit.traits.stabilizedOutputs !== 'chosen')
+                own.stabilized = port.canStabilize;
+            },
           },
           output.carries,
           [...new Set(setup.unit.settings.outputs.map((o) => o.carries))].map(

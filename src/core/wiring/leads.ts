@@ -1,3 +1,4 @@
+import { isSteadied } from '../chain';
 import type { Setup } from '../setup';
 
 /** One plug of the unit (or of the receiver beside it) and what hangs on it. */
@@ -25,7 +26,7 @@ export function leadsOf({ unit, installation, airframe }: Setup): Lead[] {
         portLabel: port.label,
         onReceiver: port.on === 'receiver',
         carries: output?.carries ?? 'nothing',
-        steadied: output?.stabilized ?? false,
+        steadied: output !== undefined && isSteadied({ unit }, output),
         yLead: plug.lead === 'y-lead',
         ends: plug.drives.map((id) => actuators.find((a) => a.id === id)!.label),
       },

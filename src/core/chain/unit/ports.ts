@@ -11,12 +11,21 @@ export const PORT_MAX_US = 2200;
 /** One set for both sides of the gain channel: the axes have the gains. */
 const ONE_SET = (maxGainPct: number): GainSet => ({ gainPct: 100, maxGainPct, holdAllowed: true });
 
+type UnitOutput = Setup['unit']['settings']['outputs'][number];
+
 type PortStep = (
   sticks: Float64Array,
   axisSense: Float64Array,
   memory: Memory,
   frame: Frame,
 ) => void;
+
+/** Whether the unit adds its correction to an output: it can, it is to, and its bank is on. */
+export function isSteadied({ unit }: Pick<Setup, 'unit'>, output: UnitOutput): boolean {
+  const bank = unit.traits.ports.find((p) => p.id === output.port)?.bank;
+  const banked = unit.traits.stabilizedOutputs === 'two-banks' && bank !== undefined;
+  return output.stabilized && (!banked || (unit.settings.banks?.includes(bank) ?? true));
+}
 
 /** Last link in the unit: stick signal plus correction, mixed for the wing, out of each port. */
 export function compilePorts(setup: Setup): PortStep {
@@ -27,11 +36,7 @@ export function compilePorts(setup: Setup): PortStep {
     if (!output) return [];
     const carries = mixedFunction(settings.wingType, output.carries);
     const weights = axisWeights(carries);
-    const steadied =
-      output.stabilized &&
-      (traits.stabilizedOutputs !== 'two-banks' ||
-        port.bank === undefined ||
-        (settings.banks?.includes(port.bank) ?? true));
+    const steadied = isSteadied(setup, output);
     const sets =
       traits.gainKept === 'output-and-set' && output.sets
         ? output.sets

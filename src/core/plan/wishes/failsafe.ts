@@ -1,20 +1,54 @@
-import { axisFunction, compileChain, knowsLinkLost, stickOf, STICK_ASKS } from '../../chain';
-import type { Failsafe, FailsafeSchool, ProgramWishes, Setup } from '../../setup';
+import {
+  axisFunction,
+  compileChain,
+  knowsLinkLost,
+  lostOf,
+  stickOf,
+  STICK_ASKS,
+} from '../../chain';
+import {
+  functionOf,
+  type Failsafe,
+  type FailsafeSchool,
+  type ProgramWishes,
+  type Setup,
+} from '../../setup';
 import { channelOf, type Draft } from './draft';
 import { bandOf, gainPulse } from './values';
 
 /** Which schools of failsafe this unit allows; a reason where it does not. */
 export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | undefined> {
   const { traits } = setup.unit;
-  const level = traits.modes.includes('level') ? undefined : 'the unit cannot level the model';
+  const level = traits.modes.includes('level') ? toldBy(setup) : 'the unit cannot level the model';
   return {
     'motor-off': undefined,
     glide: level,
     circle: level,
     home: traits.failsafe.includes('autopilot')
-      ? undefined
+      ? toldBy(setup)
       : 'the unit is no autopilot and takes over nothing when the link is lost',
   };
+}
+
+/**
+ * Why a unit could not be told that the link is lost; nothing where it can, by itself or by a preset
+ * of its mode channel.
+ */
+function toldBy(setup: Setup): string | undefined {
+  const { traits } = setup.unit;
+  const own = traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot');
+  if (own && knowsLinkLost(setup)) return undefined;
+  const { receiver } = setup.installation;
+  // With every channel silent it takes over by itself.
+  if (own && receiver?.lost === 'no-pulses') return undefined;
+  if (receiver && receiver.lost !== 'presets')
+    return receiver.lost === 'holds'
+      ? 'the receiver in front can only hold the last values, so the unit is never told'
+      : 'the receiver in front falls silent, and the unit does nothing of its own then';
+  const channel = channelOf(setup, 'mode');
+  if (channel !== undefined && lostOf(setup, channel) === 'holds')
+    return `channel ${channel}, which carries the mode, can only hold its last value`;
+  return undefined;
 }
 
 /** What every channel does when the link is lost, and what the unit does by itself. */
@@ -84,7 +118,8 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
     // An autopilot is told by its mode channel alone; everything else stays unset.
     if (told) return [];
     if (!flies) return [{ channel, kind: 'hold', owner }];
-    if (carries === 'gain' && traits.gainLaw !== 'fixed') {
+    // Levelling with no gain would be levelling in name only.
+    if ((carries === 'gain' || functionOf(carries).tunes) && traits.gainLaw !== 'fixed') {
       const us = gainPulse(traits.gainLaw, 50);
       return preset(us);
     }

@@ -7,6 +7,7 @@ import {
   type Setup,
 } from '../../setup';
 import { FIXED_GAIN_PCT, GLIDE_PITCH_DEG, PANIC_GAIN_PCT, USUAL_RATE } from '../figures';
+import { failsafeSchools } from './failsafe';
 import { modesAsShipped } from './modes';
 
 /** Which hand control works what, beyond the sticks. */
@@ -73,9 +74,8 @@ export function firstWishes(
   taken: readonly string[] = [],
 ): ProgramWishes {
   const hands = chooseHands(setup, wanted, taken);
-  const { traits } = setup.unit;
   const switches = [hands.mode, hands.mode2].filter((id) => id !== undefined);
-  const level = traits.modes.includes('level');
+  const level = failsafeSchools(setup).glide === undefined;
   const flapKind = setup.transmitter.controls.find((c) => c.id === hands.flaps)?.kind;
   return {
     ...(hands.flaps

@@ -1,4 +1,4 @@
-import type { Condition, GainWish, Line } from '../../setup';
+import type { Condition, GainWish, Line, Setup } from '../../setup';
 import { addLine, anyOf, channelOf, labelOf, type Draft } from './draft';
 import { combinations } from './modes';
 import { gainAt, gainPulse, knobToGain, pulseFor, rawFor } from './values';
@@ -32,7 +32,12 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     addLine(draft, { channel, purpose: 'gain', ...more });
   /** A fixed share of full gain, under a condition. */
   const share = (id: string, pct: number, words: string, when?: Condition, side: 1 | -1 = 1) => {
-    const value = rawFor(setup, channel, gainPulse(law, pct, side));
+    const value = noneIsNone(
+      setup,
+      channel,
+      rawFor(setup, channel, gainPulse(law, pct, side)),
+      pct,
+    );
     const got = gainAt(law, pulseFor(setup, channel, value));
     if (Math.abs(got - pct) > SHORT_PCT)
       draft.notes.push(
@@ -102,6 +107,18 @@ export function writeGain(draft: Draft, wish: GainWish): void {
       return;
     }
   }
+}
+
+/** No gain at all must not be a little by rounding: a step further where it would be. */
+function noneIsNone(setup: Setup, channel: number, value: number, pct: number): number {
+  const law = setup.unit.traits.gainLaw;
+  const step = setup.transmitter.stepPct ?? 1;
+  if (pct !== 0) return value;
+  const candidates = [value, value - step, value + step];
+  return (
+    candidates.find((v) => Math.abs(v) <= 200 && gainAt(law, pulseFor(setup, channel, v)) === 0) ??
+    value
+  );
 }
 
 /** A knob for each axis; an axis without one goes by the master gain. */

@@ -37,6 +37,30 @@ function upSenses(setup: Setup): { channel: number; carries: ChannelFunction; se
   });
 }
 
+/** What a trim adds to its stick: a quarter of itself. */
+const TRIM_SHARE_PCT = 25;
+
+/** The elevator trim has no part in it: what it adds to the elevator channels is taken off again. */
+function takeTrimOut(draft: Draft, on: Condition): void {
+  const { program } = draft.setup;
+  const input = program.inputs.find((i) => i.id === 'elevator');
+  if (!input?.trim) return;
+  const follows = { kind: 'control', id: input.trim } as const;
+  for (const line of program.lines) {
+    if (line.follows.kind !== 'input' || line.follows.id !== input.id) continue;
+    addLine(draft, {
+      id: `launch-trim-${line.id}`.slice(0, 40),
+      label: 'Launch help: without the trim',
+      channel: line.channel,
+      follows,
+      sharePct: (-TRIM_SHARE_PCT * line.sharePct) / 100,
+      when: on,
+      effect: 'adds',
+      purpose: 'launch',
+    });
+  }
+}
+
 /**
  * Hand-launch help: a control held arms it, it stays on by itself with the unit levelling and some
  * up elevator, and any stick movement lets it go.
@@ -46,7 +70,8 @@ export function writeLaunch(draft: Draft, wish: NonNullable<ProgramWishes['launc
   const sticks = (['aileron', 'elevator'] as const)
     .map((f) => setup.transmitter.controls[stickOf(setup.transmitter, f)])
     .filter((c) => c !== undefined);
-  const senses = upSenses(setup);
+  // Asked of what is there: what others look at of this wish must not be missing meanwhile.
+  const senses = upSenses(draft.before);
   if (sticks.length === 0 || senses.length === 0) {
     reasons.push('Launch help wants an elevator stick that reaches a channel.');
     return;
@@ -83,6 +108,7 @@ export function writeLaunch(draft: Draft, wish: NonNullable<ProgramWishes['launc
     valuePct: wish.elevatorPct,
     ...(wish.adjust ? { adjust: { control: wish.adjust, rangePct: 20 } } : {}),
   });
+  takeTrimOut(draft, on);
   for (const { channel, carries, sense } of senses)
     addLine(draft, {
       id: `launch-${carries}`,

@@ -1,4 +1,4 @@
-import type { ProgramWishes } from '../../setup';
+import type { Condition, ProgramWishes } from '../../setup';
 import { addLogic, channelOf, type Draft } from './draft';
 import { cellsNow } from './modes';
 
@@ -25,6 +25,20 @@ export function writeVoice(
       owner,
     });
   if (!wish.modes) return;
+  if (setup.program.logic.some((l) => l.id === 'launch-on')) {
+    const on: Condition = { kind: 'logic', id: 'launch-on' };
+    const off = { kind: 'not', of: on } as const;
+    own.logic.push({ id: 'say-launch-off', label: 'Launch help ends', op: 'edge', of: off, owner });
+    own.callouts.push(
+      { id: 'say-launch-on', when: on, say: 'launch help on', owner },
+      {
+        id: 'say-launch-off',
+        when: { kind: 'logic', id: 'say-launch-off' },
+        say: 'launch help off',
+        owner,
+      },
+    );
+  }
   cellsNow(setup).forEach(({ when, mode }, i) =>
     own.callouts.push({
       id: `say-${i + 1}`,

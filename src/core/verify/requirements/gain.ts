@@ -38,6 +38,7 @@ interface Turn {
   cell: Cell;
   /** Where it stands, rising: evenly spread, and on both sides of every place something changes. */
   places: readonly number[];
+  /** Share of the most that the unit gives anywhere, in percent. */
   gains: number[];
   modes: Mode[];
 }
@@ -60,14 +61,35 @@ function turnsOf(asked: Asked, at: number): Turn[] {
     const { controls, memory } = asked.into(orders, c.cell).state();
     const gains: number[] = [];
     const modes: Mode[] = [];
-    const axes = setup.unit.traits.axes.map((a) => AXES.indexOf(a));
-    for (const place of places) {
+    const all = setup.unit.traits.axes.map((a) => AXES.indexOf(a));
+    const frames = places.map((place) => {
       const frame = stand.put(controls, memory).move(at, place).step();
-      gains.push(Math.max(...axes.map((i) => frame.gainPct[i]!)));
       modes.push(frame.mode);
-    }
+      return all.map((i) => frame.gainPct[i]!);
+    });
+    // A knob that tunes one axis is looked at on that axis.
+    const moved = all.filter((_, k) => frames.some((g) => g[k] !== frames[0]![k]));
+    const looked = moved.length > 0 ? moved : all;
+    const scale = mostOf(setup, modes);
+    for (const g of frames) gains.push(Math.max(...looked.map((i) => g[all.indexOf(i)]!)) / scale);
     return [{ at, control: setup.transmitter.controls[at]!, cell: c.cell, places, gains, modes }];
   });
+}
+
+/** The most gain any axis can be given in some modes, as a multiple of what the channel asks for. */
+function mostOf({ unit }: Setup, modes: readonly Mode[]): number {
+  const { axes, sensitivity } = unit.settings;
+  const { gainKept, gainLaw } = unit.traits;
+  if (gainKept === 'output-and-set') return sensitivity;
+  const shares = unit.traits.axes.flatMap((a) => {
+    const own = axes[a];
+    const byMode =
+      gainKept === 'axis-and-mode'
+        ? modes.map((m) => (m === 'off' ? undefined : own.gainByMode?.[m]) ?? own.gainPct)
+        : [own.gainPct];
+    return [...byMode, ...(gainLaw === 'sign-selects-set' ? [own.secondGainPct] : [])];
+  });
+  return Math.max(0.01, (Math.max(...shares) / 100) * sensitivity);
 }
 
 export const gainAsWished: Requirement = {
@@ -107,6 +129,18 @@ export const gainAsWished: Requirement = {
             about: { control: control.id, how },
           });
         };
+        // Off in its middle and a set on each side is what was asked for.
+        const bothSides =
+          wish?.by === 'knob' && wish.middleOff === true && wish.control === control.id;
+        if (bothSides) {
+          if (Math.abs(least) > NONE_PCT || gains[0]! < 50 || gains.at(-1)! < 50)
+            fail(
+              'short',
+              `${control.label} gives ${gains[0]!.toFixed(0)} % gain at one end, ${gains.at(-1)!.toFixed(0)} % at the other and ${least.toFixed(0)} % in the middle.`,
+              'caution',
+            );
+          continue;
+        }
         if (bySign) {
           const on = modes.map((mode, i) => gains[i]! > NONE_PCT && mode !== 'off');
           const off = on.indexOf(false, on.indexOf(true));
@@ -254,7 +288,7 @@ export function offPositions(asked: Asked): { control: string; value: number }[]
   return orders.cone.controls.flatMap((at, k) => {
     const control = setup.transmitter.controls[at]!;
     if (control.kind === 'trim' || control.kind === 'stick' || at === asked.panic?.at) return [];
-    const values = isContinuous(setup, at) ? [-100, 100] : orders.told.get(at)!.values;
+    const values = isContinuous(setup, at) ? [-100, 0, 100] : orders.told.get(at)!.values;
     return values
       .filter((value) =>
         cells.some((c) => c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value),
@@ -263,7 +297,7 @@ export function offPositions(asked: Asked): { control: string; value: number }[]
         cells.every((c) => {
           const within = c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value;
           if (!within || !isOn(c)) return true;
-          // At the very end of a knob the gain of its cell may be nothing all the same.
+          // At the very end of a knob, or in its middle, the gain of its cell may be nothing all the same.
           return isContinuous(setup, at) && offAt(asked, c, at, value);
         }),
       )

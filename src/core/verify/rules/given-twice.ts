@@ -21,12 +21,16 @@ export const givenTwice: Rule = {
           remedies: [],
         });
     });
+    const { gain } = setup.intents.program;
     for (const control of transmitter.controls) {
+      // Gain that comes with the flaps is asked for.
+      const withFlaps = gain?.by === 'flap' && gain.control === control.id;
       if (!control.kind.startsWith('switch') && control.kind !== 'momentary') continue;
       const uses = (usesOf(setup).get(control.id) ?? []).flatMap((use) => {
         // Panic and launch help reach into several channels on purpose.
         if (use.indirect || use.of !== 'channel') return [];
         if (use.purpose === 'panic' || use.purpose === 'launch') return [];
+        if (withFlaps && use.purpose === 'gain') return [];
         // A pair of flaperons, or flap and gear put together on purpose, is one thing to the hand.
         const what = use.carries?.replace(/-(left|right)$|2$/, '') ?? `channel ${use.channel}`;
         return [{ where: use.where, what }];

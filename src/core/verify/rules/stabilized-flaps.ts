@@ -1,5 +1,6 @@
-import { pointer, roleOf, type FunctionRole } from '../../setup';
-import type { Found } from '../finding';
+import { isSteadied } from '../../chain';
+import { pointer, roleOf, type FunctionRole, type Port, type Setup } from '../../setup';
+import type { Found, Remedy } from '../finding';
 import type { Rule } from '../rule';
 
 const NEVER: readonly FunctionRole[] = ['device', 'motor'];
@@ -12,41 +13,57 @@ export const stabilizedFlaps: Rule = {
   check(setup) {
     const { unit, installation, airframe } = setup;
     return installation.plugs.flatMap((plug): Found[] => {
-      const i = unit.settings.outputs.findIndex((o) => o.port === plug.port && o.stabilized);
+      const i = unit.settings.outputs.findIndex(
+        (o) => o.port === plug.port && isSteadied(setup, o),
+      );
       const actuator = [...airframe.servos, ...airframe.motors].find(
         (a) => plug.drives.includes(a.id) && NEVER.includes(roleOf(a.carries)),
       );
       if (i < 0 || !actuator) return [];
       const port = unit.traits.ports.find((p) => p.id === plug.port)!;
-      const { stabilizedOutputs } = unit.traits;
       return [
         {
           severity: 'stop',
           says: `The ${actuator.label.toLowerCase()} sits on ${port.label}, which the unit steadies.`,
           where: pointer('unit', 'settings', 'outputs', i, 'stabilized'),
-          remedies:
-            stabilizedOutputs === 'all'
-              ? []
-              : [
-                  {
-                    label: `Take ${port.label} off the stabilized outputs`,
-                    patch: unit.settings.outputs.flatMap((o, j) => {
-                      const bank = unit.traits.ports.find((p) => p.id === o.port)?.bank;
-                      const together = stabilizedOutputs === 'two-banks' && bank === port.bank;
-                      return j === i || together
-                        ? [
-                            {
-                              op: 'replace' as const,
-                              path: pointer('unit', 'settings', 'outputs', j, 'stabilized'),
-                              value: false,
-                            },
-                          ]
-                        : [];
-                    }),
-                  },
-                ],
+          remedies: offBy(setup, i, port),
         },
       ];
     });
   },
 };
+
+/** Taking an output off what is steadied, where the unit lets that be chosen: alone, or with its bank. */
+function offBy({ unit }: Setup, output: number, { label, bank }: Port): Remedy[] {
+  switch (unit.traits.stabilizedOutputs) {
+    case 'all':
+      return [];
+    case 'chosen':
+      return [
+        {
+          label: `Take ${label} off the stabilized outputs`,
+          patch: [
+            {
+              op: 'replace',
+              path: pointer('unit', 'settings', 'outputs', output, 'stabilized'),
+              value: false,
+            },
+          ],
+        },
+      ];
+    case 'two-banks': {
+      const all = unit.traits.ports.flatMap((p) => (p.bank ? [p.bank] : []));
+      const on = unit.settings.banks ?? [...new Set(all)];
+      return bank === undefined
+        ? []
+        : [
+            {
+              label: `Pass bank ${bank} through unsteadied`,
+              patch: [
+                { op: 'add', path: '/unit/settings/banks', value: on.filter((b) => b !== bank) },
+              ],
+            },
+          ];
+    }
+  }
+}
