@@ -1,6 +1,6 @@
 export { sheetChanges, type SheetChange } from './changes';
 export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
-export { channelLost } from './lost';
+export { channelLost, type LostChannel } from './lost';
 export { sheetMarkdown } from './markdown';
 export { TOLERANCE_PCT, readBacksOf, readerOf, type ReadBack } from './read-back';
 export type { SheetSection, SheetStep } from './section';

@@ -1,27 +1,33 @@
-import { pulseUs } from '../chain';
+import { lostOf, pulseUs } from '../chain';
 import type { ChannelFunction, Setup } from '../setup';
 import { pct } from './words';
 
+/** What a channel does when the link is lost, as it was entered and as the receiver makes it. */
+export interface LostChannel {
+  channel: number;
+  carries: ChannelFunction;
+  /** What was entered. */
+  entered: 'preset' | 'hold' | 'no-pulses' | 'unset';
+  valuePct: number | undefined;
+  /** What happens: "goes to −100 %", "holds the last". */
+  words: string;
+  us: number | undefined;
+}
+
 /** What every channel does when the link is lost, in words and as a pulse where it is known. */
-export function channelLost(
-  setup: Setup,
-): { channel: number; carries: ChannelFunction; words: string; us: number | undefined }[] {
+export function channelLost(setup: Setup): LostChannel[] {
   const { pulse } = setup.transmitter;
   return setup.program.outputs.map(({ channel, carries }) => {
     const own = setup.program.failsafe.find((f) => f.channel === channel);
-    if (!own) return { channel, carries, words: 'unset: holds the last', us: undefined };
-    if (own.kind === 'preset')
-      return {
-        channel,
-        carries,
-        words: `goes to ${pct(own.valuePct)}`,
-        us: pulseUs(pulse, own.valuePct),
-      };
-    return {
-      channel,
-      carries,
-      words: own.kind === 'hold' ? 'holds the last' : 'sends nothing',
-      us: undefined,
-    };
+    const receiver = lostOf(setup, channel);
+    const entered: LostChannel['entered'] = own?.kind ?? 'unset';
+    const valuePct = own?.kind === 'preset' ? own.valuePct : undefined;
+    const said = { channel, carries, entered, valuePct };
+    if (receiver === 'no-pulses' || (receiver === 'presets' && own?.kind === 'no-pulses'))
+      return { ...said, words: 'sends nothing', us: undefined };
+    if (receiver === 'presets' && valuePct !== undefined)
+      return { ...said, words: `goes to ${pct(valuePct)}`, us: pulseUs(pulse, valuePct) };
+    const why = receiver === 'holds' && own?.kind === 'preset' ? ': it can do nothing else' : '';
+    return { ...said, words: `holds the last${why}`, us: undefined };
   });
 }

@@ -127,9 +127,29 @@ export function VoiceWishes({ wishes, wish }: Wishing) {
             {
               ...others,
               ...(timer ? { timer } : {}),
-              ...(v === 'yes' ? { voice: { modes: true } } : {}),
+              voice: { ...wishes.voice, modes: v === 'yes' },
             },
             `Call-outs: ${v}`,
+          )
+        }
+      />
+      <Choice
+        label="Speak the gain when it has been moved"
+        value={wishes.voice?.gainMoved ? 'yes' : 'no'}
+        options={[
+          ['no', 'no'],
+          ['yes', 'yes'],
+        ]}
+        onChange={(v) =>
+          wish(
+            {
+              ...wishes,
+              voice: {
+                modes: wishes.voice?.modes ?? false,
+                ...(v === 'yes' ? { gainMoved: true } : {}),
+              },
+            },
+            `Moved gain spoken: ${v}`,
           )
         }
       />

@@ -10,6 +10,7 @@ import { CutWishes, LaunchWishes, VoiceWishes } from './MoreWishes';
 import { RateWishes } from './RateWishes';
 import { FailsafeWishes, PanicWishes } from './SafetyWishes';
 import { useWishes, type Wishing } from './useWishes';
+import { OutOfStep } from './OutOfStep';
 import { WhatElse } from './WhatElse';
 
 const SECTIONS: readonly (readonly [string, (w: Wishing) => React.ReactNode])[] = [
@@ -37,6 +38,7 @@ export function ProgramStation() {
           it is checked again at each choice.
         </p>
         <WhatElse {...wishing} />
+        <OutOfStep {...wishing} />
         {notes.length > 0 && reasons.length === 0 && (
           <div role="status" className="card text-caution">
             {notes.map((n) => (

@@ -4,12 +4,13 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { tests } from '@/core/logbook';
 import { footprint } from '@/core/recovery';
-import { channelLost } from '@/core/sheets';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { kindOf } from '@/core/setup';
 import { MODE_WORDS } from '../unit/words';
 import { FootprintDrawing } from './FootprintDrawing';
+import { LostChannels } from './LostChannels';
+import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from './TestScript';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
@@ -21,8 +22,8 @@ export function FailsafeStation() {
     <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <p className="card border-stop">
-          Hold the model, or have it held, for every step: the motor may start. Propeller off until
-          the last.
+          Hold the model, or have it held, for every step: the motor may start. Keep the propeller
+          off throughout.
         </p>
         <TestScript title="Link off, with the model held" steps={script} />
       </div>
@@ -38,36 +39,12 @@ export function FailsafeStation() {
               {failsafe.cutThrottle ? 'off' : 'left to it'}.
             </p>
           )}
-          <table className="mt-2 w-full text-sm">
-            <thead className="text-soft text-left">
-              <tr>
-                <th scope="col" className="font-normal">
-                  Channel
-                </th>
-                <th scope="col" className="font-normal">
-                  does
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  pulse
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {channelLost(setup).map((c) => (
-                <tr key={c.channel} className="border-t border-(--card-edge)">
-                  <th scope="row" className="py-1.5 text-left font-semibold">
-                    {c.channel} {c.carries}
-                  </th>
-                  <td>{c.words}</td>
-                  <td className="num">{c.us === undefined ? '–' : `${c.us.toFixed(0)} µs`}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <LostChannels />
           <Link href={`/models/${id}/program`} className="btn mt-3">
             Choose another way at Program
           </Link>
         </section>
+        <ReceiverInFront />
         <Where />
         <p className="text-soft text-sm">
           What a failsafe must do is for the rules of your country, club and site to say, and they

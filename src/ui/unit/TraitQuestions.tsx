@@ -125,6 +125,52 @@ const QUESTIONS: readonly Question[] = [
     answers: yesNo,
     when: (t) => t.axes.length > 1,
   },
+  {
+    trait: 'gainKept',
+    asks: 'A gain is kept for …',
+    answers: [
+      [undefined, 'each axis'],
+      ['axis-and-mode', 'each axis and mode'],
+      ['output-and-set', 'each output and side of the gain channel'],
+    ],
+    when: (t) => t.gainLaw !== 'fixed' || t.axisGains,
+  },
+  {
+    trait: 'outputTravel',
+    asks: 'Has each output a centre and ends of its own?',
+    answers: yesNo,
+  },
+  {
+    trait: 'refusesThrottle',
+    asks: 'Does it hold the throttle off until it knows its position?',
+    answers: yesNo,
+    when: (t) => t.arming === 'position-fix',
+  },
+  {
+    trait: 'levelCapture',
+    asks: 'How is it taught what level is?',
+    answers: [
+      [undefined, 'as any other capture'],
+      [{ by: 'menu' }, 'in its menu'],
+      [{ by: 'button', presses: 1 }, 'with its button'],
+      [
+        {
+          by: 'corner',
+          mode: 'level',
+          holds: [
+            { stick: 'elevator', at: -100 },
+            { stick: 'aileron', at: 100 },
+          ],
+          seconds: 3,
+        },
+        'sticks in a corner, in level mode',
+      ],
+      [{ by: 'flick', times: 1, withinS: 3 }, 'mode switch from end to end and back'],
+      [{ by: 'power-up' }, 'at every power-up, lying still'],
+      [{ by: 'channel', times: 3, withinS: 3 }, 'a channel taken off its middle three times'],
+    ],
+    when: (t) => t.modes.includes('level') || t.modes.includes('home'),
+  },
   { trait: 'maxGainLimit', asks: 'Has each output a highest gain?', answers: yesNo },
   {
     trait: 'stickFade',
@@ -173,6 +219,7 @@ const MANY: readonly {
       ['stick-corners', 'stick corners'],
       ['mode-flick', 'mode switch flicked'],
       ['power-up', 'at power-up'],
+      ['channel', 'a channel of its own'],
     ],
   },
   {
@@ -197,9 +244,18 @@ const MANY: readonly {
       ['vibration-readout', 'shows vibration'],
       ['sensitivity-class', 'sensitivity classes'],
       ['six-face-calibration', 'six-face calibration'],
+      ['response', 'response in steps'],
+      ['roll-through', 'levelling that rolls through'],
     ],
   },
 ];
+
+/** What was answered, as the name of a version. */
+const labelOf = (trait: string): string =>
+  `Unit: “${[...QUESTIONS, ...MANY].find((q) => q.trait === trait)?.asks ?? 'a figure'}” answered otherwise`.slice(
+    0,
+    80,
+  );
 
 /** Changes something in the unit at hand; paths start at the unit. */
 export type ChangeUnit = (patch: readonly PatchOperation[], label: string) => Problem[];
@@ -209,10 +265,12 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
   const { traits } = unit;
   const [refused, setRefused] = useState<{ trait: string; reason: string }>();
   const set = (trait: string, value: unknown) => {
-    const problem = change(
-      [{ op: 'replace', path: pointer('traits', trait), value }],
-      `Unit: ${trait} changed`,
-    )[0];
+    const path = pointer('traits', trait);
+    const had = traits[trait as keyof UnitTraits] !== undefined;
+    if (value === undefined && !had) return undefined;
+    const patch =
+      value === undefined ? { op: 'remove' as const, path } : { op: 'add' as const, path, value };
+    const problem = change([patch], labelOf(trait))[0];
     setRefused(problem && { trait, reason: problem.reason });
     return problem?.reason;
   };
@@ -226,18 +284,24 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
-        const now = JSON.stringify(traits[trait]);
-        const known = answers.some(([value]) => JSON.stringify(value) === now);
+        const now = JSON.stringify(traits[trait] ?? null);
+        const keyOf = (value: unknown) => JSON.stringify(value ?? null);
+        // Not said is as good as no.
+        const known = answers.some(
+          ([value]) => keyOf(value) === now || (now === 'null' && value === false),
+        );
         return (
           <label key={trait} className="flex flex-col gap-1">
             <span className="font-semibold">{asks}</span>
             <Select
-              value={now}
-              onChange={(e) => void set(trait, JSON.parse(e.target.value) as unknown)}
+              value={now === 'null' && answers.some(([v]) => v === false) ? 'false' : now}
+              onChange={(e) =>
+                void set(trait, (JSON.parse(e.target.value) as unknown) ?? undefined)
+              }
             >
               {!known && <option value={now}>as described</option>}
               {answers.map(([value, words]) => (
-                <option key={words} value={JSON.stringify(value)}>
+                <option key={words} value={keyOf(value)}>
                   {words}
                 </option>
               ))}

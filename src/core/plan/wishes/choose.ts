@@ -103,6 +103,16 @@ function inStepOf(setup: Setup): ReadonlySet<WishId> {
   return new Set(WISHES.filter((wish) => same(rewrite(setup, wish).setup, setup)));
 }
 
+/**
+ * Wishes whose entries were worked out for something that has changed since: written again, they would
+ * be others.
+ */
+export const outOfStep = (setup: Setup): WishId[] =>
+  WISHES.filter((wish) => {
+    const again = rewrite(setup, wish);
+    return again.reasons.length === 0 && again.kept.length === 0 && !same(again.setup, setup);
+  });
+
 /** Orders to the unit that the wishes need a channel for. */
 function channelsWished({ panic, gain }: ProgramWishes): ChannelFunction[] {
   return [

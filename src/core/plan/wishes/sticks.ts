@@ -60,7 +60,7 @@ export function writeSticks(draft: Draft): void {
 }
 
 function inputOf(setup: Setup, carries: ChannelFunction): Input | undefined {
-  const { transmitter, program, intents } = setup;
+  const { transmitter, intents } = setup;
   const stick = transmitter.controls[stickOf(transmitter, carries)];
   if (!stick) return undefined;
   const trim = transmitter.controls.find((c) => c.kind === 'trim' && c.hand === stick.hand);

@@ -1,0 +1,49 @@
+'use client';
+
+import { useMemo } from 'react';
+import { outOfStep, rewrite, WISH_TITLES } from '@/core/plan';
+import { sheetChanges } from '@/core/sheets';
+import type { Wishing } from './useWishes';
+
+/** What was worked out before something it was worked out from has changed, to be worked out again. */
+export function OutOfStep({ setup, take }: Wishing) {
+  const stale = useMemo(
+    () =>
+      outOfStep(setup).flatMap((wish) => {
+        const again = rewrite(setup, wish).setup;
+        const changes = sheetChanges(setup, again);
+        return changes.length > 0 ? [{ wish, again, changes }] : [];
+      }),
+    [setup],
+  );
+  if (stale.length === 0) return null;
+  return (
+    <section className="card border-caution" aria-labelledby="stale-title">
+      <h2 id="stale-title" className="text-lg font-bold">
+        Worked out before something changed
+      </h2>
+      <ul className="mt-2 flex flex-col gap-3">
+        {stale.map(({ wish, again, changes }) => (
+          <li key={wish}>
+            <p className="font-semibold">{WISH_TITLES[wish]}</p>
+            <ul className="list-disc pl-5 text-sm">
+              {changes.slice(0, 6).map((c) => (
+                <li key={c.entry}>
+                  {c.entry}: {c.before === undefined ? 'new' : <s>{c.before}</s>}{' '}
+                  {c.after ?? 'taken out'}
+                </li>
+              ))}
+            </ul>
+            <button
+              type="button"
+              className="btn mt-1"
+              onClick={() => take(again, `${WISH_TITLES[wish]} worked out again`)}
+            >
+              Work it out again
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import type { Setup } from '@/core/setup';
+import { Choice } from '../fields/Choice';
+import { useModel } from '../frame/modelStore';
+
+type Receiver = NonNullable<Setup['installation']['receiver']>;
+
+const WORDS: readonly (readonly [Receiver['lost'], string])[] = [
+  ['presets', 'sends what was preset'],
+  ['holds', 'repeats the last values'],
+  ['no-pulses', 'falls silent'],
+];
+
+/** The receiver that a unit sits behind: what it can do when the link is lost decides what the unit can. */
+export function ReceiverInFront() {
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const { place } = setup.unit.traits;
+  if (place === 'receiver') return null;
+  const { receiver } = setup.installation;
+  const now: Receiver = receiver ?? { lost: 'presets', tellsUnit: place === 'satellite' };
+  const put = (next: Receiver, label: string) =>
+    void edit([{ op: 'add', path: '/installation/receiver', value: next }], label);
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="receiver-title">
+      <h2 id="receiver-title" className="text-lg font-bold">
+        The receiver in front of the unit
+      </h2>
+      <Choice
+        label="With the link lost it"
+        value={now.lost}
+        options={WORDS}
+        onChange={(lost) =>
+          put({ ...now, lost }, `Receiver: ${WORDS.find(([k]) => k === lost)![1]}`)
+        }
+      />
+      <Choice
+        label="Does it tell the unit that the link is lost?"
+        value={now.tellsUnit ? 'yes' : 'no'}
+        options={[
+          ['no', 'no, the unit sees pulses only'],
+          ['yes', 'yes'],
+        ]}
+        onChange={(v) => put({ ...now, tellsUnit: v === 'yes' }, `Receiver tells the unit: ${v}`)}
+      />
+      {!receiver && (
+        <p className="text-soft text-sm">
+          Assumed until you say: try it with the model held, and look in its leaflet.
+        </p>
+      )}
+    </section>
+  );
+}
