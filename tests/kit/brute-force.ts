@@ -20,7 +20,7 @@ const GIVE: readonly {
   { gone: 'aileron2', cost: 1, may: () => true },
   { gone: 'recovery', cost: 2, may: (f) => f.includes('mode') },
   { gone: 'gear', cost: 3, may: (f) => f.includes('flap') },
-  { gone: 'mode', cost: 6, may: () => true },
+  { gone: 'mode', cost: 6, may: (f) => !f.includes('mode2') },
   { gone: 'gain', cost: 5, may: (_, r) => r.unit.traits.gainLeadMissing !== 'zero' },
 ];
 

@@ -109,6 +109,7 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
   [/^\/unit\/(shipped|leaflet)\//, 'what it came with, and what its leaflet calls it'],
+  [/^\/airframe\/assumed/, 'whether a measure was taken yet: what it is is read'],
   [
     /^\/transmitter\/stickMode$/,
     'how the sticks are drawn: which stick works what is said by each',

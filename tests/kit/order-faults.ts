@@ -37,13 +37,7 @@ const drop = (s: Setup, id: string) => {
   lineOf(s, id);
   s.program.lines = s.program.lines.filter((l) => l.id !== id);
 };
-const satellite = () =>
-  composeSetup(
-    'S',
-    buildAirframe(usualAnswers('conventional')),
-    UNITS['satellite-gyro']!,
-    TRANSMITTERS['line-sixteen']!,
-  );
+const satellite = () => wished({ gain: { by: 'knob', control: 'k1' } }, 'satellite-gyro');
 
 /** Rule, how it is wrong, a clean start, and what spoils it. */
 export type Fault = [string, string, () => Setup, (s: Setup) => void];

@@ -54,8 +54,10 @@ describe('files of version 1', () => {
     const lost = before.filter((wish) => !now.includes(wish));
     expect(notes.length).toBeGreaterThanOrEqual(lost.length);
     // The sailplane of the demo lacks a line that its panic needs: that one is the person's own now.
+    // Launch help is spoken too by now: a voice without it is the person's own as well.
+    const mute = before.includes('voice') && before.includes('launch') ? ['voice'] : [];
     if (!/random/.test(file.name))
-      expect(lost).toEqual(file.name.startsWith('tern') ? ['panic'] : []);
+      expect(lost).toEqual(file.name.startsWith('tern') ? ['panic'] : mute);
   });
   it.each(FILES)('$name: what is given to a wish behaves the same when written again', (file) => {
     const { setup } = opened(file);

@@ -12,10 +12,10 @@ import {
 } from '../space';
 
 /**
- * How far from a right angle the two looks may be for a unit to take them: about 15° works, 30–40°
- * does not (common practice, no source); the limit here lies between.
+ * How far from a right angle the two looks may be for a unit to take them for sure: about 15° works,
+ * 30–40° does not (common practice, no source), and between them nobody can promise anything.
  */
-export const LEARN_LIMIT_DEG = 25;
+export const LEARN_LIMIT_DEG = 15;
 
 /** What a unit makes of two looks at the model. */
 export interface Learned {

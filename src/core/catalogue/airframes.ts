@@ -255,7 +255,14 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   if (answers.motors === 1) motors.push(motor('motor', 'Motor'));
   if (answers.motors === 2)
     motors.push(motor('motor-left', 'Left motor'), motor('motor-right', 'Right motor'));
-  return { kind: answers.kind, measures: size, surfaces, servos, motors };
+  return {
+    kind: answers.kind,
+    measures: size,
+    assumed: Object.keys(size) as (keyof Measures)[],
+    surfaces,
+    servos,
+    motors,
+  };
 }
 
 function wheelLabel(stance: Measures['stance']): string {
@@ -308,7 +315,9 @@ export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): A
   };
   return {
     ...fresh,
-    measures: answers.kind === airframe.kind ? airframe.measures : fresh.measures,
+    ...(answers.kind === airframe.kind
+      ? { measures: airframe.measures, assumed: airframe.assumed ?? [] }
+      : {}),
     surfaces: fresh.surfaces.map((s) =>
       kept(airframe.surfaces, s, ({ label, linkage, chordMm }) => ({ label, linkage, chordMm })),
     ),

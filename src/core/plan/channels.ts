@@ -112,7 +112,8 @@ function applyWay(
     case 'panic-by-mode':
       return functions.includes('mode') ? without('recovery') : undefined;
     case 'fixed-mode':
-      return without('mode');
+      // Of two channels that choose together one alone says nothing certain.
+      return functions.includes('mode2') ? undefined : without('mode');
     case 'drop-gain-lead':
       // A unit that takes a missing lead for nothing would be off for good.
       return unit.traits.gainLeadMissing === 'zero' ? undefined : without('gain');

@@ -15,7 +15,7 @@ import type { Mixer } from './functions';
 import { learnTravel } from './travel';
 import { banksFor, plugIn, wingTypeOf } from './plugs';
 import { USUAL_RATE } from './figures';
-import { untouched } from './replan';
+import { untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
@@ -115,17 +115,6 @@ export const usualSchool = (traits: UnitTraits): Intents['school'] =>
   traits.mixer === 'unit' && traits.correctionDirection !== 'learned'
     ? 'unit-first'
     : 'sticks-first';
-
-/** Panic recovery to start from: bank and pitch small enough that a panicked stick cannot hurt. */
-export function usualRecovery(unit: Unit): NonNullable<Unit['settings']['recovery']> {
-  return {
-    mode: unit.traits.modes.includes('level') ? 'level' : 'rate',
-    rollLimitDeg: 15,
-    pitchLimitDeg: 15,
-    delayMs: 300,
-    thresholdUs: 1700,
-  };
-}
 
 /** Speed controllers are taught the ends of the transmitter they are used with. */
 function withTaughtMotors(airframe: Airframe, { pulse, controls }: Transmitter): Airframe {

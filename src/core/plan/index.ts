@@ -5,6 +5,7 @@ export * from './functions';
 export * from './gain-knob';
 export * from './plugs';
 export * from './travel';
+export { usualRecovery } from './usual';
 export * from './replan';
 export * from './recover';
 export * from './refit';

@@ -2,13 +2,12 @@ import {
   controlsWished,
   roleOf,
   type ChannelFunction,
-  type Output,
   type ProgramWishes,
   type Setup,
 } from '../setup';
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
-import { usualRecovery } from './compose';
 import { banksFor, plugIn, wingTypeOf } from './plugs';
+import { untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
@@ -105,13 +104,3 @@ function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
     ...(gear && has('gear') ? { gear } : {}),
   };
 }
-
-/** The output stage of a channel nobody has set anything for. */
-export const untouched = ({ carries, channel }: Assignment[number]): Output => ({
-  channel,
-  carries,
-  reversed: false,
-  subtrimPct: 0,
-  minPct: -100,
-  maxPct: 100,
-});

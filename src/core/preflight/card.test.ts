@@ -79,7 +79,7 @@ describe('the card', () => {
     expect(itemOf(wished({ gain, ...free }), 'gain')!.sees[0]).toMatch(words);
   });
   it('the start is off where there is an off, and the lowest gain where not', () => {
-    expect(itemOf(makeSetup(), 'start')!.sees).toEqual(['Switch A far: off, known by touch']);
+    expect(itemOf(makeSetup(), 'start')!.sees).toEqual(['Switch A far: off, found by feel']);
     const never = makeSetup();
     never.unit.settings.slots = never.unit.settings.slots.map((m) => (m === 'off' ? 'rate' : m));
     expect(itemOf(never, 'start')!.sees[0]).toContain('lowest gain');

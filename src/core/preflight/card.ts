@@ -59,6 +59,24 @@ function modesBySwitch(setup: Setup): { words: string; mode: string }[] {
   });
 }
 
+/** Launch help, tried with the model in hand: on, and let go again. */
+function launchOf(setup: Setup): (readonly [string, string, string[]])[] {
+  const { launch } = setup.intents.program;
+  if (!launch) return [];
+  const control = setup.transmitter.controls.find((c) => c.id === launch.control)!;
+  return [
+    [
+      'launch',
+      `Model in hand, as for a throw. Hold ${control.label} for ${launch.holdS} s, then let it go. Afterwards move the aileron stick.`,
+      [
+        `the elevator goes up by ${launch.elevatorPct} % of its throw and stays there`,
+        'the elevator trim changes nothing of it',
+        'with the stick moved the elevator is back where it was',
+      ],
+    ],
+  ];
+}
+
 /** The card: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
 export function preflightCard(setup: Setup): PreflightItem[] {
   const ground = kindOf(setup.airframe).onSurface;
@@ -77,7 +95,7 @@ export function preflightCard(setup: Setup): PreflightItem[] {
   return scriptOf('preflight', [
     [
       'look',
-      'Look it over: leads, aerials, tape of the unit, horns and rods, battery.',
+      `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${motors ? ` ${ground ? 'Pinion in or propeller' : 'Propeller'} on and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
       ['nothing loose, nothing bent, the unit where it was'],
     ],
     ...groups((e) => e.check.kind === 'stick').map(
@@ -110,6 +128,7 @@ export function preflightCard(setup: Setup): PreflightItem[] {
           ] as const,
         ]
       : []),
+    ...launchOf(setup),
     [
       'link',
       `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
@@ -124,11 +143,9 @@ export function preflightCard(setup: Setup): PreflightItem[] {
           [
             'run-up',
             ground
-              ? 'Wheels or propeller clear, the model held: full throttle for five seconds, unit on.'
-              : 'Propeller on, the model held or tied, nobody before or beside it: full throttle for five seconds, unit on.',
-            [
-              'every surface stays still: twitching is vibration or a poor supply, and is not flown with',
-            ],
+              ? 'Wheels or propeller clear of everything, the model held: full throttle for five seconds, unit on.'
+              : 'The model held or tied, nobody in front of the propeller or beside it: full throttle for five seconds, unit on.',
+            ['every surface stays still: twitching means vibration or weak power: do not fly'],
           ] as const,
         ]
       : []),
@@ -137,8 +154,8 @@ export function preflightCard(setup: Setup): PreflightItem[] {
       'Switches as for the start.',
       [
         modes.find((m) => m.mode === 'off')
-          ? `${modes.find((m) => m.mode === 'off')!.words}: off, known by touch`
-          : 'the lowest gain, known by touch',
+          ? `${modes.find((m) => m.mode === 'off')!.words}: off, found by feel`
+          : 'the lowest gain, found by feel',
       ],
     ],
   ]);

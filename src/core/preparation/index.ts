@@ -52,14 +52,6 @@ export function safeScript(setup: Setup): ScriptStep[] {
         : 'Propeller off.',
       ['nothing that turns can touch you, the bench or the model'],
     ],
-    [
-      'cut',
-      'Throttle cut on. Move the throttle stick through its range, then cut off, stick at its resting place.',
-      [
-        'cut on: the motor stays still whatever the stick does',
-        'cut off, stick at rest: it stays still',
-      ],
-    ],
   ]);
 }
 
@@ -101,12 +93,28 @@ export function plainScript(setup: Setup): ScriptStep[] {
   const gainLead = gainLeadWords(setup);
   const ground = kindOf(setup.airframe).onSurface;
   const extras = surfaces.filter((s) => s.role === 'flap' || s.role === 'gear');
+  const motor = setup.airframe.motors.length > 0;
+  const cut = setup.intents.program.cut;
   return scriptOf('plain-model', [
     [
       'plugs',
       'Battery out. Follow every lead from its plug to its end.',
       [...leadsOf(setup).map(leadWords), ...(gainLead ? [gainLead] : [])],
     ],
+    ...(motor
+      ? [
+          [
+            'cut',
+            cut
+              ? 'Switch the throttle cut on and move the throttle through its full range. Then close the throttle and release the cut.'
+              : 'Leave the throttle closed and switch everything on.',
+            [
+              ...(cut ? ['cut on: the motor stays still whatever the throttle does'] : []),
+              `${cut ? 'cut released, ' : ''}throttle closed: it stays still`,
+            ],
+          ] as const,
+        ]
+      : []),
     [
       'centres',
       'Unit off, trims in the middle, sticks let go.',

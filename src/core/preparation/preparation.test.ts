@@ -45,7 +45,7 @@ describe('making it safe', () => {
 
 describe('the plain model', () => {
   it('has its leads, centres, throws and ends looked at', () => {
-    expect(items(plainScript(makeSetup()))).toEqual(['plugs', 'centres', 'throws', 'ends']);
+    expect(items(plainScript(makeSetup()))).toEqual(['plugs', 'cut', 'centres', 'throws', 'ends']);
   });
   it('throws are said for every surface, both ways, in millimetres and degrees', () => {
     const setup = makeSetup();

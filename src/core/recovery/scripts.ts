@@ -7,6 +7,9 @@ import { proofOf, type ProofRow } from '../verify';
 /** Far enough over that levelling cannot be mistaken for damping. */
 const TIP_DEG = 50;
 
+/** Enough to hear the motor run. */
+const OPEN = 0.35;
+
 /** Every distinct position of the orders without panic pressed and without anything remembered. */
 function startingRows(setup: Setup): ProofRow[] {
   const proof = proofOf(setup);
@@ -70,7 +73,9 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
     stimulus.controls[control] = rest < 0 ? 100 : -100;
   }
   const motors = setup.airframe.motors.length > 0;
-  if (at >= 0) stimulus.controls[at] = -30;
+  // A third open, from wherever it rests: a trigger rests in its middle.
+  const closed = setup.transmitter.controls[at]?.rest ?? -100;
+  if (at >= 0) stimulus.controls[at] = closed + (100 - closed) * OPEN;
   chain.step(stimulus, memory, frame);
   const runningPct = Math.max(0, ...frame.motorPct);
   stimulus.linkUp = false;
@@ -90,7 +95,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       ? [
           step(
             'motor',
-            `Propeller off, the model held all the same. Throttle cut off, throttle stick a third up${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
+            `Propeller off, the model held all the same. Release the throttle cut and open the throttle one third${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
             [
               mode === 'home' && setup.unit.traits.failsafe.includes('autopilot')
                 ? 'the motor is the autopilot’s now: with a position fix it may run, so stay clear'
@@ -111,9 +116,9 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
     ...(levels
       ? [step('tilt', `Still off: right wing down, about ${TIP_DEG}°.`, levellingMust(setup))]
       : []),
-    step('back', 'Throttle stick low, then switch the transmitter on again.', [
+    step('back', 'Close the throttle, then switch the transmitter on again.', [
       'surfaces follow the sticks again',
-      ...(motors ? ['the motor stays still until the stick is moved'] : []),
+      ...(motors ? ['the motor stays still until the throttle is opened'] : []),
     ]),
   ];
 }

@@ -84,6 +84,8 @@ export const MeasuresSchema = z.strictObject({
 export const AirframeSchema = z.strictObject({
   kind: z.enum(AIRFRAME_KINDS),
   measures: MeasuresSchema,
+  /** Measures nobody has taken yet: they are the usual ones of its kind. */
+  assumed: z.array(MeasuresSchema.keyof()).max(12).optional(),
   surfaces: z.array(SurfaceSchema).max(24),
   servos: z.array(ServoSchema).max(24),
   motors: z.array(MotorSchema).max(4),

@@ -1,4 +1,5 @@
 export * from './airframe';
+export * from './assumed';
 export * from './basics';
 export * from './functions';
 export * from './installation';

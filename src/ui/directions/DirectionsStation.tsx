@@ -14,6 +14,7 @@ import {
 } from '@/core/logbook';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
+import { Before } from '../job/Before';
 import { StatusMark } from '../status/StatusMark';
 import { Finding } from './Finding';
 import { Question } from './Question';
@@ -116,6 +117,7 @@ export function DirectionsStation() {
             the model well clear of your face.
           </span>
         </p>
+        <Before step="corrections" />
         {still ? (
           <StillQuestion look={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
         ) : current ? (

@@ -4,10 +4,11 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { bankOfDrift, levels, pitchLowBy, pitchOn, wedgeFor } from '@/core/level';
 import { tests } from '@/core/logbook';
-import { pointer } from '@/core/setup';
+import { measureTaken, pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
+import { Assumed } from '../model/Assumed';
 import { TestScript } from '../recovery/TestScript';
 import { StanceDrawing } from './StanceDrawing';
 
@@ -37,7 +38,7 @@ export function LevelStation() {
 
 /** From the attitude it flies at to a block under one end. */
 function Bench() {
-  const { setup, edit } = useModel((s) => s);
+  const { setup, edit, observe } = useModel((s) => s);
   const { measures } = setup.airframe;
   const { wheelbaseMm, standingPitchDeg, flyingPitchDeg, stance } = measures;
   const { levelCapture } = setup.installation;
@@ -55,19 +56,19 @@ function Bench() {
     unit: string,
     step: number,
   ) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      at={`/airframe/measures/${field}`}
-      step={step}
-      value={measures[field]}
-      onCommit={(v) =>
-        edit(
-          [{ op: 'replace', path: pointer('airframe', 'measures', field), value: v }],
-          `${label}: ${v} ${unit}`,
-        )[0]?.reason
-      }
-    />
+    <div>
+      <NumberField
+        label={label}
+        unit={unit}
+        at={`/airframe/measures/${field}`}
+        step={step}
+        value={measures[field]}
+        onCommit={(v) =>
+          edit(measureTaken(setup.airframe, field, v), `${label}: ${v} ${unit}`)[0]?.reason
+        }
+      />
+      <Assumed measure={field} words={label} />
+    </div>
   );
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="bench-title">
@@ -120,7 +121,7 @@ function Bench() {
         <button
           type="button"
           className="btn"
-          onClick={() =>
+          onClick={() => {
             edit(
               [
                 {
@@ -130,8 +131,15 @@ function Bench() {
                 },
               ],
               `Level captured at ${got.toFixed(1)}° nose up`,
-            )
-          }
+            );
+            // What is written down has been done: it is the evidence, and not asked a second time.
+            void observe(
+              'test:level',
+              'capture',
+              Math.abs(off) <= 1 ? 'pass' : 'fail',
+              'Level captured',
+            );
+          }}
         >
           Write down: captured at {got.toFixed(1)}°
         </button>
@@ -215,7 +223,7 @@ function FromFlight() {
             onClick={() => {
               const value = measures.flyingPitchDeg + pitch;
               const problems = edit(
-                [{ op: 'replace', path: '/airframe/measures/flyingPitchDeg', value }],
+                measureTaken(setup.airframe, 'flyingPitchDeg', value),
                 `Flies nose up by ${value}°, from its sink`,
               );
               if (problems.length === 0) setSink(0);

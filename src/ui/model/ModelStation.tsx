@@ -1,11 +1,12 @@
 'use client';
 
-import { kindEntry, pointer, type Measures } from '@/core/setup';
+import { kindEntry, measureTaken, type Measures } from '@/core/setup';
 import { Silhouette } from '../drawing/Silhouette';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../frame/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
+import { Assumed } from './Assumed';
 import { Select } from '../parts/Select';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
@@ -52,25 +53,31 @@ export function ModelStation() {
         />
         <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
           {FIELDS.map(([field, words, unit, step]) => (
-            <NumberField
-              key={field}
-              label={words}
-              unit={unit}
-              at={`/airframe/measures/${field}`}
-              step={step}
-              value={airframe.measures[field]}
-              onCommit={(v) =>
-                set(pointer('airframe', 'measures', field), v, `${words}: ${v} ${unit}`)
-              }
-            />
+            <div key={field}>
+              <NumberField
+                label={words}
+                unit={unit}
+                at={`/airframe/measures/${field}`}
+                step={step}
+                value={airframe.measures[field]}
+                onCommit={(v) =>
+                  edit(measureTaken(airframe, field, v), `${words}: ${v} ${unit}`)[0]?.reason
+                }
+              />
+              <Assumed measure={field} words={words} />
+            </div>
           ))}
-          <label className="text-sm font-semibold">
-            stands on
+          <div>
+            <label className="text-sm font-semibold" htmlFor="stance">
+              stands on
+            </label>
             <Select
+              id="stance"
               value={airframe.measures.stance}
-              onChange={(e) =>
-                void set('/airframe/measures/stance', e.target.value, `Stands on ${e.target.value}`)
-              }
+              onChange={(e) => {
+                const stance = e.target.value as Measures['stance'];
+                void edit(measureTaken(airframe, 'stance', stance), `Stands on ${STANCES[stance]}`);
+              }}
             >
               {Object.entries(STANCES).map(([id, words]) => (
                 <option key={id} value={id}>
@@ -78,7 +85,8 @@ export function ModelStation() {
                 </option>
               ))}
             </Select>
-          </label>
+            <Assumed measure="stance" words="stands on" />
+          </div>
         </div>
       </section>
       <div className="flex flex-col gap-4">

@@ -2,9 +2,11 @@
 
 import { Printer } from 'lucide-react';
 import type { Setup } from '@/core/setup';
+import { mountingWords } from '@/core/settings';
 import { gainLeadWords, leadsOf, leadWords, type Lead } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
 import { PaperLinks } from '../paper/PaperLinks';
+import { GainLead } from './GainLead';
 
 const ROW = 56;
 const TOP = 40;
@@ -40,14 +42,16 @@ export function WiringStation() {
           {rows.map((r) => (
             <li key={r.port}>{leadWords(r)}.</li>
           ))}
-          {gainLead && <li>{gainLead}</li>}
+          {gainLead && (
+            <li>
+              {gainLead}
+              <GainLead />
+            </li>
+          )}
           <li>
             Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
           </li>
-          <li>
-            Unit: arrow to the {setup.installation.mounting.split('-')[0]}, label facing{' '}
-            {setup.installation.mounting.split('-')[1]}, square to the model.
-          </li>
+          <li>Unit: {mountingWords(setup.installation.mounting)}, square to the model.</li>
         </ol>
       </section>
     </div>

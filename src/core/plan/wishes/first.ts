@@ -120,5 +120,9 @@ function firstGain(
       },
     };
   if (!wanted.has('gain')) return {};
-  return { gain: knob ? { by: 'knob', control: knob } : { by: 'fixed', pct: FIXED_GAIN_PCT } };
+  if (!knob) return { gain: { by: 'fixed', pct: FIXED_GAIN_PCT } };
+  // A knob that rests in its middle has a set on each side of it, and off between.
+  const middle = transmitter.controls.find((c) => c.id === knob)?.rest === 0;
+  const sides = unit.traits.gainLaw === 'sign-selects-set' && middle;
+  return { gain: { by: 'knob', control: knob, ...(sides ? { middleOff: true } : {}) } };
 }

@@ -1,5 +1,5 @@
 import type { Condition, PanicWay, ProgramWishes, Setup } from '../../setup';
-import { usualRecovery } from '../compose';
+import { usualRecovery } from '../usual';
 import { addLine, addLogic, allOf, channelOf, held, labelOf, type Draft } from './draft';
 import { cellsNow } from './modes';
 import { bandOf, gainPulse, rawFor, valueInBand } from './values';

@@ -15,8 +15,10 @@ export const corrections: Step = {
     'mounting',
     'unit',
     'entry',
+    // What the unit was taught of the sticks decides what it does with them.
+    'capture',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? (['plain', 'capture'] as const)
+      ? (['plain'] as const)
       : []),
   ],
 };

@@ -6,10 +6,10 @@ export const identify: Step = {
   title: 'Identify',
   does: 'Write down versions, update first, reset what has a past, bind.',
   station: 'bench',
-  session: 'paper',
-  cautions: [],
+  session: 'prop-off',
+  cautions: ['prop-off'],
   applies: () => true,
   rules: ['M27'],
   proofs: byTest('identify'),
-  after: () => [],
+  after: () => ['safe'],
 };

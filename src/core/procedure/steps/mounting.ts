@@ -6,10 +6,10 @@ export const mount: Step = {
   title: 'Mount',
   does: 'Fix it square, tell it how it sits, compare the picture.',
   station: 'mounting',
-  session: 'paper',
-  cautions: [],
+  session: 'prop-off',
+  cautions: ['prop-off'],
   applies: () => true,
   rules: ['M18', 'M19', 'M20'],
   proofs: byTest('mounting'),
-  after: () => ['calibration'],
+  after: () => ['identify', 'calibration'],
 };

@@ -4,10 +4,10 @@ import type { Step } from '../step';
 export const safe: Step = {
   id: 'safe',
   title: 'Make it safe',
-  does: 'Propeller off, throttle cut tried.',
+  does: 'Propeller off before anything has power.',
   station: 'bench',
-  session: 'prop-off',
-  cautions: ['prop-off'],
+  session: 'paper',
+  cautions: [],
   applies: ({ airframe }) => airframe.motors.length > 0,
   proofs: byTest('safe'),
   after: () => [],

@@ -1,0 +1,28 @@
+import type { Airframe, Measures } from './airframe';
+import { pointer } from './problem';
+
+/** Measures of a model that nobody has taken yet: the usual ones of its kind stand for them. */
+export const isAssumed = ({ assumed }: Airframe, measure: keyof Measures): boolean =>
+  assumed?.includes(measure) ?? false;
+
+interface Change {
+  op: 'add' | 'replace';
+  path: string;
+  value: unknown;
+}
+
+/** A measure as somebody took it, or found it right as it was: from then on it is no assumption. */
+export function measureTaken(
+  { measures, assumed = [] }: Airframe,
+  measure: keyof Measures,
+  value: Measures[keyof Measures] = measures[measure],
+): Change[] {
+  return [
+    { op: 'replace', path: pointer('airframe', 'measures', measure), value },
+    {
+      op: 'add',
+      path: pointer('airframe', 'assumed'),
+      value: assumed.filter((m) => m !== measure),
+    },
+  ];
+}

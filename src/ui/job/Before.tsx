@@ -1,0 +1,38 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { jobOf, type StepId } from '@/core/procedure';
+import { useModel } from '../frame/modelStore';
+import { useVerdict } from '../frame/verdict';
+import { StatusMark } from '../status/StatusMark';
+
+/** What should be done before this step, where it is not: each with the way there. */
+export function Before({ step }: { step: StepId }) {
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const { findings } = useVerdict();
+  const waits = useMemo(() => {
+    if (!findings) return [];
+    const job = jobOf({ setup, evidence, findings });
+    return job.find((j) => j.step.id === step)?.waitsFor ?? [];
+  }, [setup, evidence, findings, step]);
+  if (waits.length === 0) return null;
+  return (
+    <section className="card border-caution" aria-label="First">
+      <p className="font-semibold">
+        <StatusMark status="caution" words="These come first: what you see here rests on them" />
+      </p>
+      <ul className="mt-1 flex flex-wrap gap-2">
+        {waits.map((s) => (
+          <li key={s.id}>
+            <Link className="btn" href={`/models/${id}/${s.station}`}>
+              {s.title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
