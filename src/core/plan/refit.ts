@@ -3,6 +3,7 @@ import {
   isOrder,
   type Airframe,
   type Program,
+  type RatesWish,
   type Setup,
   type Transmitter,
   type Unit,
@@ -10,6 +11,7 @@ import {
 import { composeSetup } from './compose';
 import { orderFunctions, type Mixer } from './functions';
 import { applyPlan, planFor } from './replan';
+import { rewrite } from './wishes/write';
 
 /** What is taken off a model and what is put in its place. */
 export interface Refit {
@@ -55,22 +57,29 @@ function composeAnew(setup: Setup, change: Refit): Refitted {
     const orientation = unit.traits.orientations.includes(sits)
       ? sits
       : fresh.unit.settings.orientation;
-    return {
-      ok: true,
-      setup: {
-        ...fresh,
-        notes: setup.notes,
-        program: carryOver(setup.program, fresh.program),
-        unit: { ...fresh.unit, settings: { ...fresh.unit.settings, orientation } },
-        installation: {
-          ...fresh.installation,
-          ...keptInstallation(setup),
-        },
-        intents: { ...fresh.intents, school: setup.intents.school },
+    const next: Setup = {
+      ...fresh,
+      notes: setup.notes,
+      program: carryOver(setup.program, fresh.program),
+      unit: { ...fresh.unit, settings: { ...fresh.unit.settings, orientation } },
+      installation: {
+        ...fresh.installation,
+        ...keptInstallation(setup),
+      },
+      intents: {
+        ...fresh.intents,
+        school: setup.intents.school,
+        program: { ...fresh.intents.program, rates: ratesKept(setup.intents.program.rates) },
       },
     };
+    return { ok: true, setup: rewrite(next, 'rates').setup };
   }
   return { ok: false, reasons: planFor({ ...setup, airframe, unit, transmitter }).impossible };
+}
+
+/** Rates on a switch go with the switch: its last position stands without it. */
+function ratesKept(rates: RatesWish): RatesWish {
+  return rates.by === 'switch' ? { by: 'one', ...rates.at.at(-1)! } : rates;
 }
 
 /** Where the unit sits is a fact of the model; what the events counted stays counted. */
@@ -90,8 +99,8 @@ function carryOver(before: Program, fresh: Program): Program {
     inputs: fresh.inputs.map((input) => {
       const old = before.inputs.find((b) => b.id === input.id);
       const last = old?.rates.at(-1);
-      // A rate tied to a switch goes with the switch; the last one stands without it.
-      return last ? { ...input, rates: [last] } : input;
+      // A rate tied to a switch goes with the switch; what the person set without one stays.
+      return last && !last.owner ? { ...input, rates: [last] } : input;
     }),
   };
 }

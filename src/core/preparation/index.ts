@@ -1,4 +1,4 @@
-import { movementOf, throwsOf } from '../chain';
+import { MODE_WORDS, movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import { meansOf, settingGroups, type Means, type Row } from '../settings';
 import { kindOf, type Setup } from '../setup';
@@ -72,6 +72,15 @@ export function unitScript(setup: Setup): ScriptStep[] {
       (group) =>
         [group.id, `${group.title}: ${how}.`, group.rows.map((row) => rowWords(row))] as const,
     ),
+    ...(signsOf(setup.unit).length > 0
+      ? [
+          [
+            'signs',
+            'Switch it off and on with the model lying still, then go through its modes.',
+            signsOf(setup.unit),
+          ] as const,
+        ]
+      : []),
     ...(setup.unit.traits.slotsSettable
       ? [
           [
@@ -82,6 +91,21 @@ export function unitScript(setup: Setup): ScriptStep[] {
         ]
       : []),
   ]);
+}
+
+/** What it shows of itself as it is switched on, and in each of its modes. */
+function signsOf({ traits, settings }: Setup['unit']): string[] {
+  const { twitchesAtPowerUp: twitches, lights } = traits;
+  const shown = lights.filter((l) => settings.slots.includes(l.mode) && l.colour !== 'none');
+  return [
+    ...(twitches > 0
+      ? [`the surfaces twitch ${twitches === 1 ? 'once' : `${twitches} times`}`]
+      : []),
+    ...shown.map(
+      (l) =>
+        `${MODE_WORDS[l.mode]}: ${l.colour}${l.blinks > 0 ? `, ${l.blinks} blink${l.blinks > 1 ? 's' : ''}` : ''}`,
+    ),
+  ];
 }
 
 const rowWords = ({ about, name, words, how }: Row): string =>
