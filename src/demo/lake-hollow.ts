@@ -1,12 +1,16 @@
 import type { DemoModel } from './kit';
 import { delta } from './models/delta';
 import { floatplane } from './models/floatplane';
+import { garganey } from './models/garganey';
+import { gyrfalcon } from './models/gyrfalcon';
 import { iceRally } from './models/ice-rally';
+import { merganser } from './models/merganser';
 import { pilotBoat } from './models/pilot-boat';
 import { sailplane } from './models/sailplane';
 import { skiTug } from './models/ski-tug';
+import { turnstone } from './models/turnstone';
 
-/** The six models of the club, each in another state. */
+/** The models of the club: six each in another state, and four that are fitted in unusual ways. */
 export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   sailplane,
   skiTug,
@@ -14,4 +18,8 @@ export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   delta,
   iceRally,
   pilotBoat,
+  merganser,
+  turnstone,
+  garganey,
+  gyrfalcon,
 ];

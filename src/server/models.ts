@@ -94,7 +94,19 @@ export function importSetup(text: string, store = workshop()): { id: string } {
     const tooLarge = text.length > 1_000_000;
     throw new Failure(tooLarge ? 413 : 422, result.problems);
   }
-  return addModel(result.value.setup, 'Imported', store);
+  const { setup, notes } = result.value;
+  const made = addModel(setup, 'Imported', store);
+  // What an older file says that no choice would write is no secret of this moment.
+  if (notes.length > 0)
+    store.log.add(made.id, {
+      uid: randomUUID(),
+      version: 1,
+      kind: 'note',
+      at: now(),
+      title: 'Opened from an earlier version of the format',
+      seen: notes.join(' '),
+    });
+  return made;
 }
 
 const SaveSchema = z.strictObject({

@@ -39,7 +39,7 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   await expect(page.getByText(/It would take itself for/)).toContainText('as it is');
   await page.getByLabel('short of straight down by').fill('35');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/too far \(beyond about 25°\)/)).toBeVisible();
+  await expect(page.getByText(/too far \(beyond about 15°\)/)).toBeVisible();
 });
 
 test('a unit that lies flat only: what it cannot be told is said at once', async ({ page }) => {

@@ -69,6 +69,12 @@ export async function expectNoSideways(page: Page) {
   expect(over).toBeLessThanOrEqual(0);
 }
 
+/** Everything of the unit that is set about one thing, by its heading. */
+export const settingOf = (page: Page, title: string) =>
+  page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: title, exact: true }) });
+
 /** Tabs until the named control has focus, as someone without a mouse would. */
 export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
   for (let i = 0; i < limit; i++) {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { newModel, openModel, tabTo, test } from './kit';
+import { newModel, openModel, settingOf, tabTo, test } from './kit';
 
 test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   test.setTimeout(120_000);
@@ -21,8 +21,8 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Two positions changed over in the unit: found, shown where, and put back.
   await page.goto(`/models/${id}/unit`);
-  await page.getByLabel('Position 2').selectOption('level');
-  await page.getByLabel('Position 3').selectOption('rate');
+  await settingOf(page, 'Position 2').getByLabel('mode').selectOption('level');
+  await settingOf(page, 'Position 3').getByLabel('mode').selectOption('rate');
   await expect(page.getByText(/Saved, version 6/)).toBeVisible();
   await page.goto(`/models/${id}/proof`);
   await expect(page.getByText('The mode switch does not do what you wished')).toBeVisible();
@@ -58,7 +58,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Changing what it depends on makes it stale, with the reason.
   await page.goto(`/models/${id}/unit`);
-  await page.getByLabel('Position 2').selectOption('hold');
+  await settingOf(page, 'Position 2').getByLabel('mode').selectOption('hold');
   await expect(page.getByText(/Saved, version 8/)).toBeVisible();
   await page.goto(`/models/${id}/panic`);
   await expect(page.getByText(/since then changed:.*the modes set in the unit/)).toBeVisible();
@@ -106,14 +106,20 @@ test('what cannot be written changes nothing and says why', async ({ page }) => 
   await page.getByLabel(/^Mode switch/).selectOption('sg');
   await expect(page.getByText(/Saved, version 2/)).toBeVisible();
   await page.getByLabel('Switch G far').selectOption('trainer');
+  // What else was worked out from it is said before anything is changed.
+  const asks = page.getByRole('alertdialog', { name: 'What else would change' });
+  await expect(asks).toContainText('Failsafe');
+  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
+  await asks.getByRole('button', { name: 'Change only what I chose' }).click();
+  await expect(page.getByText(/Saved, version 3/)).toBeVisible();
   await page.getByLabel('Switch G near').selectOption('hold');
   await expect(page.getByText(/Saved, version 4/)).toBeVisible();
   // Three modes on the bench are three bands; a launch in levelling needs a band for it.
   await page.getByLabel(/^By/).selectOption('replace');
-  await expect(page.getByText('This cannot be written; nothing was changed.')).toBeVisible();
+  await expect(page.getByText('This cannot be done; nothing was changed.')).toBeVisible();
   await expect(page.getByText(/put it on one first/)).toBeVisible();
-  await page.getByRole('button', { name: 'Back to what is written' }).click();
-  await expect(page.getByText('This cannot be written')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back to what it was' }).click();
+  await expect(page.getByText('This cannot be done')).toHaveCount(0);
   await expect(page.getByText(/Saved, version 4/)).toBeVisible();
 });
 

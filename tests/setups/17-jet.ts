@@ -1,40 +1,11 @@
 import { expect } from 'vitest';
-import { airframe, checked, planned, transmitterLike, unitLike, type Shape } from './kit';
+import { gyrfalconSetup } from '@/demo/models/gyrfalcon';
+import type { Shape } from './kit';
 
 /** A jet with retracts and flaps on a bank of their own; unit first, then sticks; spoken gain. */
 export const jet: Shape = {
   name: 'jet, retracts and flaps on an unsteadied bank',
-  make() {
-    const unit = unitLike('menu-receiver', {
-      modes: ['level', 'rate', 'off'],
-      gainLaw: 'zero-to-full',
-      stabilizedOutputs: 'two-banks',
-      ports: Array.from({ length: 10 }, (_, i) => ({
-        id: `${i + 1}`,
-        label: `Port ${i + 1}`,
-        canStabilize: true,
-        bank: i < 5 ? 1 : 2,
-      })),
-      panic: 'mode-band',
-    });
-    const setup = planned(
-      'Gyrfalcon',
-      {
-        airframe: airframe('conventional', { ailerons: 'two-outputs', flaps: true, gear: true }),
-        unit,
-        transmitter: transmitterLike('line-sixteen'),
-      },
-      { wish: 'modes', value: { switches: ['sa'], table: ['off', 'rate', 'level'] } },
-      { wish: 'voice', value: { modes: true, gainMoved: true } },
-      { wish: 'gear', value: { control: 'sh', seconds: 3 } },
-      { wish: 'flaps', value: { control: 'sc', downPct: [0, 45, 100], seconds: 2 } },
-    );
-    setup.intents.school = 'unit-first';
-    for (const o of setup.program.outputs)
-      if (o.carries === 'aileron' || o.carries === 'aileron2')
-        Object.assign(o, { minPct: -82, maxPct: 82 });
-    return checked(setup);
-  },
+  make: gyrfalconSetup,
   drives(model) {
     const wish = model.setup.intents.program.gain!;
     const knob = wish.by === 'knob' ? wish.control : '';

@@ -1,23 +1,7 @@
-import { expect } from 'vitest';
-import {
-  buildAirframe,
-  TRANSMITTERS,
-  UNITS,
-  usualAnswers,
-  type AirframeAnswers,
-} from '@/core/catalogue';
 import { compileChain, type Frame } from '@/core/chain';
-import { choose, composeSetup, type Choice } from '@/core/plan';
-import {
-  parseSetup,
-  type AirframeKind,
-  type ChannelFunction,
-  type Setup,
-  type Transmitter,
-  type Unit,
-  type UnitSettings,
-  type UnitTraits,
-} from '@/core/setup';
+import type { ChannelFunction, Setup } from '@/core/setup';
+
+export { airframe, checked, chosen, planned, transmitterLike, unitLike } from '@/demo/parts';
 
 /** A set-up as people do it: made by the app's own means, with what it must do when it is driven. */
 export interface Shape {
@@ -27,56 +11,6 @@ export interface Shape {
   drives(model: Model): void;
   /** Rules that rightly caution against it, each with why that is so. */
   cautions?: Readonly<Record<string, string>>;
-}
-
-/** A unit that ships, with some traits and settings of its own. */
-export function unitLike(
-  id: keyof typeof UNITS,
-  traits: Partial<UnitTraits>,
-  settings: Partial<UnitSettings> = {},
-): Unit {
-  const unit = structuredClone(UNITS[id]!);
-  return {
-    ...unit,
-    traits: { ...unit.traits, ...traits },
-    settings: { ...unit.settings, ...settings },
-  };
-}
-
-export function transmitterLike(
-  id: keyof typeof TRANSMITTERS,
-  more: Partial<Transmitter> = {},
-): Transmitter {
-  return { ...structuredClone(TRANSMITTERS[id]!), ...more };
-}
-
-export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) =>
-  buildAirframe({ ...usualAnswers(kind), ...more });
-
-/** Planned from its parts, then chosen one by one as at the Program station, everything along. */
-export function planned(
-  name: string,
-  parts: { airframe: Setup['airframe']; unit: Unit; transmitter: Transmitter },
-  ...choices: Choice[]
-): Setup {
-  let setup = composeSetup(name, parts.airframe, parts.unit, parts.transmitter);
-  expect(setup.program.outputs.length, `${name} can be planned`).toBeGreaterThan(0);
-  setup.installation.unitHardware = '2';
-  setup.installation.unitFirmware = '1.4';
-  for (const choice of choices) setup = chosen(setup, choice);
-  return checked(setup);
-}
-
-export function chosen(setup: Setup, choice: Choice): Setup {
-  const next = choose(setup, choice, 'all');
-  if (!next.ok) throw new Error(`${choice.wish}: ${next.reasons.join('; ')}`);
-  return next.setup;
-}
-
-export function checked(setup: Setup): Setup {
-  const read = parseSetup(setup);
-  if (!read.ok) throw new Error(read.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
-  return read.value;
 }
 
 /** Where the hands are for a moment, and what else is going on. */

@@ -38,6 +38,7 @@ import { secondHand } from './rules/second-hand';
 import { shortLink } from './rules/short-link';
 import { skewed } from './rules/skewed';
 import { skippedMode } from './rules/skipped-mode';
+import { slowServo } from './rules/slow-servo';
 import { stabilizedFlaps } from './rules/stabilized-flaps';
 
 export type { About, Failure, Finding, Remedy, Severity, Witness, WitnessStep } from './finding';
@@ -55,6 +56,7 @@ export const RULES: readonly Rule[] = [
   mixedTwice,
   channelOrder,
   stabilizedFlaps,
+  slowServo,
   impossibleMounting,
   toldOtherwise,
   levelCaptured,

@@ -1,13 +1,12 @@
 'use client';
 
-import type { Checked } from '@/core/logbook';
+import type { Checked, Status } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
 export function TestScript({ title, steps }: { title: string; steps: Checked<ScriptStep>[] }) {
-  const observe = useModel((s) => s.observe);
   const next = steps.findIndex((s) => s.status !== 'proven');
   return (
     <section className="card" aria-labelledby="script-title">
@@ -18,58 +17,75 @@ export function TestScript({ title, steps }: { title: string; steps: Checked<Scr
         {steps.filter((s) => s.status === 'proven').length} of {steps.length} seen as they must be
       </p>
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
-        {steps.map(({ asked, status, reasons }, i) => {
-          const answer = (seen: 'pass' | 'fail') =>
-            void observe(asked.check, asked.item, seen, `“${asked.does}”`);
-          return (
-            <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
-              <div className="flex items-start justify-between gap-3">
-                <p className={i === next ? 'text-lg font-semibold' : ''}>
-                  {i + 1}. {asked.does}
-                </p>
-                <span className="shrink-0">
-                  <StatusMark
-                    status={status}
-                    words={
-                      {
-                        proven: 'seen',
-                        todo: 'to do',
-                        stale: 'look again',
-                        stop: 'not so',
-                        caution: '',
-                      }[status]
-                    }
-                  />
-                </span>
-              </div>
-              <ul className="list-disc pl-6">
-                {asked.sees.map((s) => (
-                  <li key={s} className={s.startsWith('WRONG') ? 'text-stop font-bold' : ''}>
-                    {s}
-                  </li>
-                ))}
-              </ul>
-              {status === 'stale' && (
-                <p className="text-soft text-sm">
-                  Seen before; since then changed: {reasons.join(', ')}.
-                </p>
-              )}
-              <div className="mt-2 flex flex-wrap gap-2">
-                <button
-                  type="button"
-                  className={`btn ${i === next ? 'btn-main' : ''}`}
-                  onClick={() => answer('pass')}
-                >
-                  Seen so<span className="sr-only">, step {i + 1}</span>
-                </button>
-                <button type="button" className="btn" onClick={() => answer('fail')}>
-                  Not so<span className="sr-only">, step {i + 1}</span>
-                </button>
-              </div>
-            </li>
-          );
-        })}
+        {steps.map(({ asked, status, reasons }, i) => (
+          <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
+            <div className="flex items-start justify-between gap-3">
+              <p className={i === next ? 'text-lg font-semibold' : ''}>
+                {i + 1}. {asked.does}
+              </p>
+              <span className="shrink-0">
+                <TestMark status={status} />
+              </span>
+            </div>
+            <ul className="list-disc pl-6">
+              {asked.sees.map((s) => (
+                <li key={s} className={s.startsWith('WRONG') ? 'text-stop font-bold' : ''}>
+                  {s}
+                </li>
+              ))}
+            </ul>
+            {status === 'stale' && (
+              <p className="text-soft text-sm">
+                Seen before; since then changed: {reasons.join(', ')}.
+              </p>
+            )}
+            <Answers asked={asked} words={`step ${i + 1}`} main={i === next} />
+          </li>
+        ))}
       </ol>
     </section>
+  );
+}
+
+const MARKS: Record<Status, string> = {
+  proven: 'seen',
+  todo: 'to do',
+  stale: 'look again',
+  stop: 'not so',
+  caution: '',
+};
+
+/** How one thing of a test stands. */
+export const TestMark = ({ status }: { status: Status }) => (
+  <StatusMark status={status} words={MARKS[status]} />
+);
+
+/** The two answers to one thing of a test. */
+export function Answers({
+  asked,
+  words,
+  main = false,
+}: {
+  asked: ScriptStep;
+  /** What it is an answer to, for those who hear the buttons. */
+  words: string;
+  main?: boolean;
+}) {
+  const observe = useModel((s) => s.observe);
+  const answer = (seen: 'pass' | 'fail') =>
+    void observe(asked.check, asked.item, seen, `“${asked.does}”`);
+  return (
+    <div className="mt-2 flex flex-wrap gap-2">
+      <button
+        type="button"
+        className={`btn ${main ? 'btn-main' : ''}`}
+        onClick={() => answer('pass')}
+      >
+        Seen so<span className="sr-only">, {words}</span>
+      </button>
+      <button type="button" className="btn" onClick={() => answer('fail')}>
+        Not so<span className="sr-only">, {words}</span>
+      </button>
+    </div>
   );
 }

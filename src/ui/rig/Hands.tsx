@@ -2,7 +2,7 @@
 
 import { Radio, RadioTower } from 'lucide-react';
 import { switchPosition, switchValue } from '@/core/chain';
-import { functionOf, usesOf, type Control, type Setup } from '@/core/setup';
+import { functionOf, usesOf, type ChannelFunction, type Control, type Setup } from '@/core/setup';
 import { StickPad } from './StickPad';
 import { switchesOf } from './switches';
 import type { RigHandle } from './useRig';
@@ -23,15 +23,43 @@ function purposeOf(setup: Setup, id: string): string {
   return [...new Set(words)].join(', ');
 }
 
+type StickWorks = { across: ChannelFunction; along: ChannelFunction };
+
+/** What the left and the right stick work, by the mode they are built for. */
+const STICKS: Record<1 | 2 | 3 | 4, readonly [left: StickWorks, right: StickWorks]> = {
+  1: [
+    { across: 'rudder', along: 'elevator' },
+    { across: 'aileron', along: 'throttle' },
+  ],
+  2: [
+    { across: 'rudder', along: 'throttle' },
+    { across: 'aileron', along: 'elevator' },
+  ],
+  3: [
+    { across: 'aileron', along: 'elevator' },
+    { across: 'rudder', along: 'throttle' },
+  ],
+  4: [
+    { across: 'aileron', along: 'throttle' },
+    { across: 'rudder', along: 'elevator' },
+  ],
+};
+
 /** The transmitter under the hands: sticks, switches, knobs, the link. */
 export function Hands({ setup, rig }: { setup: Setup; rig: RigHandle }) {
   const { controls } = setup.transmitter;
   const stick = (hand: string) => controls.find((c) => c.kind === 'stick' && c.hand === hand);
+  const [left, right] = STICKS[setup.transmitter.stickMode ?? 2];
   const used = (c: Control) => purposeOf(setup, c.id) !== '';
   return (
     <section className="card" aria-label="Transmitter">
       <div className="flex flex-wrap items-start justify-center gap-6">
-        <StickPad name="Left stick" across={stick('rudder')} along={stick('throttle')} rig={rig} />
+        <StickPad
+          name="Left stick"
+          across={stick(left.across)}
+          along={stick(left.along)}
+          rig={rig}
+        />
         <div className="order-last flex min-w-0 flex-1 basis-96 flex-col gap-3 xl:order-none">
           <Controls setup={setup} rig={rig} only={used} />
           {controls.some((c) => MOVED.has(c.kind) && !used(c)) && (
@@ -77,8 +105,8 @@ export function Hands({ setup, rig }: { setup: Setup; rig: RigHandle }) {
         </div>
         <StickPad
           name="Right stick"
-          across={stick('aileron') ?? stick('steering')}
-          along={stick('elevator')}
+          across={stick(right.across) ?? stick('steering')}
+          along={stick(right.along)}
           rig={rig}
         />
       </div>

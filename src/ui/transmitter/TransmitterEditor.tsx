@@ -29,6 +29,39 @@ const KIND_WORDS: Record<ControlKind, string> = {
 
 const STICK_HANDS = ['aileron', 'elevator', 'throttle', 'rudder', 'steering'] as const;
 
+const STICK_MODES = [
+  ['1', '1: elevator left, throttle right'],
+  ['2', '2: throttle left, elevator right'],
+  ['3', '3: elevator and aileron left'],
+  ['4', '4: throttle and aileron left'],
+] as const;
+
+/** One of a few words, under its label. */
+function OneOf({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <label className="text-sm font-semibold">
+      {label}
+      <Select value={value} onChange={(e) => onChange(e.target.value)}>
+        {options.map(([v, words]) => (
+          <option key={v} value={v}>
+            {words}
+          </option>
+        ))}
+      </Select>
+    </label>
+  );
+}
+
 /** The transmitter by its traits, and every control a hand finds on it. */
 export function TransmitterEditor({
   transmitter,
@@ -40,6 +73,8 @@ export function TransmitterEditor({
   const [refused, setRefused] = useState('');
   const set = (path: string, value: unknown, label: string) =>
     change([{ op: 'replace', path, value }], label)[0]?.reason;
+  const put = (path: string, value: unknown, label: string) =>
+    attempt(change([{ op: 'add', path, value }], label)[0]?.reason);
   const attempt = (reason: string | undefined) => setRefused(reason ?? '');
 
   const add = () => {
@@ -122,6 +157,48 @@ export function TransmitterEditor({
             value={transmitter.pulse.usAt100}
             onCommit={(v) => set('/pulse/usAt100', v, `100 % is ${v} µs`)}
           />
+        </div>
+        <div className="grid grid-cols-2 items-end gap-2">
+          <OneOf
+            label="stick mode"
+            value={String(transmitter.stickMode ?? 2)}
+            options={STICK_MODES}
+            onChange={(v) => put('/stickMode', Number(v), `Stick mode ${v}`)}
+          />
+          <OneOf
+            label="percent is entered in steps of"
+            value={String(transmitter.stepPct ?? 1)}
+            options={[
+              ['1', '1 %'],
+              ['0.5', '0.5 %'],
+              ['0.1', '0.1 %'],
+            ]}
+            onChange={(v) => put('/stepPct', Number(v), `Percent in steps of ${v}`)}
+          />
+          {transmitter.switchOnly.length > 0 && (
+            <>
+              <OneOf
+                label="a channel for a switch alone has"
+                value={String(transmitter.switchOnlyPositions ?? 3)}
+                options={[
+                  ['3', 'three positions'],
+                  ['2', 'two positions'],
+                ]}
+                onChange={(v) =>
+                  put('/switchOnlyPositions', Number(v), `Switch channel: ${v} positions`)
+                }
+              />
+              <OneOf
+                label="and with the link lost can"
+                value={transmitter.switchOnlyLost ?? 'preset'}
+                options={[
+                  ['preset', 'go to a value'],
+                  ['hold', 'hold the last one only'],
+                ]}
+                onChange={(v) => put('/switchOnlyLost', v, `Switch channel, link lost: ${v}`)}
+              />
+            </>
+          )}
         </div>
         <LinkEditor transmitter={transmitter} change={change} />
         <p className="text-soft text-sm">{transmitter.description}</p>

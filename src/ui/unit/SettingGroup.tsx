@@ -1,24 +1,42 @@
 'use client';
 
 import { difference } from '@/core/patch';
+import type { Checked } from '@/core/logbook';
+import type { ScriptStep } from '@/core/script';
 import type { Row, RowGroup } from '@/core/settings';
 import type { Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { Select } from '../parts/Select';
+import { Answers, TestMark } from '../recovery/TestScript';
 
 /** Everything of the unit that is set about one thing, with the word the person’s leaflet has for it. */
-export function SettingGroup({ group }: { group: RowGroup }) {
+export function SettingGroup({
+  group,
+  test,
+}: {
+  group: RowGroup;
+  test: Checked<ScriptStep> | undefined;
+}) {
   const settings = [...new Set(group.rows.map((row) => row.setting))];
   return (
     <li className="flex flex-col gap-2 py-3">
-      <h3 className="font-bold">{group.title}</h3>
+      <div className="flex justify-between gap-3">
+        <h3 className="font-bold">{group.title}</h3>
+        {test && <TestMark status={test.status} />}
+      </div>
       <div className="grid items-end gap-2 sm:grid-cols-2">
         {group.rows.map((row) => (
-          <SettingField key={row.id} row={row} />
+          <SettingField key={row.id} row={row} alone={row.about === ''} />
         ))}
       </div>
+      {test?.status === 'stale' && (
+        <p className="text-soft text-sm">
+          Seen before; since then changed: {test.reasons.join(', ')}.
+        </p>
+      )}
+      {test && <Answers asked={test.asked} words={group.title} />}
       <details>
         <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
           What your leaflet calls it
@@ -37,7 +55,8 @@ export function SettingGroup({ group }: { group: RowGroup }) {
   );
 }
 
-function SettingField({ row }: { row: Row }) {
+/** @param alone the heading says what it is already */
+function SettingField({ row, alone }: { row: Row; alone: boolean }) {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);
   const put = (value: unknown): string | undefined => {
@@ -62,6 +81,7 @@ function SettingField({ row }: { row: Row }) {
       {field.kind === 'flag' && (
         <Choice
           label={row.name}
+          hideLabel={alone}
           value={row.value ? 'on' : 'off'}
           options={[
             ['off', field.off],
@@ -72,7 +92,7 @@ function SettingField({ row }: { row: Row }) {
       )}
       {field.kind === 'choice' && (
         <label className="text-sm font-semibold">
-          {row.name}
+          <span className={alone ? 'sr-only' : ''}>{row.name}</span>
           <Select value={String(row.value)} onChange={(e) => void put(e.target.value)}>
             {field.options.map(([value, words]) => (
               <option key={value} value={value}>

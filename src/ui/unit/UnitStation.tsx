@@ -15,18 +15,28 @@ export function UnitStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const edit = useModel((s) => s.edit);
+  const groups = settingGroups(setup);
+  const steps = tests(setup, evidence, 'unit');
+  const seen = steps.filter((t) => t.status === 'proven').length;
   return (
-    <div className="grid gap-4 lg:grid-cols-2">
+    <div className="grid gap-4 lg:grid-cols-[1fr_24rem] lg:items-start">
       <div className="lg:col-span-2">
         <FitPart kind="unit" />
       </div>
       <section className="flex flex-col gap-3" aria-labelledby="settings-title">
         <h2 id="settings-title" className="text-lg font-bold">
-          Settings
+          Enter each, then read it back
         </h2>
+        <p className="text-soft text-sm" aria-live="polite">
+          {seen} of {steps.length} seen as they must be
+        </p>
         <ul className="card flex flex-col divide-y divide-(--card-edge)">
-          {settingGroups(setup).map((group) => (
-            <SettingGroup key={group.id} group={group} />
+          {groups.map((group) => (
+            <SettingGroup
+              key={group.id}
+              group={group}
+              test={steps.find((t) => t.asked.item === group.id)}
+            />
           ))}
         </ul>
         {!setup.unit.traits.slotsSettable && 'bands' in setup.unit.traits.modeSelect && (
@@ -35,7 +45,10 @@ export function UnitStation() {
           </p>
         )}
       </section>
-      <TestScript title="Entered, and read back" steps={tests(setup, evidence, 'unit')} />
+      <TestScript
+        title="At the end"
+        steps={steps.filter((t) => !groups.some((g) => g.id === t.asked.item))}
+      />
       <details className="card lg:col-span-2">
         <summary className="min-h-11 cursor-pointer text-lg font-bold">
           What kind of unit it is: {setup.unit.name}

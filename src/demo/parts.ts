@@ -1,0 +1,73 @@
+import {
+  buildAirframe,
+  TRANSMITTERS,
+  UNITS,
+  usualAnswers,
+  type AirframeAnswers,
+} from '../core/catalogue';
+import { choose, composeSetup, type Choice } from '../core/plan';
+import {
+  parseSetup,
+  type AirframeKind,
+  type Setup,
+  type Transmitter,
+  type Unit,
+  type UnitSettings,
+  type UnitTraits,
+} from '../core/setup';
+
+/*
+ * Models made as they are made in the application: from parts, planned, then chosen one by one.
+ */
+
+const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** A unit that ships, with some traits and settings of its own. */
+export function unitLike(
+  id: keyof typeof UNITS,
+  traits: Partial<UnitTraits>,
+  settings: Partial<UnitSettings> = {},
+): Unit {
+  const unit = clone(UNITS[id]!);
+  return {
+    ...unit,
+    traits: { ...unit.traits, ...traits },
+    settings: { ...unit.settings, ...settings },
+  };
+}
+
+export function transmitterLike(
+  id: keyof typeof TRANSMITTERS,
+  more: Partial<Transmitter> = {},
+): Transmitter {
+  return { ...clone(TRANSMITTERS[id]!), ...more };
+}
+
+export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) =>
+  buildAirframe({ ...usualAnswers(kind), ...more });
+
+/** Planned from its parts, then chosen one by one as at the Program station, everything along. */
+export function planned(
+  name: string,
+  parts: { airframe: Setup['airframe']; unit: Unit; transmitter: Transmitter },
+  ...choices: Choice[]
+): Setup {
+  let setup = composeSetup(name, parts.airframe, parts.unit, parts.transmitter);
+  if (setup.program.outputs.length === 0) throw new Error(`${name} cannot be planned`);
+  setup.installation.unitHardware = '2';
+  setup.installation.unitFirmware = '1.4';
+  for (const choice of choices) setup = chosen(setup, choice);
+  return checked(setup);
+}
+
+export function chosen(setup: Setup, choice: Choice): Setup {
+  const next = choose(setup, choice, 'all');
+  if (!next.ok) throw new Error(`${choice.wish}: ${next.reasons.join('; ')}`);
+  return next.setup;
+}
+
+export function checked(setup: Setup): Setup {
+  const read = parseSetup(setup);
+  if (!read.ok) throw new Error(read.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
+  return read.value;
+}
