@@ -21,11 +21,12 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
     await button.click();
   await expect(know.getByText('2 of 2 seen as they must be')).toBeVisible();
 
-  // The rest that is done at the table.
+  // The propeller is off, and what is shown and compared was.
   const { version } = (await (await page.request.get(`/api/models/${id}`)).json()) as {
     version: number;
   };
   for (const [check, ...items] of [
+    ['test:safe', 'off'],
     ['test:calibration', 'six-faces'],
     ['test:mounting', 'seat', 'picture'],
   ])

@@ -21,8 +21,8 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Two positions changed over in the unit: found, shown where, and put back.
   await page.goto(`/models/${id}/unit`);
-  await settingOf(page, 'Position 2').getByLabel('mode').selectOption('level');
-  await settingOf(page, 'Position 3').getByLabel('mode').selectOption('rate');
+  await settingOf(page, 'Position 2').getByRole('combobox').selectOption('level');
+  await settingOf(page, 'Position 3').getByRole('combobox').selectOption('rate');
   await expect(page.getByText(/Saved, version 6/)).toBeVisible();
   await page.goto(`/models/${id}/proof`);
   await expect(page.getByText('The mode switch does not do what you wished')).toBeVisible();
@@ -58,7 +58,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Changing what it depends on makes it stale, with the reason.
   await page.goto(`/models/${id}/unit`);
-  await settingOf(page, 'Position 2').getByLabel('mode').selectOption('hold');
+  await settingOf(page, 'Position 2').getByRole('combobox').selectOption('hold');
   await expect(page.getByText(/Saved, version 8/)).toBeVisible();
   await page.goto(`/models/${id}/panic`);
   await expect(page.getByText(/since then changed:.*the modes set in the unit/)).toBeVisible();

@@ -39,6 +39,13 @@ const drop = (s: Setup, id: string) => {
 };
 const satellite = () => wished({ gain: { by: 'knob', control: 'k1' } }, 'satellite-gyro');
 
+/** A unit whose outputs have this frame. */
+function framed(servoFrameMs: number): Setup {
+  const setup = structuredClone(wished());
+  setup.unit.settings.servoFrameMs = servoFrameMs;
+  return setup;
+}
+
 /** Rule, how it is wrong, a clean start, and what spoils it. */
 export type Fault = [string, string, () => Setup, (s: Setup) => void];
 
@@ -522,6 +529,28 @@ export const ORDER_FAULTS: Fault[] = [
       s.unit.settings.slots = ['rate', 'rate', 'level'];
       Object.assign(lineOf(s, 'gain-knob'), { sharePct: 50, shiftPct: 30 });
     },
+  ],
+  [
+    'frame',
+    'one analogue servo among digital ones',
+    () => framed(11),
+    (s) => void (s.airframe.servos[0]!.pulse = 'analog'),
+  ],
+  [
+    'frame',
+    'all servos analogue',
+    () => framed(9),
+    (s) => s.airframe.servos.forEach((servo) => (servo.pulse = 'analog')),
+  ],
+  [
+    'frame',
+    'frame shortened over a slow servo',
+    () => {
+      const setup = framed(20);
+      setup.airframe.servos.at(-1)!.pulse = 'analog';
+      return setup;
+    },
+    (s) => void (s.unit.settings.servoFrameMs = 14),
   ],
   ...([8, 9, 11] as const).map((latches): Fault => [
     'proof',

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { TESTS } from '@/core/logbook';
 import { rewrite } from '@/core/plan';
-import { settingRows, shippedUnit } from '@/core/settings';
-import { WISHES, type Setup } from '@/core/setup';
+import { WISHES } from '@/core/setup';
 import { sheetFor } from '@/core/sheets';
 import { prove, verify } from '@/core/verify';
+import { bySheetAlone } from '../kit/by-sheet';
 import { replay } from '../kit/replay';
 import { homecomer } from './01-homecomer';
 import { smallSwitches } from './02-small-switches';
@@ -52,17 +52,6 @@ const SHAPES: readonly Shape[] = [
   template,
   captureChannel,
 ];
-
-/** Another unit of the kind, out of its box, with what the sheet says entered and nothing else. */
-function bySheetAlone(setup: Setup): Setup {
-  const unit = shippedUnit(setup.unit);
-  const onReceiver = unit.traits.ports.flatMap((p) => (p.on === 'receiver' ? [p.id] : []));
-  unit.settings.outputs.push(
-    ...setup.unit.settings.outputs.filter((o) => onReceiver.includes(o.port)),
-  );
-  for (const row of settingRows(setup)) row.write(unit.settings, row.value);
-  return { ...setup, unit };
-}
 
 describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
   it('is planned, and every choice written again changes nothing', () => {

@@ -29,6 +29,7 @@ import {
 } from './whole';
 
 export { meansOf, type Means } from './means';
+export { onReceiver } from './outputs';
 export { shippedUnit } from './shipped';
 export { mountingWords } from './whole';
 export { SETTING_IDS, type Field, type Row, type Setting, type SettingId } from './setting';

@@ -1,4 +1,11 @@
-import { functionOf, type GainSet, type Setup, type UnitSettings } from '../setup';
+import {
+  functionOf,
+  type ChannelFunction,
+  type GainSet,
+  type Setup,
+  type UnitSettings,
+  type UnitTraits,
+} from '../setup';
 import { choiceRow, flagRow, numberRow, onOutput } from './lens';
 import type { Row, Setting } from './setting';
 import { canHold } from './whole';
@@ -31,14 +38,15 @@ export const channels: Setting = {
     const fixed = traits.inputOrder.kind === 'fixed' ? traits.inputOrder.order : [];
     const most = Math.min(transmitter.channels, traits.inputChannels);
     const options = Array.from({ length: most }, (_, i) => [`${i + 1}`, `${i + 1}`] as const);
+    const behind = traits.place === 'between' || traits.place === 'single-axis';
     return settings.inputs.flatMap(({ carries, channel }, at): Given[] => {
-      if (fixed.includes(carries)) return [];
+      if (fixed.includes(carries) || onReceiver(traits, settings, carries)) return [];
       return [
         choiceRow(
           {
             id: `channels ${carries}`,
-            about: 'Channels',
-            name: functionOf(carries).words,
+            about: behind ? 'Leads from the receiver' : 'Channels',
+            name: behind ? `${functionOf(carries).words}, from channel` : functionOf(carries).words,
             path: `/unit/settings/inputs/${at}/channel`,
             write(to, value) {
               const own = to.inputs.find((i) => i.carries === carries);
@@ -53,6 +61,16 @@ export const channels: Setting = {
     });
   },
 };
+
+/** What goes from the receiver in front straight to its servo is none of the unit's business. */
+export const onReceiver = (
+  traits: UnitTraits,
+  settings: UnitSettings,
+  carries: ChannelFunction,
+): boolean =>
+  settings.outputs.some(
+    (o) => o.carries === carries && traits.ports.find((p) => p.id === o.port)?.on === 'receiver',
+  );
 
 export const outputs: Setting = {
   id: 'outputs',

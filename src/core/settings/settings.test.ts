@@ -1,26 +1,15 @@
 import { describe, expect, it } from 'vitest';
+import { bySheetAlone } from '../../../tests/kit/by-sheet';
 import { replay } from '../../../tests/kit/replay';
 import { randomOf } from '../../../tests/kit/random-program';
 import { AIRFRAMES_TO_TRY, together } from '../../../tests/kit/together';
 import { ORDER_FAULTS } from '../../../tests/kit/order-faults';
 import { share } from '../../../tests/kit/share';
 import { choose } from '../plan';
-import { parseSetup, rangeAt, type Setup } from '../setup';
+import { parseSetup, rangeAt } from '../setup';
 import { verify } from '../verify';
 import { applyPatch } from '../patch';
-import { settingGroups, settingRows, shippedUnit, type Row } from './index';
-
-/** Another unit of the kind, out of its box, with what the sheet says entered and nothing else. */
-function bySheetAlone(setup: Setup): Setup {
-  const unit = shippedUnit(setup.unit);
-  // What sits in the receiver in front of it is no setting of the unit.
-  const onReceiver = unit.traits.ports.flatMap((p) => (p.on === 'receiver' ? [p.id] : []));
-  unit.settings.outputs.push(
-    ...setup.unit.settings.outputs.filter((o) => onReceiver.includes(o.port)),
-  );
-  for (const row of settingRows(setup)) row.write(unit.settings, row.value);
-  return { ...setup, unit };
-}
+import { settingGroups, settingRows, type Row } from './index';
 
 /** Another value that the setting may have. */
 function another(row: Row, random: () => number): unknown {

@@ -52,7 +52,10 @@ export const orientation: Setting = {
           id: 'orientation',
           about: '',
           name: 'orientation',
-          how: meansOf(unit) === 'menu' ? undefined : 'by how it is fixed: what it cannot be told',
+          how:
+            meansOf(unit) === 'menu'
+              ? undefined
+              : 'set by the way it is fixed: there is nothing to enter',
           ...inSettings('orientation'),
         },
         unit.settings.orientation,
@@ -229,7 +232,10 @@ export const levelOffset: Setting = {
           id: `level-offset ${axis}`,
           about: 'Level',
           name,
-          how: meansOf(setup.unit) === 'menu' ? undefined : 'by the attitude it is taught level in',
+          how:
+            meansOf(setup.unit) === 'menu'
+              ? undefined
+              : 'set by the attitude it is taught level in',
           ...inSettings('levelOffsetDeg', axis),
         },
         levelOffsetDeg[axis],

@@ -120,7 +120,7 @@ function LeafletWord({ setting, name }: { setting: string; name: string }) {
   };
   return (
     <label className="text-sm">
-      {name}
+      its word for {name}
       <input
         className="field"
         defaultValue={now}
