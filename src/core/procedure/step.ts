@@ -26,8 +26,8 @@ export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind';
 
 /** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
 export const STEP_IDS = [
-  'identify',
   'safe',
+  'identify',
   'program',
   'entry',
   'unit',

@@ -106,6 +106,9 @@ export const frame: Setting = {
       : [],
 };
 
+/** Kept, printed and compared; what it does in the air nobody has written down. */
+const UNSEEN = 'the rig cannot show what it does: try it in small steps';
+
 export const response: Setting = {
   id: 'response',
   rows({ unit: { traits, settings } }) {
@@ -115,8 +118,9 @@ export const response: Setting = {
       numberRow(
         {
           id: `response ${field}`,
-          about: '',
+          about: 'Response',
           name,
+          how: field === 'stop' ? UNSEEN : undefined,
           path: inSettings('response', field).path,
           write: (to, v) =>
             void (to.response = { character, stop, ...to.response, [field]: v as number }),
@@ -125,7 +129,7 @@ export const response: Setting = {
         '',
       );
     return [
-      row('character', 'response, soft to hard', character),
+      row('character', 'soft to hard', character),
       row('stop', 'how hard it stops after a stick movement', stop),
     ];
   },
@@ -140,8 +144,9 @@ export const speedGain: Setting = {
       numberRow(
         {
           id: `speed-gain ${field}`,
-          about: '',
+          about: 'Gain and speed',
           name,
+          how: field === 'lessPct' ? UNSEEN : undefined,
           path: inSettings('speedGain', field).path,
           write: (to, v) => void (to.speedGain = { ...now, ...to.speedGain, [field]: v as number }),
         },
@@ -149,8 +154,8 @@ export const speedGain: Setting = {
         unit,
       );
     return [
-      row('fromMps', 'gain falls with speed from', ' m/s'),
-      row('lessPct', 'less gain at twice that speed by', ' %'),
+      row('fromMps', 'falls with speed from', ' m/s'),
+      row('lessPct', 'less at twice that speed by', ' %'),
     ];
   },
 };
