@@ -53,6 +53,18 @@ const SHAPES: readonly Shape[] = [
   captureChannel,
 ];
 
+it('a receiver that can only hold brings nothing home: a stop that says so', () => {
+  const setup = homecomer.make();
+  setup.installation.receiver = { lost: 'holds', tellsUnit: false };
+  const stops = verify(setup).filter((f) => f.severity === 'stop');
+  expect(stops.map((f) => f.rule)).toEqual(stops.map(() => 'M13'));
+  expect(stops.map((f) => f.says).join(' ')).toContain(
+    'the receiver in front can only hold the last values',
+  );
+  setup.installation.receiver = { lost: 'no-pulses', tellsUnit: false };
+  expect(verify(structuredClone(setup)).filter((f) => f.severity === 'stop')).toEqual([]);
+});
+
 describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
   it('is planned, and every choice written again changes nothing', () => {
     const setup = make();

@@ -1,55 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { share } from '../../../../tests/kit/share';
+import { AIRFRAMES_TO_TRY, together } from '../../../../tests/kit/together';
 import {
-  TRANSMITTERS,
-  UNITS,
-  buildAirframe,
-  usualAnswers,
-  type AirframeAnswers,
-} from '../../catalogue';
-import {
-  AIRFRAME_KINDS,
   FAILSAFE_SCHOOLS,
   PANIC_WAYS,
   WISHES,
-  kindOf,
   parseSetup,
   type Line,
   type Setup,
 } from '../../setup';
-import { composeSetup } from '../compose';
-import { planChannels } from '../channels';
-import { unsuited } from '../functions';
 import { choose, claimed, failsafeSchools, panicWays, positionsOfSwitches, rewrite } from './index';
 import type { Choice } from './choose';
 import { LISTS } from './draft';
 
-const ANSWERS: [string, AirframeAnswers][] = AIRFRAME_KINDS.flatMap((kind) => {
-  const usual = usualAnswers(kind);
-  return kindOf({ kind }).onSurface
-    ? [[kind, usual] as [string, AirframeAnswers]]
-    : [
-        [kind, usual] as [string, AirframeAnswers],
-        [`${kind}, flaps and gear`, { ...usual, flaps: true, gear: true }],
-      ];
-});
-
 /** Every unit in every airframe and transmitter that it goes together with. */
-const TOGETHER = Object.keys(UNITS).flatMap((unit) =>
-  Object.keys(TRANSMITTERS).flatMap((transmitter) =>
-    ANSWERS.flatMap(([name, answers]) => {
-      const airframe = buildAirframe(answers);
-      const parts = { unit: UNITS[unit]!, transmitter: TRANSMITTERS[transmitter]!, airframe };
-      const fits =
-        unsuited(airframe, parts.unit).length === 0 &&
-        planChannels({ ...parts, wishes: [], pins: [] }).impossible.length === 0;
-      return fits ? [{ name: `${unit}, ${transmitter}, ${name}`, parts }] : [];
-    }),
-  ),
-);
+const TOGETHER = together(AIRFRAMES_TO_TRY);
 
-const compose = ({ parts }: (typeof TOGETHER)[number]): Setup =>
-  checked(composeSetup('Any', parts.airframe, parts.unit, parts.transmitter));
+const compose = ({ setup }: { setup: Setup }): Setup => checked(setup);
 
 function checked(setup: Setup): Setup {
   const read = parseSetup(setup);

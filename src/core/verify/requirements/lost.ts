@@ -122,7 +122,8 @@ export const linkLost: Requirement = {
     }
     if (school !== undefined && failsafeSchools(setup)[school] !== undefined)
       looking.fail({
-        severity: 'caution',
+        // Home that never comes is not found out before the model is gone.
+        severity: school === 'home' ? 'stop' : 'caution',
         says: `The failsafe that was wished for is not possible: ${failsafeSchools(setup)[school]}.`,
         where: '/intents/program/failsafe/school',
         about: { how: 'impossible' },
