@@ -65,7 +65,7 @@ export function ModeWishes({ setup, wishes, wish }: Wishing) {
                         table: modes.table.map((m, j) => (j === i ? (e.target.value as Mode) : m)),
                       },
                     },
-                    `${words}: ${e.target.value}`,
+                    `${words}: ${MODE_WORDS[e.target.value as Mode]}`,
                   )
                 }
               >

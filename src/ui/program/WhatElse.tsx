@@ -1,12 +1,19 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import type { Wishing } from './useWishes';
 
 /** Why a choice cannot be taken, or what else it would want changed, before anything is. */
 export function WhatElse({ reasons, along, take, giveUp }: Wishing) {
+  const card = useRef<HTMLDivElement>(null);
+  const shown = along !== undefined || reasons.length > 0;
+  // Wherever on the page the choice was made, the question is seen.
+  useEffect(() => {
+    if (shown) card.current?.scrollIntoView({ block: 'nearest' });
+  }, [shown]);
   if (reasons.length > 0)
     return (
-      <div role="alert" className="card border-stop">
+      <div ref={card} role="alert" className="card border-stop">
         <p className="text-stop font-semibold">This cannot be done; nothing was changed.</p>
         <ul className="list-disc pl-5">
           {reasons.map((r) => (
@@ -21,7 +28,12 @@ export function WhatElse({ reasons, along, take, giveUp }: Wishing) {
   if (!along) return null;
   const { label, groups, kept, alone, together } = along;
   return (
-    <div role="alertdialog" aria-label="What else would change" className="card border-caution">
+    <div
+      ref={card}
+      role="alertdialog"
+      aria-label="What else would change"
+      className="card border-caution"
+    >
       {groups.length > 0 && (
         <>
           <p className="font-semibold">
