@@ -66,9 +66,10 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                 {stabilizedOutputs === 'two-banks' && (
                   <Select
                     aria-label={`Bank of ${port.label}`}
-                    value={port.bank ?? 1}
-                    onChange={(e) => void set('bank', Number(e.target.value))}
+                    value={port.bank ?? ''}
+                    onChange={(e) => void set('bank', Number(e.target.value) || undefined)}
                   >
+                    <option value="">no bank</option>
                     <option value={1}>bank 1</option>
                     <option value={2}>bank 2</option>
                   </Select>

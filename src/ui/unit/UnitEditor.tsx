@@ -3,6 +3,7 @@
 import type { Unit } from '@/core/setup';
 import { TextField } from '../fields/TextField';
 import { BandsEditor } from './BandsEditor';
+import { GestureEditor } from './GestureEditor';
 import { PortsEditor } from './PortsEditor';
 import { SignsEditor } from './SignsEditor';
 import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
@@ -29,6 +30,7 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
         />
       </div>
       <TraitQuestions unit={unit} change={change} />
+      <GestureEditor unit={unit} change={change} />
       <div className="grid gap-6 lg:grid-cols-2">
         <BandsEditor unit={unit} change={change} />
         <SignsEditor unit={unit} change={change} />

@@ -1,0 +1,152 @@
+'use client';
+
+import type { Unit, UnitTraits } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { Select } from '../parts/Select';
+import type { ChangeUnit } from './TraitQuestions';
+import { MODE_WORDS } from './words';
+
+type LevelCapture = NonNullable<UnitTraits['levelCapture']>;
+
+/** Settings that a button may be pressed for, as the unit's page names them. */
+const PRESSED_FOR = ['the wing', 'roll', 'pitch', 'yaw'] as const;
+
+const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
+const ENDS: Record<(typeof STICKS)[number], readonly [low: string, high: string]> = {
+  aileron: ['left', 'right'],
+  elevator: ['back', 'away from you'],
+  throttle: ['low', 'high'],
+  rudder: ['left', 'right'],
+};
+
+/** How its gestures go in figures: sticks, seconds, times, and presses of its button. */
+export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  const { levelCapture, presses = [], correctionDirection } = unit.traits;
+  const level = (value: LevelCapture, label: string) =>
+    change([{ op: 'add', path: '/traits/levelCapture', value }], label)[0]?.reason;
+  const figured =
+    levelCapture !== undefined && levelCapture.by !== 'menu' && levelCapture.by !== 'power-up';
+  if (!figured && correctionDirection !== 'button') return null;
+  return (
+    <section className="flex flex-col gap-3" aria-labelledby="gestures-title">
+      <h3 id="gestures-title" className="font-bold">
+        Its gestures, as the leaflet has them
+      </h3>
+      <div className="grid items-end gap-2 sm:grid-cols-3">
+        {levelCapture?.by === 'button' && (
+          <NumberField
+            label="level: presses of the button"
+            unit=""
+            at="/unit/traits/levelCapture/presses"
+            value={levelCapture.presses}
+            onCommit={(v) => level({ ...levelCapture, presses: v }, `Level by ${v} presses`)}
+          />
+        )}
+        {levelCapture?.by === 'corner' && (
+          <Corner capture={levelCapture} modes={unit.traits.modes} put={level} />
+        )}
+        {(levelCapture?.by === 'flick' || levelCapture?.by === 'channel') && (
+          <>
+            <NumberField
+              label="level: how often"
+              unit="times"
+              at="/unit/traits/levelCapture/times"
+              value={levelCapture.times}
+              onCommit={(v) => level({ ...levelCapture, times: v }, `Level: ${v} times`)}
+            />
+            <NumberField
+              label="level: within"
+              unit="s"
+              at="/unit/traits/levelCapture/withinS"
+              step={0.5}
+              value={levelCapture.withinS}
+              onCommit={(v) => level({ ...levelCapture, withinS: v }, `Level: within ${v} s`)}
+            />
+          </>
+        )}
+        {correctionDirection === 'button' &&
+          PRESSED_FOR.map((what) => (
+            <NumberField
+              key={what}
+              label={`presses for ${what}`}
+              unit=""
+              min={0}
+              max={20}
+              value={presses.find((p) => p.for === what)?.presses ?? 0}
+              onCommit={(v) => {
+                const others = presses.filter((p) => p.for !== what);
+                const value = v > 0 ? [...others, { for: what, presses: v }] : others;
+                return change(
+                  [{ op: 'add', path: '/traits/presses', value }],
+                  `Presses for ${what}: ${v}`,
+                )[0]?.reason;
+              }}
+            />
+          ))}
+      </div>
+    </section>
+  );
+}
+
+/** The corner that teaches level: each stick, the mode it wants, and how long it is held. */
+function Corner({
+  capture,
+  modes,
+  put,
+}: {
+  capture: Extract<LevelCapture, { by: 'corner' }>;
+  modes: UnitTraits['modes'];
+  put: (value: LevelCapture, label: string) => string | undefined;
+}) {
+  return (
+    <>
+      {STICKS.map((stick) => {
+        const held = capture.holds.find((h) => h.stick === stick);
+        return (
+          <label key={stick} className="text-sm font-semibold">
+            level: the {stick} stick
+            <Select
+              value={held ? String(held.at) : ''}
+              onChange={(e) => {
+                const others = capture.holds.filter((h) => h.stick !== stick);
+                const at = e.target.value === '100' ? (100 as const) : (-100 as const);
+                const holds = e.target.value ? [...others, { stick, at }] : others;
+                put({ ...capture, holds }, `Level corner: ${stick}`);
+              }}
+            >
+              <option value="">let go</option>
+              <option value="-100">{ENDS[stick][0]}</option>
+              <option value="100">{ENDS[stick][1]}</option>
+            </Select>
+          </label>
+        );
+      })}
+      <label className="text-sm font-semibold">
+        level: in the mode
+        <Select
+          value={capture.mode ?? ''}
+          onChange={(e) => {
+            const { mode: _, ...any } = capture;
+            const mode = modes.find((m) => m === e.target.value);
+            put(mode ? { ...any, mode } : any, 'Mode of the level corner');
+          }}
+        >
+          <option value="">any</option>
+          {modes.map((m) => (
+            <option key={m} value={m}>
+              {MODE_WORDS[m]}
+            </option>
+          ))}
+        </Select>
+      </label>
+      <NumberField
+        label="level: held for"
+        unit="s"
+        at="/unit/traits/levelCapture/seconds"
+        step={0.5}
+        value={capture.seconds}
+        onCommit={(seconds) => put({ ...capture, seconds }, `Level corner: ${seconds} s`)}
+      />
+    </>
+  );
+}
