@@ -21,9 +21,9 @@ beforeAll(async () => {
     jobs.set(name, jobOf({ setup, evidence, findings: verify(setup) }));
     shelf.set(name, entry);
   }
-});
+}, 60_000);
 
-describe('the six models of Lake Hollow, each in its own state', () => {
+describe('the models of Lake Hollow, six of them each in its own state', () => {
   it('the floatplane is ready', () => {
     expect(isReady(jobs.get('Loon')!)).toBe(true);
     expect(shelf.get('Loon')).toMatchObject({ status: 'proven', words: 'ready' });
