@@ -1,11 +1,11 @@
 import { compileChain, stickOf } from '../chain';
 import type { Setup } from '../setup';
 
-const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
+export const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
 export type StickName = (typeof STICKS)[number];
 
 /** Where each stick goes with its pulse at the short and at the long end. */
-export const ENDS: Record<StickName, readonly [low: string, high: string]> = {
+export const STICK_ENDS: Record<StickName, readonly [low: string, high: string]> = {
   aileron: ['left', 'right'],
   elevator: ['back', 'away from you'],
   throttle: ['low', 'high'],
@@ -42,7 +42,7 @@ export function movedSticks(setup: Setup): MovedStick[] {
       return frame.sentUs[channel - 1]!;
     };
     if (read(100) >= read(-100) - 1) return [];
-    const [low, high] = ENDS[stick];
+    const [low, high] = STICK_ENDS[stick];
     return [{ stick, channel, output, hold: high, shown: low }];
   });
 }

@@ -1,13 +1,13 @@
 import { MODE_WORDS } from '../chain';
 import type { Setup } from '../setup';
-import { ENDS, movedSticks, type StickName } from './corner';
+import { STICK_ENDS, movedSticks, type StickName } from './corner';
 
 /** Sticks of the corner that teaches level, where the unit has one; none where it is taught otherwise. */
 export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100 }[] {
   const { levelCapture } = unit.traits;
   if (levelCapture?.by !== 'corner') return [];
   return levelCapture.holds.flatMap(({ stick, at }) =>
-    stick in ENDS ? [{ stick: stick as StickName, at }] : [],
+    stick in STICK_ENDS ? [{ stick: stick as StickName, at }] : [],
   );
 }
 
@@ -23,7 +23,7 @@ export function levelCaptureWords(setup: Setup): string {
     case 'corner': {
       const moved = new Set(movedSticks(setup).map((m) => m.stick));
       const holds = levelCorner(setup).map(({ stick, at }) => {
-        const [low, high] = ENDS[stick];
+        const [low, high] = STICK_ENDS[stick];
         return `the ${stick} stick ${at > 0 === moved.has(stick) ? low : high}`;
       });
       const where = how.mode ? `in ${MODE_WORDS[how.mode]}, ` : '';

@@ -1,5 +1,6 @@
 'use client';
 
+import { STICKS, STICK_ENDS } from '@/core/capture';
 import type { Unit, UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
@@ -10,14 +11,6 @@ type LevelCapture = NonNullable<UnitTraits['levelCapture']>;
 
 /** Settings that a button may be pressed for, as the unit's page names them. */
 const PRESSED_FOR = ['the wing', 'roll', 'pitch', 'yaw'] as const;
-
-const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
-const ENDS: Record<(typeof STICKS)[number], readonly [low: string, high: string]> = {
-  aileron: ['left', 'right'],
-  elevator: ['back', 'away from you'],
-  throttle: ['low', 'high'],
-  rudder: ['left', 'right'],
-};
 
 /** How its gestures go in figures: sticks, seconds, times, and presses of its button. */
 export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
@@ -115,8 +108,8 @@ function Corner({
               }}
             >
               <option value="">let go</option>
-              <option value="-100">{ENDS[stick][0]}</option>
-              <option value="100">{ENDS[stick][1]}</option>
+              <option value="-100">{STICK_ENDS[stick][0]}</option>
+              <option value="100">{STICK_ENDS[stick][1]}</option>
             </Select>
           </label>
         );

@@ -1,4 +1,4 @@
-import { compileChain, stickOf } from '../../chain';
+import { TRIM_SHARE, compileChain, stickOf } from '../../chain';
 import type { ChannelFunction, Condition, ProgramWishes, Setup } from '../../setup';
 import {
   addLine,
@@ -37,9 +37,6 @@ function upSenses(setup: Setup): { channel: number; carries: ChannelFunction; se
   });
 }
 
-/** What a trim adds to its stick: a quarter of itself. */
-const TRIM_SHARE_PCT = 25;
-
 /** The elevator trim has no part in it: what it adds to the elevator channels is taken off again. */
 function takeTrimOut(draft: Draft, on: Condition): void {
   const { program } = draft.setup;
@@ -53,7 +50,7 @@ function takeTrimOut(draft: Draft, on: Condition): void {
       label: 'Launch help: without the trim',
       channel: line.channel,
       follows,
-      sharePct: (-TRIM_SHARE_PCT * line.sharePct) / 100,
+      sharePct: -TRIM_SHARE * line.sharePct,
       when: on,
       effect: 'adds',
       purpose: 'launch',

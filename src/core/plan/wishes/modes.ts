@@ -1,7 +1,14 @@
-import { MODE_WORDS, positionWord, positionsOf, switchValue, type Chain } from '../../chain';
-import type { Condition, Mode, ModeWish, Setup } from '../../setup';
+import {
+  MODE_WORDS,
+  compileChain,
+  positionWord,
+  positionsOf,
+  switchValue,
+  type Chain,
+} from '../../chain';
+import type { Condition, Line, Mode, ModeWish, Setup } from '../../setup';
 import { addLine, allOf, channelOf, kindOf, labelOf, type Draft } from './draft';
-import { bandOf, pulseFor, valueInBand } from './values';
+import { bandOf, valueInBand } from './values';
 
 /** One combination of mode switch positions, the mode it stands for, and what it must send. */
 export interface ModeCell {
@@ -192,33 +199,28 @@ function channelBySwitches(
 }
 
 /**
- * The mode each position of some switches stands for when they go straight to their channels, by
- * the unit's bands: what a new model begins with.
+ * The mode each position of some switches stands for when they go straight to their channels, asked
+ * of the chain: what a new model begins with.
  */
 export function modesAsShipped(setup: Setup, switches: readonly string[]): Mode[] {
-  const { modeSelect } = setup.unit.traits;
-  const { slots } = setup.unit.settings;
-  const bands = 'bands' in modeSelect ? modeSelect.bands : [];
-  const usOf = (at: number, position: number): number => {
-    const carries = at === 0 ? 'mode' : 'mode2';
-    return pulseFor(
-      setup,
-      channelOf(setup, carries) ?? 0,
-      switchValue(kindOf(setup, switches[at]!), position),
-    );
-  };
-  return combinations(setup, switches).map(({ positions }) => {
-    const [us, secondUs] = positions.map((p, at) => usOf(at, p));
-    const band = bands.find(
-      (b) =>
-        us! >= b.fromUs &&
-        us! <= b.toUs &&
-        (b.secondFromUs === undefined ||
-          secondUs === undefined ||
-          (secondUs >= b.secondFromUs && secondUs <= b.secondToUs!)),
-    );
-    return slots[band?.slot ?? 0]!;
+  const straight = (['mode', 'mode2'] as const).flatMap((carries, at): Line[] => {
+    const channel = channelOf(setup, carries);
+    const id = switches[at];
+    return channel === undefined || id === undefined
+      ? []
+      : [
+          {
+            id: carries,
+            channel,
+            follows: { kind: 'control', id },
+            sharePct: 100,
+            shiftPct: 0,
+            effect: 'adds',
+          },
+        ];
   });
+  const tried: Setup = { ...setup, program: { ...setup.program, lines: straight } };
+  return modesAt(compileChain(tried), switches).map((cell) => cell.mode);
 }
 
 /** How many modes a set of switches must be given. */

@@ -33,6 +33,8 @@ export class Stand {
   /** One moment on, with something changed; what is changed stays so. */
   step(change: Partial<Omit<Stimulus, 'controls'>> = {}): Frame {
     Object.assign(this.stimulus, { dtS: 0 }, change);
+    // A slow channel is looked at where it arrives.
+    this.memory.slowPct.fill(NaN);
     this.chain.step(this.stimulus, this.memory, this.frame);
     return this.frame;
   }
@@ -51,6 +53,7 @@ export class Stand {
       memory: {
         ...m,
         logic: m.logic.slice(),
+        slowPct: m.slowPct.slice(),
         lastReceivedUs: m.lastReceivedUs.slice(),
         lastPortsUs: m.lastPortsUs.slice(),
         holdErrorDeg: m.holdErrorDeg.slice(),
