@@ -65,6 +65,21 @@ it('a receiver that can only hold brings nothing home: a stop that says so', () 
   expect(verify(structuredClone(setup)).filter((f) => f.severity === 'stop')).toEqual([]);
 });
 
+it('slow gear that goes nowhere is found as any other', () => {
+  const setup = jet.make();
+  setup.program.lines.find((l) => l.id === 'gear')!.sharePct = 0;
+  const found = verify(setup).filter((f) => f.severity !== 'note');
+  expect(found.map((f) => f.says).join(' ')).toMatch(/gear|retract/i);
+});
+
+it('a value on one side of a sign law that is not what was wished is found', () => {
+  const setup = singleAxis.make();
+  setup.program.lines.find((l) => l.id === 'gain-3')!.sharePct /= 2;
+  expect(verify(setup).map((f) => f.says)).toContainEqual(
+    expect.stringContaining('where 62.5 % was wished for'),
+  );
+});
+
 describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
   it('is planned, and every choice written again changes nothing', () => {
     const setup = make();

@@ -2,7 +2,7 @@ import { switchValue } from '../../chain';
 import { combinations } from '../../plan';
 import { AXES, isOrder, pointer, type Control, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
-import { coneOf, isContinuous, type Cell } from '../explore';
+import { coneOf, isContinuous, type Cell, type Stand } from '../explore';
 import { orderChannels } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
 
@@ -62,34 +62,39 @@ function turnsOf(asked: Asked, at: number): Turn[] {
     const gains: number[] = [];
     const modes: Mode[] = [];
     const all = setup.unit.traits.axes.map((a) => AXES.indexOf(a));
+    const scales = new Map<Mode, number>();
     const frames = places.map((place) => {
       const frame = stand.put(controls, memory).move(at, place).step();
-      modes.push(frame.mode);
-      return all.map((i) => frame.gainPct[i]!);
+      const { mode } = frame;
+      modes.push(mode);
+      const given = all.map((i) => frame.gainPct[i]!);
+      const scale = scales.get(mode) ?? mostGiven(stand);
+      scales.set(mode, scale);
+      return given.map((g) => g / scale);
     });
     // A knob that tunes one axis is looked at on that axis.
     const moved = all.filter((_, k) => frames.some((g) => g[k] !== frames[0]![k]));
     const looked = moved.length > 0 ? moved : all;
-    const scale = mostOf(setup, modes);
-    for (const g of frames) gains.push(Math.max(...looked.map((i) => g[all.indexOf(i)]!)) / scale);
+    for (const g of frames) gains.push(Math.max(...looked.map((i) => g[all.indexOf(i)]!)));
     return [{ at, control: setup.transmitter.controls[at]!, cell: c.cell, places, gains, modes }];
   });
 }
 
-/** The most gain any axis can be given in some modes, as a multiple of what the channel asks for. */
-function mostOf({ unit }: Setup, modes: readonly Mode[]): number {
-  const { axes, sensitivity } = unit.settings;
-  const { gainKept, gainLaw } = unit.traits;
-  if (gainKept === 'output-and-set') return sensitivity;
-  const shares = unit.traits.axes.flatMap((a) => {
-    const own = axes[a];
-    const byMode =
-      gainKept === 'axis-and-mode'
-        ? modes.map((m) => (m === 'off' ? undefined : own.gainByMode?.[m]) ?? own.gainPct)
-        : [own.gainPct];
-    return [...byMode, ...(gainLaw === 'sign-selects-set' ? [own.secondGainPct] : [])];
+/** Both ends of a gain channel: between them lies all a unit gives. */
+const ENDS_US = [1000, 2000];
+
+/**
+ * The most gain the unit gives any axis in the mode it stands in, as a multiple of what its channel asks
+ * for: asked of the chain with its gain channels at either end.
+ */
+function mostGiven({ chain, frame, stimulus, memory }: Stand): number {
+  const { mode } = frame;
+  const most = ENDS_US.map((us) => {
+    for (const channel of gainChannels(chain.setup)) frame.receivedUs[channel - 1] = us;
+    chain.fromLink(stimulus, memory, frame);
+    return frame.mode === mode ? Math.max(...frame.gainPct) : 0;
   });
-  return Math.max(0.01, (Math.max(...shares) / 100) * sensitivity);
+  return Math.max(...most) / 100 || 1;
 }
 
 export const gainAsWished: Requirement = {
@@ -195,8 +200,16 @@ export const gainAsWished: Requirement = {
       wish?.by === 'values' || wish?.by === 'flap'
         ? { control: wish.control, pct: wish.pct, off: wish.by === 'flap' ? wish : undefined }
         : undefined;
-    const scale = gainScale(setup);
-    if (values && scale !== undefined) {
+    const tuned = setup.unit.settings.inputs.some((i) => i.carries.startsWith('gain-'));
+    if (values && !tuned) {
+      const scales = new Map<Mode, number>();
+      const scaleIn = (c: OrderCell): number => {
+        const stand = asked.into(orders, c.cell);
+        stand.step();
+        const scale = scales.get(c.mode) ?? mostGiven(stand);
+        scales.set(c.mode, scale);
+        return scale;
+      };
       const { controls } = setup.transmitter;
       const at = controls.findIndex((c) => c.id === values.control);
       const offAt = values.off ? controls.findIndex((c) => c.id === values.off!.off) : -1;
@@ -208,7 +221,7 @@ export const gainAsWished: Requirement = {
           if (c.panicking || c.launching) return false;
           if (!standsAt(asked, c, at, switchValue(controls[at]!.kind, positions[0]!))) return false;
           const off = offAt >= 0 && offValues.some((v) => standsAt(asked, c, offAt, v));
-          const wanted = (off ? 0 : Math.abs(values.pct[i]!)) * scale;
+          const wanted = off ? 0 : Math.abs(values.pct[i]!) * scaleIn(c);
           const got = Math.max(...c.gainHi);
           return Math.abs(got - wanted) > (off ? 3 : OFF_PCT);
         });
@@ -216,7 +229,9 @@ export const gainAsWished: Requirement = {
         if (!wrong) return;
         looking.fail({
           severity:
-            Math.max(...wrong.gainHi) > Math.abs(values.pct[i]!) * scale ? 'stop' : 'caution',
+            Math.max(...wrong.gainHi) > Math.abs(values.pct[i]!) * scaleIn(wrong)
+              ? 'stop'
+              : 'caution',
           says: `${words}: gain ${Math.max(...wrong.gainHi).toFixed(0)} % where ${values.pct[i]} % was wished for.`,
           where: pointer('intents', 'program', 'gain', 'pct', i),
           witness: asked.witness(orders, wrong.cell, words),
@@ -241,14 +256,6 @@ function standsAt(asked: Asked, c: OrderCell, at: number, value: number): boolea
   if (k < 0) return true;
   const told = asked.orders.told.get(at);
   return c.cell.box.lo[k] === (!told || told.values.includes(value) ? value : told.other);
-}
-
-/** Largest share any axis takes of the master gain; undefined where axes are tuned on their own. */
-function gainScale(setup: Setup): number | undefined {
-  const { axes, sensitivity, inputs } = setup.unit.settings;
-  if (inputs.some((i) => i.carries.startsWith('gain-'))) return undefined;
-  if (setup.unit.traits.gainLaw === 'sign-selects-set') return undefined;
-  return Math.max(...setup.unit.traits.axes.map((a) => (axes[a].gainPct / 100) * sensitivity));
 }
 
 export const masterOff: Requirement = {
