@@ -3,7 +3,7 @@ import type { Axis, Setup } from '../setup';
 import { flagRow, numberRow, onAxis } from './lens';
 import { AXIS_NAMES, axesOf, dialWords, howTurned, meansOf } from './means';
 import type { Row, Setting } from './setting';
-import { canHold } from './whole';
+import { canHold } from './modes';
 
 /*
  * Settings of each axis.

@@ -11,27 +11,20 @@ import {
   steadied,
 } from './outputs';
 import { SETTING_IDS, type Row, type Setting, type SettingId } from './setting';
-import {
-  banks,
-  failsafe,
-  frame,
-  levelOffset,
-  levelling,
-  limits,
-  modes,
-  orientation,
-  pitchWithPower,
-  recovery,
-  response,
-  sensitivity,
-  speedGain,
-  wingType,
-} from './whole';
+import { banks } from './banks';
+import { frame } from './frame';
+import { levelOffset, levelling, limits } from './level';
+import { modes } from './modes';
+import { orientation } from './orientation';
+import { pitchWithPower } from './pitch-with-power';
+import { failsafe, recovery } from './rescue';
+import { response, sensitivity, speedGain } from './strength';
+import { wingType } from './wing-type';
 
 export { meansOf, type Means } from './means';
 export { onReceiver } from './outputs';
 export { shippedUnit } from './shipped';
-export { mountingWords } from './whole';
+export { mountingWords } from './orientation';
 export { SETTING_IDS, type Field, type Row, type Setting, type SettingId } from './setting';
 
 /** Every setting there is, in the order they are entered. A new one is a file or a row and a line here. */

@@ -8,7 +8,7 @@ import {
 } from '../setup';
 import { choiceRow, flagRow, numberRow, onOutput } from './lens';
 import type { Row, Setting } from './setting';
-import { canHold } from './whole';
+import { canHold } from './modes';
 
 /*
  * Settings of each output, and which channel is taken for what.

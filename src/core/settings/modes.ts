@@ -1,0 +1,31 @@
+import { MODE_WORDS } from '../chain';
+import type { Mode, Setup } from '../setup';
+import { choiceRow, inSettings } from './lens';
+import type { Setting } from './setting';
+
+/** The modes of a unit, for choosing one. */
+export const modeOptions = (modes: readonly Mode[]) =>
+  modes.map((m) => [m, MODE_WORDS[m]] as const);
+
+export const modes: Setting = {
+  id: 'modes',
+  rows: ({ unit: { traits, settings } }) =>
+    traits.slotsSettable && traits.modeSelect.by !== 'fixed'
+      ? settings.slots.map((mode, slot) =>
+          choiceRow(
+            {
+              id: `modes ${slot}`,
+              about: `Position ${slot + 1}`,
+              name: 'mode',
+              ...inSettings('slots', slot),
+            },
+            mode,
+            modeOptions(traits.modes),
+          ),
+        )
+      : [],
+};
+
+/** Whether any axis has hold at all: what some settings are about. */
+export const canHold = ({ unit }: Setup): boolean =>
+  unit.traits.modes.includes('hold') || unit.traits.modes.includes('hover');

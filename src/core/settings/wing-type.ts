@@ -1,0 +1,29 @@
+import { choiceRow, inSettings } from './lens';
+import { howTurned } from './means';
+import type { Setting } from './setting';
+
+export const wingType: Setting = {
+  id: 'wing-type',
+  rows({ unit }) {
+    const { mixer, axes, ports } = unit.traits;
+    const steers = ports.some((p) => p.labelledFor === 'steering');
+    if (mixer === 'transmitter' || axes.length < 2 || steers) return [];
+    return [
+      choiceRow(
+        {
+          id: 'wing-type',
+          about: '',
+          name: 'wing type',
+          how: howTurned(unit, 'the wing'),
+          ...inSettings('wingType'),
+        },
+        unit.settings.wingType,
+        [
+          ['normal', 'normal'],
+          ['delta', 'delta'],
+          ['v-tail', 'V-tail'],
+        ] as [typeof unit.settings.wingType, string][],
+      ),
+    ];
+  },
+};
