@@ -33,6 +33,7 @@ export const NewModelSchema = z.strictObject({
   ailerons: z.enum(['none', 'one-servo', 'y-lead', 'two-outputs', 'flaperons']),
   flaps: z.boolean().default(false),
   gear: z.boolean().default(false),
+  brake: z.boolean().default(false),
   wheel: z.enum(['none', 'shared', 'separate']).default('none'),
   motors: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(1),
   rudder: z.boolean().default(false),
@@ -63,10 +64,10 @@ export function getModel(id: string, store = workshop()): ModelView {
 
 export function createModel(data: unknown, store = workshop()): { id: string } {
   const answers = checked(NewModelSchema, data);
-  const { name, kind, ailerons, flaps, gear, wheel, motors, rudder } = answers;
+  const { name, kind, ailerons, flaps, gear, brake, wheel, motors, rudder } = answers;
   const airframe = buildAirframe({
     ...usualAnswers(kind),
-    ...{ ailerons, flaps, gear, wheel, motors, rudder },
+    ...{ ailerons, flaps, gear, brake, wheel, motors, rudder },
   });
   const unit = unitOf(answers.unit, store);
   const transmitter = transmitterOf(answers.transmitter, store);

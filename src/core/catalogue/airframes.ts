@@ -17,6 +17,8 @@ export interface AirframeAnswers {
   ailerons: 'none' | 'one-servo' | 'y-lead' | 'two-outputs' | 'flaperons';
   flaps: boolean;
   gear: boolean;
+  /** A wheel brake with a servo of its own. */
+  brake: boolean;
   /** A steerable wheel: moved by the rudder's servo, by a Y-lead, or by an output of its own. */
   wheel: 'none' | 'shared' | 'separate';
   motors: 0 | 1 | 2;
@@ -24,7 +26,14 @@ export interface AirframeAnswers {
   rudder: boolean;
 }
 
-const NO_EXTRAS = { flaps: false, gear: false, wheel: 'none', motors: 1, rudder: false } as const;
+const NO_EXTRAS = {
+  flaps: false,
+  gear: false,
+  brake: false,
+  wheel: 'none',
+  motors: 1,
+  rudder: false,
+} as const;
 
 /** The usual answers for a kind of airframe. */
 export function usualAnswers(kind: AirframeKind): AirframeAnswers {
@@ -244,6 +253,15 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   }
   if (answers.gear)
     surface('gear', 'Retracts', 'gear', 'centre', servo('gear', 'Retract servo', 'gear'), 'same');
+  if (answers.brake)
+    surface(
+      'brake',
+      'Wheel brake',
+      'brake',
+      'centre',
+      servo('brake', 'Brake servo', 'brake'),
+      'same',
+    );
   const motor = (id: string, label: string): Motor => ({
     id,
     label,
@@ -289,6 +307,7 @@ export function answersOf(airframe: Airframe): AirframeAnswers {
             : 'y-lead',
     flaps: has('flap'),
     gear: has('gear'),
+    brake: has('brake'),
     wheel: !wheel
       ? 'none'
       : servos.find((s) => s.id === wheel.servo)?.carries === 'wheel'

@@ -35,6 +35,7 @@ export function authority(
     }
     case 'flap':
     case 'gear':
+    case 'brake':
       return {};
   }
 }

@@ -60,6 +60,7 @@ const DEVICES: Readonly<Record<string, WishId>> = {
   'flaperon-left': 'flaps',
   'flaperon-right': 'flaps',
   gear: 'gear',
+  brake: 'brake',
 };
 
 /** The program with everything that looks like a wish's own given to it, for the wishes there are. */
@@ -204,10 +205,11 @@ function guessed(setup: Setup, wish: WishId): unknown {
         rollDeg: roll,
       };
     }
-    case 'gear': {
+    case 'gear':
+    case 'brake': {
       const [control] = followed(
         program.lines.filter((l) =>
-          program.outputs.some((o) => o.channel === l.channel && o.carries === 'gear'),
+          program.outputs.some((o) => o.channel === l.channel && o.carries === wish),
         ),
       );
       return control ? { control } : undefined;

@@ -13,6 +13,7 @@ import { throwsOf } from '../chain';
 import { allExpectations, predictAll } from '../directions';
 import { applyPatch } from '../patch';
 import { AIRFRAME_KINDS, parseSetup, type Setup } from '../setup';
+import { prove } from '../verify';
 import { composeSetup } from './compose';
 import { differentialOf, setDifferential } from './differential';
 import { refit } from './refit';
@@ -33,6 +34,7 @@ const ALL_ANSWERS: AirframeAnswers[] = flying.flatMap((kind) => {
           ailerons: a,
           flaps: extra,
           gear: extra,
+          brake: extra,
           wheel,
           motors,
           rudder: kind === 'flying-wing' && extra,
@@ -130,6 +132,21 @@ describe('refit', () => {
       expect.arrayContaining(['flap', 'gear']),
     );
     expect(next.program.inputs).toEqual(setup.program.inputs);
+  });
+  it('plans a wheel brake in, switched and proven, and takes its wish away with it', () => {
+    const setup = makeSetup();
+    const braked = (brake: boolean) => ({
+      airframe: rebuildAirframe(setup.airframe, { ...answersOf(setup.airframe), brake }),
+    });
+    const next = refitted(setup, braked(true));
+    const devices = (of: Setup) => prove(of).results.find((r) => r.id === 'devices')!.failures;
+    expect(devices(next)).toEqual([]);
+    const { channel } = next.program.outputs.find((o) => o.carries === 'brake')!;
+    const lines = next.program.lines.filter((l) => l.channel !== channel);
+    expect(devices({ ...next, program: { ...next.program, lines } })).toMatchObject([
+      { about: { surface: 'brake', how: 'still' } },
+    ]);
+    expect(refitted(next, braked(false)).intents.program.brake).toBeUndefined();
   });
   it('lets the transmitter mix where the unit leaves the choice', () => {
     const setup = makeSetup('flying-wing');

@@ -83,7 +83,7 @@ export function applyPlan(
 
 /** What was wished for, with a first choice for functions that are new and none for those that are gone. */
 function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
-  const { flaps, gear, ...others } = setup.intents.program;
+  const { flaps, gear, brake, ...others } = setup.intents.program;
   const has = (...functions: ChannelFunction[]) =>
     setup.program.outputs.some((o) => functions.includes(o.carries));
   const {
@@ -102,5 +102,6 @@ function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
     ...others,
     ...(flaps && has('flap', 'flaperon-left') ? { flaps } : {}),
     ...(gear && has('gear') ? { gear } : {}),
+    ...(brake && has('brake') ? { brake } : {}),
   };
 }

@@ -1,7 +1,7 @@
 import { MODE_WORDS, movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import { meansOf, settingGroups, type Means, type Row } from '../settings';
-import { kindOf, type Setup } from '../setup';
+import { isDevice, kindOf, type Setup } from '../setup';
 import { gainLeadWords, leadsOf, leadWords } from '../wiring';
 
 /** Knowing what is on the bench before anything is set. */
@@ -116,7 +116,7 @@ export function plainScript(setup: Setup): ScriptStep[] {
   const { surfaces } = setup.airframe;
   const gainLead = gainLeadWords(setup);
   const ground = kindOf(setup.airframe).onSurface;
-  const extras = surfaces.filter((s) => s.role === 'flap' || s.role === 'gear');
+  const extras = surfaces.filter((s) => isDevice(setup.airframe, s));
   const motor = setup.airframe.motors.length > 0;
   const cut = setup.intents.program.cut;
   return scriptOf('plain-model', [
@@ -165,7 +165,7 @@ export function plainScript(setup: Setup): ScriptStep[] {
       ? [
           [
             'flaps',
-            'Work flaps and gear through their positions.',
+            'Work flaps, gear and brake through their positions.',
             extras.map(
               (s) => `${s.label.toLowerCase()} moves with its own switch, and with nothing else`,
             ),

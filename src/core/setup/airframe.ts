@@ -12,6 +12,7 @@ export const SURFACE_ROLES = [
   'flaperon',
   'flap',
   'gear',
+  'brake',
   'wheel',
 ] as const;
 

@@ -1,6 +1,7 @@
 export * from './airframe';
 export * from './assumed';
 export * from './basics';
+export * from './devices';
 export * from './functions';
 export * from './installation';
 export * from './intents';

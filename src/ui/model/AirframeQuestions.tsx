@@ -80,6 +80,7 @@ export function AirframeQuestions() {
             [
               ['flaps', 'flaps'],
               ['gear', 'retracts'],
+              ['brake', 'a wheel brake'],
               ...(answers.kind === 'flying-wing' ? ([['rudder', 'a rudder']] as const) : []),
             ] as const
           ).map(([field, words]) => (

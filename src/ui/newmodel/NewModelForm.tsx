@@ -16,6 +16,7 @@ import { Select } from '../parts/Select';
 const EXTRAS = [
   ['flaps', 'flaps'],
   ['gear', 'retracts'],
+  ['brake', 'a wheel brake'],
   ['recovery', 'panic recovery on a button'],
 ] as const;
 
@@ -32,15 +33,16 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
       transmitter: 'line-sixteen',
       flaps: false,
       gear: false,
+      brake: false,
       recovery: false,
       wheel: 'none',
       motors: 1,
       rudder: false,
     },
   });
-  const [kind, ailerons, unit, transmitter, flaps, gear, recovery] = useWatch({
+  const [kind, ailerons, unit, transmitter, flaps, gear, brake, recovery] = useWatch({
     control,
-    name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'recovery'],
+    name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'brake', 'recovery'],
   });
   const [wheel, motors, rudder] = useWatch({ control, name: ['wheel', 'motors', 'rudder'] });
   const units = parts.filter((p) => p.kind === 'unit');
@@ -53,6 +55,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
     ailerons,
     flaps: flaps ?? false,
     gear: gear ?? false,
+    brake: brake ?? false,
     wheel: wheel ?? 'none',
     motors: motors ?? 1,
     rudder: rudder ?? false,
@@ -111,7 +114,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
                 setValue('rudder', false);
                 if (drives) setValue('motors', 1);
                 if (drives)
-                  for (const extra of ['flaps', 'gear', 'recovery'] as const)
+                  for (const extra of ['flaps', 'gear', 'brake', 'recovery'] as const)
                     setValue(extra, false);
               },
             })}

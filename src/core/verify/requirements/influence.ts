@@ -1,5 +1,5 @@
 import type { Chain } from '../../chain';
-import { isOrder, roleOf, type Setup } from '../../setup';
+import { isOrder, type Setup } from '../../setup';
 import { chainOf, watchOf } from '../explore';
 
 /** Enough to move any surface well past what counts as still. */
@@ -62,11 +62,3 @@ export const ordersAndSurfaces = (setup: Setup): number[] => [
 export const everyChannel = (setup: Setup): number[] => [
   ...new Set(setup.program.lines.map((l) => l.channel)),
 ];
-
-/** Surfaces that steer, and those that are worked by a switch. */
-export const isDevice = (setup: Setup, surface: number): boolean => {
-  const { role, servo } = setup.airframe.surfaces[surface]!;
-  if (role === 'flap' || role === 'gear') return true;
-  const own = setup.airframe.servos.find((s) => s.id === servo);
-  return own !== undefined && roleOf(own.carries) === 'device';
-};

@@ -8,10 +8,10 @@ import {
 } from '../../chain';
 import { compileHorn } from '../../linkage';
 import { authority } from '../../directions';
-import { allReads, AXES, pointer, readsOfLine, type Axis, type Setup } from '../../setup';
+import { allReads, AXES, isDevice, pointer, readsOfLine, type Axis, type Setup } from '../../setup';
 import type { Asked } from '../asked';
 import { cornersOf, isContinuous, type Cell, type Corner, type Table } from '../explore';
-import { channelsOfSurfaces, everyChannel, isDevice, ordersAndSurfaces } from './influence';
+import { channelsOfSurfaces, everyChannel, ordersAndSurfaces } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
@@ -226,15 +226,15 @@ export const sticksAlone: Requirement = {
 export const devicesWork: Requirement = {
   id: 'devices',
   title: 'No surface is left out',
-  must: `Flaps, gear and whatever else a switch works move by at least ${USEFUL_DEG}° with some switch, knob or slider.`,
+  must: `Flaps, gear, a brake and whatever else a switch works move by at least ${USEFUL_DEG}° with some switch, knob or slider.`,
   from: 'The airframe has them.',
-  applies: (setup) => setup.airframe.surfaces.some((_, i) => isDevice(setup, i)),
+  applies: (setup) => setup.airframe.surfaces.some((s) => isDevice(setup.airframe, s)),
   looksAt: everyChannel,
   check(asked) {
     const { setup } = asked;
     const looking = new Looking();
     setup.airframe.surfaces.forEach((surface, s) => {
-      if (!isDevice(setup, s)) return;
+      if (!isDevice(setup.airframe, surface)) return;
       let most = 0;
       const frame0 = asked.stand
         .put(asked.chain.restStimulus().controls, asked.chain.newMemory())
