@@ -6,7 +6,6 @@ import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import { Toaster } from 'sonner';
 import { workshopProblem } from '@/server/workshop';
-import { TopBar } from '@/ui/frame/TopBar';
 import { asTheme, THEME_COOKIE } from '@/ui/theme/themes';
 
 export const metadata: Metadata = {
@@ -24,10 +23,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
         <a href="#main" className="btn sr-only focus:not-sr-only focus:absolute focus:z-50">
           Skip to content
         </a>
-        <TopBar theme={theme} />
-        <main id="main" className="mx-auto max-w-7xl px-4 pb-16">
-          {problem === undefined ? children : <Unusable problem={problem} />}
-        </main>
+        {problem === undefined ? children : <Unusable problem={problem} />}
         <Toaster position="bottom-center" closeButton />
       </body>
     </html>
@@ -37,13 +33,13 @@ export default async function RootLayout({ children }: { children: React.ReactNo
 /** A file that is not ours, or is damaged, is never written to: what to do instead. */
 function Unusable({ problem }: { problem: string }) {
   return (
-    <div role="alert" className="card border-stop mt-8 max-w-2xl">
+    <main id="main" role="alert" className="card border-stop m-8 max-w-2xl">
       <h1 className="text-2xl font-bold">The workshop cannot be opened</h1>
       <p className="mt-2 wrap-anywhere">{problem}</p>
       <p className="mt-2">
         Move that file away, or name another folder in <code>TOLVAN_DATA</code>, start again, and
         bring your last copy of the workshop in.
       </p>
-    </div>
+    </main>
   );
 }

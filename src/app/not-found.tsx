@@ -2,12 +2,12 @@ import Link from 'next/link';
 
 export default function NotFound() {
   return (
-    <div className="card mt-8 max-w-xl">
+    <main id="main" className="card m-8 max-w-xl">
       <h1 className="text-2xl font-bold">Nothing lies here</h1>
       <p className="mt-2">This model is not on the shelf. It may belong to another data folder.</p>
       <Link href="/" className="btn mt-4">
         Back to the shelf
       </Link>
-    </div>
+    </main>
   );
 }

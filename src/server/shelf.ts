@@ -36,6 +36,13 @@ export const SHELF_PAGE = 60;
 const madeOf = ({ version, seen }: Pick<Head, 'version' | 'seen'>) =>
   `${LINE_REVISION} ${version} ${seen}`;
 
+/** More names than this are looked for on the shelf itself. */
+const MOST_NAMES = 200;
+
+/** Names of the models, last changed first. */
+export const namesOnShelf = (store = workshop()): { id: string; name: string }[] =>
+  store.shelf.heads('', MOST_NAMES).map(({ id, name }) => ({ id, name }));
+
 /** The shelf: models whose name has this in it, last changed first; lines are worked out only where something changed. */
 export async function listModels(
   store = workshop(),

@@ -2,6 +2,8 @@ import type { Axis, Setup } from '../core/setup';
 import { createBench, type Bench, type Snapshot } from '../core/standin';
 
 const TICK_MS = 33;
+/** A bench on which nothing changes still says that it is there. */
+const ALIVE_MS = 1000;
 
 /** Something done on the bench: a control put somewhere, or a wait. */
 export type RigMove = { control: string; value: number } | { waitS: number };
@@ -17,11 +19,18 @@ export function createRig() {
       bench = createBench(setup);
       bench.play(moves);
       let last = performance.now();
+      let told = '';
+      let toldAt = -ALIVE_MS;
       timer = setInterval(() => {
         const now = performance.now();
         const dtS = Math.min(0.2, (now - last) / 1000);
         last = now;
-        onTick(bench!.advance(dtS));
+        const snapshot = bench!.advance(dtS);
+        const text = JSON.stringify(snapshot);
+        if (text === told && now - toldAt < ALIVE_MS) return;
+        told = text;
+        toldAt = now;
+        onTick(snapshot);
       }, TICK_MS);
     },
     setControl(id: string, value: number) {
@@ -35,6 +44,11 @@ export function createRig() {
     },
     level() {
       bench?.level();
+    },
+    /** Puts every control at rest, then does things in order. */
+    play(moves: readonly RigMove[]) {
+      bench?.rest();
+      bench?.play(moves);
     },
     stop() {
       clearInterval(timer);

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel, test } from './kit';
-import { STATIONS } from '@/ui/frame/stations';
+import { STATION_IDS, stationTitle } from '@/core/procedure';
 import { share } from '../kit/share';
 
 /** Opens a page and holds that nothing in it went wrong. */
@@ -24,7 +24,7 @@ test('every station is as wide as its window, on a desk and on two phones, witho
 }) => {
   test.setTimeout(180_000);
   const path = await loonPath(page);
-  for (const { id } of STATIONS) {
+  for (const id of STATION_IDS) {
     await page.setViewportSize({ width: 1280, height: 800 });
     const errors = await openQuietly(page, `${path}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();
@@ -40,8 +40,8 @@ test('every station is as wide as its window, on a desk and on two phones, witho
   }
 });
 
-for (const { id, title } of share(STATIONS, 5))
-  test(`${title}: accessible`, async ({ page }) => {
+for (const id of share(STATION_IDS, 5))
+  test(`${stationTitle(id)}: accessible`, async ({ page }) => {
     await page.goto(`${await loonPath(page)}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();
     await expectAccessible(page);

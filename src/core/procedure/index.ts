@@ -2,13 +2,20 @@ export * from './job';
 export * from './order';
 export {
   SESSIONS,
-  STATION_IDS,
   STEP_IDS,
   type Bench,
   type Caution,
   type Session,
-  type StationId,
   type Step,
   type StepId,
 } from './step';
 export { STEPS } from './steps';
+export {
+  PLACE_IDS,
+  STATION_IDS,
+  WAY_TITLES,
+  type PlaceId,
+  type StationId,
+  type WayGroup,
+} from './stations';
+export { nextFrom, stationTitle, wayOf, type Place, type WayPart } from './way';

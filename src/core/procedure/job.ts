@@ -68,7 +68,7 @@ export function stepOf(check: string): Step | undefined {
   const id = check.startsWith('read:')
     ? 'entry'
     : check.startsWith('stick-')
-      ? 'plain'
+      ? 'sticks'
       : check.startsWith('correction-')
         ? 'corrections'
         : check.replace(/^test:/, '');

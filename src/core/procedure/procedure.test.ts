@@ -60,8 +60,8 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
           `${Math.round(r.predictedPct) + (fault.entered && i === 0 ? 30 : 0)}%`,
         ),
       );
-    else if (step.id === 'plain' || step.id === 'corrections') {
-      const kind = step.id === 'plain' ? 'stick' : 'correction';
+    else if (step.id === 'sticks' || step.id === 'corrections') {
+      const kind = step.id === 'sticks' ? 'stick' : 'correction';
       for (const [key, seen] of movements) {
         const [check, surface] = key.split(' ') as [string, string];
         if (check.startsWith(kind)) see(check, surface, seen);
@@ -126,7 +126,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       const stops = (at: string) => ({ at, ready: false });
       // Whichever is looked at first by the school shows it.
       expect(work(setup, findings, { real: otherRod })).toEqual(
-        stops(setup.intents.school === 'unit-first' ? 'corrections' : 'plain'),
+        stops(setup.intents.school === 'unit-first' ? 'corrections' : 'sticks'),
       );
       expect(work(setup, findings, { real: turnedUnit })).toEqual(stops('corrections'));
       if (readBacksOf(setup).length > 0)
@@ -207,7 +207,7 @@ describe('order', () => {
       const done = shortestWay(bench(structuredClone(setup))).flatMap((w) =>
         w.steps.map((s) => s.step.id),
       );
-      return done.indexOf('plain') - done.indexOf('corrections');
+      return done.indexOf('sticks') - done.indexOf('corrections');
     };
     expect(position('sticks-first')).toBeLessThan(0);
     expect(position('unit-first')).toBeGreaterThan(0);

@@ -1,6 +1,7 @@
 import type { Evidence, Status } from '../logbook';
 import type { Setup } from '../setup';
 import type { Finding } from '../verify';
+import type { StationId } from './stations';
 
 /** What a step's status is worked out from: the Setup, what was seen, and the verdict on the program. */
 export interface Bench {
@@ -18,7 +19,7 @@ export interface Proof {
 }
 
 /** What must be at hand: a session on the bench is kept together, because changing it takes time. */
-export const SESSIONS = ['paper', 'prop-off', 'link-off', 'prop-on', 'out'] as const;
+export const SESSIONS = ['paper', 'table', 'prop-off', 'link-off', 'prop-on', 'out'] as const;
 export type Session = (typeof SESSIONS)[number];
 
 /** A danger that must be acknowledged before a step where it can hurt. */
@@ -26,6 +27,7 @@ export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind';
 
 /** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
 export const STEP_IDS = [
+  'model',
   'safe',
   'identify',
   'program',
@@ -34,7 +36,7 @@ export const STEP_IDS = [
   'calibration',
   'mounting',
   'plain-model',
-  'plain',
+  'sticks',
   'capture',
   'corrections',
   'level',
@@ -46,33 +48,6 @@ export const STEP_IDS = [
   'record',
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
-
-/** Places of the job that have a page of their own. */
-export const STATION_IDS = [
-  'job',
-  'bench',
-  'model',
-  'transmitter',
-  'plan',
-  'wiring',
-  'plain',
-  'program',
-  'proof',
-  'sheet',
-  'unit',
-  'calibration',
-  'mounting',
-  'capture',
-  'directions',
-  'level',
-  'panic',
-  'failsafe',
-  'preflight',
-  'tune',
-  'log',
-  'rig',
-] as const;
-export type StationId = (typeof STATION_IDS)[number];
 
 /** One piece of the job: when it applies, what proves it, what must come before, what can hurt. */
 export interface Step {

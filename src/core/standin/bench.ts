@@ -58,6 +58,8 @@ export interface Bench {
   play(steps: readonly ({ control: string; value: number } | { waitS: number })[]): Snapshot;
   /** Puts the model straight back on the stand. */
   level(): void;
+  /** Lets go of everything: each control where it rests, nothing remembered of before. */
+  rest(): void;
   advance(dtS: number): Snapshot;
 }
 
@@ -70,7 +72,7 @@ const MOVEMENT_WORDS: Record<Axis, readonly [string, string]> = {
 /** The stand-in transmitter, link, unit and model on the virtual bench. */
 export function createBench(setup: Setup): Bench {
   const chain: Chain = compileChain(setup);
-  const memory: Memory = chain.newMemory();
+  let memory: Memory = chain.newMemory();
   const frame: Frame = chain.newFrame();
   const stimulus: Stimulus = chain.restStimulus();
   const attitude: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
@@ -95,6 +97,10 @@ export function createBench(setup: Setup): Bench {
     },
     level() {
       for (const axis of AXES) wanted[axis] = 0;
+    },
+    rest() {
+      stimulus.controls.set(chain.restStimulus().controls);
+      memory = chain.newMemory();
     },
     play(steps) {
       let shown = this.advance(0);

@@ -36,13 +36,13 @@ export function CalibrationStation() {
       </p>
     );
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <section className="card" aria-labelledby="face-title">
           <p className="text-soft text-sm" aria-live="polite">
             Face {step + 1} of {FACES.length}
           </p>
-          <div className="grid items-center gap-4 sm:grid-cols-[1fr_15rem]">
+          <div className="grid items-center gap-4 @lg:grid-cols-[1fr_15rem]">
             <div>
               <h2 id="face-title" className="text-2xl font-bold">
                 Lay it {faceWords(face, pinsAt)}.
@@ -82,7 +82,7 @@ export function CalibrationStation() {
               one back
             </button>
           </div>
-          <ol className="mt-3 grid gap-1 sm:grid-cols-2">
+          <ol className="mt-3 grid gap-1 @lg:grid-cols-2">
             {FACES.map((f, i) => (
               <li key={f}>
                 <button

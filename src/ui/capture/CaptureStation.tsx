@@ -19,7 +19,7 @@ export function CaptureStation() {
   const guide = unitGuide(setup.unit);
   const script = tests(setup, evidence, 'capture');
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <section className="card" aria-labelledby="learns-title">
           <h2 id="learns-title" className="text-lg font-bold">

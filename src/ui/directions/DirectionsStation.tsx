@@ -1,6 +1,5 @@
 'use client';
 
-import { TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { diagnose, type Check, type Diagnosis, type Expectation } from '@/core/directions';
 import {
@@ -26,9 +25,17 @@ const answerWords = ({ expectation: { check, surface } }: Observed, seen: string
   `“${check.instruction}: ${surface.label.toLowerCase()} ${seen === 'centre' ? 'did not move' : seen}”`;
 const isOpen = (o: Observed) => o.status === 'todo' || o.status === 'stale';
 
-/** Move, look, answer: one surface at a time, then what the answers mean. */
-export function DirectionsStation() {
-  const { setup, evidence, observe } = useModel((s) => s);
+/** With the unit off: every stick, and what it moves. */
+export const SticksStation = () => <DirectionsStation kind="stick" />;
+
+/** The model moved, and what the unit answers, in every mode. */
+export const CorrectionsStation = () => <DirectionsStation kind="correction" />;
+
+/** Move, look, answer: one movement at a time, then what the answers mean. */
+function DirectionsStation({ kind }: { kind: Check['kind'] }) {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const observe = useModel((s) => s.observe);
   const diagnosis = useMemo(
     () => diagnose(setup, freshObservations(setup, evidence)),
     [setup, evidence],
@@ -37,16 +44,18 @@ export function DirectionsStation() {
   const [elsewhere, setElsewhere] = useState<string[]>([]);
   const order = useMemo(
     () =>
-      bySchool(
+      inTurn(
         [
           ...observedDirections(setup, evidence),
           ...wantedElsewhere(observedElsewhere(setup, evidence), diagnosis, elsewhere),
-        ],
-        setup.intents.school,
+        ].filter((o) => o.expectation.check.kind === kind),
       ),
-    [setup, evidence, diagnosis, elsewhere],
+    [setup, evidence, diagnosis, elsewhere, kind],
   );
-  const stills = useMemo(() => observedStill(setup, evidence), [setup, evidence]);
+  const stills = useMemo(
+    () => (kind === 'stick' ? observedStill(setup, evidence) : []),
+    [setup, evidence, kind],
+  );
   const [looking, setLooking] = useState<string>();
   const [chosen, setChosen] = useState<string>();
   const [skipped, setSkipped] = useState<string[]>([]);
@@ -108,25 +117,20 @@ export function DirectionsStation() {
   };
 
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="flex flex-col gap-4">
       <div className="flex min-w-0 flex-col gap-4">
-        <p className="border-caution bg-card flex items-center gap-2 border-l-4 px-3 py-2">
-          <TriangleAlert size={20} aria-hidden className="text-caution shrink-0" />
-          <span>
-            <strong className="text-caution">Caution:</strong> propeller off, throttle cut on. Hold
-            the model well clear of your face.
-          </span>
-        </p>
-        <Before step="corrections" />
+        <Before step={kind === 'stick' ? 'sticks' : 'corrections'} />
         {still ? (
           <StillQuestion look={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
         ) : current ? (
           <Question
-            key={key(current.expectation)}
-            observed={current}
+            key={current.expectation.check.id}
+            look={order.filter((o) => o.expectation.check.id === current.expectation.check.id)}
+            at={current}
+            onChoose={(o) => setChosen(key(o.expectation))}
             left={open.length}
             total={order.length}
-            onAnswer={(seen) => answer(current, seen)}
+            onAnswer={answer}
             onSkip={open.length > 1 ? () => skip(current) : undefined}
             onInstead={(e) => setChosen(key(e))}
             onBack={trail.length > 0 ? back : undefined}
@@ -164,7 +168,7 @@ export function DirectionsStation() {
         )}
         <Finding diagnosis={diagnosis} />
       </div>
-      <aside className="flex flex-col gap-4" aria-label="All directions">
+      <aside className="grid gap-4 @lg:grid-cols-2" aria-label="All of them">
         <School />
         {stills.length > 0 && (
           <section className="card">
@@ -307,10 +311,8 @@ function wantedElsewhere(
 
 const HAND_WORDS = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as const;
 
-/** Sticks first or unit first, as chosen; other modes last; surfaces of one movement together. */
-function bySchool(observed: readonly Observed[], school: string): Observed[] {
-  const first = school === 'unit-first' ? 'correction' : 'stick';
-  const rank = ({ check, sign }: Expectation) =>
-    (check.kind === first ? 0 : 1) + (check.again ? 2 : 0) + (sign === 0 ? 1.5 : 0);
+/** Other modes last; surfaces of one movement together. */
+function inTurn(observed: readonly Observed[]): Observed[] {
+  const rank = ({ check, sign }: Expectation) => (check.again ? 2 : 0) + (sign === 0 ? 1 : 0);
   return observed.toSorted((a, b) => rank(a.expectation) - rank(b.expectation));
 }

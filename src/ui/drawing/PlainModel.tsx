@@ -41,11 +41,21 @@ export function PlainModel({
     return { x: y, y: z, depth: x };
   };
   const faces = [
-    ...shape.fixed.map((quad) => ({ points: quad.map(flat), mark: false, moves: false })),
+    ...shape.fixed.map((quad) => ({
+      points: quad.map(flat),
+      mark: false,
+      moves: false,
+      surface: undefined,
+    })),
     ...shape.moving.map(({ surface, quad }) => {
       const at = airframe.surfaces.findIndex((s) => s.id === surface.id);
       const turned = surfaceDeg ? deflect(surface, quad, surfaceDeg[at] ?? 0) : quad;
-      return { points: turned.map(flat), mark: marked(surface.id), moves: true };
+      return {
+        points: turned.map(flat),
+        mark: marked(surface.id),
+        moves: true,
+        surface: surface.id,
+      };
     }),
     ...shape.body.slice(1).map((b, i) => {
       const a = shape.body[i]!;
@@ -57,7 +67,7 @@ export function PlainModel({
         [b.x, 0, b.top],
         [b.x, -b.half, 0],
       ] as const;
-      return { points: points.map(flat), mark: false, moves: false };
+      return { points: points.map(flat), mark: false, moves: false, surface: undefined };
     }),
   ];
   const depth = (f: (typeof faces)[number]) =>
@@ -80,6 +90,7 @@ export function PlainModel({
             stroke="var(--ink)"
             strokeWidth={face.mark ? r / 60 : r / 140}
             strokeLinejoin="round"
+            data-surface={face.surface}
           />
         ))}
       {children && <g transform={`scale(${r})`}>{children}</g>}

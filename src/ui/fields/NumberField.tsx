@@ -73,7 +73,7 @@ export function NumberField({
       <label
         htmlFor={id}
         className={`cursor-ew-resize touch-none text-sm font-semibold select-none ${
-          hideLabel ? 'sm:sr-only' : ''
+          hideLabel ? '@lg:sr-only' : ''
         }`}
         {...handle}
       >

@@ -2,18 +2,23 @@
 
 import { useEffect, useState } from 'react';
 import type { ModelView } from '@/server/models';
-import { KeysHelp } from './KeysHelp';
-import { LastChange } from './LastChange';
-import { LeaveGuard } from './LeaveGuard';
-import { ModelHeader } from './ModelHeader';
+import type { Theme } from '../theme/themes';
+import { JobProvider } from './job';
 import { ModelContext } from './modelStore';
 import { openModel } from './openModels';
-import { SaveState } from './SaveState';
-import { UnkeptAnswers } from './UnkeptAnswers';
-import { VerdictFailed, VerdictProvider } from './verdict';
+import { VerdictProvider } from './verdict';
+import { Workspace } from './Workspace';
 
 /** Everything about one model shares one copy of it in this tab. */
-export function ModelFrame({ view, children }: { view: ModelView; children: React.ReactNode }) {
+export function ModelFrame({
+  view,
+  theme,
+  children,
+}: {
+  view: ModelView;
+  theme: Theme;
+  children: React.ReactNode;
+}) {
   const [store] = useState(() => openModel(view));
   useEffect(() => {
     // The page may be one the browser had kept: Back, Forward, a tab brought up again.
@@ -24,14 +29,9 @@ export function ModelFrame({ view, children }: { view: ModelView; children: Reac
   return (
     <ModelContext value={store}>
       <VerdictProvider>
-        <ModelHeader />
-        <SaveState />
-        <UnkeptAnswers />
-        <VerdictFailed />
-        <LeaveGuard />
-        <LastChange />
-        {children}
-        <KeysHelp modelId={view.id} />
+        <JobProvider>
+          <Workspace theme={theme}>{children}</Workspace>
+        </JobProvider>
       </VerdictProvider>
     </ModelContext>
   );

@@ -1,17 +1,10 @@
-'use client';
-
-import { Moon, Sun, Lamp } from 'lucide-react';
 import Link from 'next/link';
-import { useState } from 'react';
-import { THEMES, THEME_COOKIE, type Theme } from '../theme/themes';
-
-const ICONS = { bench: Lamp, shed: Moon, field: Sun };
+import { LightButton } from '../theme/LightButton';
+import type { Theme } from '../theme/themes';
 
 /** Name of the place, way home, and the light one works in. */
 export function TopBar({ theme }: { theme: Theme }) {
-  const [current, setCurrent] = useState(theme);
-  const next = THEMES[(THEMES.indexOf(current) + 1) % THEMES.length]!;
-  const Icon = ICONS[current];
+  const place = 'flex min-h-11 items-center px-3 underline-offset-4 hover:underline';
   return (
     <header className="mx-auto flex max-w-7xl items-center justify-between px-4 py-2 print:hidden">
       <Link
@@ -21,31 +14,13 @@ export function TopBar({ theme }: { theme: Theme }) {
         Tolvan
       </Link>
       <nav aria-label="Places" className="flex items-center gap-1">
-        <Link
-          href="/"
-          className="flex min-h-11 items-center px-3 underline-offset-4 hover:underline"
-        >
+        <Link href="/" className={place}>
           Shelf
         </Link>
-        <Link
-          href="/hangar"
-          className="flex min-h-11 items-center px-3 underline-offset-4 hover:underline"
-        >
+        <Link href="/hangar" className={place}>
           Hangar
         </Link>
-        <button
-          type="button"
-          className="btn text-sm"
-          aria-label={`Light: ${current}. Change to ${next}`}
-          onClick={() => {
-            document.documentElement.dataset.theme = next;
-            document.cookie = `${THEME_COOKIE}=${next};path=/;max-age=31536000;samesite=strict`;
-            setCurrent(next);
-          }}
-        >
-          <Icon size={18} aria-hidden />
-          <span className="max-sm:sr-only">{current} light</span>
-        </button>
+        <LightButton theme={theme} />
       </nav>
     </header>
   );

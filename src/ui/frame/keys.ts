@@ -13,8 +13,14 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/** Calls `act` for keys pressed anywhere but in a field. Keys with Ctrl, Alt or Meta pass by. */
-export function useKeys(act: (event: KeyboardEvent, phase: 'down' | 'up') => void): void {
+/** @returns true where the key was meant for it: nobody else hears it then */
+type Act = (event: KeyboardEvent, phase: 'down' | 'up') => boolean | void;
+
+/**
+ * Calls `act` for keys pressed anywhere but in a field. Keys with Ctrl, Alt or Meta pass by.
+ * @param first the station in hand hears a key before the rig and the frame do
+ */
+export function useKeys(act: Act, first = false): void {
   const latest = useRef(act);
   useEffect(() => {
     latest.current = act;
@@ -22,15 +28,15 @@ export function useKeys(act: (event: KeyboardEvent, phase: 'down' | 'up') => voi
   useEffect(() => {
     const handle = (phase: 'down' | 'up') => (event: KeyboardEvent) => {
       if (event.ctrlKey || event.altKey || event.metaKey || isTyping(event.target)) return;
-      latest.current(event, phase);
+      if (latest.current(event, phase)) event.stopImmediatePropagation();
     };
     const down = handle('down');
     const up = handle('up');
-    window.addEventListener('keydown', down);
-    window.addEventListener('keyup', up);
+    window.addEventListener('keydown', down, first);
+    window.addEventListener('keyup', up, first);
     return () => {
-      window.removeEventListener('keydown', down);
-      window.removeEventListener('keyup', up);
+      window.removeEventListener('keydown', down, first);
+      window.removeEventListener('keyup', up, first);
     };
-  }, []);
+  }, [first]);
 }

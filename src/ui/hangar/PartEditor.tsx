@@ -9,13 +9,12 @@ import { kindEntry, parsePart, type Part, type Problem } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import { send } from '../frame/send';
 import { RigBench } from '../rig/RigBench';
+import { RigProvider } from '../rig/rigStore';
 import { TransmitterEditor } from '../transmitter/TransmitterEditor';
 import { UnitEditor } from '../unit/UnitEditor';
 import { UnitGuideCard } from '../unit/UnitGuideCard';
 import { previewFor } from './preview';
 import { Select } from '../parts/Select';
-
-const NOTHING_MOVED: never[] = [];
 
 interface Origin {
   id: string;
@@ -173,7 +172,9 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
               On an example ({kindEntry(preview.airframe.kind).title.toLowerCase()}) with “
               {preview.transmitter.name}”. Flick its switches: the light and the surfaces answer.
             </p>
-            <RigBench setup={preview} start={NOTHING_MOVED} />
+            <RigProvider setup={preview}>
+              <RigBench />
+            </RigProvider>
           </>
         ) : (
           <p className="card">

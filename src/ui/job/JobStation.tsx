@@ -27,7 +27,7 @@ export function JobStation() {
       </p>
     );
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
         {isReady(job) && <Ready />}
         <Next job={job} />

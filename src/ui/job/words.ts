@@ -1,11 +1,12 @@
 import type { Caution, Session } from '@/core/procedure';
 
 export const SESSION_WORDS: Record<Session, string> = {
-  paper: 'At the table, nothing powered',
-  'prop-off': 'On the bench, propeller off',
-  'link-off': 'On the bench, link switched off',
+  paper: 'On paper',
+  table: 'At the table, nothing powered',
+  'prop-off': 'Powered, propeller off',
+  'link-off': 'Link off, the model held',
   'prop-on': 'Outside, propeller on',
-  out: 'Out, in the air or on the run',
+  out: 'Outside, in the air or on the run',
 };
 
 export const CAUTION_WORDS: Record<Caution, string> = {

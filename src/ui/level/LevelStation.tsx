@@ -22,7 +22,7 @@ export function LevelStation() {
       </p>
     );
   return (
-    <div className="grid gap-4 lg:grid-cols-2">
+    <div className="grid gap-4 @4xl:grid-cols-2">
       <div className="flex min-w-0 flex-col gap-4">
         <Bench />
         <FindingsOf step="level" />
@@ -75,7 +75,7 @@ function Bench() {
       <h2 id="bench-title" className="text-lg font-bold">
         Lay it as it flies, not as it stands
       </h2>
-      <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+      <div className="grid grid-cols-2 items-end gap-2 @lg:grid-cols-3">
         {measure('wheelbaseMm', 'between supports', 'mm', 5)}
         {measure('standingPitchDeg', 'stands nose up by', '°', 0.5)}
         {measure('flyingPitchDeg', 'flies nose up by', '°', 0.5)}
@@ -97,7 +97,7 @@ function Bench() {
         )}
       </p>
       {wedge.under !== 'nothing' && (
-        <div className="grid items-end gap-2 sm:grid-cols-[10rem_1fr]">
+        <div className="grid items-end gap-2 @lg:grid-cols-[10rem_1fr]">
           <NumberField
             label="the block you have"
             unit="mm"

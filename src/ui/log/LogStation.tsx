@@ -67,7 +67,7 @@ export function LogStation() {
   const filtered = kind !== '' || text.trim() !== '';
   const lines = timeline(view, filtered);
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <section className="card min-w-0" aria-labelledby="time-title">
         <div className="flex flex-wrap items-end justify-between gap-2">
           <h2 id="time-title" className="text-xl font-bold">

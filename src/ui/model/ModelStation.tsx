@@ -42,7 +42,7 @@ export function ModelStation() {
   const set = (path: string, value: unknown, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <section className="card flex flex-col gap-4 self-start" aria-label="Name and measures">
         <TextField label="Name" value={setup.name} onCommit={(v) => set('/name', v, 'Renamed')} />
         <TextField
@@ -51,7 +51,7 @@ export function ModelStation() {
           value={setup.notes}
           onCommit={(v) => set('/notes', v, 'Notes changed')}
         />
-        <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+        <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
           {FIELDS.map(([field, words, unit, step]) => (
             <div key={field}>
               <NumberField

@@ -34,7 +34,7 @@ const DEG_PER_PX = 0.5;
 export function MountingStation() {
   const { setup, evidence } = useModel((s) => s);
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <Seat />
         <FindingsOf step="mounting" />
@@ -126,7 +126,7 @@ function Seat() {
           This unit cannot be told so: {refused}.
         </p>
       )}
-      <div className="mt-3 grid gap-3 sm:grid-cols-2">
+      <div className="mt-3 grid gap-3 @lg:grid-cols-2">
         <MountingSelect
           label="In the model it is fixed with"
           value={mounting}

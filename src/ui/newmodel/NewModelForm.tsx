@@ -73,7 +73,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
   const start = handleSubmit(async (answers) => {
     setRefused('');
     const reply = await send<{ id: string }>('POST', '/api/models', answers);
-    if (reply.ok) router.push(`/models/${reply.value.id}/plain`);
+    if (reply.ok) router.push(`/models/${reply.value.id}/model`);
     else setRefused(reply.problems.map((p) => p.reason).join('; '));
   });
 

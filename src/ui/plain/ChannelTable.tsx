@@ -37,7 +37,7 @@ export function ChannelTable() {
       </h2>
       <p
         aria-hidden
-        className="text-soft mt-2 hidden grid-cols-[8rem_9rem_repeat(3,1fr)] gap-2 text-sm sm:grid"
+        className="text-soft mt-2 hidden grid-cols-[8rem_9rem_repeat(3,1fr)] gap-2 text-sm @lg:grid"
       >
         <span>Channel</span>
         <span>Direction</span>
@@ -51,7 +51,7 @@ export function ChannelTable() {
           return (
             <li
               key={o.channel}
-              className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[8rem_9rem_repeat(3,1fr)]"
+              className="grid grid-cols-2 items-end gap-2 py-2 @lg:grid-cols-[8rem_9rem_repeat(3,1fr)]"
             >
               <p className="self-center">
                 <span className="num mr-2 text-lg font-bold">{o.channel}</span>

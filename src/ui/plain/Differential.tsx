@@ -20,7 +20,7 @@ export function Differential() {
           servo arms off square at centre, or give each aileron a channel of its own.
         </p>
       ) : (
-        <div className="mt-1 grid gap-3 sm:grid-cols-[10rem_1fr] sm:items-end">
+        <div className="mt-1 grid gap-3 @lg:grid-cols-[10rem_1fr] @lg:items-end">
           <NumberField
             label="less down than up"
             unit="%"

@@ -21,7 +21,7 @@ export function InputTable() {
         Rates and expo
       </h2>
       <RateChart inputs={setup.program.inputs} />
-      <ul className="mt-2 grid gap-3 sm:grid-cols-2">
+      <ul className="mt-2 grid gap-3 @lg:grid-cols-2">
         {setup.program.inputs.map((input, i) =>
           input.rates.map((rate, j) => (
             <li key={`${input.id}-${j}`} className="grid grid-cols-[1fr_1fr_1fr] items-end gap-2">

@@ -19,7 +19,7 @@ export function PlainStation() {
   const predictions = useMemo(() => predictAll(setup), [setup]);
   const observed = observedDirections(setup, evidence);
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_22rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <p className="text-lg">
           With the unit <strong>off</strong> the model must already be right: every stick, every
@@ -70,7 +70,7 @@ export function PlainStation() {
                 </li>
               ))}
           </ul>
-          <Link href={`/models/${id}/directions`} className="btn btn-main mt-4 w-full">
+          <Link href={`/models/${id}/sticks`} className="btn btn-main mt-4 w-full">
             Look at the real ones
           </Link>
         </section>

@@ -57,7 +57,7 @@ export function ThrowTable() {
                 <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
                   <span className="underline">Change arm, horn, rod or chord</span>
                 </summary>
-                <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+                <div className="grid grid-cols-2 gap-2 @lg:grid-cols-4">
                   {LENGTHS.map(([field, words]) => (
                     <NumberField
                       key={field}

@@ -40,7 +40,7 @@ export function PlanStation() {
     );
 
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <section className="card" aria-labelledby="plan-title">
           <h2 id="plan-title" className="text-lg font-bold">
@@ -54,7 +54,7 @@ export function PlanStation() {
               return (
                 <li
                   key={o.channel}
-                  className="grid grid-cols-[1fr_5rem_3rem] items-center gap-2 py-2 sm:grid-cols-[9rem_5rem_1fr_3rem]"
+                  className="grid grid-cols-[1fr_5rem_3rem] items-center gap-2 py-2 @lg:grid-cols-[9rem_5rem_1fr_3rem]"
                 >
                   <p className="font-semibold">{o.carries}</p>
                   <Select
@@ -71,7 +71,7 @@ export function PlanStation() {
                       ),
                     )}
                   </Select>
-                  <p className="text-soft text-sm max-sm:order-last max-sm:col-span-3">
+                  <p className="text-soft text-sm @max-lg:order-last @max-lg:col-span-3">
                     {asPlanned
                       ? row.reason
                       : row

@@ -47,11 +47,13 @@ export function PreflightStation() {
     setRun({ ...run, answers: { ...answers, [item.item]: seen }, at: run.at + 1 });
   };
   useKeys((event, phase) => {
-    if (phase === 'up' || !running) return;
+    if (phase === 'up' || !running) return false;
     if (event.key === 'y') answer('pass');
-    else if (event.key === 'n') answer('fail');
+    else if (event.key === 'x') answer('fail');
     else if (event.key === 'Backspace') setAt(Math.max(0, (at ?? 0) - 1));
-  });
+    else return false;
+    return true;
+  }, true);
   const put = async (anyway: boolean) => {
     if (!run || busy) return;
     setBusy(true);
@@ -137,7 +139,7 @@ export function PreflightStation() {
             <li key={f.item}>{f.does}</li>
           ))}
         </ul>
-        <div className="mt-3 grid gap-2 sm:grid-cols-3">
+        <div className="mt-3 grid gap-2 @lg:grid-cols-3">
           {text('place', 'Place')}
           {text('wind', 'Wind')}
           {text('battery', 'Battery')}
@@ -191,7 +193,7 @@ export function PreflightStation() {
         <h2 id="card-title" className="text-xl font-bold">
           Preflight card
         </h2>
-        <ol className="mt-2 grid gap-x-8 md:grid-cols-2">
+        <ol className="mt-2 grid gap-x-8 @2xl:grid-cols-2">
           {card.map((c, i) => (
             <li key={c.item} className="border-t border-(--card-edge) py-2">
               <p className="font-semibold">

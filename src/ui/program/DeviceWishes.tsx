@@ -19,7 +19,7 @@ export function DeviceWishes({ setup, wishes, wish }: Wishing) {
       ? combinations(setup, [flaps.control]).map((c) => c.words)
       : ['lever away from you', 'lever towards you'];
   return (
-    <div className="grid items-end gap-2 sm:grid-cols-3">
+    <div className="grid items-end gap-2 @lg:grid-cols-3">
       {flapped && (
         <ControlSelect
           label="Flaps by"

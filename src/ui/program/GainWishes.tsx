@@ -128,7 +128,7 @@ export function GainWishes({ setup, wishes, wish }: Wishing) {
           ))}
         </Select>
       </label>
-      <div className="grid items-end gap-2 sm:grid-cols-3">
+      <div className="grid items-end gap-2 @lg:grid-cols-3">
         {gain?.by === 'knob' && (
           <ControlSelect
             label="Knob"

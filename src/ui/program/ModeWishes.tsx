@@ -30,7 +30,7 @@ export function ModeWishes({ setup, wishes, wish }: Wishing) {
   const [first, second] = modes.switches;
   return (
     <div className="flex flex-col gap-3">
-      <div className="grid gap-2 sm:grid-cols-2">
+      <div className="grid gap-2 @lg:grid-cols-2">
         <ControlSelect
           label="Mode switch"
           setup={setup}
@@ -49,7 +49,7 @@ export function ModeWishes({ setup, wishes, wish }: Wishing) {
           />
         )}
       </div>
-      <ul className="grid gap-2 sm:grid-cols-3">
+      <ul className="grid gap-2 @lg:grid-cols-3">
         {(first ? combinations(setup, modes.switches) : []).map(({ words }, i) => (
           <li key={words}>
             <label className="text-sm font-semibold">

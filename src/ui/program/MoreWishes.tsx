@@ -17,7 +17,7 @@ export function CutWishes({ setup, wishes, wish }: Wishing) {
     ? Array.from({ length: positionsOf(kind) }, (_, p) => positionWord(kind, p))
     : [];
   return (
-    <div className="grid items-end gap-2 sm:grid-cols-2">
+    <div className="grid items-end gap-2 @lg:grid-cols-2">
       <ControlSelect
         label="Throttle cut on"
         setup={setup}
@@ -87,7 +87,7 @@ export function LaunchWishes({ setup, wishes, wish }: Wishing) {
         }}
       />
       {launch && (
-        <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
+        <div className="grid grid-cols-2 items-end gap-2 @lg:grid-cols-4">
           {number('holdS', 'held for', 's', 0.1)}
           {number('elevatorPct', 'up elevator', '%')}
           {number('releasePct', 'let go beyond', '%')}
@@ -114,7 +114,7 @@ export function VoiceWishes({ wishes, wish }: Wishing) {
   const { timer, voice: _, ...others } = wishes;
   const { timer: __, ...untimed } = wishes;
   return (
-    <div className="grid items-end gap-3 sm:grid-cols-2">
+    <div className="grid items-end gap-3 @lg:grid-cols-2">
       <Choice
         label="Speak mode and gain"
         value={wishes.voice?.modes ? 'yes' : 'no'}

@@ -31,7 +31,7 @@ export function ProgramStation() {
   const wishing = useWishes();
   const { reasons, notes } = wishing;
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <p className="text-lg">
           Choose what each control does. Every number for the transmitter is worked out, and all of
@@ -61,7 +61,7 @@ export function ProgramStation() {
           <Link href={`/models/${id}/proof`} className="btn">
             Every combination, proved
           </Link>
-          <Link href={`/models/${id}/sheet`} className="btn btn-main">
+          <Link href={`/models/${id}/entry`} className="btn btn-main">
             What to enter
           </Link>
         </div>

@@ -70,7 +70,7 @@ export function RateWishes({ setup, wishes, wish }: Wishing) {
           onChange={(control) => put(onSwitch(control), 'Rate switch chosen')}
         />
       )}
-      <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
+      <div className="grid grid-cols-2 items-end gap-2 @lg:grid-cols-4">
         {rates.by === 'one' && pair('always', rates, (next) => ({ by: 'one', ...next }))}
         {rates.by === 'mode' && pair('in off', rates.off, (off) => ({ ...rates, off }))}
         {rates.by === 'mode' && pair('when on', rates.on, (on) => ({ ...rates, on }))}

@@ -54,7 +54,7 @@ export function PanicWishes({ setup, wishes, wish }: Wishing) {
         </Select>
       </label>
       {acts && (
-        <div className="grid items-end gap-2 sm:grid-cols-3">
+        <div className="grid items-end gap-2 @lg:grid-cols-3">
           <ControlSelect
             label="Control"
             setup={setup}
@@ -125,7 +125,7 @@ export function FailsafeWishes({ setup, wishes, wish }: Wishing) {
         </Select>
       </label>
       {failsafe && flies && (
-        <div className="grid items-end gap-2 sm:grid-cols-3">
+        <div className="grid items-end gap-2 @lg:grid-cols-3">
           <NumberField
             label="nose up"
             unit="°"

@@ -83,7 +83,7 @@ function Requirements({ setup, proof, id }: { setup: Setup; proof: Proof; id: st
           ...open,
           ...proof.results.filter((r) => !failing.includes(r) && !open.includes(r)),
         ].map((r) => (
-          <li key={r.id} className="grid gap-x-4 py-2 sm:grid-cols-[12rem_1fr]">
+          <li key={r.id} className="grid gap-x-4 py-2 @lg:grid-cols-[12rem_1fr]">
             <StatusMark
               status={
                 r.failures.length > 0

@@ -19,7 +19,7 @@ export function FailsafeStation() {
   const script = useMemo(() => tests(setup, evidence, 'failsafe'), [setup, evidence]);
   const { failsafe } = setup.unit.settings;
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <p className="card border-stop">
           Hold the model, or have it held, for every step: the motor may start. Keep the propeller

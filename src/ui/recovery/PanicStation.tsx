@@ -49,7 +49,7 @@ function Panic() {
       </div>
     );
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_24rem]">
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <TestScript title="With the model in hand, propeller off" steps={script} />
       <aside className="flex flex-col gap-4">
         <section className="card flex flex-col gap-3" aria-labelledby="limits-title">

@@ -1,9 +1,9 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useModel } from '../frame/modelStore';
+import { useEffect } from 'react';
 import { RigBench } from './RigBench';
-import type { RigMove } from './useRig';
+import { useRig, type RigMove } from './rigStore';
 
 /** Reads "sa:100,~0.3,k1:-20", the way a finding asks for its witness; anything else is passed over. */
 function parseMoves(text: string): RigMove[] {
@@ -20,9 +20,13 @@ function parseMoves(text: string): RigMove[] {
   });
 }
 
-/** The model of this page on the virtual bench. */
+/** The model of this page on the virtual bench, in full. */
 export function RigStation() {
-  const setup = useModel((s) => s.setup);
-  const asked = useSearchParams().get('set') ?? '';
-  return <RigBench setup={setup} start={parseMoves(asked)} />;
+  const asked = useSearchParams().get('set');
+  const play = useRig((s) => s.play);
+  const running = useRig((s) => s.snapshot !== undefined);
+  useEffect(() => {
+    if (running && asked !== null) play(parseMoves(asked));
+  }, [asked, play, running]);
+  return <RigBench />;
 }

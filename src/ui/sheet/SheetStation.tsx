@@ -66,7 +66,7 @@ export function SheetStation() {
           ))}
         </div>
       )}
-      <div className="grid gap-4 lg:grid-cols-2 print:block">
+      <div className="grid gap-4 @4xl:grid-cols-2 print:block">
         <div className="flex min-w-0 flex-col gap-4">
           <p className="text-soft" aria-live="polite">
             {done} of {steps.length} entered

@@ -19,7 +19,7 @@ export function ImportButton() {
         onFile={async (file) => {
           const text = await file.text();
           const reply = await send<{ id: string }>('POST', '/api/import', text);
-          if (reply.ok) router.push(`/models/${reply.value.id}/directions`);
+          if (reply.ok) router.push(`/models/${reply.value.id}/job`);
           else setProblems(reply.problems.map(describeProblem));
         }}
       />

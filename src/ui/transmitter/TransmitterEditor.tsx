@@ -95,7 +95,7 @@ export function TransmitterEditor({
   };
 
   return (
-    <div className="grid gap-4 lg:grid-cols-[22rem_1fr]">
+    <div className="grid gap-4 @4xl:grid-cols-[22rem_1fr]">
       <section className="card flex flex-col gap-3 self-start" aria-label="Traits">
         <TextField
           label="Name"
@@ -226,7 +226,7 @@ export function TransmitterEditor({
               return (
                 <li
                   key={c.id}
-                  className="grid grid-cols-[1fr_1fr] items-end gap-2 py-2 sm:grid-cols-[1fr_13rem_8rem_3rem]"
+                  className="grid grid-cols-[1fr_1fr] items-end gap-2 py-2 @lg:grid-cols-[1fr_13rem_8rem_3rem]"
                 >
                   <TextField
                     label="name"
@@ -249,7 +249,7 @@ export function TransmitterEditor({
                     </Select>
                   </label>
                   {(c.kind === 'stick' || c.kind === 'trim') && (
-                    <label className="text-sm font-semibold sm:order-last sm:col-start-2">
+                    <label className="text-sm font-semibold @lg:order-last @lg:col-start-2">
                       works
                       <Select
                         value={c.hand ?? ''}

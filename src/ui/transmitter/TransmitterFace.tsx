@@ -68,7 +68,7 @@ export function TransmitterFace({
       <DndContext id={id} sensors={sensors} onDragEnd={end}>
         <div
           ref={front}
-          className="relative mt-2 aspect-[5/2] w-full overflow-hidden rounded-[2.5rem] border-2 border-(--line) bg-(--shade) max-sm:aspect-[4/5]"
+          className="relative mt-2 aspect-[5/2] w-full overflow-hidden rounded-[2.5rem] border-2 border-(--line) bg-(--shade) @max-lg:aspect-[4/5]"
         >
           {transmitter.controls.map((control) => (
             <Knob key={control.id} control={control} spot={spots.get(control.id)!} />

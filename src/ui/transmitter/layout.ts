@@ -1,3 +1,4 @@
+import { padsOf, type Pad } from '@/core/controls';
 import type { Control, Transmitter } from '@/core/setup';
 
 export interface Spot {
@@ -5,7 +6,12 @@ export interface Spot {
   y: number;
 }
 
-/** Where controls are drawn when nobody has said: sticks below, switches along the upper edges. */
+const PADS: Record<Pad['side'], Spot> = { left: { x: 14, y: 74 }, right: { x: 86, y: 74 } };
+
+/**
+ * Where everything is on the front, in percent of it: sticks at the lower corners, and what nobody
+ * has placed yet along the upper edge (switches) and between the sticks (knobs, sliders).
+ */
 export function layoutOf(transmitter: Transmitter): Map<string, Spot> {
   const spots = new Map<string, Spot>();
   const { controls } = transmitter;
@@ -19,13 +25,21 @@ export function layoutOf(transmitter: Transmitter): Map<string, Spot> {
   const of = (...kinds: Control['kind'][]) => controls.filter((c) => kinds.includes(c.kind));
   const switches = of('switch-2', 'switch-3', 'momentary');
   // At most five side by side, so that fingers find each on a narrow screen too.
-  const rows = Math.ceil(switches.length / 5);
+  const rows = Math.max(1, Math.ceil(switches.length / 5));
   const each = Math.ceil(switches.length / rows);
-  for (let r = 0; r < rows; r++) row(switches.slice(r * each, (r + 1) * each), 10 + 18 * r, 10, 90);
-  row(of('knob', 'slider'), 47, 20, 80);
-  row(of('stick'), 69, 14, 86);
-  row(of('trim'), 91, 18, 82);
+  for (let r = 0; r < rows; r++)
+    row(switches.slice(r * each, (r + 1) * each), rows === 1 ? 18 : 14 + 25 * r, 9, 91);
+  const turned = of('knob', 'slider');
+  for (let i = 0; i < turned.length; i += 2)
+    row(
+      turned.slice(i, i + 2),
+      58 + 12 * i,
+      turned.length > 1 ? 38 : 50,
+      turned.length > 1 ? 62 : 50,
+    );
   for (const c of controls) if (c.at) spots.set(c.id, c.at);
+  for (const pad of padsOf(transmitter))
+    for (const c of [pad.across, pad.along]) if (c) spots.set(c.id, PADS[pad.side]);
   return spots;
 }
 

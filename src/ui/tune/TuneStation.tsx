@@ -1,46 +1,39 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
 import { tests } from '@/core/logbook';
-import { gainKnobOf, positionsOfSwitches } from '@/core/plan';
-import { MARGIN, gainAtSpeed, gainOfReading } from '@/core/tuning';
-import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-import { ControlSelect, SWITCHES } from '../program/ControlSelect';
-import { useWishes } from '../program/useWishes';
-import { WhatElse } from '../program/WhatElse';
 import { TestScript } from '../recovery/TestScript';
 
-/** Out there: find the gain, read it off, take it off the knob. */
+/** Out there: trim, find the gain, read it off. */
 export function TuneStation() {
-  const { id, setup, evidence } = useModel((s) => s);
-  const lock = tests(setup, evidence, 'lock');
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   return (
-    <div className="grid gap-4 lg:grid-cols-[1fr_26rem]">
-      <div className="flex min-w-0 flex-col gap-4">
-        <p className="card border-caution">
-          Height, a helper on the gain, the off position known by touch. Self-levelling is not a
-          pilot. Follow the rules of your country, club and site.
+    <div className="flex flex-col gap-4">
+      <p className="border-caution bg-card border-l-4 px-3 py-2">
+        Height, a helper on the gain, and be able to find “off” by feel. Self-levelling is not a
+        pilot. Follow the rules of your country, club and site.
+      </p>
+      <TestScript title="One to three outings" steps={tests(setup, evidence, 'tune')} />
+      {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}
+      <section className="card" aria-labelledby="after-title">
+        <h2 id="after-title" className="text-lg font-bold">
+          Afterwards
+        </h2>
+        <p className="mt-1">
+          If you moved the trims, say so at{' '}
+          <Link className="underline" href={`/models/${id}/job`}>
+            the whole job
+          </Link>{' '}
+          and capture the centres again. Then{' '}
+          <Link className="underline" href={`/models/${id}/logbook`}>
+            write the outing down
+          </Link>
+          .
         </p>
-        <TestScript title="One to three outings" steps={tests(setup, evidence, 'tune')} />
-        {lock.length > 0 && <TestScript title="Lock it in" steps={lock} />}
-      </div>
-      <aside className="flex flex-col gap-4">
-        {setup.unit.traits.gainLaw === 'fixed' ? <OnTheUnit /> : <Found />}
-        <section className="card" aria-labelledby="after-title">
-          <h2 id="after-title" className="text-lg font-bold">
-            Afterwards
-          </h2>
-          <p className="mt-1">
-            Trims moved: put it down as an event on the Job, and capture the centres again. Then{' '}
-            <Link className="underline" href={`/models/${id}/log`}>
-              write the outing down
-            </Link>
-            .
-          </p>
-        </section>
-      </aside>
+      </section>
     </div>
   );
 }
@@ -53,106 +46,6 @@ function OnTheUnit() {
         No channel sets it. Turn its dial (or its menu value) a little for each pass, landed, with
         the motor off; mark where it stood when it shook.
       </p>
-    </section>
-  );
-}
-
-/** From what the monitor showed to fixed values on a switch. */
-function Found() {
-  const wishing = useWishes();
-  const { setup, wishes, wish } = wishing;
-  const { cruiseMps, approachMps } = setup.airframe.measures;
-  const knob = gainKnobOf(setup);
-  // Nothing read yet stands for no gain.
-  const [shook, setShook] = useState(gainOfReading(setup, -100) === 0 ? -100 : 0);
-  const atShake = gainOfReading(setup, shook) ?? 0;
-  const [fastPct, setFast] = useState<number>();
-  const [slowPct, setSlow] = useState<number>();
-  const fast = fastPct ?? Math.round(atShake * MARGIN);
-  const slow = slowPct ?? Math.round(gainAtSpeed(fast, cruiseMps, approachMps));
-  const [control, setControl] = useState('');
-  const count = control ? positionsOfSwitches(setup, [control]) : 3;
-  const pct = count === 3 ? [0, fast, slow] : [0, fast];
-  const keep = (set: (v: number) => void) => (v: number) => {
-    set(v);
-    return undefined;
-  };
-  return (
-    <section className="card flex flex-col gap-3" aria-labelledby="found-title">
-      <h2 id="found-title" className="text-lg font-bold">
-        What you found
-      </h2>
-      <div className="grid grid-cols-2 items-end gap-2">
-        <NumberField
-          label="monitor where it shook"
-          unit="%"
-          min={-150}
-          max={150}
-          value={shook}
-          onCommit={keep(setShook)}
-        />
-        <p role="status">
-          is <strong className="num">{atShake.toFixed(0)} %</strong> of the unit’s gain
-        </p>
-        <NumberField
-          label="gain for fast"
-          unit="%"
-          min={0}
-          max={100}
-          value={fast}
-          onCommit={keep(setFast)}
-        />
-        <NumberField
-          label="gain for slow"
-          unit="%"
-          min={0}
-          max={100}
-          value={slow}
-          onCommit={keep(setSlow)}
-        />
-      </div>
-      <p className="text-soft text-sm">
-        Half of where it shook is the usual margin (6 dB, MIL-F-9490D). What a model bears falls
-        with the square of its speed: from {cruiseMps} m/s to {approachMps} m/s that is{' '}
-        {gainAtSpeed(10, cruiseMps, approachMps) >= 99
-          ? 'more than ten times'
-          : `${(gainAtSpeed(10, cruiseMps, approachMps) / 10).toFixed(1)} times`}
-        , full gain at the most (common practice, no source). Fly it before you believe it.
-      </p>
-      {knob ? (
-        <>
-          <ControlSelect
-            label={`From ${knob.control.label} to a switch`}
-            setup={setup}
-            kinds={SWITCHES}
-            value={control}
-            none="choose a free one"
-            onChange={setControl}
-          />
-          <button
-            type="button"
-            className="btn btn-main"
-            disabled={!control || fast === 0}
-            onClick={() =>
-              wish(
-                { ...wishes, gain: { by: 'values', control, pct } },
-                `Gain locked in: ${pct.map((p) => `${p} %`).join(', ')}`,
-              )
-            }
-          >
-            {fast === 0
-              ? 'Lock in: say first where it shook'
-              : `Lock in: ${pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}`}
-          </button>
-          <WhatElse {...wishing} />
-          <p className="text-soft text-sm">
-            Far position first. Afterwards enter the new lines, read every position back, and fly it
-            once more with the fixed values.
-          </p>
-        </>
-      ) : (
-        <p>The gain is on fixed values already: no sleeve turns it.</p>
-      )}
     </section>
   );
 }

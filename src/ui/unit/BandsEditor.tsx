@@ -132,7 +132,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
         {bands.map((band, i) => (
           <li
             key={i}
-            className="grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 sm:grid-cols-[7rem_7rem_1fr_3rem]"
+            className="grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 @lg:grid-cols-[7rem_7rem_1fr_3rem]"
           >
             <NumberField
               label="from"

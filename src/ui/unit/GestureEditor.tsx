@@ -25,7 +25,7 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
       <h3 id="gestures-title" className="font-bold">
         Its gestures, as the leaflet has them
       </h3>
-      <div className="grid items-end gap-2 sm:grid-cols-3">
+      <div className="grid items-end gap-2 @lg:grid-cols-3">
         {levelCapture?.by === 'button' && (
           <NumberField
             label="level: presses of the button"

@@ -34,7 +34,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           return (
             <li
               key={port.id}
-              className="grid grid-cols-2 items-end gap-2 py-2 sm:grid-cols-[1fr_10rem_9rem_3rem]"
+              className="grid grid-cols-2 items-end gap-2 py-2 @lg:grid-cols-[1fr_10rem_9rem_3rem]"
             >
               <TextField
                 label="written beside it"

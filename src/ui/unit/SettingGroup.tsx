@@ -26,7 +26,7 @@ export function SettingGroup({
         <h3 className="font-bold">{group.title}</h3>
         {test && <TestMark status={test.status} />}
       </div>
-      <div className="grid items-end gap-2 sm:grid-cols-2">
+      <div className="grid items-end gap-2 @lg:grid-cols-2">
         {group.rows.map((row) => (
           <SettingField key={row.id} row={row} alone={row.about === ''} />
         ))}
@@ -41,7 +41,7 @@ export function SettingGroup({
         <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
           What your leaflet calls it
         </summary>
-        <div className="grid gap-2 sm:grid-cols-2">
+        <div className="grid gap-2 @lg:grid-cols-2">
           {settings.map((setting) => (
             <LeafletWord
               key={setting}

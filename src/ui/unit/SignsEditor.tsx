@@ -44,9 +44,9 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           return (
             <li
               key={mode}
-              className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_7rem_7rem]"
+              className="grid grid-cols-2 items-end gap-2 @lg:grid-cols-[1fr_7rem_7rem]"
             >
-              <span className="flex min-h-11 items-center gap-2 max-sm:col-span-2">
+              <span className="flex min-h-11 items-center gap-2 @max-lg:col-span-2">
                 <UnitLight colour={light.colour} blinks={light.blinks} /> {MODE_WORDS[mode]}
               </span>
               <Select

@@ -282,7 +282,7 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
     );
 
   return (
-    <div className="grid gap-3 sm:grid-cols-2">
+    <div className="grid gap-3 @lg:grid-cols-2">
       {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
         const now = JSON.stringify(traits[trait] ?? null);
         const keyOf = (value: unknown) => JSON.stringify(value ?? null);

@@ -12,7 +12,7 @@ import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
 export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   return (
     <div className="flex flex-col gap-6">
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 @lg:grid-cols-2">
         <TextField
           label="What you call it"
           value={unit.name}
@@ -31,7 +31,7 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
       </div>
       <TraitQuestions unit={unit} change={change} />
       <GestureEditor unit={unit} change={change} />
-      <div className="grid gap-6 lg:grid-cols-2">
+      <div className="grid gap-6 @4xl:grid-cols-2">
         <BandsEditor unit={unit} change={change} />
         <SignsEditor unit={unit} change={change} />
       </div>

@@ -4,8 +4,8 @@ import type { Step } from '../step';
 
 export const capture: Step = {
   id: 'capture',
-  title: 'Capture centres and travel',
-  does: 'Teach the unit where the sticks are; again after every trim.',
+  title: 'Capture',
+  does: 'Teach the unit where stick centre and full travel are; again after every trim.',
   station: 'capture',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
@@ -16,7 +16,7 @@ export const capture: Step = {
     'plain-model',
     'unit',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? (['plain'] as const)
+      ? (['sticks'] as const)
       : []),
   ],
 };

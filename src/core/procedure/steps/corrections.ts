@@ -6,7 +6,7 @@ export const corrections: Step = {
   id: 'corrections',
   title: 'Corrections',
   does: 'Move the model and watch each surface, in every mode.',
-  station: 'directions',
+  station: 'corrections',
   session: 'prop-off',
   cautions: ['prop-off'],
   applies: (setup) => checksFor(setup).some((c) => c.kind === 'correction'),
@@ -18,7 +18,7 @@ export const corrections: Step = {
     // What the unit was taught of the sticks decides what it does with them.
     'capture',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? (['plain'] as const)
+      ? (['sticks'] as const)
       : []),
   ],
 };

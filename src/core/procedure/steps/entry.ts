@@ -6,7 +6,7 @@ export const entry: Step = {
   id: 'entry',
   title: 'Enter and read back',
   does: 'Enter the sheet in the transmitter, read every position back on the monitor.',
-  station: 'sheet',
+  station: 'entry',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
   applies: (setup) => readBacksOf(setup).length > 0,

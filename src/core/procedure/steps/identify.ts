@@ -5,7 +5,7 @@ export const identify: Step = {
   id: 'identify',
   title: 'Identify',
   does: 'Write down versions, update first, reset what has a past, bind.',
-  station: 'bench',
+  station: 'identify',
   session: 'prop-off',
   cautions: ['prop-off'],
   applies: () => true,

@@ -9,17 +9,19 @@ import { level } from './level';
 import { lock } from './lock';
 import { mount } from './mounting';
 import { panic } from './panic';
-import { plain } from './plain';
+import { model } from './model';
 import { plainModel } from './plain-model';
 import { preflight } from './preflight';
 import { program } from './program';
 import { record } from './record';
 import { safe } from './safe';
+import { sticks } from './sticks';
 import { tune } from './tune';
 import { unitSettings } from './unit';
 
 /** A new step is a file, its id and a line here; one left out does not compile. */
 const REGISTRY: Record<StepId, Step> = {
+  model,
   identify,
   safe,
   program,
@@ -28,7 +30,7 @@ const REGISTRY: Record<StepId, Step> = {
   calibration: calibrate,
   mounting: mount,
   'plain-model': plainModel,
-  plain,
+  sticks,
   capture,
   corrections,
   level,

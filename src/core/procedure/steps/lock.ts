@@ -6,7 +6,7 @@ export const lock: Step = {
   id: 'lock',
   title: 'Lock it in',
   does: 'Take the gain off the knob: fixed values on a switch.',
-  station: 'tune',
+  station: 'lock',
   session: 'out',
   cautions: [],
   applies: (setup) => lockScript(setup).length > 0,

@@ -5,7 +5,7 @@ export const plainModel: Step = {
   id: 'plain-model',
   title: 'Plain model',
   does: 'With the unit off: plugs, centres, throws and ends as they must be.',
-  station: 'plain',
+  station: 'plain-model',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
   applies: () => true,

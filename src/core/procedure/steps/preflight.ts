@@ -17,7 +17,7 @@ export const preflight: Step = {
     'entry',
     'unit',
     'plain-model',
-    'plain',
+    'sticks',
     'calibration',
     'mounting',
     'capture',

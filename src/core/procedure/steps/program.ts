@@ -4,8 +4,8 @@ import type { Step } from '../step';
 export const program: Step = {
   id: 'program',
   title: 'Program',
-  does: 'Plan channels, wish for modes, gain, panic and failsafe; have it proven.',
-  station: 'proof',
+  does: 'Touch a control, or a word below. Everything is worked out and proved again as you choose.',
+  station: 'program',
   session: 'paper',
   cautions: [],
   applies: () => true,

@@ -3,9 +3,9 @@ import type { Step } from '../step';
 
 export const record: Step = {
   id: 'record',
-  title: 'Record',
+  title: 'Logbook',
   does: 'Write the outing into the log.',
-  station: 'log',
+  station: 'logbook',
   session: 'out',
   cautions: [],
   applies: () => true,

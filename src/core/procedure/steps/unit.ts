@@ -5,7 +5,7 @@ export const unitSettings: Step = {
   id: 'unit',
   title: 'Unit settings',
   does: 'Enter in the unit what the sheet has for it.',
-  station: 'unit',
+  station: 'settings',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
   applies: () => true,

@@ -1,5 +1,0 @@
-import { BenchStation } from '@/ui/job/BenchStation';
-
-export default function Page() {
-  return <BenchStation />;
-}

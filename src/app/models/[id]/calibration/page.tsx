@@ -1,5 +1,0 @@
-import { CalibrationStation } from '@/ui/calibration/CalibrationStation';
-
-export default function Page() {
-  return <CalibrationStation />;
-}

@@ -1,5 +1,0 @@
-import { CaptureStation } from '@/ui/capture/CaptureStation';
-
-export default function Page() {
-  return <CaptureStation />;
-}

@@ -1,5 +1,0 @@
-import { DirectionsStation } from '@/ui/directions/DirectionsStation';
-
-export default function Page() {
-  return <DirectionsStation />;
-}

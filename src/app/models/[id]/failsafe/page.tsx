@@ -1,5 +1,0 @@
-import { FailsafeStation } from '@/ui/recovery/FailsafeStation';
-
-export default function Page() {
-  return <FailsafeStation />;
-}

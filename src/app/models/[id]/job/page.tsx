@@ -1,5 +1,0 @@
-import { JobStation } from '@/ui/job/JobStation';
-
-export default function Page() {
-  return <JobStation />;
-}

@@ -1,5 +1,0 @@
-import { LevelStation } from '@/ui/level/LevelStation';
-
-export default function Page() {
-  return <LevelStation />;
-}

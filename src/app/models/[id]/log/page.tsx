@@ -1,5 +1,0 @@
-import { LogStation } from '@/ui/log/LogStation';
-
-export default function Page() {
-  return <LogStation />;
-}

@@ -1,5 +1,0 @@
-import { ModelStation } from '@/ui/model/ModelStation';
-
-export default function Page() {
-  return <ModelStation />;
-}

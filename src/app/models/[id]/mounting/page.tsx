@@ -1,5 +1,0 @@
-import { MountingStation } from '@/ui/mounting/MountingStation';
-
-export default function Page() {
-  return <MountingStation />;
-}

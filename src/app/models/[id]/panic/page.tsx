@@ -1,5 +1,0 @@
-import { PanicStation } from '@/ui/recovery/PanicStation';
-
-export default function Page() {
-  return <PanicStation />;
-}

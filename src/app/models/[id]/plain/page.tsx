@@ -1,5 +1,0 @@
-import { PlainStation } from '@/ui/plain/PlainStation';
-
-export default function Page() {
-  return <PlainStation />;
-}

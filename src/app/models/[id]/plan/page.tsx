@@ -1,5 +1,0 @@
-import { PlanStation } from '@/ui/plan/PlanStation';
-
-export default function Page() {
-  return <PlanStation />;
-}

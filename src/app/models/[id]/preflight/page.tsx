@@ -1,5 +1,0 @@
-import { PreflightStation } from '@/ui/preflight/PreflightStation';
-
-export default function Page() {
-  return <PreflightStation />;
-}

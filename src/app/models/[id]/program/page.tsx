@@ -1,5 +1,0 @@
-import { ProgramStation } from '@/ui/program/ProgramStation';
-
-export default function Page() {
-  return <ProgramStation />;
-}

@@ -1,5 +1,0 @@
-import { ProofStation } from '@/ui/proof/ProofStation';
-
-export default function Page() {
-  return <ProofStation />;
-}

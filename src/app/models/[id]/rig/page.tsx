@@ -1,5 +1,0 @@
-import { RigStation } from '@/ui/rig/RigStation';
-
-export default function Page() {
-  return <RigStation />;
-}

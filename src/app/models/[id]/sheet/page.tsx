@@ -1,5 +1,0 @@
-import { SheetStation } from '@/ui/sheet/SheetStation';
-
-export default function Page() {
-  return <SheetStation />;
-}

@@ -1,5 +1,0 @@
-import { TransmitterStation } from '@/ui/transmitter/TransmitterStation';
-
-export default function Page() {
-  return <TransmitterStation />;
-}

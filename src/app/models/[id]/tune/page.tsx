@@ -1,5 +1,0 @@
-import { TuneStation } from '@/ui/tune/TuneStation';
-
-export default function TunePage() {
-  return <TuneStation />;
-}

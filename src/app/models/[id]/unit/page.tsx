@@ -1,5 +1,0 @@
-import { UnitStation } from '@/ui/unit/UnitStation';
-
-export default function Page() {
-  return <UnitStation />;
-}

@@ -1,5 +1,0 @@
-import { WiringStation } from '@/ui/wiring/WiringStation';
-
-export default function Page() {
-  return <WiringStation />;
-}

@@ -1,0 +1,217 @@
+import { compileChain, MODE_WORDS, positionWord, switchValue, type Frame } from '../chain';
+import { functionOf, usesOf, type Control, type Line, type Setup, type Use } from '../setup';
+
+/** What a control does with it in one place. */
+export interface TagPlace {
+  /** "far", "held", "left end" */
+  place: string;
+  /** Value of the control there, in percent. */
+  value: number;
+  /** "levels"; several where it does several things. */
+  does: string[];
+}
+
+/** The tag on a control: what it is for, and what it does in each of its places. */
+export interface Tag {
+  control: Control;
+  /** "mode", "gain"; empty where the program does not use it. */
+  purposes: string[];
+  places: TagPlace[];
+}
+
+type Purpose = NonNullable<Line['purpose']>;
+
+/** Purposes in the words of a tag; those that say less than the channel does are left out. */
+const PURPOSE_WORDS: Partial<Record<Purpose, string>> = {
+  mode: 'mode',
+  gain: 'gain',
+  panic: 'panic',
+  'throttle-cut': 'throttle cut',
+  launch: 'hand launch',
+};
+
+const PLACES: Record<Exclude<Control['kind'], 'switch-2' | 'switch-3'>, [string, number][]> = {
+  momentary: [['held', 100]],
+  knob: [
+    ['left', -100],
+    ['right', 100],
+  ],
+  slider: [
+    ['far', 100],
+    ['near', -100],
+  ],
+  stick: [],
+  trim: [],
+};
+
+const placesOf = (control: Control): [string, number][] =>
+  control.kind === 'switch-2' || control.kind === 'switch-3'
+    ? Array.from({ length: control.kind === 'switch-3' ? 3 : 2 }, (_, i) => [
+        positionWord(control.kind, i),
+        switchValue(control.kind, i),
+      ])
+    : PLACES[control.kind];
+
+/** As long as any wait of a program, in seconds, and a step of it. */
+const SETTLE_S = 4;
+const STEP_S = 0.1;
+
+const known = new WeakMap<Setup, Tag[]>();
+
+/**
+ * The tag of every control that is no stick and no trim. What it does is asked of the chain, with
+ * everything else at rest and the unit armed: nothing here knows what a line means.
+ */
+export function tagsOf(setup: Setup): Tag[] {
+  const found = known.get(setup) ?? workOut(setup);
+  known.set(setup, found);
+  return found;
+}
+
+function workOut(setup: Setup): Tag[] {
+  const { controls } = setup.transmitter;
+  const chain = compileChain(setup);
+  /** How everything stands some time after one control was put somewhere, the throttle open. */
+  const settled = (at: number, value: number, more: readonly [number, number][] = []): Frame => {
+    const memory = chain.newMemory();
+    const frame = chain.newFrame();
+    const stimulus = chain.restStimulus();
+    memory.armed = true;
+    for (const [i, v] of more) stimulus.controls[i] = v;
+    chain.step(stimulus, memory, frame);
+    stimulus.controls[at] = value;
+    stimulus.dtS = STEP_S;
+    for (let t = 0; t < SETTLE_S; t += STEP_S) chain.step(stimulus, memory, frame);
+    return frame;
+  };
+  const full = controls.flatMap((c, i): [number, number][] =>
+    c.kind === 'stick' ? [[i, 100]] : [],
+  );
+  return controls
+    .filter((c) => c.kind !== 'stick' && c.kind !== 'trim')
+    .map((control) => {
+      const at = controls.indexOf(control);
+      const uses = usesOf(setup).get(control.id) ?? [];
+      const frames = placesOf(control).map(([place, value]) => ({
+        place,
+        value,
+        frame: settled(at, value),
+        full: settled(at, value, full),
+      }));
+      const rest = settled(at, control.rest);
+      const kinds = KINDS.filter((k) => uses.some((u) => kindOfUse(u) === k));
+      return {
+        control,
+        purposes: [...new Set(uses.toSorted(byWeight).map(purposeOf))].filter((p) => p !== ''),
+        places: frames.map(({ place, value, ...seen }) => ({
+          place,
+          value,
+          does: kinds.flatMap((kind) => SAYS[kind](setup, { ...seen, rest })),
+        })),
+      };
+    });
+}
+
+interface Seen {
+  frame: Frame;
+  /** The same with every stick at its full end. */
+  full: Frame;
+  /** With the control where it rests. */
+  rest: Frame;
+}
+
+/** What can be said of a use, the weightiest first. */
+const KINDS = [
+  'mode',
+  'panic',
+  'motor',
+  'gain',
+  'launch',
+  'flaps',
+  'device',
+  'rates',
+  'voice',
+] as const;
+type Kind = (typeof KINDS)[number];
+
+/** A use of which nothing can be said comes last. */
+const weight = (use: Use) => {
+  const at = KINDS.findIndex((k) => k === kindOfUse(use));
+  return at < 0 ? KINDS.length : at;
+};
+const byWeight = (a: Use, b: Use) => weight(a) - weight(b);
+
+/** What there is to be said of a use, in the order it is said. */
+function kindOfUse(use: Use): Kind | undefined {
+  if (use.of === 'call-out') return 'voice';
+  if (use.of === 'timer') return undefined;
+  if (use.purpose === 'panic') return 'panic';
+  if (use.purpose === 'launch') return 'launch';
+  if (use.purpose === 'throttle-cut') return 'motor';
+  const role = use.carries && functionOf(use.carries).role;
+  if (use.carries === 'mode' || use.purpose === 'mode') return 'mode';
+  if (use.carries === 'gain' || use.purpose === 'gain') return 'gain';
+  if (use.carries === 'flap' || use.carries?.startsWith('flaperon')) return 'flaps';
+  if (use.carries === 'gear' || use.carries === 'brake' || use.carries === 'capture')
+    return 'device';
+  if (role !== undefined && use.indirect) return 'rates';
+  return undefined;
+}
+
+function purposeOf(use: Use): string {
+  if (use.of !== 'channel') return use.of === 'timer' ? 'timer' : 'voice';
+  const named = use.purpose && PURPOSE_WORDS[use.purpose];
+  if (named) return named;
+  if (kindOfUse(use) === 'rates') return 'rates';
+  return use.carries ? functionOf(use.carries).words : `channel ${use.channel}`;
+}
+
+const percent = (v: number) => `${Math.round(Math.max(0, v))} %`;
+const loudest = (values: Float64Array | readonly number[]) => Math.max(0, ...values);
+
+/** How the gain of the axes reads: one number, or one for each where they differ. */
+function gainOf({ unit }: Setup, frame: Frame): string {
+  const own = unit.traits.axes.map((_, i) => Math.round(frame.gainPct[i] ?? 0));
+  return own.every((g) => Math.abs(g - own[0]!) <= 1)
+    ? percent(own[0] ?? 0)
+    : own.map(percent).join(' / ');
+}
+
+const SAYS: Record<Kind, (setup: Setup, seen: Seen) => string[]> = {
+  mode: (_, { frame }) => [MODE_WORDS[frame.mode]],
+  gain: (setup, { frame }) => [`gain ${gainOf(setup, frame)}`],
+  motor: (_, { full }) => [loudest(full.motorPct) < 1 ? 'motor held off' : 'motor free'],
+  panic: (_, { frame, rest }) =>
+    frame.mode === rest.mode && !frame.recovering
+      ? []
+      : [frame.recovering || frame.mode === 'level' ? 'rights the model' : MODE_WORDS[frame.mode]],
+  launch: (_, { frame, rest }) => (frame.mode === rest.mode ? [] : ['helps the launch']),
+  flaps: ({ airframe }, { frame }) => {
+    const i = airframe.surfaces.findIndex((s) => s.role === 'flap');
+    const deg = i < 0 ? NaN : Math.round(frame.surfaceDeg[i]!);
+    return Number.isNaN(deg) ? [] : [deg > 1 ? `flaps ${deg}° down` : 'flaps up'];
+  },
+  rates: ({ program, transmitter }, { full }) => {
+    const steers = program.inputs.flatMap((input, i) => {
+      const hand = transmitter.controls.find((c) => c.id === input.control)?.hand;
+      return hand && functionOf(hand).role === 'steering' ? [Math.abs(full.inputsPct[i]!)] : [];
+    });
+    const [first = 100] = steers;
+    return [
+      steers.every((r) => Math.abs(r - first) < 0.5)
+        ? `rates ${percent(first)}`
+        : `rates ${percent(Math.min(...steers))} to ${percent(Math.max(...steers))}`,
+    ];
+  },
+  device: () => [],
+  voice: () => [],
+};
+
+/** "Switch A, mode: far off, middle rate damping, near self-levelling" */
+export const tagWords = ({ control, purposes, places }: Tag): string =>
+  purposes.length === 0
+    ? `${control.label}: not used`
+    : `${control.label}, ${purposes.join(' and ')}: ${places
+        .filter((p) => p.does.length > 0)
+        .map((p) => `${p.place} ${p.does.join(', ')}`)
+        .join(', ')}`;

@@ -1,0 +1,45 @@
+/**
+ * What the bench is set up for, and the stations that are worked at then, in working order. Every
+ * station is reached by this list and has one name, its own or that of the step it is for.
+ */
+export const WAY = {
+  paper: ['model', 'transmitter', 'unit', 'plan', 'program', 'proof'],
+  table: ['safe'],
+  'prop-off': [
+    'identify',
+    'entry',
+    'settings',
+    'calibration',
+    'mounting',
+    'plain-model',
+    'sticks',
+    'capture',
+    'corrections',
+    'level',
+    'panic',
+  ],
+  'link-off': ['failsafe'],
+  outside: ['preflight', 'tune', 'lock', 'logbook'],
+} as const;
+
+export type WayGroup = keyof typeof WAY;
+
+export const WAY_TITLES: Record<WayGroup, string> = {
+  paper: 'On paper',
+  table: 'At the table, nothing powered',
+  'prop-off': 'Powered, propeller off',
+  'link-off': 'Link off',
+  outside: 'Outside',
+};
+
+/** Places that belong to every step: the order of work as a whole, and the rig in full. */
+export const EVERYWHERE = { job: 'The whole job', rig: 'Rig' } as const;
+
+export type PlaceId = (typeof WAY)[WayGroup][number];
+export type StationId = PlaceId | keyof typeof EVERYWHERE;
+
+export const PLACE_IDS: readonly PlaceId[] = Object.values(WAY).flat();
+export const STATION_IDS: readonly StationId[] = [
+  ...PLACE_IDS,
+  ...(Object.keys(EVERYWHERE) as (keyof typeof EVERYWHERE)[]),
+];

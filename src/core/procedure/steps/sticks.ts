@@ -1,0 +1,14 @@
+import { byDirections } from '../proofs';
+import type { Step } from '../step';
+
+export const sticks: Step = {
+  id: 'sticks',
+  title: 'Sticks',
+  does: 'With the unit off, every stick moves every surface the right way.',
+  station: 'sticks',
+  session: 'prop-off',
+  cautions: ['prop-off'],
+  applies: () => true,
+  proofs: byDirections('stick'),
+  after: ({ intents }) => (intents.school === 'unit-first' ? ['entry', 'corrections'] : ['entry']),
+};

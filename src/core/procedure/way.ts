@@ -1,0 +1,113 @@
+import { worstOf, type Status } from '../logbook';
+import type { JobStep } from './job';
+import { nextStep, shortestWay } from './order';
+import type { Bench } from './step';
+import {
+  EVERYWHERE,
+  WAY,
+  WAY_TITLES,
+  type PlaceId,
+  type StationId,
+  type WayGroup,
+} from './stations';
+import { STEPS } from './steps';
+
+/** Stations where something is decided rather than shown: the parts of the Setup that are theirs. */
+const DECIDES: Partial<Record<PlaceId, { title: string; parts: readonly string[] }>> = {
+  transmitter: { title: 'Transmitter', parts: ['/transmitter'] },
+  unit: { title: 'Unit', parts: ['/unit'] },
+  plan: { title: 'Plan and wiring', parts: ['/program/outputs', '/installation'] },
+  proof: { title: 'Proof', parts: [''] },
+};
+
+const stepAt = (id: string) => STEPS.filter((s) => s.station === id);
+
+/** The one name of a station, the same on the way, in the head and on paper. */
+export const stationTitle = (id: StationId): string =>
+  id in EVERYWHERE
+    ? EVERYWHERE[id as keyof typeof EVERYWHERE]
+    : (DECIDES[id as PlaceId]?.title ?? stepAt(id)[0]!.title);
+
+/** A station on the way of one model, and where it stands. */
+export interface Place {
+  id: PlaceId;
+  title: string;
+  /** Undefined while the program is being proved. */
+  status: Status | undefined;
+  /** Things proven there, of all there are; absent where something is decided. */
+  done: number;
+  of: number;
+  /** Why it must be looked at again. */
+  reasons: string[];
+}
+
+export interface WayPart {
+  group: WayGroup;
+  title: string;
+  places: Place[];
+}
+
+/**
+ * The way of this model: every station that applies, with its status. A station where something is
+ * decided stands as the findings about its part of the Setup say.
+ * @param job undefined while nothing is proved: then nothing is said about any station
+ */
+export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): WayPart[] {
+  const placeOf = (id: PlaceId): Place | undefined => {
+    const title = stationTitle(id);
+    const decides = DECIDES[id];
+    if (decides)
+      return {
+        id,
+        title,
+        status:
+          findings &&
+          worstOf([
+            'proven',
+            ...findings
+              .filter((f) => f.severity !== 'note')
+              .filter((f) => decides.parts.some((p) => f.where.startsWith(p)))
+              .map((f) => f.severity as Status),
+          ]),
+        done: 0,
+        of: 0,
+        reasons: [],
+      };
+    if (!job)
+      return stepAt(id).some((s) => s.applies(setup))
+        ? { id, title, status: undefined, done: 0, of: 0, reasons: [] }
+        : undefined;
+    const steps = job.filter((j) => j.step.station === id);
+    if (steps.length === 0) return undefined;
+    return {
+      id,
+      title,
+      status: worstOf(steps.map((j) => j.status)),
+      done: steps.reduce((n, j) => n + j.done, 0),
+      of: steps.reduce((n, j) => n + j.proofs.length, 0),
+      reasons: [...new Set(steps.flatMap((j) => j.reasons))],
+    };
+  };
+  return (Object.keys(WAY) as WayGroup[])
+    .map((group) => ({
+      group,
+      title: WAY_TITLES[group],
+      places: WAY[group].flatMap((id) => placeOf(id) ?? []),
+    }))
+    .filter((part) => part.places.length > 0);
+}
+
+/**
+ * What comes next at the end of a station: the rest of what can be done without changing the bench,
+ * then the shortest way on. Undefined when nothing is left.
+ * @param here the station in hand
+ */
+export function nextFrom(
+  job: readonly JobStep[],
+  here: StationId | undefined,
+): JobStep | undefined {
+  const now = job.find((j) => j.step.station === here)?.step.session;
+  const stopped = nextStep(job);
+  if (stopped?.status === 'stop') return stopped;
+  return shortestWay(job, now)[0]?.steps.find((j) => j.step.station !== here) ?? stopped;
+}

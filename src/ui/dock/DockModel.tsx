@@ -1,0 +1,86 @@
+'use client';
+
+import { useRef } from 'react';
+import { PlainModel } from '../drawing/PlainModel';
+import { useRig } from '../rig/rigStore';
+
+/** The model on the stand: drag to tilt it, press a surface to see what governs it. */
+export function DockModel() {
+  const airframe = useRig((s) => s.setup.airframe);
+  const attitude = useRig((s) => s.snapshot?.attitudeDeg);
+  const surfaceDeg = useRig((s) => s.snapshot?.surfaceDeg);
+  const pointed = useRig((s) => s.pointed?.surfaces);
+  const touched = useRig((s) => s.touched?.surfaces);
+  const tilt = useRig((s) => s.tilt);
+  const touch = useRig((s) => s.touch);
+  const drag = useRef<{ x: number; y: number } | undefined>(undefined);
+  return (
+    <div
+      className="relative h-56 touch-none border-b border-(--card-edge)"
+      data-testid="rig-stage"
+      onPointerDown={(e) => {
+        drag.current = { x: e.clientX, y: e.clientY };
+        const surface = (e.target as Element).getAttribute('data-surface');
+        if (surface) touch({ surfaces: [surface] });
+        e.currentTarget.setPointerCapture(e.pointerId);
+      }}
+      onPointerMove={(e) => {
+        if (!drag.current) return;
+        const dx = e.clientX - drag.current.x;
+        const dy = e.clientY - drag.current.y;
+        drag.current = { x: e.clientX, y: e.clientY };
+        tilt(e.shiftKey ? 'yaw' : 'roll', dx * 0.4);
+        tilt('pitch', dy * 0.3);
+      }}
+      onPointerUp={() => {
+        drag.current = undefined;
+      }}
+    >
+      <PlainModel
+        airframe={airframe}
+        attitudeDeg={attitude ? [attitude.roll, attitude.pitch, attitude.yaw] : [0, 0, 0]}
+        {...(surfaceDeg ? { surfaceDeg } : {})}
+        marked={(id) => (pointed?.includes(id) || touched?.includes(id)) ?? false}
+        fit
+      />
+      <TiltWords />
+    </div>
+  );
+}
+
+const TILTS = {
+  roll: ['right wing', 'left wing'],
+  pitch: ['tail', 'nose'],
+  yaw: ['nose right', 'nose left'],
+} as const;
+
+/** "right wing 25° down" */
+function TiltWords() {
+  const attitude = useRig((s) => s.snapshot?.attitudeDeg);
+  const level = useRig((s) => s.level);
+  if (!attitude) return null;
+  const round = (deg: number) => Math.round((((deg + 180) % 360) + 360) % 360) - 180;
+  const roll = round(attitude.roll);
+  const pitch = round(attitude.pitch);
+  const yaw = round(attitude.yaw);
+  const words = [
+    roll !== 0 && `${TILTS.roll[roll > 0 ? 0 : 1]} ${Math.abs(roll)}° down`,
+    pitch !== 0 && `${TILTS.pitch[pitch > 0 ? 0 : 1]} ${Math.abs(pitch)}° down`,
+    yaw !== 0 && `${TILTS.yaw[yaw > 0 ? 0 : 1]} ${Math.abs(yaw)}°`,
+  ].filter(Boolean);
+  return (
+    <p className="text-soft absolute bottom-1 left-3 flex items-center gap-2 text-sm">
+      {words.length === 0 ? 'level; drag to tilt' : words.join(', ')}
+      {words.length > 0 && (
+        <button
+          type="button"
+          className="min-h-6 underline pointer-coarse:min-h-11"
+          onPointerDown={(e) => e.stopPropagation()}
+          onClick={level}
+        >
+          put it level
+        </button>
+      )}
+    </p>
+  );
+}

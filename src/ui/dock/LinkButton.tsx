@@ -1,0 +1,22 @@
+'use client';
+
+import { Radio, RadioTower } from 'lucide-react';
+import { useRig } from '../rig/rigStore';
+
+/** Cuts the link between transmitter and unit, and restores it. */
+export function LinkButton() {
+  const linkUp = useRig((s) => s.linkUp);
+  const setLink = useRig((s) => s.setLink);
+  const Icon = linkUp ? RadioTower : Radio;
+  return (
+    <button
+      type="button"
+      className="btn my-1 min-h-9 py-0 text-sm pointer-coarse:min-h-11"
+      aria-pressed={!linkUp}
+      onClick={() => setLink(!linkUp)}
+    >
+      <Icon size={16} aria-hidden />
+      {linkUp ? 'Cut the link' : 'Link lost: restore it'}
+    </button>
+  );
+}

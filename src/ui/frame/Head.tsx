@@ -1,0 +1,124 @@
+'use client';
+
+import { Search, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { LightButton } from '../theme/LightButton';
+import type { Theme } from '../theme/themes';
+import { useFind } from './Find';
+import { useJob } from './job';
+import { useModel } from './modelStore';
+import { NextLink } from './NextUp';
+import { WaySheet } from './Way';
+
+/** One line: which model, how much of it is proven, the one next thing, undo, find, light. */
+export function Head({ theme }: { theme: Theme }) {
+  const name = useModel((s) => s.setup.name);
+  const id = useModel((s) => s.id);
+  return (
+    <header className="border-ink flex flex-wrap items-center gap-x-3 border-b-2 px-3 py-1 max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:bg-(--paper) lg:h-13 lg:flex-nowrap lg:px-4 print:hidden">
+      <WaySheet />
+      <Link
+        href="/"
+        className="font-head flex min-h-11 items-center text-xl font-bold max-lg:hidden"
+      >
+        Tolvan
+      </Link>
+      <Link
+        href={`/models/${id}/job`}
+        className="font-head min-w-0 truncate text-lg font-semibold hover:underline max-lg:flex-1"
+        title={name}
+      >
+        {name}
+      </Link>
+      <Proven />
+      <SavedWords />
+      <span className="ml-auto flex items-center gap-1 max-lg:ml-0">
+        <UndoButton />
+        <FindButton />
+        <LightButton theme={theme} small />
+      </span>
+      <span className="max-lg:basis-full lg:order-3">
+        <NextLink head />
+      </span>
+    </header>
+  );
+}
+
+/** How much of the way is proven. */
+function Proven() {
+  const { way, pending, job } = useJob();
+  const places = way.flatMap((p) => p.places);
+  const done = places.filter((p) => p.status === 'proven').length;
+  return (
+    <span
+      className={`text-soft flex shrink-0 items-center gap-2 text-sm ${pending ? 'opacity-60' : ''}`}
+      aria-live="polite"
+    >
+      <span className="bg-edge h-1.5 w-20 max-xl:hidden" aria-hidden>
+        <span
+          className="block h-1.5 bg-(--proven)"
+          style={{ width: `${(100 * done) / Math.max(1, places.length)}%` }}
+        />
+      </span>
+      {job ? (
+        <>
+          {done}
+          <span className="max-sm:hidden"> of</span>
+          <span className="sm:hidden" aria-hidden>
+            /
+          </span>{' '}
+          {places.length}
+          <span className="max-sm:sr-only"> proven</span>
+        </>
+      ) : (
+        'proving …'
+      )}
+    </span>
+  );
+}
+
+/** Whether what is on the screen is kept. */
+function SavedWords() {
+  const version = useModel((s) => s.version);
+  const saving = useModel((s) => s.saving > 0);
+  const open = useModel((s) => s.unsaved !== undefined || s.conflict !== undefined);
+  return (
+    <span className="text-soft shrink-0 text-sm max-sm:sr-only" aria-live="polite">
+      {saving ? 'Saving …' : open ? `Not saved, version ${version}` : `Saved, version ${version}`}
+    </span>
+  );
+}
+
+function UndoButton() {
+  const last = useModel((s) => s.past.at(-1));
+  const undo = useModel((s) => s.undo);
+  return (
+    <button
+      type="button"
+      className="head-btn"
+      onClick={undo}
+      disabled={!last}
+      aria-label="Undo the last change"
+      title={last && `Undo: ${last.label}`}
+    >
+      <Undo2 size={18} aria-hidden />
+    </button>
+  );
+}
+
+function FindButton() {
+  const { show } = useFind();
+  return (
+    <button
+      type="button"
+      className="head-btn lg:border-line gap-2 lg:w-40 lg:justify-start lg:border"
+      onClick={show}
+      aria-label="Find anything"
+    >
+      <Search size={16} aria-hidden />
+      <span className="text-soft text-sm font-normal max-lg:hidden">
+        Find anything <kbd className="font-num text-xs">/</kbd>
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import Link from 'next/link';
+import { isReady, nextFrom, stationTitle, type JobStep, type StationId } from '@/core/procedure';
+import { StatusMark } from '../status/StatusMark';
+import { useJob } from './job';
+import { useModel } from './modelStore';
+import { useHere } from './useHere';
+
+/** Where the key `n` and every "next" lead from here. */
+export function useNextFrom(): JobStep | undefined {
+  const here = useHere();
+  const { job } = useJob();
+  return job && nextFrom(job, here);
+}
+
+/** The one next thing, one key away. */
+export function NextLink({ head = false }: { head?: boolean }) {
+  const id = useModel((s) => s.id);
+  const { job } = useJob();
+  const next = useNextFrom();
+  if (!job) return null;
+  const wide = head ? 'max-lg:w-full max-lg:mb-1 lg:max-w-80' : '';
+  if (!next)
+    return (
+      <Link href={`/models/${id}/preflight`} className={`btn btn-main min-h-10 ${wide}`}>
+        Nothing left to do
+      </Link>
+    );
+  return (
+    <Link
+      href={`/models/${id}/${next.step.station}`}
+      className={`btn btn-main min-h-10 justify-between gap-2 py-1 text-left ${wide}`}
+    >
+      <span className="truncate">Next: {next.step.title}</span>
+      <kbd className="font-num border-accent-ink/60 border px-1 text-xs max-lg:hidden">n</kbd>
+    </Link>
+  );
+}
+
+/** What this station proved, and what comes after it. */
+export function NextUp({ here }: { here: StationId | undefined }) {
+  const { job, way, pending } = useJob();
+  const next = useNextFrom();
+  if (!job || here === undefined || here === 'rig') return null;
+  const place = way.flatMap((p) => p.places).find((p) => p.id === here);
+  return (
+    <footer
+      className={`mt-6 flex flex-wrap items-center justify-between gap-3 border-t-2 border-(--card-edge) pt-3 print:hidden ${pending ? 'opacity-60' : ''}`}
+    >
+      <p className="text-soft min-w-0 flex-1 basis-60">
+        {place?.status && (
+          <StatusMark
+            status={place.status}
+            words={
+              place.of === 0
+                ? place.status === 'proven'
+                  ? 'nothing found against it'
+                  : 'see what was found'
+                : place.done === place.of
+                  ? `${stationTitle(here)}: proven`
+                  : `${stationTitle(here)}: ${place.done} of ${place.of} proven`
+            }
+          />
+        )}
+        {isReady(job) && (
+          <strong className="text-proven block">Ready. Nothing stands in the way.</strong>
+        )}
+      </p>
+      {next && next.step.station !== here && (
+        <div className="flex flex-wrap items-center gap-3">
+          <span className="text-soft text-sm">{next.step.does}</span>
+          <NextLink />
+        </div>
+      )}
+      {next?.step.station === here && (
+        <p className="text-stop">Something here was found wrong: put it right before you go on.</p>
+      )}
+    </footer>
+  );
+}

@@ -1,0 +1,57 @@
+'use client';
+
+import type { Theme } from '../theme/themes';
+import { RigDock } from '../dock/RigDock';
+import { RigProvider } from '../rig/rigStore';
+import { FindProvider } from './Find';
+import { FrameKeys } from './FrameKeys';
+import { Head } from './Head';
+import { useJob } from './job';
+import { LastChange } from './LastChange';
+import { LeaveGuard } from './LeaveGuard';
+import { useModel } from './modelStore';
+import { NextUp } from './NextUp';
+import { SaveState } from './SaveState';
+import { StationTitle } from './StationTitle';
+import { UnkeptAnswers } from './UnkeptAnswers';
+import { VerdictFailed } from './verdict';
+import { useHere } from './useHere';
+import { WayRail } from './Way';
+
+/** One workspace: the way, the work, and the rig alive beside it, whatever station is open. */
+export function Workspace({ theme, children }: { theme: Theme; children: React.ReactNode }) {
+  const here = useHere();
+  const setup = useModel((s) => s.setup);
+  const full = here === 'rig';
+  const { way } = useJob();
+  const open = way.flatMap((p) => p.places).find((p) => p.id === here)?.status !== 'proven';
+  const blind = (here === 'sticks' || here === 'corrections') && open;
+  return (
+    <RigProvider setup={setup}>
+      <FindProvider>
+        <div className="flex min-h-dvh flex-col lg:h-dvh lg:overflow-hidden print:block print:h-auto print:overflow-visible">
+          <Head theme={theme} />
+          <div className="flex min-h-0 flex-1">
+            <WayRail here={here} />
+            <main
+              id="main"
+              tabIndex={-1}
+              className="@container min-w-0 flex-1 px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
+            >
+              <SaveState />
+              <UnkeptAnswers />
+              <VerdictFailed />
+              <LeaveGuard />
+              <StationTitle here={here} />
+              <LastChange />
+              {children}
+              <NextUp here={here} />
+            </main>
+            {!full && <RigDock blind={blind} />}
+          </div>
+        </div>
+        <FrameKeys here={here} />
+      </FindProvider>
+    </RigProvider>
+  );
+}

@@ -1,0 +1,63 @@
+'use client';
+
+import { tests } from '@/core/logbook';
+import { FindingsOf } from '../findings/Findings';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+
+/** What is on the bench: written down, bound and up to date before anything is set. */
+export function IdentifyStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const edit = useModel((s) => s.edit);
+  const { installation } = setup;
+  const field = (key: 'unitHardware' | 'unitFirmware' | 'transmitterFirmware', label: string) => (
+    <label className="text-sm font-semibold">
+      {label}
+      <input
+        className="field font-normal"
+        maxLength={60}
+        defaultValue={installation[key]}
+        key={installation[key]}
+        onBlur={(e) => {
+          const value = e.target.value.trim();
+          if (value !== installation[key])
+            edit(
+              [{ op: 'replace', path: `/installation/${key}`, value }],
+              `${label}: ${value || 'not known'}`,
+            );
+        }}
+      />
+    </label>
+  );
+  return (
+    <div className="flex flex-col gap-4">
+      <section className="card flex flex-col gap-3" aria-labelledby="what-title">
+        <h2 id="what-title" className="text-lg font-bold">
+          What is on the bench
+        </h2>
+        <div className="grid gap-2 @lg:grid-cols-3">
+          {field('unitHardware', 'Unit, hardware')}
+          {field('unitFirmware', 'Unit, firmware')}
+          {field('transmitterFirmware', 'Transmitter, firmware')}
+        </div>
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6"
+            checked={installation.secondHand}
+            onChange={(e) =>
+              edit(
+                [{ op: 'replace', path: '/installation/secondHand', value: e.target.checked }],
+                e.target.checked ? 'Unit is second-hand' : 'Unit is new',
+              )
+            }
+          />
+          The unit is second-hand, or its past is unknown
+        </label>
+      </section>
+      <FindingsOf step="identify" />
+      <TestScript title="Know it" steps={tests(setup, evidence, 'identify')} />
+    </div>
+  );
+}

@@ -1,0 +1,12 @@
+'use client';
+
+import { tests } from '@/core/logbook';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+
+/** Nothing can start by itself, whatever is done next. */
+export function SafeStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  return <TestScript title="Before anything has power" steps={tests(setup, evidence, 'safe')} />;
+}

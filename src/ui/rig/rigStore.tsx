@@ -1,0 +1,174 @@
+'use client';
+
+import { proxy, wrap, type Remote } from 'comlink';
+import { createContext, useContext, useEffect, useState } from 'react';
+import { createStore, useStore, type StoreApi } from 'zustand';
+import type { Axis, Setup } from '@/core/setup';
+import type { Snapshot } from '@/core/standin';
+import type { Rig, RigMove } from '@/workers/rig';
+
+export type { RigMove };
+
+/** Parts of the rig that something on the screen speaks of, or that were touched. */
+export interface Pointed {
+  controls?: readonly string[];
+  surfaces?: readonly string[];
+}
+
+export interface RigState {
+  /** What is on the bench. */
+  setup: Setup;
+  snapshot: Snapshot | undefined;
+  /** Control values as the hands have put them, at once; the snapshot follows. */
+  controls: Record<string, number>;
+  /** Where every control rests. */
+  rest: Record<string, number>;
+  linkUp: boolean;
+  /** What the pointer or the focus is on in the station in hand. */
+  pointed: Pointed | undefined;
+  /** What was touched last on the rig itself. */
+  touched: Pointed | undefined;
+  setControl(id: string, value: number): void;
+  setLink(up: boolean): void;
+  tilt(axis: Axis, byDeg: number): void;
+  level(): void;
+  /** Puts everything back at rest, then does things in order, as a finding asks for its witness. */
+  play(moves: readonly RigMove[]): void;
+  point(at: Pointed | undefined): void;
+  touch(at: Pointed | undefined): void;
+}
+
+type RigStore = StoreApi<RigState> & { bench: BenchLine };
+
+/** A bench that says nothing for so long is gone: it says at least that it is there once a second. */
+const SILENCE_MS = 4000;
+
+/** The line to the bench: in its worker, or in the page where a browser gives none. */
+class BenchLine {
+  private remote: Remote<Rig> | Rig | undefined;
+
+  do(act: (rig: Remote<Rig> | Rig) => unknown): void {
+    if (this.remote) void act(this.remote);
+  }
+
+  /** Runs the bench until the returned function is called. */
+  run(setup: Setup, moves: readonly RigMove[], told: (snapshot: Snapshot) => void): () => void {
+    let heardAt = performance.now();
+    let worker: Worker | undefined;
+    let here: Rig | undefined;
+    let gone = false;
+    const onTick = (next: Snapshot) => {
+      heardAt = performance.now();
+      if (!gone) told(next);
+    };
+    const runHere = () => {
+      worker?.terminate();
+      worker = undefined;
+      void import('@/workers/rig').then(({ createRig }) => {
+        if (here || gone) return;
+        here = createRig();
+        here.load(setup, moves, onTick);
+        this.remote = here;
+      });
+    };
+    try {
+      worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+      worker.addEventListener('error', runHere);
+      const rig = wrap<Rig>(worker);
+      this.remote = rig;
+      rig.load(setup, [...moves], proxy(onTick)).catch(runHere);
+    } catch {
+      runHere();
+    }
+    const watch = setInterval(() => {
+      if (document.hidden) heardAt = performance.now();
+      if (worker && performance.now() - heardAt > SILENCE_MS) runHere();
+    }, SILENCE_MS / 4);
+    return () => {
+      gone = true;
+      clearInterval(watch);
+      this.remote = undefined;
+      worker?.terminate();
+      here?.stop();
+    };
+  }
+}
+
+const restOf = (setup: Setup) =>
+  Object.fromEntries(setup.transmitter.controls.map((c) => [c.id, c.rest]));
+
+function createRigStore(first: Setup): RigStore {
+  const bench = new BenchLine();
+  const store = createStore<RigState>((set, get) => ({
+    setup: first,
+    snapshot: undefined,
+    controls: restOf(first),
+    rest: restOf(first),
+    linkUp: true,
+    pointed: undefined,
+    touched: undefined,
+    setControl(id, value) {
+      set({ controls: { ...get().controls, [id]: value } });
+      bench.do((rig) => rig.setControl(id, value));
+    },
+    setLink(linkUp) {
+      set({ linkUp });
+      bench.do((rig) => rig.setLink(linkUp));
+    },
+    tilt: (axis, byDeg) => bench.do((rig) => rig.tilt(axis, byDeg)),
+    level: () => bench.do((rig) => rig.level()),
+    play(moves) {
+      const put = moves.flatMap((m) => ('control' in m ? [[m.control, m.value] as const] : []));
+      set({ controls: { ...get().rest, ...Object.fromEntries(put) } });
+      bench.do((rig) => rig.play([...moves]));
+    },
+    point: (pointed) => set({ pointed }),
+    touch: (touched) => set({ touched }),
+  }));
+  return Object.assign(store, { bench });
+}
+
+const RigContext = createContext<RigStore | undefined>(undefined);
+
+/** A virtual bench with this on it, running for as long as it is on the page. */
+export function RigProvider({ setup, children }: { setup: Setup; children: React.ReactNode }) {
+  const [store] = useState(() => createRigStore(setup));
+  useEffect(() => {
+    const rest = restOf(setup);
+    // Hands that hold something keep it through an edit; a control that is gone is let go.
+    const controls = Object.fromEntries(
+      Object.entries(rest).map(([id, value]) => [id, store.getState().controls[id] ?? value]),
+    );
+    store.setState({ setup, controls, rest });
+    const moves = Object.entries(controls)
+      .filter(([id, value]) => value !== rest[id])
+      .map(([control, value]) => ({ control, value }));
+    return store.bench.run(setup, moves, (snapshot) => store.setState({ snapshot }));
+  }, [setup, store]);
+  return <RigContext value={store}>{children}</RigContext>;
+}
+
+/** Reads from the rig. */
+export function useRig<T>(select: (state: RigState) => T): T {
+  const store = useContext(RigContext);
+  if (!store) throw new Error('useRig outside of a model page');
+  return useStore(store, select);
+}
+
+/** Handlers for anything on a station: looked at or focused, what it speaks of is shown on the rig. */
+export function usePointing(): (at: Pointed) => {
+  onPointerEnter: () => void;
+  onPointerLeave: () => void;
+  onFocus: () => void;
+  onBlur: () => void;
+} {
+  const point = useRig((s) => s.point);
+  return (at) => ({
+    onPointerEnter: () => point(at),
+    onPointerLeave: () => point(undefined),
+    onFocus: () => point(at),
+    onBlur: () => point(undefined),
+  });
+}

@@ -1,0 +1,270 @@
+'use client';
+
+import { useMemo, useRef } from 'react';
+import { controlWords, switchPosition, switchValue } from '@/core/chain';
+import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
+import type { Control, ControlKind } from '@/core/setup';
+import { useRig } from '../rig/rigStore';
+import { switchesOf } from '../rig/switches';
+import { layoutOf } from './layout';
+
+/** "Switch A" is "A" on the drawing, "Left slider" stays what it is. */
+export const shortLabel = ({ label }: Control): string =>
+  /^(?:Switch|Momentary|Button|Knob) (\S{1,3})$/.exec(label)?.[1] ?? label;
+
+/** The transmitter's front under the hands: every control where it sits, alive. */
+export function LiveFace({ className = '' }: { className?: string }) {
+  const setup = useRig((s) => s.setup);
+  const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
+  const tags = useMemo(() => tagsOf(setup), [setup]);
+  const switches = switchesOf(setup.transmitter.controls);
+  return (
+    <div
+      role="group"
+      aria-label="Transmitter"
+      className={`relative rounded-[2rem_2rem_1.2rem_1.2rem] border-2 border-(--line) bg-(--shade) ${className}`}
+    >
+      {tags.map((tag) => {
+        const at = spots.get(tag.control.id)!;
+        return (
+          <div
+            key={tag.control.id}
+            className="absolute -translate-x-1/2 -translate-y-1/2"
+            style={{ left: `${at.x}%`, top: `${at.y}%` }}
+          >
+            <LiveControl tag={tag} digit={switches.indexOf(tag.control) + 1} />
+          </div>
+        );
+      })}
+      {padsOf(setup.transmitter).map((pad) => (
+        <div
+          key={pad.side}
+          className="absolute -translate-x-1/2 -translate-y-1/2"
+          style={{
+            left: pad.side === 'left' ? '15%' : '85%',
+            top: '73%',
+          }}
+        >
+          <LivePad pad={pad} />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function LiveControl({ tag, digit }: { tag: Tag; digit: number }) {
+  const { control } = tag;
+  const value = useRig((s) => s.controls[control.id] ?? control.rest);
+  const marked = useRig(
+    (s) => s.pointed?.controls?.includes(control.id) || s.touched?.controls?.includes(control.id),
+  );
+  const setControl = useRig((s) => s.setControl);
+  const touch = useRig((s) => s.touch);
+  const put = (to: number) => {
+    touch({ controls: [control.id] });
+    setControl(control.id, to);
+  };
+  const used = tag.purposes.length > 0;
+  const Drawn = DRAWN[control.kind];
+  if (!Drawn) return null;
+  return (
+    <div
+      className={`flex flex-col items-center rounded-md px-0.5 leading-none ${marked ? 'bg-card outline-3 outline-(--accent)' : ''}`}
+      title={`${control.label}${digit >= 1 && digit <= 9 ? `, key ${digit}` : ''}${used ? `: ${tag.purposes.join(', ')}` : ', not used'}`}
+    >
+      <Drawn control={control} value={value} put={put} words={wordsAt(tag, value)} />
+      <span className={`text-xs whitespace-nowrap ${used ? 'font-bold' : 'text-soft'}`}>
+        {shortLabel(control)}
+        {used && <span className="text-accent font-normal"> {tag.purposes[0]}</span>}
+      </span>
+    </div>
+  );
+}
+
+/** "near: self-levelling" */
+function wordsAt({ control, places }: Tag, value: number): string {
+  const place = places.find((p) => p.value === value);
+  const does = place && place.does.length > 0 ? `: ${place.does.join(', ')}` : '';
+  return `${controlWords(control, value).slice(control.label.length).trim()}${does}`;
+}
+
+interface DrawnProps {
+  control: Control;
+  value: number;
+  put: (value: number) => void;
+  words: string;
+}
+
+const count = (kind: ControlKind) => (kind === 'switch-3' ? 3 : 2);
+
+/** A lever in its slot: press where it is to go, or use the arrow keys. Far is up. */
+function Lever({ control, value, put, words }: DrawnProps) {
+  const positions = count(control.kind);
+  const now = switchPosition(control.kind, value);
+  const go = (to: number) =>
+    put(switchValue(control.kind, Math.max(0, Math.min(positions - 1, to))));
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={control.label}
+      aria-orientation="vertical"
+      aria-valuemin={0}
+      aria-valuemax={positions - 1}
+      aria-valuenow={now}
+      aria-valuetext={words}
+      className="flex h-11 w-11 cursor-pointer justify-center"
+      onPointerDown={(e) => {
+        const box = e.currentTarget.getBoundingClientRect();
+        const share = (e.clientY - box.top) / box.height;
+        const to = Math.min(positions - 1, Math.floor(share * positions));
+        // A press on the place where it stands takes it on to the next.
+        go(to === now ? (now + 1) % positions : to);
+      }}
+      onKeyDown={(e) => {
+        const by = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[e.key];
+        if (by === undefined) return;
+        e.preventDefault();
+        go(now + by);
+      }}
+    >
+      <svg width={24} height={42} aria-hidden>
+        <rect
+          x={4}
+          y={2}
+          width={16}
+          height={38}
+          rx={8}
+          fill="var(--card)"
+          stroke="var(--ink)"
+          strokeWidth={1.6}
+        />
+        {Array.from({ length: positions }, (_, i) => (
+          <circle
+            key={i}
+            cx={12}
+            cy={10 + (22 * i) / (positions - 1)}
+            r={i === now ? 6.5 : 1.8}
+            fill={i === now ? 'var(--accent)' : 'var(--line)'}
+          />
+        ))}
+      </svg>
+    </button>
+  );
+}
+
+/** Acts while it is held. */
+function Momentary({ control, value, put }: DrawnProps) {
+  return (
+    <button
+      type="button"
+      aria-label={`${control.label}: hold`}
+      aria-pressed={value > 0}
+      className="flex h-11 w-11 items-center justify-center"
+      onPointerDown={() => put(100)}
+      onPointerUp={() => put(-100)}
+      onPointerLeave={() => value > 0 && put(-100)}
+      onKeyDown={(e) => (e.key === ' ' || e.key === 'Enter') && put(100)}
+      onKeyUp={() => put(-100)}
+      onBlur={() => value > 0 && put(-100)}
+    >
+      <svg width={32} height={32} aria-hidden>
+        <circle cx={16} cy={16} r={13} fill="var(--card)" stroke="var(--ink)" strokeWidth={1.6} />
+        <circle
+          cx={16}
+          cy={16}
+          r={value > 0 ? 9 : 5}
+          fill={value > 0 ? 'var(--accent)' : 'var(--ink)'}
+        />
+      </svg>
+    </button>
+  );
+}
+
+function Turned({ control, value, put, words }: DrawnProps) {
+  return (
+    <input
+      type="range"
+      aria-label={control.label}
+      aria-valuetext={words}
+      min={-100}
+      max={100}
+      value={value}
+      onChange={(e) => put(Number(e.target.value))}
+      className="h-7 w-20 accent-(--accent)"
+    />
+  );
+}
+
+const DRAWN: Partial<Record<ControlKind, React.ComponentType<DrawnProps>>> = {
+  'switch-2': Lever,
+  'switch-3': Lever,
+  momentary: Momentary,
+  knob: Turned,
+  slider: Turned,
+};
+
+/** A stick: dragged, or moved with the arrow keys; centred ones spring back. */
+function LivePad({ pad }: { pad: Pad }) {
+  const { across, along } = pad;
+  const ground = useRef<HTMLDivElement>(null);
+  const x = useRig((s) => (across ? (s.controls[across.id] ?? 0) : 0));
+  const y = useRig((s) => (along ? (s.controls[along.id] ?? 0) : 0));
+  const setControl = useRig((s) => s.setControl);
+  const marked = useRig((s) =>
+    [across, along].some((c) => c && s.pointed?.controls?.includes(c.id)),
+  );
+  const place = (e: React.PointerEvent) => {
+    const box = ground.current!.getBoundingClientRect();
+    const share = (v: number) => Math.round(Math.max(-100, Math.min(100, v * 230)));
+    if (across) setControl(across.id, share((e.clientX - box.left) / box.width - 0.5));
+    if (along) setControl(along.id, share(0.5 - (e.clientY - box.top) / box.height));
+  };
+  const named = (c: Control) => c.label.replace(' stick', '').toLowerCase();
+  return (
+    <div className="flex flex-col items-center">
+      <div
+        ref={ground}
+        data-pad={pad.side}
+        className={`relative size-21 touch-none rounded-full border-2 bg-(--card) focus-within:outline-3 focus-within:outline-(--focus) ${marked ? 'border-accent' : 'border-(--line)'}`}
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          place(e);
+        }}
+        onPointerMove={(e) => {
+          if (e.currentTarget.hasPointerCapture(e.pointerId)) place(e);
+        }}
+        onPointerUp={() => {
+          if (across) setControl(across.id, across.rest);
+          if (along && along.rest === 0) setControl(along.id, 0);
+        }}
+      >
+        <span className="absolute top-1/2 right-2 left-2 border-t border-(--line)" />
+        <span className="absolute top-2 bottom-2 left-1/2 border-l border-(--line)" />
+        <span
+          className="bg-accent absolute size-6 -translate-x-1/2 -translate-y-1/2 rounded-full"
+          style={{ left: `${50 + x * 0.38}%`, top: `${50 - y * 0.38}%` }}
+        />
+        {[across, along].map(
+          (c) =>
+            c && (
+              <input
+                key={c.id}
+                type="range"
+                className="sr-only"
+                aria-label={c.label}
+                min={-100}
+                max={100}
+                step={5}
+                value={c === across ? x : y}
+                onChange={(e) => setControl(c.id, Number(e.target.value))}
+              />
+            ),
+        )}
+      </div>
+      <span className="text-soft text-xs whitespace-nowrap">
+        {[across, along].flatMap((c) => (c ? [named(c)] : [])).join(' · ')}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import { useState } from 'react';
+import { gainKnobOf, positionsOfSwitches } from '@/core/plan';
+import { MARGIN, gainAtSpeed, gainOfReading } from '@/core/tuning';
+import { NumberField } from '../fields/NumberField';
+import { ControlSelect, SWITCHES } from '../program/ControlSelect';
+import { useWishes } from '../program/useWishes';
+import { WhatElse } from '../program/WhatElse';
+
+/** From what the monitor showed to fixed values on a switch. */
+export function Found() {
+  const wishing = useWishes();
+  const { setup, wishes, wish } = wishing;
+  const { cruiseMps, approachMps } = setup.airframe.measures;
+  const knob = gainKnobOf(setup);
+  // Nothing read yet stands for no gain.
+  const [shook, setShook] = useState(gainOfReading(setup, -100) === 0 ? -100 : 0);
+  const atShake = gainOfReading(setup, shook) ?? 0;
+  const [fastPct, setFast] = useState<number>();
+  const [slowPct, setSlow] = useState<number>();
+  const fast = fastPct ?? Math.round(atShake * MARGIN);
+  const slow = slowPct ?? Math.round(gainAtSpeed(fast, cruiseMps, approachMps));
+  const [control, setControl] = useState('');
+  const count = control ? positionsOfSwitches(setup, [control]) : 3;
+  const pct = count === 3 ? [0, fast, slow] : [0, fast];
+  const keep = (set: (v: number) => void) => (v: number) => {
+    set(v);
+    return undefined;
+  };
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="found-title">
+      <h2 id="found-title" className="text-lg font-bold">
+        What you found
+      </h2>
+      <div className="grid grid-cols-2 items-end gap-2">
+        <NumberField
+          label="monitor where it shook"
+          unit="%"
+          min={-150}
+          max={150}
+          value={shook}
+          onCommit={keep(setShook)}
+        />
+        <p role="status">
+          is <strong className="num">{atShake.toFixed(0)} %</strong> of the unit’s gain
+        </p>
+        <NumberField
+          label="gain for fast"
+          unit="%"
+          min={0}
+          max={100}
+          value={fast}
+          onCommit={keep(setFast)}
+        />
+        <NumberField
+          label="gain for slow"
+          unit="%"
+          min={0}
+          max={100}
+          value={slow}
+          onCommit={keep(setSlow)}
+        />
+      </div>
+      <p className="text-soft text-sm">
+        Half of where it shook is the usual margin (6 dB, MIL-F-9490D). What a model bears falls
+        with the square of its speed: from {cruiseMps} m/s to {approachMps} m/s that is{' '}
+        {gainAtSpeed(10, cruiseMps, approachMps) >= 99
+          ? 'more than ten times'
+          : `${(gainAtSpeed(10, cruiseMps, approachMps) / 10).toFixed(1)} times`}
+        , full gain at the most (common practice, no source). Fly it before you believe it.
+      </p>
+      {knob ? (
+        <>
+          <ControlSelect
+            label={`From ${knob.control.label} to a switch`}
+            setup={setup}
+            kinds={SWITCHES}
+            value={control}
+            none="choose a free one"
+            onChange={setControl}
+          />
+          <button
+            type="button"
+            className="btn btn-main"
+            disabled={!control || fast === 0}
+            onClick={() =>
+              wish(
+                { ...wishes, gain: { by: 'values', control, pct } },
+                `Gain locked in: ${pct.map((p) => `${p} %`).join(', ')}`,
+              )
+            }
+          >
+            {fast === 0
+              ? 'Lock in: say first where it shook'
+              : `Lock in: ${pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}`}
+          </button>
+          <WhatElse {...wishing} />
+          <p className="text-soft text-sm">
+            Far position first. Afterwards enter the new lines, read every position back, and fly it
+            once more with the fixed values.
+          </p>
+        </>
+      ) : (
+        <p>The gain is on fixed values already: no sleeve turns it.</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,18 @@
+'use client';
+
+import { tests } from '@/core/logbook';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+import { Found } from './Found';
+
+/** The gain that was found, taken off the knob. */
+export function LockStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  return (
+    <div className="flex flex-col gap-4">
+      <Found />
+      <TestScript title="With fixed values" steps={tests(setup, evidence, 'lock')} />
+    </div>
+  );
+}
