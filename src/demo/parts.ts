@@ -14,6 +14,7 @@ import {
   type Unit,
   type UnitSettings,
   type UnitTraits,
+  measured,
 } from '../core/setup';
 
 /*
@@ -44,7 +45,7 @@ export function transmitterLike(
 }
 
 export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) =>
-  buildAirframe({ ...usualAnswers(kind), ...more });
+  measured(buildAirframe({ ...usualAnswers(kind), ...more }));
 
 /** Planned from its parts, then chosen one by one as at the Program station, everything along. */
 export function planned(

@@ -53,7 +53,7 @@ describe('models', () => {
     expect((await listModels(store)).entries[0]).toMatchObject({
       id,
       status: 'todo',
-      words: 'next: make it safe',
+      words: 'next: model',
     });
   });
   it.each([

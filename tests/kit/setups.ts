@@ -8,7 +8,7 @@ import {
   type Observation,
 } from '@/core/directions';
 import { composeSetup } from '@/core/plan';
-import type { AirframeKind, Setup } from '@/core/setup';
+import { measured, type AirframeKind, type Setup } from '@/core/setup';
 
 /** A clean Setup of shipped parts. */
 export function makeSetup(
@@ -18,7 +18,7 @@ export function makeSetup(
 ): Setup {
   return composeSetup(
     'Test model',
-    buildAirframe(usualAnswers(kind)),
+    measured(buildAirframe(usualAnswers(kind))),
     UNITS[unit]!,
     TRANSMITTERS[transmitter]!,
   );

@@ -30,6 +30,10 @@ export const MODE_WORDS: Readonly<Record<Mode, string>> = {
   hover: 'hover',
 };
 
+/** A gain as it is said: a pulse a little beyond the end gives all there is, and none is below nothing. */
+export const gainWords = (pct: number): string =>
+  `${Math.round(Math.min(100, Math.max(0, pct)))} %`;
+
 /** "left aileron 12° up" */
 export function describeSurface(surface: Surface, deg: number): string {
   const movement = movementOf(surface, deg);

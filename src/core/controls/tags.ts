@@ -1,4 +1,11 @@
-import { compileChain, MODE_WORDS, positionWord, switchValue, type Frame } from '../chain';
+import {
+  compileChain,
+  gainWords,
+  MODE_WORDS,
+  positionWord,
+  switchValue,
+  type Frame,
+} from '../chain';
 import { functionOf, usesOf, type Control, type Line, type Setup, type Use } from '../setup';
 
 /** What a control does with it in one place. */
@@ -99,7 +106,9 @@ function workOut(setup: Setup): Tag[] {
         full: settled(at, value, full),
       }));
       const rest = settled(at, control.rest);
-      const kinds = KINDS.filter((k) => uses.some((u) => kindOfUse(u) === k));
+      const all = KINDS.filter((k) => uses.some((u) => kindOfUse(u) === k));
+      // Rates that go with the mode are told where the rates are; the tag keeps to what the hand is for.
+      const kinds = all.filter((k, i) => k !== 'rates' || i === 0);
       return {
         control,
         purposes: [...new Set(uses.toSorted(byWeight).map(purposeOf))].filter((p) => p !== ''),
@@ -171,10 +180,8 @@ const loudest = (values: Float64Array | readonly number[]) => Math.max(0, ...val
 
 /** How the gain of the axes reads: one number, or one for each where they differ. */
 function gainOf({ unit }: Setup, frame: Frame): string {
-  const own = unit.traits.axes.map((_, i) => Math.round(frame.gainPct[i] ?? 0));
-  return own.every((g) => Math.abs(g - own[0]!) <= 1)
-    ? percent(own[0] ?? 0)
-    : own.map(percent).join(' / ');
+  const own = unit.traits.axes.map((_, i) => gainWords(frame.gainPct[i] ?? 0));
+  return new Set(own).size === 1 ? own[0]! : own.join(' / ');
 }
 
 const SAYS: Record<Kind, (setup: Setup, seen: Seen) => string[]> = {

@@ -5,7 +5,7 @@ import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { TESTS, stamp, type Evidence } from '../logbook';
 import { applyPatch } from '../patch';
 import { composeSetup, learnTravel, unsuited } from '../plan';
-import { AIRFRAME_KINDS, type Setup } from '../setup';
+import { AIRFRAME_KINDS, measured, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
 import { findingsOf, type Finding } from '../verify';
 import { isReady, jobOf, killedBy, nextStep, shortestWay, stoppedAt, STEPS } from './index';
@@ -90,7 +90,7 @@ function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
   const ground = kind === 'car' || kind === 'boat';
   return composeSetup(
     'Simulated',
-    buildAirframe(usualAnswers(kind)),
+    measured(buildAirframe(usualAnswers(kind))),
     UNITS[unit]!,
     TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
   );

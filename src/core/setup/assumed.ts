@@ -26,3 +26,9 @@ export function measureTaken(
     },
   ];
 }
+
+/** An airframe whose measures are all its owner's own, or were found right as they were. */
+export function measured<A extends Pick<Airframe, 'assumed'>>(airframe: A): Omit<A, 'assumed'> {
+  const { assumed: _, ...own } = airframe;
+  return own;
+}

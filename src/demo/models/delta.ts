@@ -1,3 +1,4 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import { applyPatch } from '../../core/patch';
@@ -10,7 +11,7 @@ export function delta(): DemoModel {
   const setup = withWishes(
     composeSetup(
       'Skua, delta',
-      buildAirframe(usualAnswers('flying-wing')),
+      measured(buildAirframe(usualAnswers('flying-wing'))),
       UNITS['menu-receiver']!,
       TRANSMITTERS['line-sixteen']!,
     ),

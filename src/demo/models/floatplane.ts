@@ -1,3 +1,4 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import { everything, withWishes, type DemoModel } from '../kit';
@@ -5,7 +6,7 @@ import { twoSeasons } from '../seasons';
 
 /** The floatplane, proven in every step: two seasons off the lake. */
 export function floatplane(): DemoModel {
-  const airframe = buildAirframe({ ...usualAnswers('conventional'), wheel: 'none' });
+  const airframe = measured(buildAirframe({ ...usualAnswers('conventional'), wheel: 'none' }));
   airframe.measures = {
     ...airframe.measures,
     spanMm: 1520,

@@ -1,3 +1,4 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import type { DemoModel } from '../kit';
@@ -6,7 +7,7 @@ import type { DemoModel } from '../kit';
 export function iceRally(): DemoModel {
   const setup = composeSetup(
     'Lynx, ice-rally car',
-    buildAirframe(usualAnswers('car')),
+    measured(buildAirframe(usualAnswers('car'))),
     UNITS['steering-receiver']!,
     TRANSMITTERS['surface-four']!,
   );

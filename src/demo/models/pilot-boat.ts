@@ -1,3 +1,4 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import { everything, type DemoModel } from '../kit';
@@ -7,7 +8,7 @@ import { twoSeasons } from '../seasons';
 export function pilotBoat(): DemoModel {
   const setup = composeSetup(
     'Pike, harbour pilot boat',
-    buildAirframe(usualAnswers('boat')),
+    measured(buildAirframe(usualAnswers('boat'))),
     UNITS['steering-receiver']!,
     TRANSMITTERS['surface-four']!,
   );

@@ -1,10 +1,11 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import { withWishes, type DemoModel } from '../kit';
 
 /** The sailplane with a hole in its panic: the amount for the far position was never entered. */
 export function sailplane(): DemoModel {
-  const airframe = buildAirframe(usualAnswers('v-tail'));
+  const airframe = measured(buildAirframe(usualAnswers('v-tail')));
   airframe.measures = {
     ...airframe.measures,
     spanMm: 2400,

@@ -1,10 +1,11 @@
+import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import type { DemoModel } from '../kit';
 
 /** The tug with two faults: roll correction reversed in the unit, elevator channel reversed. */
 export function skiTug(): DemoModel {
-  const airframe = buildAirframe(usualAnswers('conventional'));
+  const airframe = measured(buildAirframe(usualAnswers('conventional')));
   airframe.measures = {
     ...airframe.measures,
     spanMm: 1820,

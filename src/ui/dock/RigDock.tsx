@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronUp, Maximize2, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
-import { MODE_WORDS } from '@/core/chain';
+import { gainWords, MODE_WORDS } from '@/core/chain';
 import { keep, readKept } from '../frame/keep';
 import { useModel } from '../frame/modelStore';
 import { LiveFace } from '../transmitter/LiveFace';
@@ -142,7 +142,7 @@ export function RigDock({ blind }: { blind: boolean }) {
 /** "Self-levelling · gain 50 %" */
 function ModeLine() {
   const mode = useRig((s) => s.snapshot?.mode);
-  const gain = useRig((s) => Math.max(0, ...(s.snapshot?.gainPct ?? [0])).toFixed(0));
+  const gain = useRig((s) => gainWords(Math.max(0, ...(s.snapshot?.gainPct ?? [0]))));
   const state = useRig((s) =>
     !s.linkUp
       ? 'link lost'
@@ -157,7 +157,7 @@ function ModeLine() {
   return (
     <p className="truncate leading-tight" aria-live="polite">
       <strong>{words[0]!.toUpperCase() + words.slice(1)}</strong>
-      {mode !== 'off' && ` · gain ${gain} %`}
+      {mode !== 'off' && ` · gain ${gain}`}
       {state && <span className="text-stop font-semibold"> · {state}</span>}
     </p>
   );

@@ -36,7 +36,7 @@ export function Verdict() {
           {titles.length > 2 && <p className="text-soft text-sm">and {titles.length - 2} more</p>}
         </>
       )}{' '}
-      <Link className="text-sm underline" href={`/models/${id}/proof`}>
+      <Link className="block text-sm underline" href={`/models/${id}/proof`}>
         {serious.length === 0 ? 'See the proof' : 'See why, and repair it'}
       </Link>
     </section>

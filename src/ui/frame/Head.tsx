@@ -61,7 +61,7 @@ function Proven() {
         />
       </span>
       {job ? (
-        <>
+        <span>
           {done}
           <span className="max-sm:hidden"> of</span>
           <span className="sm:hidden" aria-hidden>
@@ -69,7 +69,7 @@ function Proven() {
           </span>{' '}
           {places.length}
           <span className="max-sm:sr-only"> proven</span>
-        </>
+        </span>
       ) : (
         'proving …'
       )}

@@ -1,71 +1,93 @@
 'use client';
 
-import Link from 'next/link';
-import { Findings } from '../findings/Findings';
-import { useModel } from '../frame/modelStore';
-import { GainWishes } from './GainWishes';
-import { ModeWishes } from './ModeWishes';
-import { DeviceWishes } from './DeviceWishes';
-import { CutWishes, LaunchWishes, VoiceWishes } from './MoreWishes';
-import { RateWishes } from './RateWishes';
-import { FailsafeWishes, PanicWishes } from './SafetyWishes';
-import { useWishes, type Wishing } from './useWishes';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { Pointing } from '../rig/Pointing';
 import { OutOfStep } from './OutOfStep';
+import { SENTENCES } from './sentences';
+import { TaggedFace } from './TaggedFace';
+import { useWishes } from './useWishes';
 import { WhatElse } from './WhatElse';
 
-const SECTIONS: readonly (readonly [string, (w: Wishing) => React.ReactNode])[] = [
-  ['Modes', ModeWishes],
-  ['Gain', GainWishes],
-  ['Panic recovery', PanicWishes],
-  ['Failsafe', FailsafeWishes],
-  ['Throttle cut', CutWishes],
-  ['Rates', RateWishes],
-  ['Flaps and gear', DeviceWishes],
-  ['Hand launch', LaunchWishes],
-  ['Voice and timer', VoiceWishes],
-];
-
-/** What the person wants of the transmitter; the program is written, and proved, at every choice. */
+/** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
 export function ProgramStation() {
-  const id = useModel((s) => s.id);
   const wishing = useWishes();
-  const { reasons, notes } = wishing;
+  const { setup, wishes, wish, reasons, notes } = wishing;
+  const [explained, explain] = useState<string>();
+  const own = SENTENCES.filter((s) => s.applies(setup));
+  const said = own.filter((s) => s.wished(wishes));
+  const offered = own.filter((s) => s.offer && !s.wished(wishes));
+  const props = { setup, wishes, wish };
   return (
-    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
-      <div className="flex min-w-0 flex-col gap-4">
-        <p className="text-lg">
-          Choose what each control does. Every number for the transmitter is worked out, and all of
-          it is checked again at each choice.
-        </p>
-        <WhatElse {...wishing} />
-        <OutOfStep {...wishing} />
-        {notes.length > 0 && reasons.length === 0 && (
-          <div role="status" className="card text-caution">
-            {notes.map((n) => (
-              <p key={n}>{n}</p>
-            ))}
-          </div>
-        )}
-        {SECTIONS.map(([title, Body]) => (
-          <section key={title} className="card" aria-labelledby={`wish-${title}`}>
-            <h2 id={`wish-${title}`} className="mb-2 text-lg font-bold">
-              {title}
-            </h2>
-            <Body {...wishing} />
-          </section>
-        ))}
-      </div>
-      <aside className="flex flex-col gap-4">
-        <Findings />
-        <div className="card flex flex-col gap-2">
-          <Link href={`/models/${id}/proof`} className="btn">
-            Every combination, proved
-          </Link>
-          <Link href={`/models/${id}/entry`} className="btn btn-main">
-            What to enter
-          </Link>
+    <>
+      <TaggedFace {...props} />
+      <WhatElse {...wishing} />
+      <OutOfStep {...wishing} />
+      {notes.length > 0 && reasons.length === 0 && (
+        <div
+          role="status"
+          className="border-caution bg-card text-caution mb-2 border-l-4 px-3 py-1"
+        >
+          {notes.map((n) => (
+            <p key={n}>{n}</p>
+          ))}
         </div>
-      </aside>
-    </div>
+      )}
+      <ol aria-label="The program in words">
+        {said.map(({ id, controls, Says, when, drop }) => {
+          const why = when?.(wishes);
+          return (
+            <Pointing
+              key={id}
+              as="li"
+              at={{ controls: controls(wishes).filter((c) => c !== undefined) }}
+              className="relative border-t border-(--card-edge) py-1.5 pr-18 pl-3 text-lg leading-relaxed last:border-b"
+            >
+              <Says {...props} />
+              <span className="absolute top-1 right-0 flex">
+                {why && (
+                  <button
+                    type="button"
+                    className="head-btn text-soft font-head min-w-8 text-base"
+                    aria-expanded={explained === id}
+                    aria-label="When to choose what"
+                    title="When to choose what"
+                    onClick={() => explain(explained === id ? undefined : id)}
+                  >
+                    ?
+                  </button>
+                )}
+                {drop && (
+                  <button
+                    type="button"
+                    className="head-btn text-soft min-w-8"
+                    aria-label={`Take out: ${id}`}
+                    onClick={() => wish(drop(wishes), `Without ${id}`)}
+                  >
+                    <X size={16} aria-hidden />
+                  </button>
+                )}
+              </span>
+              {explained === id && <p className="text-soft text-base">{why}</p>}
+            </Pointing>
+          );
+        })}
+      </ol>
+      {offered.length > 0 && (
+        <p className="text-soft mt-2 flex flex-wrap items-center gap-x-3">
+          Add
+          {offered.map(({ id, offer }) => (
+            <button
+              key={id}
+              type="button"
+              className="text-accent min-h-8 font-semibold hover:underline pointer-coarse:min-h-11"
+              onClick={() => wish(offer!.first(setup, wishes), `With ${offer!.words}`)}
+            >
+              {offer!.words}
+            </button>
+          ))}
+        </p>
+      )}
+    </>
   );
 }

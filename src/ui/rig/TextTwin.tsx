@@ -1,5 +1,6 @@
 'use client';
 
+import { gainWords } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
 import { UnitLight } from '../unit/UnitLight';
@@ -49,7 +50,7 @@ export function TextTwin({
           {AXES.map((axis, i) => (
             <div key={axis} className="contents">
               <dt className="font-semibold">{AXIS_WORDS[axis]}</dt>
-              <dd className="num">{snapshot.gainPct[i]!.toFixed(0)} %</dd>
+              <dd className="num">{gainWords(snapshot.gainPct[i]!)}</dd>
               <dd className="num">{signed(wrap180(snapshot.attitudeDeg[axis]))}°</dd>
               <dd className="num">{signed(snapshot.correctionPct[i]!)} %</dd>
             </div>

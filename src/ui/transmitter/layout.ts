@@ -28,7 +28,7 @@ export function layoutOf(transmitter: Transmitter): Map<string, Spot> {
   const rows = Math.max(1, Math.ceil(switches.length / 5));
   const each = Math.ceil(switches.length / rows);
   for (let r = 0; r < rows; r++)
-    row(switches.slice(r * each, (r + 1) * each), rows === 1 ? 18 : 14 + 25 * r, 9, 91);
+    row(switches.slice(r * each, (r + 1) * each), rows === 1 ? 18 : 13 + 24 * r, 9, 91);
   const turned = of('knob', 'slider');
   for (let i = 0; i < turned.length; i += 2)
     row(

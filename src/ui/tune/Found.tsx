@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { gainKnobOf, positionsOfSwitches } from '@/core/plan';
 import { MARGIN, gainAtSpeed, gainOfReading } from '@/core/tuning';
 import { NumberField } from '../fields/NumberField';
-import { ControlSelect, SWITCHES } from '../program/ControlSelect';
+import { ControlWord, SWITCHES } from '../program/ControlWord';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
 
@@ -72,14 +72,18 @@ export function Found() {
       </p>
       {knob ? (
         <>
-          <ControlSelect
-            label={`From ${knob.control.label} to a switch`}
-            setup={setup}
-            kinds={SWITCHES}
-            value={control}
-            none="choose a free one"
-            onChange={setControl}
-          />
+          <p className="text-lg">
+            Take it off {knob.control.label} and put it on{' '}
+            <ControlWord
+              label={`From ${knob.control.label} to a switch`}
+              setup={setup}
+              kinds={SWITCHES}
+              value={control || undefined}
+              none="a free switch"
+              onPick={(id) => setControl(id ?? '')}
+            />
+            .
+          </p>
           <button
             type="button"
             className="btn btn-main"
@@ -92,7 +96,7 @@ export function Found() {
             }
           >
             {fast === 0
-              ? 'Lock in: say first where it shook'
+              ? 'Enter the gain where it shook first'
               : `Lock in: ${pct.map((p) => (p === 0 ? 'off' : `${p} %`)).join(', ')}`}
           </button>
           <WhatElse {...wishing} />
@@ -102,7 +106,7 @@ export function Found() {
           </p>
         </>
       ) : (
-        <p>The gain is on fixed values already: no sleeve turns it.</p>
+        <p>The gain is on fixed values already: nothing can bump it.</p>
       )}
     </section>
   );

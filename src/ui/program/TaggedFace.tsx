@@ -1,0 +1,241 @@
+'use client';
+
+import { DropdownMenu } from 'radix-ui';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { switchPosition } from '@/core/chain';
+import { padsOf, tagsOf, tagWords, type Tag } from '@/core/controls';
+import type { Setup } from '@/core/setup';
+import { usePointing, useRig } from '../rig/rigStore';
+import { ControlMark } from '../transmitter/ControlMark';
+import { shortLabel } from '../transmitter/LiveFace';
+import { layoutOf } from '../transmitter/layout';
+import { jobsFor } from './jobs';
+import type { Sentenced } from './wishing';
+
+/** The transmitter as the person's own is laid out, with a tag on each control that does something. */
+export function TaggedFace(props: Sentenced) {
+  const { setup } = props;
+  const tags = useMemo(() => tagsOf(setup), [setup]);
+  const used = inRow(
+    setup,
+    tags.filter((t) => t.purposes.length > 0),
+  );
+  const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
+  const box = useRef<HTMLDivElement>(null);
+  const strings = useStrings(box, used);
+  return (
+    <section ref={box} className="relative mb-4" aria-label="Your transmitter">
+      <ul className="relative z-10 mb-7 flex flex-wrap gap-2 @max-lg:mb-2">
+        {used.map((tag) => (
+          <li key={tag.control.id} className="min-w-0 flex-auto">
+            <TagCard tag={tag} {...props} />
+          </li>
+        ))}
+      </ul>
+      <div className="relative h-57 rounded-[3rem_3rem_1.5rem_1.5rem] border-2 border-(--ink) bg-(--shade)">
+        {tags.map((tag) => {
+          const at = spots.get(tag.control.id)!;
+          return (
+            <div
+              key={tag.control.id}
+              className="absolute -translate-x-1/2 -translate-y-1/2"
+              style={{ left: `${at.x}%`, top: `${at.y}%` }}
+            >
+              <FaceControl tag={tag} {...props} />
+            </div>
+          );
+        })}
+        {padsOf(setup.transmitter).map((pad) => (
+          <div
+            key={pad.side}
+            className="absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
+            style={{ left: pad.side === 'left' ? '15%' : '85%', top: '72%' }}
+          >
+            <PadMark across={pad.across?.id} along={pad.along?.id} />
+            <span className="text-soft text-xs">
+              {[pad.across, pad.along]
+                .flatMap((c) => (c ? [c.label.replace(' stick', '').toLowerCase()] : []))
+                .join(' · ')}
+            </span>
+          </div>
+        ))}
+      </div>
+      <svg
+        className="pointer-events-none absolute inset-0 h-full w-full overflow-visible @max-lg:hidden"
+        aria-hidden
+      >
+        {strings.map((d) => (
+          <path key={d} d={d} fill="none" stroke="var(--line)" strokeWidth={1.4} />
+        ))}
+      </svg>
+    </section>
+  );
+}
+
+/** Tags in the order their controls stand from left to right, so that no two strings cross. */
+function inRow(setup: Setup, tags: readonly Tag[]): Tag[] {
+  const spots = layoutOf(setup.transmitter);
+  return tags.toSorted((a, b) => spots.get(a.control.id)!.x - spots.get(b.control.id)!.x);
+}
+
+/** The strings from each tag to its control, measured on the page whenever it changes its size. */
+function useStrings(box: React.RefObject<HTMLDivElement | null>, tags: readonly Tag[]): string[] {
+  const [strings, setStrings] = useState<string[]>([]);
+  const names = tags.map((t) => `${t.control.id} ${tagWords(t)}`).join('|');
+  useEffect(() => {
+    const root = box.current;
+    if (!root) return;
+    const ids = names.split('|').map((n) => n.split(' ')[0]!);
+    const watch = new ResizeObserver(() => setStrings(ids.flatMap((id) => stringOf(root, id))));
+    watch.observe(root);
+    return () => watch.disconnect();
+  }, [box, names]);
+  return strings;
+}
+
+function stringOf(root: HTMLElement, id: string): string[] {
+  const from = root.getBoundingClientRect();
+  const at = (what: string) =>
+    root.querySelector(`[data-${what}="${CSS.escape(id)}"]`)?.getBoundingClientRect();
+  const tag = at('tag');
+  const control = at('control');
+  if (!tag || !control) return [];
+  const [x1, y1] = [tag.left + tag.width / 2 - from.left, tag.bottom - from.top];
+  const [x2, y2] = [control.left + control.width / 2 - from.left, control.top - from.top];
+  const bend = Math.max(8, (y2 - y1) / 2);
+  const points = [x1, y1, x1, y1 + bend, x2, y2 - bend, x2, y2].map((v) => v.toFixed(1));
+  return [`M${points.slice(0, 2).join(' ')}C${points.slice(2).join(' ')}`];
+}
+
+/** What one control does, place by place; the place where it stands on the rig is marked. */
+function TagCard({ tag, ...props }: { tag: Tag } & Sentenced) {
+  const { control, purposes, places } = tag;
+  const pointing = usePointing();
+  const value = useRig((s) => s.controls[control.id] ?? control.rest);
+  const switched = control.kind === 'switch-2' || control.kind === 'switch-3';
+  const here = places.find(
+    (p) =>
+      switched && switchPosition(control.kind, p.value) === switchPosition(control.kind, value),
+  );
+  return (
+    <JobMenu tag={tag} {...props}>
+      <button
+        type="button"
+        data-tag={control.id}
+        className="flex h-full w-full flex-col rounded-[3px_12px_3px_3px] border-[1.5px] border-(--line) bg-(--card) px-2.5 py-1 text-left text-sm leading-snug hover:border-(--accent)"
+        {...pointing({ controls: [control.id] })}
+      >
+        <span className="block font-bold">
+          {control.label} · {purposes[0]}
+          {purposes.length > 1 && (
+            <span className="text-soft font-normal"> and {purposes.slice(1).join(', ')}</span>
+          )}
+        </span>
+        {places
+          .filter((p) => p.does.length > 0)
+          .map((p) => (
+            <span
+              key={p.place}
+              className={`block ${p === here ? 'text-accent font-semibold' : ''}`}
+            >
+              {p.place} <strong>{p.does.join(', ')}</strong>
+              {p === here && <span> ◂ now</span>}
+            </span>
+          ))}
+      </button>
+    </JobMenu>
+  );
+}
+
+/** A control on the front: press it to choose what it does. */
+function FaceControl({ tag, ...props }: { tag: Tag } & Sentenced) {
+  const { control } = tag;
+  const value = useRig((s) => s.controls[control.id] ?? control.rest);
+  const marked = useRig(
+    (s) => s.pointed?.controls?.includes(control.id) || s.touched?.controls?.includes(control.id),
+  );
+  const pointing = usePointing();
+  const used = tag.purposes.length > 0;
+  return (
+    <JobMenu tag={tag} {...props}>
+      <button
+        type="button"
+        data-control={control.id}
+        aria-label={`${tagWords(tag)}. Choose what it does`}
+        className={`flex min-h-11 min-w-11 flex-col items-center rounded-md text-xs ${
+          marked ? 'bg-card outline-3 outline-(--accent)' : 'hover:bg-(--card)'
+        } ${used ? 'text-accent font-bold' : 'text-soft'}`}
+        {...pointing({ controls: [control.id] })}
+      >
+        <ControlMark kind={control.kind} rest={value} />
+        {shortLabel(control)}
+      </button>
+    </JobMenu>
+  );
+}
+
+/** A stick as it stands on the rig. */
+function PadMark({ across, along }: { across: string | undefined; along: string | undefined }) {
+  const x = useRig((s) => (across ? (s.controls[across] ?? 0) : 0));
+  const y = useRig((s) => (along ? (s.controls[along] ?? 0) : 0));
+  return (
+    <svg width={84} height={84} viewBox="-44 -44 88 88" aria-hidden>
+      <rect
+        x={-42}
+        y={-42}
+        width={84}
+        height={84}
+        rx={14}
+        fill="var(--card)"
+        stroke="var(--line)"
+      />
+      <path d="M-32 0H32M0-32V32" stroke="var(--card-edge)" />
+      <circle cx={x * 0.28} cy={-y * 0.28} r={12} fill="var(--ink)" />
+    </svg>
+  );
+}
+
+/** What a control could be made to do; what it does now is ticked. */
+function JobMenu({
+  tag,
+  setup,
+  wishes,
+  wish,
+  children,
+}: { tag: Tag; children: React.ReactNode } & Sentenced) {
+  const jobs = jobsFor(setup, wishes, tag.control);
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>{children}</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className="card z-50 min-w-56 p-1 shadow-lg"
+          sideOffset={4}
+          collisionPadding={8}
+        >
+          <DropdownMenu.Label className="px-2 py-1 font-bold">
+            {tag.control.label} shall …
+          </DropdownMenu.Label>
+          {jobs.length === 0 && (
+            <p className="text-soft px-2 py-1 text-sm">Nothing on this model can be put on it.</p>
+          )}
+          {jobs.map((job) => (
+            <DropdownMenu.CheckboxItem
+              key={job.words}
+              checked={job.now}
+              className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-[highlighted]:bg-(--shade) pointer-coarse:min-h-11"
+              onSelect={() => {
+                if (!job.now) wish(job.next, `${tag.control.label}: ${job.words}`);
+              }}
+            >
+              <span className="w-4">
+                <DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator>
+              </span>
+              {job.words}
+            </DropdownMenu.CheckboxItem>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+
+import { combinations, flapPlaces } from '@/core/plan';
+import type { ControlKind, ProgramWishes, Setup } from '@/core/setup';
+import { NumberWord } from '../../fields/NumberWord';
+import { ControlWord, PRESSABLE, SWITCHES, TURNABLE } from '../ControlWord';
+import type { Sentence, Sentenced } from '../wishing';
+
+const has = (setup: Setup, ...functions: string[]) =>
+  setup.program.outputs.some((o) => functions.includes(o.carries));
+
+/** Flaps on a control, half way in the middle of three. */
+export const flapsOn = (
+  setup: Setup,
+  wishes: ProgramWishes,
+  control: string,
+): NonNullable<ProgramWishes['flaps']> => ({
+  ...wishes.flaps,
+  control,
+  downPct: flapPlaces(setup, control) === 3 ? [0, 50, 100] : [0, 100],
+});
+
+function Flaps({ setup, wishes, wish }: Sentenced) {
+  const { flaps: f } = wishes;
+  const control = setup.transmitter.controls.find((c) => c.id === f?.control);
+  const places = !f
+    ? []
+    : control && SWITCHES.includes(control.kind)
+      ? combinations(setup, [f.control]).map((c) => c.words.slice(control.label.length + 1))
+      : ['far', 'near'];
+  return (
+    <>
+      <ControlWord
+        label="Flaps by"
+        setup={setup}
+        kinds={[...SWITCHES, ...TURNABLE]}
+        value={f?.control}
+        onPick={(id) =>
+          id && wish({ ...wishes, flaps: flapsOn(setup, wishes, id) }, 'Flap control chosen')
+        }
+      />{' '}
+      works the flaps
+      {f && (
+        <>
+          :{' '}
+          {places.map((words, i) => (
+            <span key={words}>
+              {i > 0 && ', '}
+              {words}{' '}
+              <NumberWord
+                label={`flaps down, ${words}`}
+                unit="%"
+                at="/intents/program/flaps/downPct/0"
+                value={f.downPct[i]!}
+                onCommit={(v) => {
+                  const downPct = f.downPct.map((p, j) => (j === i ? v : p));
+                  wish({ ...wishes, flaps: { ...f, downPct } }, `${words}: flaps ${v} % down`);
+                  return undefined;
+                }}
+              />{' '}
+              down
+            </span>
+          ))}
+        </>
+      )}
+      {f && has(setup, 'flap') && (
+        <>
+          , in{' '}
+          <NumberWord
+            label="flaps from up to down"
+            unit="s"
+            at="/intents/program/flaps/seconds"
+            step={0.5}
+            value={f.seconds ?? 0}
+            onCommit={(seconds) => {
+              wish({ ...wishes, flaps: { ...f, seconds } }, `Flaps take ${seconds} s`);
+              return undefined;
+            }}
+          />
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+export const flaps: Sentence = {
+  id: 'flaps',
+  applies: (setup) => has(setup, 'flap', 'flaperon-left'),
+  wished: () => true,
+  controls: (w) => [w.flaps?.control],
+  Says: Flaps,
+};
+
+/** A device that one control works: gear, a wheel brake, a capture channel. */
+function device(
+  id: 'gear' | 'brake' | 'capture',
+  words: string,
+  kinds: readonly ControlKind[],
+): Sentence {
+  return {
+    id,
+    applies: (setup) => has(setup, id),
+    wished: () => true,
+    controls: (w) => [w[id]?.control],
+    Says: ({ setup, wishes, wish }) => (
+      <>
+        <ControlWord
+          label={`Control: ${words}`}
+          setup={setup}
+          kinds={kinds}
+          value={wishes[id]?.control}
+          onPick={(control) =>
+            control && wish({ ...wishes, [id]: { ...wishes[id], control } }, `Control: ${words}`)
+          }
+        />{' '}
+        {words}.
+      </>
+    ),
+  };
+}
+
+export const gear = device('gear', 'works the landing gear', [...SWITCHES, ...TURNABLE]);
+export const brake = device('brake', 'works the wheel brake', PRESSABLE);
+export const capture = device('capture', 'takes the capture channel off and on', PRESSABLE);

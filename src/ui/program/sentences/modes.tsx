@@ -1,0 +1,88 @@
+'use client';
+
+import { combinations, positionsOfSwitches } from '@/core/plan';
+import type { Mode, Setup } from '@/core/setup';
+import { PickWord } from '../../parts/PickWord';
+import { MODE_WORDS } from '../../unit/words';
+import { ControlWord, SWITCHES } from '../ControlWord';
+import type { Sentence, Sentenced } from '../wishing';
+
+const chosenByBands = ({ unit }: Setup) => 'bands' in unit.traits.modeSelect;
+
+/** The mode table for other switches: what is known already, the rest as its last. */
+export function modesOn(setup: Setup, table: readonly Mode[], switches: string[]) {
+  const count = positionsOfSwitches(setup, switches);
+  const first = setup.unit.traits.modes[0]!;
+  return {
+    switches,
+    table: Array.from({ length: count }, (_, i): Mode => table[i] ?? table.at(-1) ?? first),
+  };
+}
+
+function Says({ setup, wishes, wish }: Sentenced) {
+  const { traits } = setup.unit;
+  if (!chosenByBands(setup))
+    return traits.modeSelect.by === 'fixed'
+      ? 'This unit has one mode and nothing to choose.'
+      : 'On this unit the side of the gain channel chooses what it does.';
+  const modes = wishes.modes ?? { switches: [], table: [] };
+  const [first, second] = modes.switches;
+  const put = (switches: string[]) =>
+    wish({ ...wishes, modes: modesOn(setup, modes.table, switches) }, 'Mode switch chosen');
+  const places = first ? combinations(setup, modes.switches) : [];
+  const named = setup.transmitter.controls.find((c) => c.id === first)?.label ?? '';
+  return (
+    <>
+      <ControlWord
+        label="Mode switch"
+        setup={setup}
+        kinds={SWITCHES}
+        value={first}
+        onPick={(id) => id && put([id, ...(second && second !== id ? [second] : [])])}
+      />{' '}
+      {first && (
+        <>
+          <ControlWord
+            label="Second mode switch"
+            setup={setup}
+            kinds={SWITCHES}
+            value={second}
+            none="alone"
+            onPick={(id) => put(id && id !== first ? [first, id] : [first])}
+          />{' '}
+        </>
+      )}
+      chooses the mode:{' '}
+      {places.map(({ words }, i) => (
+        <span key={words}>
+          <PickWord
+            label={words}
+            value={modes.table[i]}
+            options={traits.modes.map((m) => ({ value: m, words: MODE_WORDS[m] }))}
+            onPick={(mode) =>
+              wish(
+                {
+                  ...wishes,
+                  modes: { ...modes, table: modes.table.map((m, j) => (j === i ? mode : m)) },
+                },
+                `${words}: ${MODE_WORDS[mode]}`,
+              )
+            }
+          />{' '}
+          {modes.switches.length === 1 ? words.slice(named.length + 1) : words}
+          {i === places.length - 1 ? '.' : ', '}
+        </span>
+      ))}
+    </>
+  );
+}
+
+export const modes: Sentence = {
+  id: 'modes',
+  applies: () => true,
+  wished: () => true,
+  controls: (w) => w.modes?.switches ?? [],
+  Says,
+  when: () =>
+    'Off or damping where the switch rests: a unit that levels or flies home as it is switched on refuses its menus or the throttle. Most want off at one end, where a hand finds it blind.',
+};

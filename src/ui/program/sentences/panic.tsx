@@ -1,0 +1,105 @@
+'use client';
+
+import { PANIC_CHOICES, PANIC_GAIN_PCT, panicWays } from '@/core/plan';
+import { PANIC_WAYS, type PanicWay, type ProgramWishes, type Setup } from '@/core/setup';
+import { NumberWord } from '../../fields/NumberWord';
+import { PickWord } from '../../parts/PickWord';
+import { ControlWord, PRESSABLE } from '../ControlWord';
+import type { Sentence, Sentenced } from '../wishing';
+
+const acts = (way: PanicWay) => way !== 'none' && way !== 'mode-position';
+
+const WAY_WORDS: Record<PanicWay, string> = {
+  none: 'no panic control',
+  replace: 'taking the mode channel over',
+  offsets: 'a mix for each mode position',
+  channel: 'the recovery channel',
+  'mode-position': 'a position of the mode switch',
+};
+
+/** Panic by another way, with what it needs: the control and figures there are, or the usual ones. */
+export function panicBy(
+  setup: Setup,
+  wishes: ProgramWishes,
+  way: PanicWay,
+  control = wishes.panic?.control ??
+    (
+      setup.transmitter.controls.find((c) => c.kind === 'momentary') ??
+      setup.transmitter.controls.find((c) => c.kind === 'switch-2')
+    )?.id,
+): NonNullable<ProgramWishes['panic']> {
+  if (!acts(way)) return { way, holdS: 0 };
+  return {
+    way,
+    holdS: wishes.panic?.holdS || 0.3,
+    ...(control ? { control } : {}),
+    gainPct: wishes.panic?.gainPct ?? PANIC_GAIN_PCT,
+  };
+}
+
+function Says({ setup, wishes, wish }: Sentenced) {
+  const ways = panicWays(setup);
+  const panic = wishes.panic ?? { way: 'none' as const, holdS: 0 };
+  const put = (next: NonNullable<ProgramWishes['panic']>, label: string) =>
+    wish({ ...wishes, panic: next }, label);
+  const way = (
+    <PickWord
+      label="Panic recovery by"
+      value={panic.way}
+      options={PANIC_WAYS.map((w) => ({
+        value: w,
+        words: WAY_WORDS[w],
+        more: PANIC_CHOICES[w].when,
+        refused: ways[w],
+      }))}
+      onPick={(w) => put(panicBy(setup, wishes, w), `Panic: ${PANIC_CHOICES[w].title}`)}
+    />
+  );
+  if (panic.way === 'none') return <>There is {way}.</>;
+  if (panic.way === 'mode-position') return <>In panic, {way} rights the model.</>;
+  return (
+    <>
+      Hold{' '}
+      <ControlWord
+        label="Panic control"
+        setup={setup}
+        kinds={PRESSABLE}
+        value={wishes.panic?.control}
+        onPick={(control) => control && put({ ...panic, control }, 'Panic control')}
+      />{' '}
+      for{' '}
+      <NumberWord
+        label="held before panic acts"
+        unit="s"
+        at="/intents/program/panic/holdS"
+        step={0.1}
+        value={panic.holdS}
+        onCommit={(holdS) => {
+          put({ ...panic, holdS }, `Panic after ${holdS} s`);
+          return undefined;
+        }}
+      />{' '}
+      to be righted from anywhere, by {way}, with{' '}
+      <NumberWord
+        label="gain while panic acts"
+        unit="%"
+        at="/intents/program/panic/gainPct"
+        value={wishes.panic?.gainPct ?? PANIC_GAIN_PCT}
+        onCommit={(gainPct) => {
+          put({ ...panic, gainPct }, `Panic with gain ${gainPct} %`);
+          return undefined;
+        }}
+      />{' '}
+      gain.
+    </>
+  );
+}
+
+export const panic: Sentence = {
+  id: 'panic',
+  applies: () => true,
+  wished: () => true,
+  controls: (w) => [w.panic?.control],
+  Says,
+  when: (w) => PANIC_CHOICES[w.panic?.way ?? 'none'].when,
+};

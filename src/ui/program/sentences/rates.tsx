@@ -1,0 +1,147 @@
+'use client';
+
+import { combinations, positionsOfSwitches, RATE_WHEN } from '@/core/plan';
+import type { RatesWish, Setup } from '@/core/setup';
+import { NumberWord } from '../../fields/NumberWord';
+import { PickWord } from '../../parts/PickWord';
+import { ControlWord, SWITCHES } from '../ControlWord';
+import type { Sentence, Sentenced } from '../wishing';
+
+type Rate = { pct: number; expoPct: number };
+
+const LOW: Rate = { pct: 50, expoPct: 30 };
+const FULL: Rate = { pct: 100, expoPct: 20 };
+
+const BY_WORDS: Record<RatesWish['by'], string> = {
+  one: 'the same everywhere',
+  mode: 'less with the unit off',
+  switch: 'on a switch of their own',
+};
+
+export const ratesOn = (setup: Setup, control: string): RatesWish => ({
+  by: 'switch',
+  control,
+  at: Array.from({ length: positionsOfSwitches(setup, [control]) }, (_, i) =>
+    i === 0 ? LOW : FULL,
+  ),
+});
+
+/** "100 % with 20 % expo" */
+function Pair({
+  words,
+  value,
+  onChange,
+}: {
+  words: string;
+  value: Rate;
+  onChange: (next: Rate, label: string) => void;
+}) {
+  const number = (key: keyof Rate, what: string) => (
+    <NumberWord
+      label={`${words}: ${what}`}
+      unit="%"
+      at={`/intents/program/rates/${key}`}
+      value={value[key]}
+      onCommit={(v) => {
+        onChange({ ...value, [key]: v }, `${words}: ${what} ${v} %`);
+        return undefined;
+      }}
+    />
+  );
+  return (
+    <>
+      {number('pct', 'rate')} with {number('expoPct', 'expo')} expo
+    </>
+  );
+}
+
+function Says({ setup, wishes, wish }: Sentenced) {
+  const { rates } = wishes;
+  const put = (next: RatesWish, label: string) => wish({ ...wishes, rates: next }, label);
+  const free = setup.transmitter.controls.find((c) => SWITCHES.includes(c.kind));
+  const first = (by: RatesWish['by']): RatesWish | undefined =>
+    by === 'one'
+      ? { by, ...FULL }
+      : by === 'mode'
+        ? { by, off: LOW, on: FULL }
+        : free && ratesOn(setup, free.id);
+  return (
+    <>
+      The sticks ask for throws that are{' '}
+      <PickWord
+        label="Rates"
+        value={rates.by}
+        options={(Object.keys(BY_WORDS) as RatesWish['by'][]).map((by) => ({
+          value: by,
+          words: BY_WORDS[by],
+        }))}
+        onPick={(by) => {
+          const next = first(by);
+          if (next) put(next, `Rates ${BY_WORDS[by]}`);
+        }}
+      />
+      {rates.by === 'one' && (
+        <>
+          :{' '}
+          <Pair
+            words="always"
+            value={rates}
+            onChange={(next, label) => put({ by: 'one', ...next }, label)}
+          />
+        </>
+      )}
+      {rates.by === 'mode' && (
+        <>
+          : off{' '}
+          <Pair
+            words="unit off"
+            value={rates.off}
+            onChange={(off, label) => put({ ...rates, off }, label)}
+          />
+          , on{' '}
+          <Pair
+            words="unit on"
+            value={rates.on}
+            onChange={(on, label) => put({ ...rates, on }, label)}
+          />
+        </>
+      )}
+      {rates.by === 'switch' && (
+        <>
+          ,{' '}
+          <ControlWord
+            label="Rate switch"
+            setup={setup}
+            kinds={SWITCHES}
+            value={rates.control}
+            onPick={(control) => control && put(ratesOn(setup, control), 'Rate switch chosen')}
+          />
+          :{' '}
+          {combinations(setup, [rates.control]).map(({ words }, i) => (
+            <span key={words}>
+              {i > 0 && ', '}
+              {words}{' '}
+              <Pair
+                words={words}
+                value={rates.at[i]!}
+                onChange={(next, label) =>
+                  put({ ...rates, at: rates.at.map((r, j) => (j === i ? next : r)) }, label)
+                }
+              />
+            </span>
+          ))}
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+export const rates: Sentence = {
+  id: 'rates',
+  applies: () => true,
+  wished: () => true,
+  controls: ({ rates: r }) => [r.by === 'switch' ? r.control : undefined],
+  Says,
+  when: () => RATE_WHEN,
+};
