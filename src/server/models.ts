@@ -14,7 +14,7 @@ import {
 import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
-import { ask } from './judge';
+import { ask, type Stamped } from './judge';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
 import { workshop } from './workshop';
 
@@ -140,11 +140,17 @@ export const SeenOnSchema = z.strictObject({
   keep: z.boolean().default(false),
 });
 
-const ObservationSchema = SeenOnSchema.extend({
+const OneSeenSchema = z.strictObject({
   check: z.string().max(60),
   surface: z.string().max(60),
   seen: SeenSchema,
 });
+
+/** One answer, or all that one look gave: kept together or not at all. */
+const ObservationSchema = z.union([
+  SeenOnSchema.extend(OneSeenSchema.shape),
+  SeenOnSchema.extend({ answers: z.array(OneSeenSchema).min(1).max(64) }),
+]);
 
 /** Keeps what was seen, stamped with what it depends on in the version it was seen on. */
 export async function recordObservation(
@@ -153,18 +159,23 @@ export async function recordObservation(
   store = workshop(),
 ): Promise<ModelView> {
   const head = headOf(store, id);
-  const { version, keep, ...observation } = checked(ObservationSchema, data);
+  const { version, keep, ...said } = checked(ObservationSchema, data);
   const on = versionOf(store, id, version);
-  const stamped = await ask('observation', on.setup, observation);
-  if (!stamped)
-    throw new Failure(422, [
-      {
-        path: '/check',
-        reason: `this model has no check "${observation.check}" on "${observation.surface}" that takes "${observation.seen}"`,
-      },
-    ]);
-  if (!keep) await mustStillHold([stamped], version, head);
-  store.write(() => keepSeen(store, id, version, [stamped]));
+  const all = 'answers' in said ? said.answers : [said];
+  const stamped: Stamped[] = [];
+  for (const one of all) {
+    const kept = await ask('observation', on.setup, one);
+    if (!kept)
+      throw new Failure(422, [
+        {
+          path: '/check',
+          reason: `this model has no check "${one.check}" on "${one.surface}" that takes "${one.seen}"`,
+        },
+      ]);
+    stamped.push(kept);
+  }
+  if (!keep) await mustStillHold(stamped, version, head);
+  store.write(() => keepSeen(store, id, version, stamped));
   return getModel(id, store);
 }
 

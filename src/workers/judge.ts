@@ -1,10 +1,13 @@
 import type { Setup } from '../core/setup';
+import { posesOf, type Poses } from '../core/sheets';
 import { proofOf, verify, type Finding, type Proof } from '../core/verify';
 
 /** What the rules say of a Setup, and the proof they asked. */
 export interface Verdict {
   findings: Finding[];
   proof: Proof;
+  /** The poses its program is read back by: they take a moment as well. */
+  poses: Poses;
 }
 
 /** @param onProgress told now and then how many states have been visited */
@@ -16,5 +19,6 @@ export function judge(setup: Setup, onProgress: (states: number) => void): Verdi
       return true;
     },
   });
-  return { findings: verify(setup, () => onProgress(proof.visited)), proof };
+  const findings = verify(setup, () => onProgress(proof.visited));
+  return { findings, proof, poses: posesOf(setup) };
 }

@@ -96,7 +96,7 @@ function answersOf(setup: Setup): Map<string, string> {
     ),
     ...readBacksOf(setup).map((r): [string, string] => [
       `read:${r.id} ch${r.channel}`,
-      `${JSON.stringify(Object.entries(r.controls).sort())} ${Math.round(r.predictedPct)}`,
+      `${JSON.stringify(Object.entries(r.hands).sort())} ${Math.round(r.predictedPct)}`,
     ]),
     ...Object.values(TESTS)
       .flatMap(({ script }) => script(setup))

@@ -30,7 +30,7 @@ const readingsOf = (setup: Setup): Answers =>
   new Map(
     readBacksOf(setup).map((r) => [
       `read:${r.id} ch${r.channel}`,
-      [r.controls, Math.round(r.predictedPct)],
+      [r.hands, Math.round(r.predictedPct)],
     ]),
   );
 

@@ -1,6 +1,6 @@
 import { allExpectations, crossExpectations, type Check, type Expectation } from '../directions';
 import type { Setup } from '../setup';
-import { TOLERANCE_PCT, readBacksOf, type ReadBack } from '../sheets';
+import { readBacksOf, type ReadBack } from '../sheets';
 import type { ScriptStep } from '../script';
 import { scriptFor, type TestName } from './tests';
 import { finderOf, staleReasons, type Evidence } from './evidence';
@@ -95,7 +95,7 @@ export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<R
     check(
       r,
       { check: `read:${r.id}`, surface: `ch${r.channel}` },
-      (seen) => Math.abs(parseFloat(seen) - r.predictedPct) <= TOLERANCE_PCT,
+      (seen) => Math.abs(parseFloat(seen) - r.predictedPct) <= r.tolerancePct,
     ),
   );
 }

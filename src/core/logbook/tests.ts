@@ -7,11 +7,13 @@ import { identifyScript, plainScript, safeScript, unitScript } from '../preparat
 import { failsafeScript, panicScript } from '../recovery';
 import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
+import { entryScript } from '../sheets';
 import { lockScript, recordScript, tuneScript } from '../tuning';
 import type { Part } from './part';
 import {
   partsOfCalibration,
   partsOfCapture,
+  partsOfEntry,
   partsOfFlight,
   partsOfIdentity,
   partsOfLevel,
@@ -33,6 +35,7 @@ interface Test {
 export const TESTS = {
   identify: { script: identifyScript, parts: partsOfIdentity },
   safe: { script: safeScript, parts: partsOfSafety },
+  entry: { script: entryScript, parts: partsOfEntry },
   unit: { script: unitScript, parts: partsOfUnit },
   'plain-model': { script: plainScript, parts: partsOfPlainModel },
   calibration: { script: calibrationScript, parts: partsOfCalibration },

@@ -2,9 +2,22 @@ export { sheetChanges, type SheetChange } from './changes';
 export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
 export { channelLost, type LostChannel } from './lost';
 export { sheetMarkdown } from './markdown';
-export { TOLERANCE_PCT, readBacksOf, readerOf, type ReadBack } from './read-back';
+export { monitorOf, type Hands } from './monitor';
+export {
+  BY_EYE_PCT,
+  atLeastPoses,
+  posesOf,
+  rememberPoses,
+  readBacksOf,
+  TOLERANCE_PCT,
+  type Pose,
+  type Poses,
+  type ReadBack,
+} from './poses';
+export { wrongEntries, type WrongEntry } from './wrong';
 export type { SheetSection, SheetStep } from './section';
-export { sheetFor, type Sheet } from './sheet';
+export { sheetFor, sheetSections, type Sheet } from './sheet';
 export { STYLES } from './styles';
 export { asMixes, type Mix } from './mixes';
 export { pct } from './words';
+export { entryScript } from './unseen';

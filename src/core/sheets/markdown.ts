@@ -1,3 +1,4 @@
+import { functionOf } from '../setup';
 import type { Sheet } from './sheet';
 import { pct } from './words';
 
@@ -15,16 +16,21 @@ export function sheetMarkdown(sheet: Sheet): string {
       lines.push(`- [ ] ${cell(step.entry)}: **${cell(step.value)}**`);
     lines.push('');
   }
-  lines.push(
-    '## Read back',
-    '',
-    '| hands | must show | shows |',
-    '| --- | ---: | ---: |',
-    ...sheet.readBacks.map(
-      (r) =>
-        `| ${cell(r.words)}${r.holdS > 0 ? `, held ${r.holdS} s` : ''} | ${pct(r.predictedPct)} |  |`,
-    ),
-    '',
-  );
+  lines.push('## Read back', '');
+  sheet.poses.forEach((pose, i) => {
+    lines.push(
+      `**${i + 1}. ${cell(pose.places.join(', ') || 'Nothing touched')}${pose.holdS > 0 ? `, held ${pose.holdS} s` : ''}**`,
+      '',
+      '| channel | must show | shows |',
+      '| --- | ---: | ---: |',
+      ...pose.column.map(
+        (r) =>
+          `| ${r.channel}, ${cell(functionOf(r.carries).words)} | ${pct(Math.round(r.predictedPct))} |  |`,
+      ),
+      '',
+    );
+  });
+  for (const other of sheet.others)
+    lines.push(`- [ ] ${cell(other.does)}`, ...other.sees.map((s) => `  - ${cell(s)}`), '');
   return lines.join('\n');
 }

@@ -1,8 +1,10 @@
+import type { ScriptStep } from '../script';
 import type { EntryStyle, Setup } from '../setup';
-import { readBacksOf, type ReadBack } from './read-back';
+import { posesOf, type Pose } from './poses';
 import type { SheetSection } from './section';
 import { STYLES } from './styles';
 import { unitSections } from './unit-section';
+import { entryScript } from './unseen';
 
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
@@ -11,18 +13,30 @@ export interface Sheet {
   sections: SheetSection[];
   /** What this style of transmitter cannot hold, with what to do instead. */
   warnings: string[];
-  readBacks: ReadBack[];
+  /** Hands so, and the whole monitor as it must show then. */
+  poses: Pose[];
+  /** What no pose shows, and how it is looked at instead. */
+  others: ScriptStep[];
+}
+
+/** What to enter in the transmitter and in the unit, with what its style cannot hold. */
+export function sheetSections(
+  setup: Setup,
+  style: EntryStyle = setup.transmitter.style,
+): Pick<Sheet, 'sections' | 'warnings'> {
+  const warnings: string[] = [];
+  const own = STYLES[style].sections(setup, warnings);
+  const sections = [...own, ...unitSections(setup)].filter((s) => s.steps.length > 0);
+  return { sections, warnings };
 }
 
 /** The program printed for a transmitter; another style shows the same one as another would hold it. */
 export function sheetFor(setup: Setup, style: EntryStyle = setup.transmitter.style): Sheet {
-  const warnings: string[] = [];
-  const own = STYLES[style].sections(setup, warnings);
   return {
     title: `${setup.name}: ${setup.transmitter.name}`,
     style,
-    sections: [...own, ...unitSections(setup)].filter((s) => s.steps.length > 0),
-    warnings,
-    readBacks: readBacksOf(setup),
+    ...sheetSections(setup, style),
+    poses: posesOf(setup).poses,
+    others: entryScript(setup),
   };
 }

@@ -9,7 +9,8 @@ import {
   asMixes,
   explain,
   mismatches,
-  readerOf,
+  monitorOf,
+  readBacksOf,
   sheetFor,
   sheetMarkdown,
   type ReadBack,
@@ -28,10 +29,8 @@ const FULL: Partial<ProgramWishes> = {
 
 /** What someone with this program in the transmitter would read at the places asked for. */
 const readingsOf = (setup: Setup, readBacks: readonly ReadBack[]) => {
-  const read = readerOf(setup);
-  return Object.fromEntries(
-    readBacks.map((r) => [r.id, Math.round(read(r.channel, r.controls).pct)]),
-  );
+  const { read } = monitorOf(setup);
+  return Object.fromEntries(readBacks.map((r) => [r.id, Math.round(read(r.channel, r.hands).pct)]));
 };
 
 /** Ends and middle, of a switch its positions. */
@@ -66,7 +65,7 @@ describe('entry sheets', () => {
     const text = sheetMarkdown(sheetFor(setup));
     expect(text).toMatch(/- \[ \] 1\. Mode|follows Switch A, share \+100 %/);
     expect(text).toMatch(/Momentary M held 0\.3 s/);
-    expect(text).toMatch(/\| hands \| must show \| shows \|/);
+    expect(text).toMatch(/\| channel \| must show \| shows \|/);
   });
   it('in switch-value style give each position its number', () => {
     const setup = wished({}, 'menu-receiver', 'switch-value-ten');
@@ -174,7 +173,7 @@ describe('lines as a sum of mixes', () => {
 describe('reading back', () => {
   it('of the right program shows nothing wrong, a percent either way', () => {
     const setup = wished(FULL);
-    const { readBacks } = sheetFor(setup);
+    const readBacks = readBacksOf(setup);
     expect(readBacks.length).toBeGreaterThan(20);
     expect(readBacks.some((r) => r.holdS > 0)).toBe(true);
     const readings = readingsOf(setup, readBacks);
@@ -245,7 +244,7 @@ describe('reading back', () => {
       const wrong = structuredClone(fault.setup);
       fault.spoil(wrong);
       if (!parseSetup(wrong).ok) continue;
-      const { readBacks } = sheetFor(fault.setup);
+      const readBacks = readBacksOf(fault.setup);
       const readings = readingsOf(wrong, readBacks);
       // A wrong entry that shows nowhere cannot be read, and does nothing either.
       if (mismatches(readBacks, readings).length === 0) continue;
@@ -266,12 +265,12 @@ describe('reading back', () => {
   });
   it('tells two channels exchanged, a wrong scale, and a rate left out', () => {
     const setup = wished(FULL);
-    const { readBacks } = sheetFor(setup);
-    const read = readerOf(setup);
+    const readBacks = readBacksOf(setup);
+    const { read } = monitorOf(setup);
     const exchanged = Object.fromEntries(
       readBacks.map((r) => [
         r.id,
-        Math.round(read(r.channel === 1 ? 2 : r.channel === 2 ? 1 : r.channel, r.controls).pct),
+        Math.round(read(r.channel === 1 ? 2 : r.channel === 2 ? 1 : r.channel, r.hands).pct),
       ]),
     );
     expect(explain(setup, readBacks, exchanged).map((e) => e.says)).toContain(
@@ -285,7 +284,7 @@ describe('reading back', () => {
   });
   it('explains from a single reading too, and says nothing it cannot reproduce', () => {
     const setup = wished();
-    const { readBacks } = sheetFor(setup);
+    const readBacks = readBacksOf(setup);
     const mode = readBacks.find((r) => r.carries === 'mode' && r.predictedPct < -50)!;
     const one = explain(setup, readBacks, { [mode.id]: 100 });
     expect(one.map((e) => e.says)).toContain('Channel 6 (mode) is reversed.');

@@ -1,5 +1,12 @@
 import { positionWord } from '../chain';
-import type { Condition, Control, Line, Setup, Source } from '../setup';
+import {
+  functionOf,
+  type Condition,
+  type Control,
+  type Line,
+  type Setup,
+  type Source,
+} from '../setup';
 
 /** −40 %, +100 %, 0 % with a real minus, as it is read off a screen. */
 export const pct = (value: number): string => {
@@ -54,7 +61,7 @@ export function sourceWords(setup: Setup, source: Source): string {
 /** "channel 6, mode" */
 export function channelWords(setup: Setup, channel: number): string {
   const carries = setup.program.outputs.find((o) => o.channel === channel)?.carries;
-  return carries ? `Channel ${channel}, ${carries}` : `Channel ${channel}`;
+  return carries ? `Channel ${channel}, ${functionOf(carries).words}` : `Channel ${channel}`;
 }
 
 const EFFECTS = {

@@ -18,7 +18,7 @@ const STATIONS: Record<StationId, ComponentType> = {
   proof: dynamic(() => import('../proof/ProofStation').then((m) => m.ProofStation)),
   safe: dynamic(() => import('../preparation/SafeStation').then((m) => m.SafeStation)),
   identify: dynamic(() => import('../preparation/IdentifyStation').then((m) => m.IdentifyStation)),
-  entry: dynamic(() => import('../sheet/SheetStation').then((m) => m.SheetStation)),
+  entry: dynamic(() => import('../sheet/EntryStation').then((m) => m.EntryStation)),
   settings: dynamic(() => import('../unit/SettingsStation').then((m) => m.SettingsStation)),
   calibration: dynamic(() =>
     import('../calibration/CalibrationStation').then((m) => m.CalibrationStation),

@@ -22,13 +22,17 @@ interface Undo {
   label: string;
 }
 
-/** Something seen that the server has not taken. */
-export interface Answer {
+/** Something seen, by its name. */
+export interface Said {
   check: string;
   surface: string;
   seen: Seen;
   /** In words, for telling which one it is. */
   words: string;
+}
+
+/** Something seen that the server has not taken. */
+export interface Answer extends Said {
   /** Version it was given on; not known before a save on its way is through. */
   version: number | undefined;
   state: 'sending' | 'failed' | 'refused';
@@ -80,6 +84,8 @@ export interface ModelState extends ModelView {
   keepMine(): Promise<void>;
   takeTheirs(): Promise<void>;
   observe(check: string, surface: string, seen: Seen, words?: string): Promise<void>;
+  /** Everything one look gave, sent together. */
+  observeAll(seen: readonly Omit<Said, 'words'>[], words: string): Promise<void>;
   /** Keeps a refused answer as what was seen on its version. */
   keepAnswer(answer: Answer): void;
   dropAnswer(answer: Answer): void;
@@ -317,9 +323,11 @@ export function createModelStore(
         for (;;) {
           await pump();
           if (!settled()) break;
-          const answer = get().answers.find((a) => a.state === 'sending');
+          const waiting = get().answers.filter((a) => a.state === 'sending');
+          const [answer] = waiting;
           if (!answer) break;
-          await sendAnswer(answer, false);
+          const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
+          if (look.length === 1 || !(await sendLook(look))) await sendAnswer(answer, false);
         }
       })().finally(() => {
         answering = undefined;
@@ -327,10 +335,27 @@ export function createModelStore(
       return answering;
     };
 
+    /** The version an answer speaks of. */
+    const onOf = ({ check, surface, version }: Answer): number => {
+      const on = answeredOn.get(`${check} ${surface}`);
+      return version ?? (on && versionOf.get(on)) ?? get().version;
+    };
+
+    /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
+    const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
+      const answers = look.map(({ check, surface, seen }) => ({ check, surface, seen }));
+      const body = { version: onOf(look[0]!), answers };
+      const reply = await ask<ModelView>('POST', `${path}/observations`, body);
+      if (!reply.ok) return false;
+      setAnswers(get().answers.filter((a) => !look.includes(a)));
+      if (reply.value.version >= confirmed.version) confirm(reply.value);
+      saved(view.id);
+      return true;
+    };
+
     const sendAnswer = async (answer: Answer, anyway: boolean): Promise<void> => {
       const { check, surface, seen } = answer;
-      const on = answeredOn.get(`${check} ${surface}`);
-      const version = answer.version ?? (on && versionOf.get(on)) ?? get().version;
+      const version = onOf(answer);
       const body = { check, surface, seen, version, ...(anyway ? { keep: true } : {}) };
       const reply = await ask<ModelView>('POST', `${path}/observations`, body);
       if (reply.ok) {
@@ -436,19 +461,17 @@ export function createModelStore(
         confirm(theirs);
         void sendAnswers();
       },
-      async observe(check, surface, seen, words = 'Your answer') {
+      observe(check, surface, seen, words = 'Your answer') {
+        return get().observeAll([{ check, surface, seen }], words);
+      },
+      async observeAll(look, words) {
         const { setup, answers } = get();
-        const answer: Answer = {
-          check,
-          surface,
-          seen,
-          words,
-          version: versionOf.get(setup),
-          state: 'sending',
-        };
-        answeredOn.set(`${check} ${surface}`, setup);
+        const own = look.map((said): Answer => {
+          answeredOn.set(`${said.check} ${said.surface}`, setup);
+          return { ...said, words, version: versionOf.get(setup), state: 'sending' };
+        });
         // The newest word on a subject is the one that counts.
-        setAnswers([...answers.filter((a) => !is(answer)(a)), answer]);
+        setAnswers([...answers.filter((a) => !own.some((o) => is(o)(a))), ...own]);
         await sendAnswers();
       },
       keepAnswer(answer) {

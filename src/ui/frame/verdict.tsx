@@ -3,6 +3,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
+import { rememberPoses } from '@/core/sheets';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
 import type { Verdict } from '@/workers/judge';
 import type { Prover } from '@/workers/proof.worker';
@@ -94,6 +95,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
         if (running) end(false);
         if (!gone) {
           rememberProof(setup, verdict.proof);
+          rememberPoses(setup, verdict.poses);
           setKnown({ of: setup, verdict });
         }
       })

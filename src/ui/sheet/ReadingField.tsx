@@ -3,21 +3,28 @@
 import { useId, useState } from 'react';
 import { useFieldDraft } from '../fields/useFieldDraft';
 
-/** What the monitor shows, typed as it stands there: "-96", "−96 %", "+12". Empty takes it back. */
+/**
+ * What the monitor shows, typed as it stands there: "-96", "−96 %", "+12". Empty takes it back. A
+ * phone's number keys have no minus: the button beside gives it.
+ */
 export function ReadingField({
   label,
   value,
+  wrong,
   onCommit,
 }: {
   label: string;
   value: number | undefined;
+  /** What stands there is not what must. */
+  wrong: boolean;
   onCommit: (value: number | undefined) => void;
 }) {
   const [text, setText] = useFieldDraft(useId(), label);
   const [problem, setProblem] = useState(false);
-  const commit = () => {
-    if (text === undefined) return;
-    const plain = text.replace('−', '-').replace(',', '.').replace('%', '').trim();
+  const shown = text ?? (value === undefined ? '' : String(value).replace('-', '−'));
+  const commit = (now = text) => {
+    if (now === undefined) return;
+    const plain = now.replace('−', '-').replace(',', '.').replace('%', '').trim();
     const number = Number(plain);
     if (plain !== '' && (!Number.isFinite(number) || Math.abs(number) > 250)) {
       setProblem(true);
@@ -30,17 +37,37 @@ export function ReadingField({
   };
   return (
     <span>
-      <span className="field flex w-24 items-center gap-1 focus-within:outline-3 focus-within:outline-[var(--focus)]">
+      <span
+        className={`field flex min-h-9 w-28 items-center gap-1 px-1 focus-within:outline-3 focus-within:outline-[var(--focus)] pointer-coarse:min-h-11 ${wrong ? 'border-stop' : ''}`}
+      >
+        <button
+          type="button"
+          tabIndex={-1}
+          className="font-num min-h-8 min-w-7 rounded hover:bg-(--shade) pointer-coarse:min-h-11 pointer-coarse:min-w-11"
+          aria-label={`${label}: change the sign`}
+          onPointerDown={(e) => e.preventDefault()}
+          onClick={() =>
+            setText(/^[-−]/.test(shown) ? shown.slice(1) : `−${shown.replace('+', '')}`)
+          }
+        >
+          ±
+        </button>
         <input
           aria-label={`${label}: shows`}
-          aria-invalid={problem}
+          aria-invalid={problem || wrong}
+          data-reading
           className="num w-full min-w-8 bg-transparent outline-none"
-          inputMode="text"
-          value={text ?? (value === undefined ? '' : String(value))}
+          inputMode="decimal"
+          enterKeyHint="next"
+          value={shown}
           onChange={(e) => setText(e.target.value)}
-          onBlur={commit}
+          onBlur={() => commit()}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') commit();
+            if (e.key === 'Enter') {
+              e.preventDefault();
+              commit();
+              next(e.currentTarget)?.focus();
+            }
             if (e.key === 'Escape') setText(undefined);
           }}
         />
@@ -55,4 +82,12 @@ export function ReadingField({
       )}
     </span>
   );
+}
+
+/** The next field of the same column. */
+function next(input: HTMLInputElement): HTMLInputElement | undefined {
+  const column = [
+    ...(input.closest('[data-column]')?.querySelectorAll<HTMLInputElement>('[data-reading]') ?? []),
+  ];
+  return column[column.indexOf(input) + 1];
 }

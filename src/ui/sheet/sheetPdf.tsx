@@ -1,70 +1,89 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { pct, type Sheet } from '@/core/sheets';
+import { functionOf } from '@/core/setup';
+import { pct, type Pose, type Sheet, type SheetSection, type SheetStep } from '@/core/sheets';
 import { FAMILY, printable, registerFont } from '../paper/font';
 
+/** Read at arm's length: nothing on it is smaller than 9 pt. */
 const styles = StyleSheet.create({
-  page: { fontFamily: FAMILY, fontSize: 9, padding: 36, lineHeight: 1.35 },
-  title: { fontSize: 15, fontWeight: 700, marginBottom: 4 },
-  caution: { borderLeftWidth: 3, borderColor: '#000', paddingLeft: 6, marginBottom: 6 },
-  columns: { flexDirection: 'row', flexWrap: 'wrap' },
-  section: { marginTop: 8 },
-  heading: { fontSize: 11, fontWeight: 700, marginBottom: 2 },
-  row: { flexDirection: 'row', alignItems: 'flex-start', paddingVertical: 1.5 },
-  box: { width: 9, height: 9, borderWidth: 1, borderColor: '#000', marginRight: 6, marginTop: 1.5 },
-  entry: { width: '42%', paddingRight: 6 },
-  value: { width: '54%', fontWeight: 700 },
-  words: { width: '66%', paddingRight: 6 },
-  number: { width: '14%', textAlign: 'right', paddingRight: 8 },
-  field: { width: '18%', borderBottomWidth: 1, borderColor: '#000', height: 11 },
-  foot: { position: 'absolute', bottom: 18, left: 36, right: 36, fontSize: 8, color: '#444' },
+  page: {
+    fontFamily: FAMILY,
+    fontSize: 9,
+    paddingHorizontal: 28,
+    paddingTop: 22,
+    paddingBottom: 30,
+    lineHeight: 1.2,
+  },
+  title: { fontSize: 13, fontWeight: 700 },
+  caution: { marginBottom: 2 },
+  heading: { fontSize: 10, fontWeight: 700, marginTop: 5, borderBottomWidth: 0.7 },
+  cells: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' },
+  step: { width: '49%', flexDirection: 'row', paddingVertical: 0.8 },
+  box: { width: 8, height: 8, borderWidth: 0.8, borderColor: '#000', marginRight: 4, marginTop: 1 },
+  words: { flex: 1 },
+  bold: { fontWeight: 700 },
+  pose: { width: '32.5%', borderWidth: 0.7, padding: 3, marginTop: 4 },
+  row: { flexDirection: 'row', borderTopWidth: 0.4, borderColor: '#888' },
+  name: { flex: 1 },
+  number: { width: 38, textAlign: 'right', fontWeight: 700 },
+  field: { width: 34, borderLeftWidth: 0.4, marginLeft: 4 },
+  other: { flexDirection: 'row', paddingVertical: 1 },
+  foot: { position: 'absolute', bottom: 12, left: 28, right: 28, fontSize: 9, color: '#333' },
 });
 
-/** The entry sheet on paper, with tick boxes and lines to write readings on. */
+/** The entry sheet on paper: dense, with boxes to tick and a small grid for every pose. */
 export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> {
   registerFont();
   return renderToBuffer(
     <Document title={sheet.title} creator="Tolvan">
       <Page size={paper} style={styles.page}>
         <Text style={styles.title}>{printable(sheet.title)}</Text>
-        <View style={styles.caution}>
-          <Text>
-            Propeller off (pinion out, wheels clear) and throttle cut on before anything is entered.
-          </Text>
-        </View>
+        <Text style={styles.caution}>
+          Propeller off (pinion out, wheels clear) and throttle cut on before anything is entered.
+        </Text>
         {sheet.warnings.map((w) => (
-          <View key={w} style={styles.caution}>
-            <Text>{printable(w)}</Text>
-          </View>
+          <Text key={w} style={[styles.caution, styles.bold]}>
+            {printable(w)}
+          </Text>
         ))}
-        {sheet.sections.map((section) => (
-          <View key={section.title} style={styles.section}>
-            <Text style={styles.heading} minPresenceAhead={30}>
+        {packed(sheet.sections).map((section) => (
+          <View key={section.title}>
+            <Text style={styles.heading} minPresenceAhead={24}>
               {printable(section.title)}
             </Text>
-            {section.steps.map((step) => (
-              <View key={step.id} style={styles.row} wrap={false}>
-                <View style={styles.box} />
-                <Text style={styles.entry}>{printable(step.entry)}</Text>
-                <Text style={styles.value}>{printable(step.value)}</Text>
-              </View>
-            ))}
+            <View style={styles.cells}>
+              {section.steps.map((step) => (
+                <View key={step.id} style={styles.step} wrap={false}>
+                  <View style={styles.box} />
+                  <Text style={styles.words}>
+                    {printable(step.entry)} <Text style={styles.bold}>{printable(step.value)}</Text>
+                  </Text>
+                </View>
+              ))}
+            </View>
           </View>
         ))}
-        <View style={styles.section}>
-          <Text style={styles.heading} minPresenceAhead={30}>
-            Read it back: what the channel monitor shows
-          </Text>
-          {sheet.readBacks.map((r) => (
-            <View key={r.id} style={styles.row} wrap={false}>
-              <Text style={styles.words}>
-                {printable(r.words)}
-                {r.holdS > 0 ? `, held ${r.holdS} s` : ''}
-              </Text>
-              <Text style={styles.number}>{pct(Math.round(r.predictedPct))}</Text>
-              <View style={styles.field} />
-            </View>
+        <Text style={styles.heading} minPresenceAhead={80}>
+          Read it back: hands so, and the channel monitor must show
+        </Text>
+        <View style={styles.cells}>
+          {sheet.poses.map((pose, i) => (
+            <PoseGrid key={pose.id} pose={pose} number={i + 1} />
           ))}
         </View>
+        {sheet.others.length > 0 && (
+          <Text style={styles.heading} minPresenceAhead={24}>
+            No pose shows these
+          </Text>
+        )}
+        {sheet.others.map((other) => (
+          <View key={other.item} style={styles.other} wrap={false}>
+            <View style={styles.box} />
+            <Text style={styles.words}>
+              <Text style={styles.bold}>{printable(other.does)}</Text>{' '}
+              {printable(other.sees.join(' · '))}
+            </Text>
+          </View>
+        ))}
         <Text
           style={styles.foot}
           fixed
@@ -74,5 +93,72 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
         />
       </Page>
     </Document>,
+  );
+}
+
+const LINES = /^Lines of (channel \d+), .*$/;
+/** What every menu shows when nothing was entered. */
+const NOTHING = /, shifted by 0 %|, subtrim 0 %/g;
+
+/**
+ * The sections as paper has room for them: the lines of all channels under one heading, and channels
+ * with the same entry in one place. Shifts and subtrims of 0 % are left out: they are there already.
+ */
+function packed(sections: readonly SheetSection[]): SheetSection[] {
+  const list: SheetSection[] = [];
+  for (const { title, steps } of sections) {
+    const channel = LINES.exec(title)?.[1];
+    const own = alike(
+      steps.map((s) => ({
+        id: s.id,
+        entry: channel ? `${channel[0]!.toUpperCase()}${channel.slice(1)}: ${s.entry}` : s.entry,
+        value: s.value.replace(NOTHING, ''),
+      })),
+    );
+    const before = list.at(-1);
+    if (channel && before?.title === 'Lines') before.steps.push(...own);
+    else list.push({ title: channel ? 'Lines' : title, steps: own });
+  }
+  return list;
+}
+
+const CHANNEL = /^Channel (\d+), (.*)$/;
+
+/** Channels with the same value become one entry: "Channels 1 aileron, 2 elevator". */
+function alike(steps: readonly SheetStep[]): SheetStep[] {
+  const byValue = new Map<string, SheetStep[]>();
+  for (const s of steps) {
+    const key = CHANNEL.test(s.entry) ? s.value : s.id;
+    byValue.set(key, [...(byValue.get(key) ?? []), s]);
+  }
+  return [...byValue.values()].map((group) =>
+    group.length === 1
+      ? group[0]!
+      : {
+          ...group[0]!,
+          entry: `Channels ${group.map((s) => s.entry.replace(CHANNEL, '$1 $2')).join(', ')}`,
+        },
+  );
+}
+
+/** One pose: where the hands are, and the column of the monitor with room to write what it shows. */
+function PoseGrid({ pose, number }: { pose: Pose; number: number }) {
+  return (
+    <View style={styles.pose} wrap={false}>
+      <Text>
+        <Text style={styles.bold}>{number}. </Text>
+        {printable(pose.places.join(', ') || 'Nothing touched')}
+        {pose.holdS > 0 ? `, held ${pose.holdS} s` : ''}
+      </Text>
+      {pose.column.map((r) => (
+        <View key={r.id} style={styles.row}>
+          <Text style={styles.name}>
+            {r.channel} {printable(functionOf(r.carries).words)}
+          </Text>
+          <Text style={styles.number}>{pct(Math.round(r.predictedPct))}</Text>
+          <View style={styles.field} />
+        </View>
+      ))}
+    </View>
   );
 }

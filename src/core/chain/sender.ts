@@ -1,0 +1,41 @@
+import type { Setup } from '../setup';
+import {
+  layoutOf,
+  newFrame,
+  newMemory,
+  type Frame,
+  type Layout,
+  type Memory,
+  type Stimulus,
+} from './frame';
+import { compileOutputs } from './outputs';
+import { compileProgram } from './program';
+
+/** The first half of the chain: from the hands to the pulses a transmitter sends. */
+export interface Sender {
+  layout: Layout;
+  /** One moment, as `Chain.step` up to `frame.sentUs`. */
+  step(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+  newMemory(): Memory;
+  newFrame(): Frame;
+}
+
+/** Compiles what the transmitter alone does: enough for its channel monitor, and quicker than the whole. */
+export function compileSender(setup: Setup): Sender {
+  const layout = layoutOf(setup);
+  const program = compileProgram(setup, layout);
+  const outputs = compileOutputs(setup);
+  return {
+    layout,
+    step(stimulus, memory, frame) {
+      program(stimulus, memory, frame);
+      outputs(stimulus.dtS, memory, frame);
+    },
+    newMemory: () => newMemory(layout),
+    newFrame() {
+      const frame = newFrame(layout);
+      frame.sentUs.fill(setup.transmitter.pulse.centreUs);
+      return frame;
+    },
+  };
+}

@@ -1,0 +1,35 @@
+'use client';
+
+import { useMemo } from 'react';
+import { tests } from '@/core/logbook';
+import { useModel } from '../frame/modelStore';
+import { useVerdict } from '../frame/verdict';
+import { TestScript } from '../recovery/TestScript';
+import { PoseByPose } from './PoseByPose';
+import { SheetList } from './SheetList';
+
+/** What to type, menu by menu, and the poses in which the channel monitor tells whether it is right. */
+export function EntryStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const { proof, visiting } = useVerdict();
+  // The poses come with the proof: they are worked out beside the page.
+  const ready = proof !== undefined && visiting === undefined;
+  const others = useMemo(
+    () => (ready ? tests(setup, evidence, 'entry') : []),
+    [ready, setup, evidence],
+  );
+  return (
+    <div className="flex flex-col gap-4">
+      <SheetList />
+      {ready ? (
+        <>
+          <PoseByPose />
+          {others.length > 0 && <TestScript title="What no pose shows" steps={others} />}
+        </>
+      ) : (
+        <p className="text-soft">Working out the fewest poses that tell every wrong entry …</p>
+      )}
+    </div>
+  );
+}
