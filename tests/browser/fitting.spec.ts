@@ -7,14 +7,14 @@ test('six faces: shown end for end is named, and good readings give scale and bi
   const id = await newModel(page, 'Faced fieldfare');
   await page.goto(`/models/${id}/calibration`);
   await page.getByRole('button', { name: '… shown end for end' }).click();
-  const aside = page.getByRole('complementary');
+  const aside = page.getByRole('complementary', { name: /^(?!The rig)/ });
   await expect(aside.getByRole('alert')).toContainText('Turn it end for end');
   await page.getByRole('button', { name: 'Try with an invented sensor' }).click();
   await expect(aside.getByRole('status')).toContainText('1.012');
   await expect(aside.getByRole('status')).toContainText('good');
   await aside.getByRole('textbox').fill('0 0 -1\n0 0 rubbish');
   await expect(aside.getByRole('alert')).toContainText('Line 2');
-  await page.getByRole('button', { name: 'It went on: next face' }).click();
+  await page.getByRole('button', { name: 'Accepted, next face' }).click();
   await expect(page.getByRole('heading', { name: /underside up/ })).toBeVisible();
 });
 
@@ -22,8 +22,8 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   const id = await newModel(page, 'Turned turnstone');
   await page.goto(`/models/${id}/mounting`);
   await expect(page.getByTestId('sits')).toHaveText('arrow to the nose, label up');
-  await page.getByRole('button', { name: /Seen so.*step 1/ }).click();
-  await expect(page.getByText('1 of 2 seen as they must be')).toBeVisible();
+  await page.getByRole('button', { name: /Yes, correct.*step 1/ }).click();
+  await expect(page.getByText('1 of 2 confirmed')).toBeVisible();
   // A quarter turn about the upright axis by dragging across the drawing.
   await page.locator('canvas').scrollIntoViewIfNeeded();
   const box = (await page.locator('canvas').boundingBox())!;
@@ -36,7 +36,7 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   await expect(page.getByText(/since then changed: how the unit sits in the model/)).toBeVisible();
   await page.getByRole('button', { name: 'Tell it how it sits' }).click();
   await expect(page.getByText('These two differ')).toHaveCount(0);
-  await expect(page.getByText(/It would take itself for/)).toContainText('as it is');
+  await expect(page.getByText(/It would learn the wrong position/)).toContainText('as it is');
   await page.getByLabel('short of straight down by').fill('35');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/too far \(beyond about 15°\)/)).toBeVisible();

@@ -40,7 +40,7 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await page.goto(`/models/${id}/rig`);
   await expect(page.getByText('its light is dark')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
-  await expect(page.getByLabel('Channel of gain')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Move gain to another channel' })).toHaveCount(0);
 });
 
 test('what cannot be is refused at its field, in the hangar too', async ({ page }) => {
@@ -111,9 +111,9 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
   await page.getByLabel(/^Ailerons/).selectOption('two-outputs');
   await expect(page.getByText('Saved, version 5')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
-  for (const f of ['flap', 'wheel', 'aileron2'])
-    await expect(page.getByLabel(`Channel of ${f}`, { exact: true })).toBeVisible();
-  await page.goto(`/models/${id}/plain`);
+  for (const f of ['flaps', 'steered wheel', 'second aileron'])
+    await expect(page.getByRole('button', { name: `Move ${f} to another channel` })).toBeVisible();
+  await page.goto(`/models/${id}/plain-model`);
   await page.getByLabel('less down than up').fill('30');
   await page.getByLabel('less down than up').press('Enter');
   await expect(page.getByText('Saved, version 6')).toBeVisible();
@@ -122,7 +122,7 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
 
 test('an arm the horn cannot follow is refused at its field', async ({ page }) => {
   const id = await newModel(page, 'Locked lapwing');
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await page.getByText('Change arm, horn, rod or chord').first().click();
   const arm = page.getByLabel('servo arm, mm').first();
   await arm.fill('60');

@@ -6,10 +6,15 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
 }) => {
   const id = await newModel(page, 'Patient plover');
   await page.goto(`/models/${id}/job`);
-  // The propeller comes off before anything has power.
-  await expect(page.getByRole('heading', { name: /^Make it safe:/ })).toBeVisible();
+  // What was only assumed of the model comes first; then the propeller, before anything has power.
+  await expect(page.getByRole('heading', { name: /^Model:/ })).toBeVisible();
   await page.getByRole('link', { name: 'Do it now' }).click();
-  await expect(page).toHaveURL(/bench$/);
+  await page.getByRole('button', { name: 'All of it is right as it is' }).click();
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/safe$/);
+  await page.getByRole('button', { name: /^Yes, correct/ }).click();
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/identify$/);
   // Written down, bound; each answer is evidence, not a tick.
   await page.getByLabel('Unit, firmware').fill('3.1');
   await page.getByLabel('Unit, hardware').fill('2');
@@ -17,16 +22,15 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   await page.getByLabel('Transmitter, firmware').blur();
   await expect(page.getByText('unit: 2, 3.1')).toBeVisible();
   const know = page.locator('section', { has: page.getByRole('heading', { name: 'Know it' }) });
-  for (const button of await know.getByRole('button', { name: /^Seen so/ }).all())
+  for (const button of await know.getByRole('button', { name: /^Yes, correct/ }).all())
     await button.click();
-  await expect(know.getByText('2 of 2 seen as they must be')).toBeVisible();
+  await expect(know.getByText('2 of 2 confirmed')).toBeVisible();
 
-  // The propeller is off, and what is shown and compared was.
+  // What is shown and compared was.
   const { version } = (await (await page.request.get(`/api/models/${id}`)).json()) as {
     version: number;
   };
   for (const [check, ...items] of [
-    ['test:safe', 'off'],
     ['test:calibration', 'six-faces'],
     ['test:mounting', 'seat', 'picture'],
   ])
@@ -37,7 +41,7 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   await page.goto(`/models/${id}/job`);
   // Now it wants the bench: the propeller first.
   const next = page.locator('section', { has: page.locator('#next-title') });
-  await expect(next).toContainText('On the bench, propeller off');
+  await expect(next).toContainText('Powered, propeller off');
   await expect(page.getByRole('link', { name: 'Do it now' })).toHaveCount(0);
   for (const box of await next.getByRole('checkbox').all()) await box.check();
   await expect(page.getByRole('link', { name: 'Do it now' })).toBeVisible();
@@ -77,14 +81,14 @@ test('something happened: two taps, and what it killed is said with the reason',
     /steps again: how the unit sits in the model changed/,
   );
   // At any other station it is said as well, where the change is made.
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await page.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
   await expect(killed).toContainText('the reversal of channel 2');
   await expect(killed.getByRole('link', { name: /^Sticks/ })).toBeVisible();
   await killed.getByRole('button', { name: 'Put this away' }).click();
   await expect(killed).toHaveCount(0);
   // It is in the log as well.
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   await expect(page.getByText('Event · Unit moved or taken out')).toBeVisible();
 });
 
@@ -100,20 +104,20 @@ test('preflight on a phone, by keys; what is not so keeps it on the ground', asy
   await page.keyboard.press('y');
   await page.keyboard.press('Backspace');
   await expect(page.getByText('2 of 13')).toBeVisible();
-  const title = page.getByRole('heading', { level: 2 });
+  const title = page.getByRole('main').getByRole('heading', { level: 2 });
   for (let n = 2; n <= 13; n++) {
     await expect(page.getByText(`${n} of 13`)).toBeVisible();
     const range = (await title.textContent())!.startsWith('Range');
-    await page.keyboard.press(range ? 'n' : 'y');
+    await page.keyboard.press(range ? 'x' : 'y');
   }
-  await expect(page.getByText('1 not so: it does not go out like this')).toBeVisible();
+  await expect(page.getByText('Stopped: 1 wrong. The model stays on the ground')).toBeVisible();
   await page.getByRole('textbox', { name: 'Place' }).fill('boathouse bay');
   await page.getByRole('textbox', { name: 'Wind' }).fill('calm');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('status').filter({ hasText: '1 wrong' })).toBeVisible();
   await page.goto(`/models/${id}/job`);
   await expect(page.getByText(/Found wrong: Range check/)).toBeVisible();
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   await expect(page.getByText('boathouse bay · wind calm')).toBeVisible();
   await expectNoSideways(page);
 });
@@ -122,7 +126,7 @@ test('the gain comes off the knob: half of where it shook, on a switch, to be re
   page,
 }) => {
   const id = await provenModel(page, 'Tuned turnstone');
-  await page.goto(`/models/${id}/tune`);
+  await page.goto(`/models/${id}/lock`);
   const found = page.locator('section', { has: page.locator('#found-title') });
   const field = found.getByLabel('monitor where it shook');
   await field.fill('20');
@@ -133,9 +137,10 @@ test('the gain comes off the knob: half of where it shook, on a switch, to be re
   const slow = found.getByLabel('gain for slow');
   await slow.fill('50');
   await slow.press('Enter');
-  await found.getByLabel(/to a switch/).selectOption({ index: 2 });
+  await found.getByRole('combobox', { name: /to a switch/ }).click();
+  await page.getByRole('option', { name: 'Switch B' }).click();
   await found.getByRole('button', { name: 'Lock in: off, 30 %, 50 %' }).click();
-  await expect(page.getByText(/no sleeve turns it/)).toBeVisible();
+  await expect(page.getByText(/nothing can bump it/)).toBeVisible();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/job`);
   // The new lines are to be entered and read back before it goes out again.

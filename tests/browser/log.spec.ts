@@ -5,7 +5,7 @@ import { expectAccessible, newModel, test } from './kit';
 
 test('an outing is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   await page.getByLabel('In a word').fill('First hop');
   await page.getByRole('textbox', { name: 'Place' }).fill('north shore');
   await page.getByLabel('Minutes').fill('7.5');
@@ -28,19 +28,21 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   await page.getByRole('combobox', { name: /^Kind/ }).selectOption('maintenance');
   await expect(page.getByText('Flight · First hop')).toHaveCount(0);
   await page.goto(`/models/${id}/job`);
-  await expect(page.getByRole('link', { name: /^Record/ })).toContainText('proven');
+  await expect(page.getByRole('main').getByRole('link', { name: /^Logbook/ })).toContainText(
+    'proven',
+  );
 });
 
 test('two versions are compared in words, and the older comes back as a new one', async ({
   page,
 }) => {
   const id = await newModel(page, 'Versioned vole');
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   const field = page.getByLabel('subtrim').first();
   await field.fill('4');
   await field.press('Enter');
   await expect(page.getByText('Saved, version 2')).toBeVisible();
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   const compared = page.locator('section', { has: page.locator('#compare-title') });
   await expect(compared.getByRole('listitem')).toHaveText([/subtrim 0 → 4 %/]);
   await compared.getByRole('button', { name: 'Back to version 1' }).click();
@@ -54,7 +56,7 @@ test('the log goes out and comes in as CSV, after a look at what it would add', 
   page,
 }) => {
   const id = await newModel(page, 'Tabled thrush');
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   const csv = (text: string) => ({
     name: 'log.csv',
     mimeType: 'text/csv',

@@ -19,13 +19,13 @@ test('Back after an edit in another tab shows the newest, and the next edit is n
   context,
 }) => {
   const id = await newModel(page, 'Backward brant');
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await setEnd(page, '-90');
   await expect(page.getByText('Saved, version 2')).toBeVisible();
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Tolvan' }).click();
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   const other = await context.newPage();
-  await other.goto(`/models/${id}/plain`);
+  await other.goto(`/models/${id}/plain-model`);
   await setEnd(other, '-80');
   await expect(other.getByText('Saved, version 3')).toBeVisible();
   await page.goBack();
@@ -43,7 +43,7 @@ test('mine on top writes only what this tab changed; undo takes back no other ta
   context,
 }) => {
   const id = await newModel(page, 'Crossing crake');
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await expect(page.getByText('Saved, version 1')).toBeVisible();
   // This tab does not hear of the other one.
   await page.route(`**/api/models/${id}`, (route) => route.abort());
@@ -76,23 +76,26 @@ test('an edit that was not saved outlives good answers, a reload and leaving; it
   page,
 }) => {
   const id = await provenModel(page, 'Unsaved shrike');
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await page.route('**/setup', (route) => route.abort());
   await setEnd(page, '-55');
   await expect(page.getByText('Not saved:')).toBeVisible();
   // A good answer to something else does not clear it.
-  await page.getByRole('link', { name: /^Log/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: /Logbook/ })
+    .click();
   await page.getByLabel('In a word').fill('Hop');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Flight · Hop')).toBeVisible();
   await expect(page.getByText('Not saved:')).toBeVisible();
   // Leaving inside the app asks.
-  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Tolvan' }).click();
   await expect(page.getByRole('dialog', { name: 'Something is not saved yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Stay here' }).click();
   // A reload keeps it.
   page.once('dialog', (dialog) => void dialog.accept());
-  await page.goto(`/models/${id}/plain`);
+  await page.goto(`/models/${id}/plain-model`);
   await expect(end(page)).toHaveValue('-55');
   await expect(page.getByText('Not saved:')).toBeVisible();
   await page.unroute('**/setup');
@@ -104,7 +107,7 @@ test('drafts outlive a reload: a log line, a field being typed, a preflight chec
   page,
 }) => {
   const id = await newModel(page, 'Drafted dunlin');
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   await page.getByLabel('What was seen').fill('Half a sentence about a lo');
   await page.reload();
   await expect(page.getByLabel('What was seen')).toHaveValue('Half a sentence about a lo');
@@ -126,9 +129,9 @@ test('answers that fail are taken off the screen, offered again and sent by them
   page,
 }) => {
   const id = await newModel(page, 'Answering avocet');
-  await page.goto(`/models/${id}/directions`);
+  await page.goto(`/models/${id}/sticks`);
   await page.locator('section[data-check]').waitFor();
-  const proven = page.getByRole('complementary', { name: 'All directions' }).getByText('proven');
+  const proven = page.getByRole('complementary', { name: 'All of them' }).getByText('proven');
   await page.route('**/observations', (route) => route.abort());
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowUp');
@@ -166,7 +169,7 @@ test('a preflight check begun before the model was changed elsewhere is kept onl
 
 test('a double click writes one line', async ({ page }) => {
   const id = await newModel(page, 'Doubled dunnock');
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   await page.getByLabel('In a word').fill('Once');
   await page.getByRole('button', { name: 'Keep it' }).dblclick();
   await expect(page.getByText('Flight · Once')).toBeVisible();
@@ -183,7 +186,7 @@ test('the log is read to its first line', async ({ page }) => {
   await page.request.post(`/api/models/${id}/log/import?confirm=yes`, {
     data: Buffer.from(`at,title,kind\r\n${lines.join('\r\n')}\r\n`),
   });
-  await page.goto(`/models/${id}/log`);
+  await page.goto(`/models/${id}/logbook`);
   const shown = page.getByText(/^Note · line \d+$/);
   const older = page.getByRole('button', { name: 'Show older ones' });
   for (let seen = 100; seen < 520; seen += 100) {
@@ -254,11 +257,11 @@ test.describe('no silent ends', () => {
         });
     });
     await page.goto(`/models/${id}/job`);
-    await expect(page.getByText('The whole job')).toBeVisible();
-    await page.goto(`/models/${id}/plain`);
+    await expect(page.getByRole('heading', { name: 'The whole job' }).first()).toBeVisible();
+    await page.goto(`/models/${id}/plain-model`);
     await setEnd(page, '-85');
     await expect(page.getByText('Saved, version 2')).toBeVisible();
-    await page.goto(`/models/${id}/sheet`);
-    await page.getByRole('checkbox').first().check();
+    await page.goto(`/models/${id}/entry`);
+    await page.getByRole('main').getByRole('checkbox').first().check();
   });
 });

@@ -11,8 +11,7 @@ test('with too few channels the plan says what gives, and what else could', asyn
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await page
     .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: /^Plan(?! model)/ })
-    .first()
+    .getByRole('link', { name: /Plan and wiring/ })
     .click();
   await expect(page.getByRole('heading', { name: 'Not enough channels' })).toBeVisible();
   await expect(page.getByText(/Channel 7 is used for/)).toBeVisible();
@@ -20,26 +19,39 @@ test('with too few channels the plan says what gives, and what else could', asyn
 
 test('a row is pinned, refused where it cannot be, and planned round', async ({ page }) => {
   await openModel(page, 'Loon', 'Plan');
-  await page.getByLabel('Channel of mode').selectOption('9');
-  await expect(page.getByText('Fixed here by you.')).toBeVisible();
+  const mode = page.getByRole('button', { name: 'Move mode to another channel' });
+  const row = (channel: number) =>
+    page.locator('li', { has: page.locator(`[data-channel="${channel}"]`) });
+  await expect(row(6)).toContainText('mode');
+  // Dragged to the channel below, with the keys: those that stood there make room.
+  await mode.focus();
+  await page.keyboard.press('Space');
+  for (let i = 0; i < 3; i++) {
+    await page.keyboard.press('ArrowUp');
+    await page.waitForTimeout(80);
+  }
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/Fixed here by you/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Let mode move again' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect(page.getByLabel('Channel of mode')).toHaveValue('6');
+  await expect(row(6)).toContainText('mode');
 });
 
 test('a fault is shown on the rig from its finding, and mended from it', async ({ page }) => {
   const id = await newModel(page, 'Bench wren');
-  await page.goto(`/models/${id}/unit`);
+  await page.goto(`/models/${id}/settings`);
   await settingOf(page, 'Roll').getByRole('radio', { name: 'reversed' }).check({ force: true });
   await expect(page.getByText('Saved, version 2')).toBeVisible();
-  await page.goto(`/models/${id}/plan`);
-  await page.getByRole('link', { name: /Show me: raise the left wing/ }).click();
-  await expect(page.getByRole('heading', { name: 'The unit: rate damping' })).toBeVisible();
+  await page.goto(`/models/${id}/proof`);
+  await page.getByRole('button', { name: /Show me: raise the left wing/ }).click();
+  const rig = page.getByRole('complementary', { name: 'The rig' });
+  await expect(rig.locator('strong').first()).toHaveText('Rate damping');
+  await page.keyboard.press('r');
   await page.getByRole('button', { name: 'Raise left wing' }).click();
   await expect(page.getByTestId('twin-last')).toContainText('left aileron down');
-  await page.goBack();
+  await page.keyboard.press('r');
   await page.getByRole('button', { name: /Reverse the roll correction/ }).click();
-  await expect(page.getByText(/Nothing against it/)).toBeVisible();
+  await expect(page.getByText(/No problems found/).first()).toBeVisible();
 });
 
 test('the model is named and measured, the transmitter described, and wrong words are refused in place', async ({
@@ -54,7 +66,7 @@ test('the model is named and measured, the transmitter described, and wrong word
   await page.getByLabel('mass, ready to go').press('Enter');
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Dipper, renamed');
   await page.getByRole('textbox', { name: 'Name', exact: true }).press('Enter');
-  await expect(page.getByRole('heading', { name: 'Dipper, renamed' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Dipper, renamed' })).toBeVisible();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
   await page.goto(`/models/${id}/transmitter`);
   await page.getByRole('button', { name: 'Take Switch A off' }).click();
@@ -69,7 +81,7 @@ test('a unit is described otherwise, and what cannot be is refused at its questi
 }) => {
   const id = await newModel(page, 'Bench finch');
   await page.goto(`/models/${id}/unit`);
-  await page.getByText(/What kind of unit it is/).click();
+  await page.getByText(/Yours differs\? Describe it/).click();
   await page.getByRole('checkbox', { name: 'self-levelling' }).click();
   await expect(page.getByText(/Not changed: this unit has no level mode/)).toBeVisible();
   await page

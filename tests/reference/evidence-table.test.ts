@@ -34,10 +34,10 @@ describe('every field of the Setup', () => {
   });
 
   it.each([
-    ['/program/outputs/*/reversed', ['entry', 'plain', 'capture', 'preflight']],
+    ['/program/outputs/*/reversed', ['entry', 'sticks', 'capture', 'preflight']],
     ['/installation/mounting', ['corrections', 'mounting', 'level', 'preflight', 'tune']],
     ['/airframe/measures/flyingPitchDeg', ['level']],
-    ['/installation/revisions/servoReplaced', ['plain', 'corrections', 'failsafe', 'tune']],
+    ['/installation/revisions/servoReplaced', ['sticks', 'corrections', 'failsafe', 'tune']],
     ['/installation/secondHand', ['identify']],
     ['/program/failsafe/*/valuePct', ['failsafe']],
   ])('%s stales at least %j', (path, steps) => {

@@ -21,7 +21,7 @@ const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; ho
   },
   'mode-flick': {
     name: 'Mode switch flicked',
-    how: 'Flick the mode switch to its end and back one to three times within 3 seconds.',
+    how: 'Flick the mode switch to its end and back, one to three times, within 3 seconds.',
   },
   channel: {
     name: 'Capture channel',

@@ -41,7 +41,7 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
         {
           id: `sense-${axis}`,
           place: 'unit',
-          title: `The unit works ${axis} the other way about than its description says`,
+          title: `This unit works ${axis} the opposite way to its description`,
           cost: 1,
           patch: replace(
             pointer('unit', 'traits', 'nominalSense', axis),
@@ -70,7 +70,7 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
     facts.push({
       id: `mix-${axis}`,
       place: 'unit',
-      title: `The unit’s mixer takes the ${axis} stick the other way about`,
+      title: `The unit’s mixer takes the ${axis} stick the opposite way`,
       cost: 1,
       patch: [
         {
@@ -84,7 +84,7 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
     facts.push({
       id: `rod-${surface.id}`,
       place: 'linkage',
-      title: `${surface.label} is linked the other way about than written down`,
+      title: `${surface.label} is linked the opposite way to what is written down`,
       cost: 1,
       patch: replace(
         pointer('airframe', 'surfaces', i, 'linkage', 'sense'),

@@ -40,11 +40,11 @@ const QUICK: Words = {
 };
 const HELD: Words = {
   roll: [
-    'Raise the left wing right up, almost on edge, and keep it there',
-    'kept the left wing right up',
+    'Raise the left wing straight up, almost on edge, and keep it there',
+    'held the left wing straight up',
   ],
-  pitch: ['Point the nose steeply up and keep it there', 'kept the nose steeply up'],
-  yaw: ['Turn the nose to the right and keep it there', 'kept the nose turned right'],
+  pitch: ['Point the nose steeply up and keep it there', 'held the nose steeply up'],
+  yaw: ['Turn the nose to the right and keep it there', 'held the nose turned right'],
 };
 
 /** A surface a check asks about, and which way it must go. */

@@ -91,7 +91,7 @@ describe('what happens to a model', () => {
         'unit',
       ],
     ],
-    ['transmitter-update', ['capture', 'failsafe', 'identify', 'preflight', 'record']],
+    ['transmitter-update', ['capture', 'entry', 'failsafe', 'identify', 'preflight', 'record']],
     ['module', ['capture', 'failsafe', 'identify', 'preflight', 'record']],
     ['trims', ['capture', 'preflight', 'record']],
   ])('%s stales just %j', (id, steps) => expect(staledBy(id)).toEqual(steps));

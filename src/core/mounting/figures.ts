@@ -62,7 +62,7 @@ export function seatReport({ installation, airframe, unit }: Setup): SeatReport 
   const verdict = !levels
     ? 'This unit only damps: every part of a rigid model turns at the same rate, so it may sit anywhere on it.'
     : matters
-      ? `Nearer to the balance point: ${worst.when} it takes itself for tilted by ${worst.errorDeg.toFixed(1)}°.`
+      ? `Nearer to the balance point: ${worst.when} it believes it is tilted by ${worst.errorDeg.toFixed(1)}°.`
       : `Where it sits costs ${worst.errorDeg.toFixed(1)}° at the most, ${worst.lasting ? 'for as long as the turn lasts' : 'and only while it turns'}: leave it there.`;
   return { figures, leak, verdict, matters };
 }

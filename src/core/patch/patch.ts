@@ -11,6 +11,38 @@ export function applyPatch<T>(document: T, patch: readonly PatchOperation[]): T 
   return jsonPatch.applyPatch(document, patch as Operation[], true, false).newDocument as T;
 }
 
+/**
+ * A patched copy that shares everything the patch does not reach: for many small changes of one
+ * document. Only `replace`, `add` to an object and `remove`, which is all that wrong entries are made of.
+ * @throws Error for any other operation
+ */
+export function applyShared<T>(document: T, patch: readonly PatchOperation[]): T {
+  let now = document;
+  for (const operation of patch) {
+    const keys = operation.path.split('/').slice(1).map(unescaped);
+    now = changed(now, keys, operation) as T;
+  }
+  return now;
+}
+
+const unescaped = (key: string) => key.replaceAll('~1', '/').replaceAll('~0', '~');
+
+function changed(at: unknown, keys: readonly string[], operation: PatchOperation): unknown {
+  const [key, ...rest] = keys as [string, ...string[]];
+  const copy = (Array.isArray(at) ? [...(at as unknown[])] : { ...(at as object) }) as Record<
+    string,
+    unknown
+  >;
+  if (rest.length > 0) copy[key] = changed(copy[key], rest, operation);
+  else if (operation.op === 'remove') {
+    if (Array.isArray(copy)) copy.splice(Number(key), 1);
+    else delete copy[key];
+  } else if (operation.op === 'replace' || (operation.op === 'add' && !Array.isArray(copy)))
+    copy[key] = operation.value;
+  else throw new Error(`${operation.op} at ${operation.path} cannot be shared`);
+  return copy;
+}
+
 /** The operations that turn one document into another. */
 export function difference(from: object, to: object): PatchOperation[] {
   return jsonPatch.compare(from, to);

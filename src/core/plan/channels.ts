@@ -225,7 +225,7 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
   for (const carries of functions) {
     const channel = fixed.length > 0 ? 0 : transmitter.defaultOrder.indexOf(carries) + 1;
     if (open(carries) && channel > 0 && fits(carries, channel))
-      put(carries, channel, 'Where this transmitter puts it by itself.');
+      put(carries, channel, 'This transmitter’s own order.');
   }
   // What only a full channel can carry goes before what a switch-only channel can.
   const rest = functions
@@ -242,7 +242,7 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
       channel,
       transmitter.switchOnly.includes(channel)
         ? 'This channel can carry a switch and nothing else, which is all it needs.'
-        : 'The lowest free channel.',
+        : 'Lowest free channel.',
     );
   }
   return rows.toSorted((a, b) => a.channel - b.channel);

@@ -52,7 +52,16 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
     if (stopped) return { at: stopped.step.id, ready };
     const step = nextStep(job)?.step;
     if (!step) return { at: 'the end', ready };
-    if (step.id === 'entry')
+    const test = (name: keyof typeof TESTS) => {
+      for (const s of TESTS[name].script(written)) {
+        const bad =
+          s.sees.some((x) => x.startsWith('WRONG')) ||
+          (fault.fails?.check === s.check && (fault.fails.item ?? s.item) === s.item);
+        see(s.check, s.item, bad ? 'fail' : 'pass');
+      }
+    };
+    if (step.id === 'entry') {
+      test('entry');
       readBacksOf(written).forEach((r, i) =>
         see(
           `read:${r.id}`,
@@ -60,19 +69,13 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
           `${Math.round(r.predictedPct) + (fault.entered && i === 0 ? 30 : 0)}%`,
         ),
       );
-    else if (step.id === 'sticks' || step.id === 'corrections') {
+    } else if (step.id === 'sticks' || step.id === 'corrections') {
       const kind = step.id === 'sticks' ? 'stick' : 'correction';
       for (const [key, seen] of movements) {
         const [check, surface] = key.split(' ') as [string, string];
         if (check.startsWith(kind)) see(check, surface, seen);
       }
-    } else
-      for (const s of TESTS[step.id as keyof typeof TESTS].script(written)) {
-        const bad =
-          s.sees.some((x) => x.startsWith('WRONG')) ||
-          (fault.fails?.check === s.check && (fault.fails.item ?? s.item) === s.item);
-        see(s.check, s.item, bad ? 'fail' : 'pass');
-      }
+    } else test(step.id as keyof typeof TESTS);
   }
   return { at: 'lost', ready };
 }

@@ -7,6 +7,7 @@ import {
   type StillLook,
   type TestName,
 } from '../logbook';
+import { posesOf } from '../sheets';
 import type { Finding } from '../verify';
 import type { Bench, Proof } from './step';
 
@@ -46,13 +47,20 @@ const nothingElse = (looks: readonly StillLook[]): Proof[] =>
         },
       ];
 
-/** Values read back from the channel monitor. */
-export const byReading = ({ setup, evidence }: Bench): Proof[] =>
-  readings(setup, evidence).map(({ asked, status, reasons }) => ({
-    what: `channel ${asked.channel}: ${asked.words}`,
-    status,
-    reasons,
-  }));
+/** The channel monitor read in every pose: one line for each of them. */
+export function byReading({ setup, evidence }: Bench): Proof[] {
+  const read = new Map(readings(setup, evidence).map((r) => [r.asked.id, r]));
+  return posesOf(setup).poses.map(({ places, column }, i) => {
+    const seen = column.map((r) => read.get(r.id)!);
+    const wrong = seen.find((s) => s.status === 'stop')?.asked.channel;
+    const hands = places.join(', ') || 'nothing touched';
+    return {
+      what: `pose ${i + 1}: ${hands}${wrong === undefined ? '' : `; channel ${wrong} shows another value`}`,
+      status: worstOf(seen.map((s) => s.status)),
+      reasons: [...new Set(seen.flatMap((s) => s.reasons))],
+    };
+  });
+}
 
 /** What the rules find wrong about a step. */
 export const byRules = (findings: readonly Finding[]): Proof[] =>

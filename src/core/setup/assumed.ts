@@ -27,6 +27,10 @@ export function measureTaken(
   ];
 }
 
+/** Every measure found right as it was assumed. */
+export const everythingTaken = ({ assumed }: Airframe): Change[] =>
+  assumed === undefined ? [] : [{ op: 'replace', path: pointer('airframe', 'assumed'), value: [] }];
+
 /** An airframe whose measures are all its owner's own, or were found right as they were. */
 export function measured<A extends Pick<Airframe, 'assumed'>>(airframe: A): Omit<A, 'assumed'> {
   const { assumed: _, ...own } = airframe;

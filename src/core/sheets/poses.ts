@@ -1,5 +1,5 @@
 import { positionsOf, switchValue } from '../chain';
-import { applyPatch, type PatchOperation } from '../patch';
+import { applyShared, type PatchOperation } from '../patch';
 import type { ChannelFunction, Control, Setup } from '../setup';
 import { handsOn } from '../verify';
 import { cover, fewest } from './cover';
@@ -55,14 +55,29 @@ const HALF_WAY_PCT = 60;
 const MOST_PLACEMENTS = 400;
 
 const known = new WeakMap<Setup, Poses>();
+/** The newest few by what they are made of: most edits leave the program alone. */
+const byContent = new Map<string, Poses>();
+const MOST_KEPT = 12;
+
+/** Everything that poses are made of. */
+const contentOf = ({ program, transmitter }: Setup): string => {
+  const { failsafe: _, callouts: __, timers: ___, ...entered } = program;
+  return JSON.stringify([entered, transmitter]);
+};
 
 /**
  * The fewest poses of the hands in which every single wrong entry that a monitor can show moves at
  * least one value further than it is read. Worked out once: Setups are immutable.
  */
 export function posesOf(setup: Setup): Poses {
-  const found = known.get(setup) ?? workOut(setup);
-  known.set(setup, found);
+  const before = known.get(setup);
+  if (before) return before;
+  const content = contentOf(setup);
+  const found = byContent.get(content) ?? workOut(setup);
+  rememberPoses(setup, found);
+  byContent.delete(content);
+  byContent.set(content, found);
+  if (byContent.size > MOST_KEPT) byContent.delete(byContent.keys().next().value!);
   return found;
 }
 
@@ -183,8 +198,7 @@ export function atLeastPoses(setup: Setup): number {
 
 /** The transmitter with a wrong entry in its program; everything else is shared with the right one. */
 function entered(setup: Setup, { patch }: WrongEntry): Setup {
-  const { program } = applyPatch({ program: setup.program }, patch);
-  return { ...setup, program };
+  return applyShared(setup, patch);
 }
 
 /** Whether a change may make a program look at another hand; another number cannot. */

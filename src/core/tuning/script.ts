@@ -67,7 +67,7 @@ export function tuneScript(setup: Setup): ScriptStep[] {
     ],
     [
       'fast',
-      `High, a helper on the gain, off known by touch. Fast passes: ${gainWords(setup)}. Stab the ailerons and let go, then elevator, then rudder.`,
+      `Fly high, with a helper on the gain, and be able to find “off” by feel. Fast passes: ${gainWords(setup)}. Stab the ailerons and let go, then elevator, then rudder.`,
       [
         'it stops dead after every stab: no shaking, nor in gusts',
         'where it shook, well back from there: half of it is the usual margin',

@@ -1,1 +1,2 @@
 export * from './leads';
+export { leadMoved } from './move';

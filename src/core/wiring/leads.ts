@@ -1,11 +1,12 @@
 import { isSteadied } from '../chain';
-import type { Setup } from '../setup';
+import { functionOf, type Setup } from '../setup';
 
 /** One plug of the unit (or of the receiver beside it) and what hangs on it. */
 export interface Lead {
   port: string;
   portLabel: string;
   onReceiver: boolean;
+  /** What it puts out, in words. */
   carries: string;
   steadied: boolean;
   yLead: boolean;
@@ -25,7 +26,7 @@ export function leadsOf({ unit, installation, airframe }: Setup): Lead[] {
         port: port.id,
         portLabel: port.label,
         onReceiver: port.on === 'receiver',
-        carries: output?.carries ?? 'nothing',
+        carries: output ? functionOf(output.carries).words : 'nothing',
         steadied: output !== undefined && isSteadied({ unit }, output),
         yLead: plug.lead === 'y-lead',
         ends: plug.drives.map((id) => actuators.find((a) => a.id === id)!.label),

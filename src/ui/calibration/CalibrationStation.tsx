@@ -71,7 +71,7 @@ export function CalibrationStation() {
               disabled={step === FACES.length - 1}
               onClick={() => setStep(step + 1)}
             >
-              It went on: next face
+              Accepted, next face
             </button>
             <button
               type="button"
@@ -79,7 +79,7 @@ export function CalibrationStation() {
               disabled={step === 0}
               onClick={() => setStep(step - 1)}
             >
-              one back
+              back one
             </button>
           </div>
           <ol className="mt-3 grid gap-1 @lg:grid-cols-2">

@@ -66,7 +66,7 @@ export function CaptureStation() {
                         {!t
                           ? 'not written down'
                           : t.sense !== n.sense
-                            ? 'the other way about'
+                            ? 'reversed'
                             : off > 8
                               ? `${off.toFixed(0)} µs off`
                               : 'the same'}

@@ -46,7 +46,8 @@ export const RIG_ID = 'the-rig';
 export function RigDock({ blind }: { blind: boolean }) {
   const [shown, setShown] = useState(false);
   const [folded, fold] = useFolded();
-  const [height, setHeight] = useState<'bar' | 'half' | 'whole'>('bar');
+  const height = useRig((s) => s.sheet);
+  const setHeight = useRig((s) => s.setSheet);
   const id = useModel((s) => s.id);
   return (
     <>

@@ -1,18 +1,19 @@
 'use client';
 
-import Link from 'next/link';
-import { reasonOf, RULES, type Finding, type Severity, type Witness } from '@/core/verify';
+import { reasonOf, RULES, type Finding, type Severity } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
+import { useShow } from '../rig/useShow';
 import { StatusMark } from '../status/StatusMark';
 
 const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', note: 'todo' };
 
 /** What the rules say about the Setup as it is written down, with repairs to apply. */
 export function Findings() {
-  const { findings, visiting, failed } = useVerdict();
+  const { findings, proof, visiting, failed } = useVerdict();
+  const held = proof?.results.length ?? 0;
   const serious = findings?.filter((f) => f.severity !== 'note') ?? [];
   const notes = findings?.filter((f) => f.severity === 'note') ?? [];
   return (
@@ -31,7 +32,7 @@ export function Findings() {
         <p className="mt-1">
           <StatusMark
             status="proven"
-            words={`Nothing against it: every requirement holds, and ${RULES.length} rules found nothing.`}
+            words={`No problems found (${held} requirements, ${RULES.length} rules).`}
           />
         </p>
       )}
@@ -61,15 +62,9 @@ export function FindingsOf({ step }: { step: StepId }) {
   );
 }
 
-/** Where the witness of a finding is put on the bench. */
-export function witnessHref(id: string, { controls, steps }: Witness): string {
-  const moves = steps ?? Object.entries(controls).map(([control, value]) => ({ control, value }));
-  const text = moves.map((m) => ('waitS' in m ? `~${m.waitS}` : `${m.control}:${m.value}`));
-  return `/models/${id}/rig?set=${text.join(',')}`;
-}
-
 function FindingList({ findings }: { findings: readonly Finding[] }) {
-  const { id, edit } = useModel((s) => s);
+  const edit = useModel((s) => s.edit);
+  const show = useShow();
   return (
     <ul className="mt-2 flex flex-col gap-4">
       {groupsOf(findings).map(([first, ...others]) => {
@@ -93,9 +88,13 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
                 </button>
               ))}
               {first.witness && (
-                <Link className="btn text-sm" href={witnessHref(id, first.witness)}>
+                <button
+                  type="button"
+                  className="btn text-left text-sm"
+                  onClick={() => show(first.witness!)}
+                >
                   Show me: {first.witness.words}
-                </Link>
+                </button>
               )}
             </div>
           </li>

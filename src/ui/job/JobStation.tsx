@@ -57,8 +57,8 @@ function Ready() {
         <Link className="underline" href={`/models/${id}/preflight`}>
           the preflight card
         </Link>
-        , then height, a helper on the gain control, off known by touch. Follow the rules of your
-        country, club and site.
+        , then height, a helper on the gain control, and be able to find “off” by feel. Follow the
+        rules of your country, club and site.
       </p>
     </section>
   );
@@ -106,7 +106,7 @@ function Next({ job }: { job: readonly JobStep[] }) {
       )}
       {missing.length > 0 ? (
         <p className="text-soft mt-3" role="status">
-          Tick what is so; then it goes on.
+          Tick each true statement to continue.
         </p>
       ) : (
         <Link href={`/models/${id}/${step.station}`} className="btn btn-main mt-3 text-lg">

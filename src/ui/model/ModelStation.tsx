@@ -1,6 +1,6 @@
 'use client';
 
-import { kindEntry, measureTaken, type Measures } from '@/core/setup';
+import { everythingTaken, kindEntry, measureTaken, type Measures } from '@/core/setup';
 import { Silhouette } from '../drawing/Silhouette';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
@@ -37,8 +37,10 @@ const STANCES: Record<Measures['stance'], string> = {
 
 /** Name, notes and measures: what the pictures, and later the level and failsafe figures, are made of. */
 export function ModelStation() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { airframe } = setup;
+  const assumed = airframe.assumed?.length ?? 0;
   const set = (path: string, value: unknown, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
   return (
@@ -51,6 +53,21 @@ export function ModelStation() {
           value={setup.notes}
           onCommit={(v) => set('/notes', v, 'Notes changed')}
         />
+        {assumed > 0 && (
+          <p className="border-accent flex flex-wrap items-center gap-3 border-l-4 pl-3">
+            <span className="min-w-60 flex-1">
+              {assumed === 1 ? 'One measure is' : `${assumed} measures are`} only assumed: the usual
+              ones of its kind. Level, failsafe and tuning are worked out from them.
+            </span>
+            <button
+              type="button"
+              className="btn"
+              onClick={() => void edit(everythingTaken(airframe), 'Measures right as assumed')}
+            >
+              All of it is right as it is
+            </button>
+          </p>
+        )}
         <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
           {FIELDS.map(([field, words, unit, step]) => (
             <div key={field}>

@@ -59,7 +59,7 @@ export function LearnedOrientation() {
         {found.says}{' '}
         {found.mounting && (
           <>
-            It would take itself for <strong>{mountingPhrase(found.mounting)}</strong>
+            It would learn the wrong position: <strong>{mountingPhrase(found.mounting)}</strong>
             {found.mounting === mounting ? ', as it is.' : ', which it is not.'}
           </>
         )}

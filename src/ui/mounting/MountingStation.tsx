@@ -194,7 +194,7 @@ function Place() {
       <div className="grid grid-cols-3 items-end gap-2">
         {(
           [
-            ['x', 'before the balance point'],
+            ['x', 'ahead of the balance point'],
             ['y', 'to the right of it'],
             ['z', 'below it'],
           ] as const
@@ -232,7 +232,9 @@ function Place() {
         ))}
       </div>
       <table className="w-full text-sm">
-        <caption className="text-soft text-left">What it feels that is not there (ω²·r)</caption>
+        <caption className="text-soft text-left">
+          False tilt from where the unit sits (ω²·r)
+        </caption>
         <tbody>
           {report.figures.map((f) => (
             <tr key={f.when} className="border-t border-(--card-edge)">

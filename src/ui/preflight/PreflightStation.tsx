@@ -109,18 +109,20 @@ export function PreflightStation() {
             <Check size={32} aria-hidden /> So it is
           </button>
           <button type="button" className="btn min-h-24 text-2xl" onClick={() => answer('fail')}>
-            <X size={32} aria-hidden /> Not so
+            <X size={32} aria-hidden /> No, wrong
           </button>
         </div>
         <div className="mt-3 flex justify-between">
           <button type="button" className="btn" onClick={() => setAt(Math.max(0, at! - 1))}>
-            one back
+            back one
           </button>
           <button type="button" className="btn" onClick={() => setAt(card.length)}>
             break off
           </button>
         </div>
-        <p className="text-soft mt-2 text-sm">Keys: Y so it is, N not so, Backspace one back.</p>
+        <p className="text-soft mt-2 text-sm">
+          Keys: y yes, x no, Backspace takes the last answer back.
+        </p>
       </section>
     );
 
@@ -129,7 +131,7 @@ export function PreflightStation() {
       <section className="card mx-auto max-w-2xl" aria-labelledby="result-title">
         <h2 id="result-title" className="text-2xl font-bold">
           {failed.length > 0
-            ? `${failed.length} not so: it does not go out like this`
+            ? `Stopped: ${failed.length} wrong. The model stays on the ground`
             : Object.keys(answers).length < card.length
               ? 'Broken off'
               : 'All as it must be'}

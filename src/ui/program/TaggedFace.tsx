@@ -1,10 +1,11 @@
 'use client';
 
 import { DropdownMenu } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import { switchPosition } from '@/core/chain';
 import { padsOf, tagsOf, tagWords, type Tag } from '@/core/controls';
 import type { Setup } from '@/core/setup';
+import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../rig/rigStore';
 import { ControlMark } from '../transmitter/ControlMark';
 import { shortLabel } from '../transmitter/LiveFace';
@@ -22,7 +23,14 @@ export function TaggedFace(props: Sentenced) {
   );
   const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
   const box = useRef<HTMLDivElement>(null);
-  const strings = useStrings(box, used);
+  const strings = useStrings(
+    box,
+    used.map(({ control: { id } }) => ({
+      from: `[data-tag="${id}"]`,
+      to: `[data-control="${id}"]`,
+      way: 'down' as const,
+    })),
+  );
   return (
     <section ref={box} className="relative mb-4" aria-label="Your transmitter">
       <ul className="relative z-10 mb-7 flex flex-wrap gap-2 @max-lg:mb-2">
@@ -64,8 +72,8 @@ export function TaggedFace(props: Sentenced) {
         className="pointer-events-none absolute inset-0 h-full w-full overflow-visible @max-lg:hidden"
         aria-hidden
       >
-        {strings.map((d) => (
-          <path key={d} d={d} fill="none" stroke="var(--line)" strokeWidth={1.4} />
+        {strings.map((d, i) => (
+          <path key={i} d={d} fill="none" stroke="var(--line)" strokeWidth={1.4} />
         ))}
       </svg>
     </section>
@@ -76,35 +84,6 @@ export function TaggedFace(props: Sentenced) {
 function inRow(setup: Setup, tags: readonly Tag[]): Tag[] {
   const spots = layoutOf(setup.transmitter);
   return tags.toSorted((a, b) => spots.get(a.control.id)!.x - spots.get(b.control.id)!.x);
-}
-
-/** The strings from each tag to its control, measured on the page whenever it changes its size. */
-function useStrings(box: React.RefObject<HTMLDivElement | null>, tags: readonly Tag[]): string[] {
-  const [strings, setStrings] = useState<string[]>([]);
-  const names = tags.map((t) => `${t.control.id} ${tagWords(t)}`).join('|');
-  useEffect(() => {
-    const root = box.current;
-    if (!root) return;
-    const ids = names.split('|').map((n) => n.split(' ')[0]!);
-    const watch = new ResizeObserver(() => setStrings(ids.flatMap((id) => stringOf(root, id))));
-    watch.observe(root);
-    return () => watch.disconnect();
-  }, [box, names]);
-  return strings;
-}
-
-function stringOf(root: HTMLElement, id: string): string[] {
-  const from = root.getBoundingClientRect();
-  const at = (what: string) =>
-    root.querySelector(`[data-${what}="${CSS.escape(id)}"]`)?.getBoundingClientRect();
-  const tag = at('tag');
-  const control = at('control');
-  if (!tag || !control) return [];
-  const [x1, y1] = [tag.left + tag.width / 2 - from.left, tag.bottom - from.top];
-  const [x2, y2] = [control.left + control.width / 2 - from.left, control.top - from.top];
-  const bend = Math.max(8, (y2 - y1) / 2);
-  const points = [x1, y1, x1, y1 + bend, x2, y2 - bend, x2, y2].map((v) => v.toFixed(1));
-  return [`M${points.slice(0, 2).join(' ')}C${points.slice(2).join(' ')}`];
 }
 
 /** What one control does, place by place; the place where it stands on the rig is marked. */

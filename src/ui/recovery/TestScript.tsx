@@ -14,7 +14,7 @@ export function TestScript({ title, steps }: { title: string; steps: Checked<Scr
         {title}
       </h2>
       <p className="text-soft text-sm" aria-live="polite">
-        {steps.filter((s) => s.status === 'proven').length} of {steps.length} seen as they must be
+        {steps.filter((s) => s.status === 'proven').length} of {steps.length} confirmed
       </p>
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {steps.map(({ asked, status, reasons }, i) => (
@@ -81,10 +81,10 @@ export function Answers({
         className={`btn ${main ? 'btn-main' : ''}`}
         onClick={() => answer('pass')}
       >
-        Seen so<span className="sr-only">, {words}</span>
+        Yes, correct<span className="sr-only">, {words}</span>
       </button>
       <button type="button" className="btn" onClick={() => answer('fail')}>
-        Not so<span className="sr-only">, {words}</span>
+        No, wrong<span className="sr-only">, {words}</span>
       </button>
     </div>
   );

@@ -28,6 +28,9 @@ export interface RigState {
   pointed: Pointed | undefined;
   /** What was touched last on the rig itself. */
   touched: Pointed | undefined;
+  /** How far the rig's sheet is pulled up on a small screen. */
+  sheet: 'bar' | 'half' | 'whole';
+  setSheet(sheet: RigState['sheet']): void;
   setControl(id: string, value: number): void;
   setLink(up: boolean): void;
   tilt(axis: Axis, byDeg: number): void;
@@ -109,6 +112,8 @@ function createRigStore(first: Setup): RigStore {
     linkUp: true,
     pointed: undefined,
     touched: undefined,
+    sheet: 'bar',
+    setSheet: (sheet) => set({ sheet }),
     setControl(id, value) {
       set({ controls: { ...get().controls, [id]: value } });
       bench.do((rig) => rig.setControl(id, value));

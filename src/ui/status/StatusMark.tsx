@@ -3,7 +3,7 @@ import type { Status } from '@/core/logbook';
 const WORDS: Record<Status, string> = {
   proven: 'proven',
   todo: 'to do',
-  stale: 'gone stale',
+  stale: 'check again',
   caution: 'caution',
   stop: 'stop',
 };

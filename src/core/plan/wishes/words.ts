@@ -52,7 +52,7 @@ export const GAIN_CHOICES: Record<GainWish['by'], { title: string; when: string 
 export const PANIC_CHOICES: Record<PanicWay, { title: string; when: string }> = {
   none: {
     title: 'None',
-    when: 'For units that cannot level a model, and for pilots who want no second thing to think of.',
+    when: 'No panic control: for units that cannot self-level, or pilots who prefer to have none.',
   },
   replace: {
     title: 'A control that takes the mode channel over',

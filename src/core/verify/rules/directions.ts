@@ -111,5 +111,5 @@ export const bothReversed = directionRule(
   'M5',
   'both',
   'Stick and correction both the wrong way',
-  'Turning only one of them round leaves the other wrong: a servo or rod is the other way about.',
+  'Reversing only one of them leaves the other wrong: the servo or its rod works the opposite way.',
 );

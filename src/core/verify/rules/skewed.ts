@@ -24,7 +24,7 @@ export const skewed: Rule = {
           where: pointer('installation', 'skewDeg', axis),
           remedies: [
             {
-              label: 'Written down as fixed square again, after you have',
+              label: 'I have refitted it square: record that',
               patch: [{ op: 'replace', path: pointer('installation', 'skewDeg', axis), value: 0 }],
             },
           ],
@@ -44,7 +44,7 @@ export const skewed: Rule = {
         where: '/installation/skewDeg',
         remedies: [
           {
-            label: 'Written down as fixed square again, after you have',
+            label: 'I have refitted it square: record that',
             patch: [
               {
                 op: 'replace',

@@ -1,0 +1,35 @@
+'use client';
+
+import { mountingWords } from '@/core/settings';
+import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
+import { useModel } from '../frame/modelStore';
+import { GainLead } from './GainLead';
+
+/** The wiring as a list in the order of plugging: the drawing in words. */
+export function PluggingOrder() {
+  const setup = useModel((s) => s.setup);
+  const gainLead = gainLeadWords(setup);
+  return (
+    <section aria-labelledby="order-title">
+      <h2 id="order-title" className="text-lg font-bold">
+        Plug in, in this order
+      </h2>
+      <p className="text-soft">Battery out while you plug. Leave slack in the leads.</p>
+      <ol className="mt-1 list-decimal pl-6">
+        {leadsOf(setup).map((r) => (
+          <li key={r.port}>{leadWords(r)}.</li>
+        ))}
+        {gainLead && (
+          <li>
+            {gainLead}
+            <GainLead />
+          </li>
+        )}
+        <li>
+          Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
+        </li>
+        <li>Unit: {mountingWords(setup.installation.mounting)}, square to the model.</li>
+      </ol>
+    </section>
+  );
+}

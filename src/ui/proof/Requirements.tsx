@@ -1,0 +1,98 @@
+'use client';
+
+import { controlWords } from '@/core/chain';
+import type { Setup } from '@/core/setup';
+import type { Proof } from '@/core/verify';
+import { useShow } from '../rig/useShow';
+import { StatusMark } from '../status/StatusMark';
+import { count } from './count';
+
+const STATUS = { stop: 'stop', caution: 'caution' } as const;
+
+/** Every requirement: what must be true, in how many states it held, or the state in which it did not. */
+export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
+  const show = useShow();
+  const failing = proof.results.filter((r) => r.failures.length > 0);
+  const open = proof.results.filter((r) => r.failures.length === 0 && r.leftOut.length > 0);
+  const off = proof.masterOff.map(({ control, value }) =>
+    controlWords(
+      setup.transmitter.controls.find((c) => c.id === control)!,
+      value,
+    ),
+  );
+  return (
+    <section className="card" aria-labelledby="requirements-title">
+      <h2 id="requirements-title" className="text-lg font-bold">
+        {failing.length > 0
+          ? `${failing.length} of ${proof.results.length} requirements ${failing.length === 1 ? 'fails' : 'fail'}`
+          : open.length > 0
+            ? `${proof.results.length - open.length} of ${proof.results.length} requirements are proven`
+            : `All ${proof.results.length} requirements are proven`}
+      </h2>
+      <p className="text-soft mt-1 text-sm">
+        Each was held against every state that hands can bring about, however fast and in whatever
+        order: every position of switches, knobs and sticks anywhere between their ends, everything
+        the program remembers, any length of time. {count(proof.visited)} kinds of state stand for{' '}
+        {count(proof.unreduced)} combinations.
+        {off.length > 0 && ` One movement switches the unit off: ${off.join('; or ')}.`}
+      </p>
+      <ul className="mt-2 divide-y divide-(--card-edge)">
+        {[
+          ...failing,
+          ...open,
+          ...proof.results.filter((r) => !failing.includes(r) && !open.includes(r)),
+        ].map((r) => (
+          <li key={r.id} className="grid gap-x-4 py-2 @lg:grid-cols-[12rem_1fr]">
+            <StatusMark
+              status={
+                r.failures.length > 0
+                  ? STATUS[r.failures.some((f) => f.severity === 'stop') ? 'stop' : 'caution']
+                  : r.leftOut.length > 0
+                    ? 'todo'
+                    : 'proven'
+              }
+              words={
+                r.failures.length > 0
+                  ? 'does not hold'
+                  : r.leftOut.length > 0
+                    ? 'not proven'
+                    : 'holds'
+              }
+            />
+            <div className="min-w-0">
+              <h3 className="font-semibold">
+                {r.title}
+                <span className="text-soft ml-2 text-sm font-normal">
+                  {r.states === 1 ? '1 kind of state' : `${count(r.states)} kinds of state`} looked
+                  at
+                </span>
+              </h3>
+              {r.failures.slice(0, 4).map((f) => (
+                <p key={f.says} className="flex flex-wrap items-baseline gap-x-3">
+                  <span className="min-w-60 flex-1">{f.says}</span>
+                  {f.witness && (
+                    <button
+                      type="button"
+                      className="min-h-6 text-sm underline pointer-coarse:min-h-11"
+                      onClick={() => show(f.witness!)}
+                    >
+                      Show me
+                    </button>
+                  )}
+                </p>
+              ))}
+              {r.leftOut.map((words) => (
+                <p key={words}>Not looked at. {words}.</p>
+              ))}
+              <details className="text-soft text-sm">
+                <summary className="cursor-pointer">What must be true, and why</summary>
+                <p>{r.must}</p>
+                <p>{r.from}</p>
+              </details>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
