@@ -1,6 +1,6 @@
 import type { Setup } from '../core/setup';
 import { posesOf, type Poses } from '../core/sheets';
-import { proofOf, verify, type Finding, type Proof } from '../core/verify';
+import { proofOf, reasonOf, RULES, verify, type Finding, type Proof } from '../core/verify';
 
 /** What the rules say of a Setup, and the proof they asked. */
 export interface Verdict {
@@ -8,6 +8,9 @@ export interface Verdict {
   proof: Proof;
   /** The poses its program is read back by: they take a moment as well. */
   poses: Poses;
+  /** What each kind of finding is called and why it matters, and how many rules looked. */
+  reasons: Record<string, { title: string; why: string }>;
+  rules: number;
 }
 
 /** @param onProgress told now and then how many states have been visited */
@@ -20,5 +23,11 @@ export function judge(setup: Setup, onProgress: (states: number) => void): Verdi
     },
   });
   const findings = verify(setup, () => onProgress(proof.visited));
-  return { findings, proof, poses: posesOf(setup) };
+  const reasons = Object.fromEntries(
+    findings.map(({ rule }) => {
+      const { title, why } = reasonOf(rule);
+      return [rule, { title, why }];
+    }),
+  );
+  return { findings, proof, poses: posesOf(setup), reasons, rules: RULES.length };
 }

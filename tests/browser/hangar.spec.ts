@@ -111,7 +111,7 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
   await page.getByLabel(/^Ailerons/).selectOption('two-outputs');
   await expect(page.getByText('Saved, version 5')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
-  for (const f of ['flaps', 'steered wheel', 'second aileron'])
+  for (const f of ['flaps', 'wheel', 'second aileron'])
     await expect(page.getByRole('button', { name: `Move ${f} to another channel` })).toBeVisible();
   await page.goto(`/models/${id}/plain-model`);
   await page.getByLabel('less down than up').fill('30');

@@ -241,9 +241,10 @@ test.describe('no silent ends', () => {
       HTMLCanvasElement.prototype.getContext = () => null;
     });
     await page.goto(`/models/${id}/rig`);
-    await expect(page.locator('svg[data-picture="plain"]')).toBeVisible();
+    const drawn = page.getByRole('main').locator('svg[data-picture="plain"]');
+    await expect(drawn).toBeVisible();
     await page.goto(`/models/${id}/mounting`);
-    await expect(page.locator('svg[data-picture="plain"]')).toBeVisible();
+    await expect(drawn).toBeVisible();
     await expect(page.getByTestId('sits')).toBeVisible();
   });
   test('a browser that keeps nothing still does the job', async ({ page }) => {

@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { reasonOf } from '@/core/verify';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
@@ -9,19 +8,18 @@ import { StatusMark } from '../status/StatusMark';
 /** The verdict on the program in a few lines: what was held, or what is wrong. */
 export function Verdict() {
   const id = useModel((s) => s.id);
-  const { findings, proof, visiting, failed } = useVerdict();
+  const { findings, proof, reasons, visiting, failed } = useVerdict();
   if (failed) return null;
   if (!findings || !proof)
     return <p className="text-soft py-1 text-sm">Trying every combination …</p>;
   const serious = findings.filter((f) => f.severity !== 'note');
-  const titles = [...new Set(serious.map((f) => reasonOf(f.rule).title))];
+  const titles = [...new Set(serious.map((f) => reasons[f.rule]?.title ?? f.says))];
   const stop = serious.some((f) => f.severity === 'stop');
   return (
-    <section
-      aria-label="Verdict"
-      className={`border-t border-(--card-edge) py-1.5 ${visiting === undefined ? '' : 'opacity-60'}`}
-    >
-      {serious.length === 0 ? (
+    <section aria-label="Verdict" className="border-t border-(--card-edge) py-1.5">
+      {visiting !== undefined ? (
+        <p className="text-soft text-sm">Trying every combination again …</p>
+      ) : serious.length === 0 ? (
         <StatusMark
           status="proven"
           words={`No problems found in ${proof.rows.length} ${proof.rows.length === 1 ? 'combination' : 'combinations'}`}

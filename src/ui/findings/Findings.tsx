@@ -1,6 +1,6 @@
 'use client';
 
-import { reasonOf, RULES, type Finding, type Severity } from '@/core/verify';
+import type { Finding, Severity } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
@@ -12,7 +12,7 @@ const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', not
 
 /** What the rules say about the Setup as it is written down, with repairs to apply. */
 export function Findings() {
-  const { findings, proof, visiting, failed } = useVerdict();
+  const { findings, proof, rules, visiting, failed } = useVerdict();
   const held = proof?.results.length ?? 0;
   const serious = findings?.filter((f) => f.severity !== 'note') ?? [];
   const notes = findings?.filter((f) => f.severity === 'note') ?? [];
@@ -32,7 +32,7 @@ export function Findings() {
         <p className="mt-1">
           <StatusMark
             status="proven"
-            words={`No problems found (${held} requirements, ${RULES.length} rules).`}
+            words={`No problems found (${held} requirements, ${rules} rules).`}
           />
         </p>
       )}
@@ -64,11 +64,12 @@ export function FindingsOf({ step }: { step: StepId }) {
 
 function FindingList({ findings }: { findings: readonly Finding[] }) {
   const edit = useModel((s) => s.edit);
+  const { reasons } = useVerdict();
   const show = useShow();
   return (
     <ul className="mt-2 flex flex-col gap-4">
       {groupsOf(findings).map(([first, ...others]) => {
-        const rule = reasonOf(first.rule);
+        const rule = reasons[first.rule] ?? { title: first.rule, why: '' };
         return (
           <li key={`${first.rule} ${first.says}`}>
             <StatusMark status={STATUS[first.severity]} words={rule.title} />

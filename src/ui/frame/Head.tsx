@@ -46,14 +46,11 @@ export function Head({ theme }: { theme: Theme }) {
 
 /** How much of the way is proven. */
 function Proven() {
-  const { way, pending, job } = useJob();
+  const { way, job } = useJob();
   const places = way.flatMap((p) => p.places);
   const done = places.filter((p) => p.status === 'proven').length;
   return (
-    <span
-      className={`text-soft flex shrink-0 items-center gap-2 text-sm ${pending ? 'opacity-60' : ''}`}
-      aria-live="polite"
-    >
+    <span className="text-soft flex shrink-0 items-center gap-2 text-sm" aria-live="polite">
       <span className="bg-edge h-1.5 w-20 max-xl:hidden" aria-hidden>
         <span
           className="block h-1.5 bg-(--proven)"

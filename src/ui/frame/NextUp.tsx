@@ -40,14 +40,12 @@ export function NextLink({ head = false }: { head?: boolean }) {
 
 /** What this station proved, and what comes after it. */
 export function NextUp({ here }: { here: StationId | undefined }) {
-  const { job, way, pending } = useJob();
+  const { job, way } = useJob();
   const next = useNextFrom();
   if (!job || here === undefined || here === 'rig') return null;
   const place = way.flatMap((p) => p.places).find((p) => p.id === here);
   return (
-    <footer
-      className={`mt-6 flex flex-wrap items-center justify-between gap-3 border-t-2 border-(--card-edge) pt-3 print:hidden ${pending ? 'opacity-60' : ''}`}
-    >
+    <footer className="mt-6 flex flex-wrap items-center justify-between gap-3 border-t-2 border-(--card-edge) pt-3 print:hidden">
       <p className="text-soft min-w-0 flex-1 basis-60">
         {place?.status && (
           <StatusMark

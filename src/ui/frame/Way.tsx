@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { Dialog } from 'radix-ui';
 import { stationTitle, type StationId } from '@/core/procedure';
-import { StatusMark } from '../status/StatusMark';
+import { STATUS_WORDS, StatusMark } from '../status/StatusMark';
 import { useJob } from './job';
 import { useModel } from './modelStore';
 
@@ -81,15 +81,18 @@ function WayList({ here, tall = false }: { here: StationId | undefined; tall?: b
                   >
                     <span className={`flex w-4.5 ${pending ? 'opacity-50' : ''}`}>
                       {place.status ? (
-                        <StatusMark status={place.status} quiet />
+                        <StatusMark status={place.status} words="" />
                       ) : (
-                        <span className="text-soft" aria-label="being proved">
+                        <span className="text-soft" aria-hidden>
                           …
                         </span>
                       )}
                     </span>
                     {place.title}
-                    {isNext && <span className="sr-only">, next</span>}
+                    <span className="sr-only">
+                      , {place.status ? STATUS_WORDS[place.status] : 'being proved'}
+                      {isNext && ', next'}
+                    </span>
                   </Link>
                 </li>
               );

@@ -13,6 +13,10 @@ import { useModel } from './modelStore';
 export interface KnownVerdict {
   findings: Finding[] | undefined;
   proof: Proof | undefined;
+  /** What a kind of finding is called, and why it matters. */
+  reasons: Readonly<Record<string, { title: string; why: string }>>;
+  /** How many rules looked. */
+  rules: number;
   /** States visited so far while it is being worked out; undefined when it is not. */
   visiting: number | undefined;
   /** Why it is not being worked out any more, in words, and what can be done. */
@@ -22,6 +26,8 @@ export interface KnownVerdict {
 const VerdictContext = createContext<KnownVerdict>({
   findings: undefined,
   proof: undefined,
+  reasons: {},
+  rules: 0,
   visiting: undefined,
   failed: undefined,
 });
@@ -114,6 +120,8 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
     // What was known of the Setup before stays on the screen until the new verdict is there.
     findings: known?.verdict.findings,
     proof: known?.verdict.proof,
+    reasons: known?.verdict.reasons ?? {},
+    rules: known?.verdict.rules ?? 0,
     visiting: fresh ? undefined : visited?.of === setup ? visited.states : 0,
     failed:
       broken === undefined

@@ -9,7 +9,7 @@ import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../rig/rigStore';
 import { ControlMark } from '../transmitter/ControlMark';
 import { shortLabel } from '../transmitter/LiveFace';
-import { layoutOf } from '../transmitter/layout';
+import { layoutOf, PADS } from '../transmitter/layout';
 import { jobsFor } from './jobs';
 import type { Sentenced } from './wishing';
 
@@ -57,7 +57,7 @@ export function TaggedFace(props: Sentenced) {
           <div
             key={pad.side}
             className="absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
-            style={{ left: pad.side === 'left' ? '15%' : '85%', top: '72%' }}
+            style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
           >
             <PadMark across={pad.across?.id} along={pad.along?.id} />
             <span className="text-soft text-xs">

@@ -1,6 +1,7 @@
 import type { Status } from '@/core/logbook';
 
-const WORDS: Record<Status, string> = {
+/** The five states in a word each. */
+export const STATUS_WORDS: Record<Status, string> = {
   proven: 'proven',
   todo: 'to do',
   stale: 'check again',
@@ -46,7 +47,7 @@ function Shape({ status }: { status: Status }) {
   }
 }
 
-/** Shape, word and colour of a state; the word may be replaced by a fuller one, never dropped. */
+/** Shape, word and colour of a state; the word may be replaced by a fuller one, or said beside (''). */
 export function StatusMark({
   status,
   words,
@@ -56,6 +57,14 @@ export function StatusMark({
   words?: string;
   quiet?: boolean;
 }) {
+  if (words === '')
+    return (
+      <span className={`inline-flex ${COLOURS[status]}`}>
+        <svg width="18" height="18" viewBox="0 0 20 20" aria-hidden className="shrink-0">
+          <Shape status={status} />
+        </svg>
+      </span>
+    );
   return (
     <span className={`inline-flex items-start gap-1.5 font-semibold ${COLOURS[status]}`}>
       <svg
@@ -68,7 +77,7 @@ export function StatusMark({
       >
         <Shape status={status} />
       </svg>
-      <span className={quiet ? 'sr-only' : ''}>{words ?? WORDS[status]}</span>
+      <span className={quiet ? 'sr-only' : ''}>{words ?? STATUS_WORDS[status]}</span>
     </span>
   );
 }

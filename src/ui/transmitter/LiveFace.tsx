@@ -6,7 +6,7 @@ import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
 import type { Control, ControlKind } from '@/core/setup';
 import { useRig } from '../rig/rigStore';
 import { switchesOf } from '../rig/switches';
-import { layoutOf } from './layout';
+import { layoutOf, PADS } from './layout';
 
 /** "Switch A" is "A" on the drawing, "Left slider" stays what it is. */
 export const shortLabel = ({ label }: Control): string =>
@@ -40,10 +40,7 @@ export function LiveFace({ className = '' }: { className?: string }) {
         <div
           key={pad.side}
           className="absolute -translate-x-1/2 -translate-y-1/2"
-          style={{
-            left: pad.side === 'left' ? '15%' : '85%',
-            top: '73%',
-          }}
+          style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
         >
           <LivePad pad={pad} />
         </div>

@@ -10,9 +10,10 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { useId, useRef } from 'react';
+import { padsOf } from '@/core/controls';
 import { pointer, type Control, type Transmitter } from '@/core/setup';
 import { ControlMark } from './ControlMark';
-import { layoutOf, within, type Spot } from './layout';
+import { layoutOf, PADS, within, type Spot } from './layout';
 import type { ChangeTransmitter } from './change';
 
 /** The front of the transmitter, drawn: every control where the hand finds it. Drag, or use keys. */
@@ -70,8 +71,20 @@ export function TransmitterFace({
           ref={front}
           className="relative mt-2 aspect-[5/2] w-full overflow-hidden rounded-[2.5rem] border-2 border-(--line) bg-(--shade) @max-lg:aspect-[4/5]"
         >
-          {transmitter.controls.map((control) => (
-            <Knob key={control.id} control={control} spot={spots.get(control.id)!} />
+          {transmitter.controls
+            .filter((c) => c.kind !== 'stick' && c.kind !== 'trim')
+            .map((control) => (
+              <Knob key={control.id} control={control} spot={spots.get(control.id)!} />
+            ))}
+          {padsOf(transmitter).map((pad) => (
+            <span
+              key={pad.side}
+              className="text-soft absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center text-xs"
+              style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
+            >
+              <ControlMark kind="stick" rest={0} />
+              {[pad.across, pad.along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
+            </span>
           ))}
         </div>
       </DndContext>

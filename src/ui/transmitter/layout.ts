@@ -6,7 +6,8 @@ export interface Spot {
   y: number;
 }
 
-const PADS: Record<Pad['side'], Spot> = { left: { x: 14, y: 74 }, right: { x: 86, y: 74 } };
+/** Where the sticks are: below the corners, where the thumbs are. */
+export const PADS: Record<Pad['side'], Spot> = { left: { x: 15, y: 73 }, right: { x: 85, y: 73 } };
 
 /**
  * Where everything is on the front, in percent of it: sticks at the lower corners, and what nobody
