@@ -26,6 +26,7 @@ test('Back after an edit in another tab shows the newest, and the next edit is n
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
   const other = await context.newPage();
   await other.goto(`/models/${id}/plain-model`);
+  await other.locator('html[data-live]').waitFor({ state: 'attached' });
   await setEnd(other, '-80');
   await expect(other.getByText('Saved, version 3')).toBeVisible();
   await page.goBack();

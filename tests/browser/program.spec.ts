@@ -87,7 +87,7 @@ test('a hole in panic is found, shown on the bench, and mended', async ({ page }
   await expect(page.getByText('Panic does not work from everywhere').first()).toBeVisible();
   await expect(page.getByRole('heading', { name: /^1 of \d+ requirements fail/ })).toBeVisible();
   await expect(page.getByText(/fails from \d+ of \d+ states/).first()).toBeVisible();
-  await page.getByLabel(/^Show/).selectOption('panic');
+  await page.getByRole('combobox', { name: /^Show/ }).selectOption('panic');
   await expect(page.getByText(/✕/).first()).toBeVisible();
   // Shown on the rig beside, without leaving the proof.
   await page
@@ -111,10 +111,10 @@ test('the table of combinations is filtered and grouped', async ({ page }) => {
   const shown = page.getByText(/\d+ of \d+ combinations/);
   await expect(shown).toBeVisible();
   const all = await shown.innerText();
-  await page.getByLabel('Find').fill('switch a near');
+  await page.getByRole('textbox', { name: 'Find' }).fill('switch a near');
   await expect(shown).not.toHaveText(all);
   await expect(page.getByRole('cell', { name: 'self-levelling' }).first()).toBeVisible();
-  await page.getByLabel('Find').fill('');
+  await page.getByRole('textbox', { name: 'Find' }).fill('');
   await page.getByRole('radio', { name: 'mode', exact: true }).check({ force: true });
   await expect(page.getByRole('cell', { name: /^off: \d+$/ })).toBeVisible();
 });

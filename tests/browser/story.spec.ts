@@ -125,7 +125,7 @@ test('a new model is made from nothing and driven on the rig', async ({ page }) 
   await page.keyboard.press('l');
   await page.keyboard.press('1');
   await page.keyboard.press('c');
-  const aileron = page.getByRole('slider', { name: /^Aileron/ });
+  const aileron = page.getByRole('slider', { name: 'Aileron stick' });
   await aileron.focus();
   await page.keyboard.press('End');
   await expect(now).toContainText(/left aileron \d+° down/);
@@ -134,6 +134,7 @@ test('a new model is made from nothing and driven on the rig', async ({ page }) 
 test('mouse and touch: the stick pad moves surfaces and springs back', async ({ page }) => {
   await openModel(page, 'Loon', 'Program');
   await page.keyboard.press('r');
+  await expect(page.getByTestId('twin-now')).toBeVisible();
   const pad = page.locator('[data-pad="right"]');
   const box = (await pad.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);

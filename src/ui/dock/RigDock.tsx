@@ -107,7 +107,7 @@ export function RigDock({ blind }: { blind: boolean }) {
         </div>
         {!folded && (
           <div
-            className={`min-h-0 flex-1 overflow-y-auto ${height === 'bar' ? 'max-lg:hidden' : ''}`}
+            className={`relative min-h-0 flex-1 overflow-y-auto ${height === 'bar' ? 'max-lg:hidden' : ''}`}
           >
             {blind && !shown ? (
               <p className="text-soft px-4 py-6">

@@ -23,9 +23,7 @@ export function ModelFrame({
   useEffect(() => {
     // The page may be one the browser had kept: Back, Forward, a tab brought up again.
     void store.getState().refresh();
-    // From here on what is typed and clicked is heard; before, the page is only its picture.
-    document.documentElement.dataset.live = view.id;
-  }, [store, view.id]);
+  }, [store]);
   return (
     <ModelContext value={store}>
       <VerdictProvider>

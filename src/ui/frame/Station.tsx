@@ -1,42 +1,55 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { ComponentType } from 'react';
+import { useEffect, type ComponentType } from 'react';
 import type { StationId } from '@/core/procedure';
+
+/** A station that is loaded by itself, and says when what is typed and clicked on it is heard. */
+const station = (load: () => Promise<ComponentType>) =>
+  dynamic(async () => {
+    const Named = await load();
+    return function Loaded() {
+      useEffect(() => {
+        // Before, the page is only the picture the server sent.
+        document.documentElement.dataset.live = 'yes';
+      }, []);
+      return <Named />;
+    };
+  });
 
 /** A station left out does not compile; each is loaded by itself. */
 const STATIONS: Record<StationId, ComponentType> = {
-  job: dynamic(() => import('../job/JobStation').then((m) => m.JobStation)),
-  rig: dynamic(() => import('../rig/RigStation').then((m) => m.RigStation)),
-  model: dynamic(() => import('../model/ModelStation').then((m) => m.ModelStation)),
-  transmitter: dynamic(() =>
+  job: station(() => import('../job/JobStation').then((m) => m.JobStation)),
+  rig: station(() => import('../rig/RigStation').then((m) => m.RigStation)),
+  model: station(() => import('../model/ModelStation').then((m) => m.ModelStation)),
+  transmitter: station(() =>
     import('../transmitter/TransmitterStation').then((m) => m.TransmitterStation),
   ),
-  unit: dynamic(() => import('../unit/UnitStation').then((m) => m.UnitStation)),
-  plan: dynamic(() => import('../plan/PlanStation').then((m) => m.PlanStation)),
-  program: dynamic(() => import('../program/ProgramStation').then((m) => m.ProgramStation)),
-  proof: dynamic(() => import('../proof/ProofStation').then((m) => m.ProofStation)),
-  safe: dynamic(() => import('../preparation/SafeStation').then((m) => m.SafeStation)),
-  identify: dynamic(() => import('../preparation/IdentifyStation').then((m) => m.IdentifyStation)),
-  entry: dynamic(() => import('../sheet/EntryStation').then((m) => m.EntryStation)),
-  settings: dynamic(() => import('../unit/SettingsStation').then((m) => m.SettingsStation)),
-  calibration: dynamic(() =>
+  unit: station(() => import('../unit/UnitStation').then((m) => m.UnitStation)),
+  plan: station(() => import('../plan/PlanStation').then((m) => m.PlanStation)),
+  program: station(() => import('../program/ProgramStation').then((m) => m.ProgramStation)),
+  proof: station(() => import('../proof/ProofStation').then((m) => m.ProofStation)),
+  safe: station(() => import('../preparation/SafeStation').then((m) => m.SafeStation)),
+  identify: station(() => import('../preparation/IdentifyStation').then((m) => m.IdentifyStation)),
+  entry: station(() => import('../sheet/EntryStation').then((m) => m.EntryStation)),
+  settings: station(() => import('../unit/SettingsStation').then((m) => m.SettingsStation)),
+  calibration: station(() =>
     import('../calibration/CalibrationStation').then((m) => m.CalibrationStation),
   ),
-  mounting: dynamic(() => import('../mounting/MountingStation').then((m) => m.MountingStation)),
-  'plain-model': dynamic(() => import('../plain/PlainStation').then((m) => m.PlainStation)),
-  sticks: dynamic(() => import('../directions/DirectionsStation').then((m) => m.SticksStation)),
-  capture: dynamic(() => import('../capture/CaptureStation').then((m) => m.CaptureStation)),
-  corrections: dynamic(() =>
+  mounting: station(() => import('../mounting/MountingStation').then((m) => m.MountingStation)),
+  'plain-model': station(() => import('../plain/PlainStation').then((m) => m.PlainStation)),
+  sticks: station(() => import('../directions/DirectionsStation').then((m) => m.SticksStation)),
+  capture: station(() => import('../capture/CaptureStation').then((m) => m.CaptureStation)),
+  corrections: station(() =>
     import('../directions/DirectionsStation').then((m) => m.CorrectionsStation),
   ),
-  level: dynamic(() => import('../level/LevelStation').then((m) => m.LevelStation)),
-  panic: dynamic(() => import('../recovery/PanicStation').then((m) => m.PanicStation)),
-  failsafe: dynamic(() => import('../recovery/FailsafeStation').then((m) => m.FailsafeStation)),
-  preflight: dynamic(() => import('../preflight/PreflightStation').then((m) => m.PreflightStation)),
-  tune: dynamic(() => import('../tune/TuneStation').then((m) => m.TuneStation)),
-  lock: dynamic(() => import('../tune/LockStation').then((m) => m.LockStation)),
-  logbook: dynamic(() => import('../log/LogStation').then((m) => m.LogStation)),
+  level: station(() => import('../level/LevelStation').then((m) => m.LevelStation)),
+  panic: station(() => import('../recovery/PanicStation').then((m) => m.PanicStation)),
+  failsafe: station(() => import('../recovery/FailsafeStation').then((m) => m.FailsafeStation)),
+  preflight: station(() => import('../preflight/PreflightStation').then((m) => m.PreflightStation)),
+  tune: station(() => import('../tune/TuneStation').then((m) => m.TuneStation)),
+  lock: station(() => import('../tune/LockStation').then((m) => m.LockStation)),
+  logbook: station(() => import('../log/LogStation').then((m) => m.LogStation)),
 };
 
 /** The station of this page. */

@@ -36,7 +36,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
             <main
               id="main"
               tabIndex={-1}
-              className="@container min-w-0 flex-1 px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
+              className="@container relative min-w-0 flex-1 px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
             >
               <SaveState />
               <UnkeptAnswers />
