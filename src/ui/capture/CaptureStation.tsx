@@ -5,6 +5,7 @@ import { cornerWords, movedSticks, leftovers } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
+import { functionOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
@@ -55,9 +56,9 @@ export function CaptureStation() {
                       )
                     : 0;
                   return (
-                    <tr key={n.carries} className="border-t border-(--card-edge)">
+                    <tr key={functionOf(n.carries).words} className="border-t border-(--card-edge)">
                       <th scope="row" className="py-1.5 text-left">
-                        {n.carries}
+                        {functionOf(n.carries).words}
                       </th>
                       <td className="num text-right">{n.minUs.toFixed(0)} µs</td>
                       <td className="num text-right">{n.centreUs.toFixed(0)} µs</td>

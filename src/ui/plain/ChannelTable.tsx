@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { pulseUs, throwsOf, type SurfaceThrows } from '@/core/chain';
 import { channelsReaching } from '@/core/logbook';
-import { pointer, type Setup } from '@/core/setup';
+import { functionOf, pointer, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 
@@ -55,7 +55,7 @@ export function ChannelTable() {
             >
               <p className="self-center">
                 <span className="num mr-2 text-lg font-bold">{o.channel}</span>
-                {o.carries}
+                {functionOf(o.carries).words}
               </p>
               <button
                 type="button"

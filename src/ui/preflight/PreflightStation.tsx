@@ -106,7 +106,7 @@ export function PreflightStation() {
             className="btn btn-main min-h-24 text-2xl"
             onClick={() => answer('pass')}
           >
-            <Check size={32} aria-hidden /> So it is
+            <Check size={32} aria-hidden /> Yes, correct
           </button>
           <button type="button" className="btn min-h-24 text-2xl" onClick={() => answer('fail')}>
             <X size={32} aria-hidden /> No, wrong

@@ -2,12 +2,29 @@
 
 import type { Checked, Status } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
+import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
-export function TestScript({ title, steps }: { title: string; steps: Checked<ScriptStep>[] }) {
+export function TestScript({
+  title,
+  steps,
+  keyed = true,
+}: {
+  title: string;
+  steps: Checked<ScriptStep>[];
+  /** The keys y and x answer the next one. */
+  keyed?: boolean;
+}) {
   const next = steps.findIndex((s) => s.status !== 'proven');
+  const observe = useModel((s) => s.observe);
+  useKeys((event, phase) => {
+    const asked = steps[next]?.asked;
+    if (phase === 'up' || !keyed || !asked || !['y', 'x'].includes(event.key)) return false;
+    void observe(asked.check, asked.item, event.key === 'y' ? 'pass' : 'fail', `“${asked.does}”`);
+    return true;
+  }, true);
   return (
     <section className="card" aria-labelledby="script-title">
       <h2 id="script-title" className="text-lg font-bold">
@@ -15,6 +32,7 @@ export function TestScript({ title, steps }: { title: string; steps: Checked<Scr
       </h2>
       <p className="text-soft text-sm" aria-live="polite">
         {steps.filter((s) => s.status === 'proven').length} of {steps.length} confirmed
+        {keyed && next >= 0 && ' · keys: y yes, x no'}
       </p>
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {steps.map(({ asked, status, reasons }, i) => (

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { tests } from '@/core/logbook';
+import { readings, tests } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { TestScript } from '../recovery/TestScript';
@@ -19,13 +19,19 @@ export function EntryStation() {
     () => (ready ? tests(setup, evidence, 'entry') : []),
     [ready, setup, evidence],
   );
+  const read = useMemo(
+    () => ready && readings(setup, evidence).every((r) => r.status === 'proven'),
+    [ready, setup, evidence],
+  );
   return (
     <div className="flex flex-col gap-4">
       <SheetList />
       {ready ? (
         <>
           <PoseByPose />
-          {others.length > 0 && <TestScript title="What no pose shows" steps={others} />}
+          {others.length > 0 && (
+            <TestScript title="What no pose shows" steps={others} keyed={read} />
+          )}
         </>
       ) : (
         <p className="text-soft">Working out the fewest poses that tell every wrong entry …</p>

@@ -2,6 +2,7 @@
 
 import { tests } from '@/core/logbook';
 import { settingGroups } from '@/core/settings';
+import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { SettingGroup } from './SettingGroup';
@@ -10,17 +11,39 @@ import { SettingGroup } from './SettingGroup';
 export function SettingsStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
+  const observeAll = useModel((s) => s.observeAll);
   const groups = settingGroups(setup);
   const steps = tests(setup, evidence, 'unit');
   const seen = steps.filter((t) => t.status === 'proven').length;
+  /** Lines that are still to be confirmed. */
+  const listed = steps.filter(
+    (t) => t.status !== 'proven' && groups.some((g) => g.id === t.asked.item),
+  );
+  const allAsShown = () =>
+    void observeAll(
+      listed.map(({ asked }) => ({ check: asked.check, surface: asked.item, seen: 'pass' })),
+      'The settings of the unit',
+    );
+  useKeys((event, phase) => {
+    if (phase === 'up' || event.key !== 'y' || listed.length === 0) return false;
+    allAsShown();
+    return true;
+  }, true);
   return (
     <div className="flex flex-col gap-4">
       <section className="flex flex-col gap-3" aria-labelledby="settings-title">
         <h2 id="settings-title" className="text-lg font-bold">
           Enter each, then read it back
         </h2>
-        <p className="text-soft text-sm" aria-live="polite">
-          {seen} of {steps.length} confirmed
+        <p className="flex flex-wrap items-center gap-3">
+          <span className="text-soft text-sm" aria-live="polite">
+            {seen} of {steps.length} confirmed
+          </span>
+          {listed.length > 1 && (
+            <button type="button" className="btn btn-main" onClick={allAsShown}>
+              All {listed.length} read back as shown <kbd className="font-num border px-1">y</kbd>
+            </button>
+          )}
         </p>
         <ul className="card flex flex-col divide-y divide-(--card-edge)">
           {groups.map((group) => (
@@ -39,6 +62,7 @@ export function SettingsStation() {
       </section>
       <TestScript
         title="At the end"
+        keyed={listed.length === 0}
         steps={steps.filter((t) => !groups.some((g) => g.id === t.asked.item))}
       />
     </div>

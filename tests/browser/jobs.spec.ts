@@ -1,0 +1,251 @@
+import { expect, type Page } from '@playwright/test';
+import { allExpectations, predictAll } from '@/core/directions';
+import type { Setup } from '@/core/setup';
+import { test } from './kit';
+
+/** What a person did with mouse and keys to get a model ready, as an onlooker would count it. */
+class Count {
+  presses = 0;
+  fields = 0;
+  pages = 0;
+  get interactions() {
+    return this.presses + this.fields;
+  }
+}
+
+const KEYS = {
+  up: 'ArrowUp',
+  down: 'ArrowDown',
+  left: 'ArrowLeft',
+  right: 'ArrowRight',
+  centre: 'x',
+};
+
+/** Someone who does at each station what it asks for, with a model that is as it was written down. */
+class Person {
+  readonly count = new Count();
+  private setup!: Setup;
+  private id = '';
+  constructor(
+    private readonly page: Page,
+    /** Whether the mouse stays where it is. */
+    private readonly keysOnly = false,
+  ) {}
+
+  async press(key: string) {
+    this.count.presses += 1;
+    await this.page.keyboard.press(key);
+  }
+  async click(name: string | RegExp) {
+    this.count.presses += 1;
+    const button = this.page.getByRole('main').getByRole('button', { name }).first();
+    if (this.keysOnly) {
+      await button.focus();
+      await this.page.keyboard.press('Enter');
+    } else await button.click();
+  }
+  async choose(label: string, value: string) {
+    this.count.fields += 1;
+    await this.page.getByLabel(label).selectOption(value);
+  }
+  /** Another word of a sentence: the list is opened, an entry is taken. */
+  async pick(label: string, words: string) {
+    this.count.presses += 2;
+    await this.page.getByRole('combobox', { name: label, exact: true }).click();
+    await this.page.getByRole('option', { name: words }).first().click();
+    await this.settled();
+  }
+  /** Nothing is on its way to the server, and what is there is proved. */
+  async settled() {
+    await expect(this.page.getByText(/^Saved, version \d+$/).first()).toBeAttached();
+    await expect(this.page.getByText(/Trying every combination/)).toHaveCount(0);
+    this.setup = (await (
+      await this.page.request.get(`/api/models/${this.id}/export`)
+    ).json()) as Setup;
+  }
+
+  /** A model from nothing: a name and what it is made of. */
+  async start(name: string, answers: readonly (readonly [label: string, value: string])[]) {
+    await this.page.goto('/models/new');
+    this.count.pages += 1;
+    this.count.fields += 1;
+    await this.page.getByLabel('What do you call it?').fill(name);
+    for (const [label, value] of answers) await this.choose(label, value);
+    await this.press('Enter');
+    await expect(this.page).toHaveURL(/model$/);
+    this.count.pages += 1;
+    this.id = this.page.url().split('/').at(-2)!;
+    await this.settled();
+  }
+
+  async goTo(station: string) {
+    await this.page
+      .getByRole('navigation', { name: 'Stations' })
+      .getByRole('link', { name: new RegExp(`^${station}`) })
+      .click();
+    this.count.presses += 1;
+    this.count.pages += 1;
+    await expect(this.page.getByRole('heading', { level: 1, name: station })).toBeVisible();
+    await this.settled();
+  }
+
+  /** Goes on with `n`, doing what each station asks, until nothing stands in the way. */
+  async work() {
+    for (let turns = 0; turns < 30; turns++) {
+      await this.here();
+      await this.settled();
+      if (await this.page.getByText('Ready. Nothing stands in the way.').isVisible()) return;
+      const before = this.page.url();
+      await this.page.locator('h1').first().waitFor();
+      await this.press('n');
+      await expect(this.page).not.toHaveURL(before);
+      this.count.pages += 1;
+      await expect(this.page.getByRole('heading', { level: 1 })).toBeVisible();
+      await this.settled();
+    }
+    throw new Error(`never ready: still at ${this.page.url()}`);
+  }
+
+  private async here() {
+    const { page } = this;
+    const station = page.url().split('/').at(-1)!;
+    const cautions = page.getByRole('group', { name: 'Before you go on' }).getByRole('checkbox');
+    while ((await cautions.count()) > 0 && !(await cautions.last().isChecked())) {
+      for (const box of await cautions.all())
+        if (!(await box.isChecked())) {
+          this.count.presses += 1;
+          await box.focus();
+          await page.keyboard.press('Space');
+          break;
+        }
+    }
+    await page.locator('h1').first().click();
+    switch (station) {
+      case 'model':
+        return this.click('All of it is right as it is');
+      case 'sticks':
+      case 'corrections':
+        return this.directions();
+      case 'entry':
+        await this.yes(/Read it back: (\d+) of (\d+) poses/);
+        return this.yes(/^(\d+) of (\d+) confirmed/);
+      case 'preflight':
+        return this.preflight();
+      default:
+        return this.yes(/^(\d+) of (\d+) confirmed/);
+    }
+  }
+
+  /** Says yes to one thing after another, as long as something is left. */
+  private async yes(counted: RegExp) {
+    const all = this.page.getByRole('main').getByText(counted);
+    const now = async () => {
+      const words = await all.allInnerTexts();
+      const counts = words.map((w) => counted.exec(w.trim())!.slice(1, 3).map(Number));
+      return counts.reduce(([a, b], [done, of]) => [a! + done!, b! + of!], [0, 0]);
+    };
+    await all.first().waitFor();
+    for (let i = 0; i < 60; i++) {
+      const [done, of] = await now();
+      if (done === of) return;
+      await this.press('y');
+      await expect(async () => expect((await now())[0]).toBeGreaterThan(done!)).toPass();
+    }
+  }
+
+  private async directions() {
+    const { page } = this;
+    const seen = predictAll(this.setup);
+    const title = page.locator('#question-title');
+    for (let i = 0; i < 60 && (await title.count()) > 0; i++) {
+      const section = page.locator('section', { has: title });
+      const check = await section.getAttribute('data-check');
+      const surface = (await section.locator('strong').textContent())!;
+      const left = (await section.getByText(/^\d+ of \d+ left$/).textContent())!;
+      const asked = allExpectations(this.setup).find(
+        (e) => e.check.id === check && e.surface.label.toLowerCase() === surface.toLowerCase(),
+      )!;
+      await this.press(KEYS[seen.get(asked.check.id)!.get(asked.surface.id)!.movement]);
+      if (left.startsWith('1 ')) await expect(title).toHaveCount(0);
+      else await expect(section.getByText(left)).toHaveCount(0);
+    }
+    const still = page.locator('#still-title');
+    for (let i = 0; i < 4 && (await still.count()) > 0; i++) {
+      const words = (await still.textContent())!;
+      await this.click('nothing else moves');
+      await expect(still.getByText(words)).toHaveCount(0);
+    }
+  }
+
+  private async preflight() {
+    await this.click('Go through it now');
+    const at = this.page.getByText(/^\d+ of \d+$/);
+    const count = Number((await at.innerText()).split(' ')[2]);
+    for (let n = 1; n <= count; n++) {
+      await expect(this.page.getByText(`${n} of ${count}`, { exact: true })).toBeVisible();
+      await this.press('y');
+    }
+    await this.click('Keep it');
+    await expect(this.page.getByText(/Kept in the logbook/).first()).toBeVisible();
+  }
+}
+
+/** What the five jobs may take; what they do take is printed. */
+const MOST = { interactions: 110, fields: 6, pages: 20 };
+
+interface Job {
+  name: string;
+  answers: readonly (readonly [string, string])[];
+  /** What is chosen at Program. */
+  choices?: (person: Person) => Promise<void>;
+}
+
+const KIND = 'What is it?';
+const UNIT = 'Which unit is most like yours?';
+const panic = (person: Person) => person.pick('Panic recovery by', 'taking the mode channel over');
+
+const JOBS: readonly Job[] = [
+  { name: 'Trainer with panic', answers: [], choices: panic },
+  {
+    name: 'V-tail with launch help',
+    answers: [[KIND, 'v-tail']],
+    async choices(person) {
+      await panic(person);
+      await person.click('launch help');
+      await person.settled();
+    },
+  },
+  {
+    name: 'Delta on the self-mixing receiver',
+    answers: [
+      [KIND, 'flying-wing'],
+      [UNIT, 'fixed-order-receiver'],
+    ],
+  },
+  { name: 'Drift car', answers: [[KIND, 'car']] },
+  {
+    name: 'Autopilot',
+    answers: [
+      [KIND, 't-tail'],
+      [UNIT, 'autopilot'],
+    ],
+  },
+];
+
+for (const { name, answers, choices } of JOBS)
+  test(`from nothing to ready: ${name}`, async ({ page }) => {
+    test.setTimeout(240_000);
+    const person = new Person(page);
+    await person.start(name, answers);
+    if (choices) {
+      await person.goTo('Program');
+      await choices(person);
+      await person.goTo('Model');
+    }
+    await person.work();
+    const { interactions, fields, pages } = person.count;
+    console.log(`${name}: ${interactions} interactions, ${fields} fields, ${pages} page changes`);
+    expect(interactions).toBeLessThanOrEqual(MOST.interactions);
+    expect(fields).toBeLessThanOrEqual(MOST.fields);
+    expect(pages).toBeLessThanOrEqual(MOST.pages);
+  });
