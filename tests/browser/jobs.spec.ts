@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
 import { test } from './kit';
@@ -28,21 +28,46 @@ class Person {
   private id = '';
   constructor(
     private readonly page: Page,
-    /** Whether the mouse stays where it is. */
-    private readonly keysOnly = false,
+    /** A mouse and keys; keys and no mouse; a finger on a phone and no keys. */
+    private readonly by: 'both' | 'keys' | 'finger' = 'both',
   ) {}
 
+  private main() {
+    return this.page.getByRole('main');
+  }
   async press(key: string) {
     this.count.presses += 1;
-    await this.page.keyboard.press(key);
+    if (this.by !== 'finger') return this.page.keyboard.press(key);
+    if (key === 'n')
+      return this.page
+        .getByRole('link', { name: /^Next: / })
+        .first()
+        .tap();
+    if (key === 'y')
+      return this.main()
+        .locator('.btn-main')
+        .filter({ hasText: /^(Yes, correct|All as shown|All \d+ read back)/ })
+        .first()
+        .tap();
+    throw new Error(`no finger presses ${key}`);
   }
   async click(name: string | RegExp) {
+    const button = this.main().getByRole('button', { name }).first();
+    if (this.by === 'keys') return this.tabTo(button, 'Enter');
     this.count.presses += 1;
-    const button = this.page.getByRole('main').getByRole('button', { name }).first();
-    if (this.keysOnly) {
-      await button.focus();
-      await this.page.keyboard.press('Enter');
-    } else await button.click();
+    await (this.by === 'finger' ? button.tap() : button.click());
+  }
+  /** Tab by Tab to something, every one of them counted, and pressed there. */
+  private async tabTo(target: Locator, key: string) {
+    for (let i = 0; i < 20; i++) {
+      if (await target.evaluate((e) => e === document.activeElement)) {
+        this.count.presses += 1;
+        return this.page.keyboard.press(key);
+      }
+      this.count.presses += 1;
+      await this.page.keyboard.press('Tab');
+    }
+    throw new Error('nothing needs twenty Tabs');
   }
   async choose(label: string, value: string) {
     this.count.fields += 1;
@@ -71,7 +96,8 @@ class Person {
     this.count.fields += 1;
     await this.page.getByLabel('What do you call it?').fill(name);
     for (const [label, value] of answers) await this.choose(label, value);
-    await this.press('Enter');
+    if (this.by === 'finger') await this.click('Put it on the bench');
+    else await this.press('Enter');
     await expect(this.page).toHaveURL(/model$/);
     this.count.pages += 1;
     this.id = this.page.url().split('/').at(-2)!;
@@ -113,13 +139,16 @@ class Person {
     while ((await cautions.count()) > 0 && !(await cautions.last().isChecked())) {
       for (const box of await cautions.all())
         if (!(await box.isChecked())) {
-          this.count.presses += 1;
-          await box.focus();
-          await page.keyboard.press('Space');
+          if (this.by === 'keys') await this.tabTo(box, 'Space');
+          else {
+            this.count.presses += 1;
+            await (this.by === 'finger' ? box.tap() : box.check());
+          }
           break;
         }
     }
-    await page.locator('h1').first().click();
+    // A key meant for the station is not meant for a ticked box.
+    if (this.by === 'both') await page.locator('h1').first().click();
     switch (station) {
       case 'model':
         return this.click('All of it is right as it is');
@@ -165,7 +194,15 @@ class Person {
       const asked = allExpectations(this.setup).find(
         (e) => e.check.id === check && e.surface.label.toLowerCase() === surface.toLowerCase(),
       )!;
-      await this.press(KEYS[seen.get(asked.check.id)!.get(asked.surface.id)!.movement]);
+      const { movement } = seen.get(asked.check.id)!.get(asked.surface.id)!;
+      if (this.by === 'finger') {
+        this.count.presses += 1;
+        const words = movement === 'centre' ? /^(did not move|back at centre)/ : movement;
+        const one = section.getByRole('button', { name: words });
+        await (
+          (await one.count()) > 1 ? one.and(section.getByRole('button', { name: surface })) : one
+        ).tap();
+      } else await this.press(KEYS[movement]);
       if (left.startsWith('1 ')) await expect(title).toHaveCount(0);
       else await expect(section.getByText(left)).toHaveCount(0);
     }
@@ -183,7 +220,8 @@ class Person {
     const count = Number((await at.innerText()).split(' ')[2]);
     for (let n = 1; n <= count; n++) {
       await expect(this.page.getByText(`${n} of ${count}`, { exact: true })).toBeVisible();
-      await this.press('y');
+      if (this.by === 'finger') await this.click('Yes, correct');
+      else await this.press('y');
     }
     await this.click('Keep it');
     await expect(this.page.getByText(/Kept in the logbook/).first()).toBeVisible();
@@ -249,3 +287,27 @@ for (const { name, answers, choices } of JOBS)
     expect(fields).toBeLessThanOrEqual(MOST.fields);
     expect(pages).toBeLessThanOrEqual(MOST.pages);
   });
+
+test('a car by keyboard alone: every Tab counted, nothing out of reach', async ({ page }) => {
+  test.setTimeout(240_000);
+  const person = new Person(page, 'keys');
+  await person.start('Keys alone', [[KIND, 'car']]);
+  await person.work();
+  console.log(`by keyboard alone: ${person.count.presses} presses`);
+  expect(person.count.presses).toBeLessThanOrEqual(200);
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('a delta by finger alone', async ({ page }) => {
+    test.setTimeout(240_000);
+    const person = new Person(page, 'finger');
+    await person.start('Finger alone', [
+      [KIND, 'flying-wing'],
+      [UNIT, 'fixed-order-receiver'],
+    ]);
+    await person.work();
+    console.log(`by finger alone: ${person.count.presses} touches`);
+    expect(person.count.presses).toBeLessThanOrEqual(200);
+  });
+});

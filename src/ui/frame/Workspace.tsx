@@ -1,5 +1,7 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
+import type { StationId } from '@/core/procedure';
 import type { Theme } from '../theme/themes';
 import { RigDock } from '../dock/RigDock';
 import { RigProvider } from '../rig/rigStore';
@@ -18,6 +20,19 @@ import { VerdictFailed } from './verdict';
 import { useHere } from './useHere';
 import { WayRail } from './Way';
 
+/** Whoever comes to another station stands in its work: the next Tab is the first thing there. */
+function useFocusOnArrival(here: StationId | undefined) {
+  const came = useRef<StationId | undefined>(undefined);
+  useEffect(() => {
+    const [loaded] = performance.getEntriesByType('navigation');
+    // A page that was loaded as a whole begins where every page begins: at the skip link.
+    const first = came.current === undefined && loaded?.name === location.href;
+    if (came.current !== here && !first)
+      document.getElementById('main')?.focus({ preventScroll: true });
+    came.current = here;
+  }, [here]);
+}
+
 /** One workspace: the way, the work, and the rig alive beside it, whatever station is open. */
 export function Workspace({ theme, children }: { theme: Theme; children: React.ReactNode }) {
   const here = useHere();
@@ -26,6 +41,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
   const { way } = useJob();
   const open = way.flatMap((p) => p.places).find((p) => p.id === here)?.status !== 'proven';
   const blind = (here === 'sticks' || here === 'corrections') && open;
+  useFocusOnArrival(here);
   return (
     <RigProvider setup={setup}>
       <FindProvider>
@@ -36,7 +52,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
             <main
               id="main"
               tabIndex={-1}
-              className="@container relative min-w-0 flex-1 px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
+              className="@container relative min-w-0 flex-1 outline-none px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
             >
               <SaveState />
               <UnkeptAnswers />

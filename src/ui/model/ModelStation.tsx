@@ -46,13 +46,6 @@ export function ModelStation() {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <section className="card flex flex-col gap-4 self-start" aria-label="Name and measures">
-        <TextField label="Name" value={setup.name} onCommit={(v) => set('/name', v, 'Renamed')} />
-        <TextField
-          long
-          label="Notes"
-          value={setup.notes}
-          onCommit={(v) => set('/notes', v, 'Notes changed')}
-        />
         {assumed > 0 && (
           <p className="border-accent flex flex-wrap items-center gap-3 border-l-4 pl-3">
             <span className="min-w-60 flex-1">
@@ -68,6 +61,13 @@ export function ModelStation() {
             </button>
           </p>
         )}
+        <TextField label="Name" value={setup.name} onCommit={(v) => set('/name', v, 'Renamed')} />
+        <TextField
+          long
+          label="Notes"
+          value={setup.notes}
+          onCommit={(v) => set('/notes', v, 'Notes changed')}
+        />
         <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
           {FIELDS.map(([field, words, unit, step]) => (
             <div key={field}>
