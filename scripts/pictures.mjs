@@ -11,12 +11,24 @@ const context = await browser.newContext({
 });
 const page = await context.newPage();
 const shot = async (name) => {
-  await page.waitForTimeout(900);
+  await page.waitForTimeout(700);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 };
 const modelPath = async (name) => {
   await page.goto(address);
   return (await page.getByRole('link', { name }).getAttribute('href')).replace(/\/[^/]*$/, '');
+};
+/** Opens a station and waits until it is proved. */
+const open = async (path) => {
+  await page.goto(`${address}${path}`);
+  await page.waitForTimeout(400);
+  await page.getByText('proving …').waitFor({ state: 'detached' });
+};
+
+/** Says yes to what must be sure before a step; the question goes with the last answer. */
+const acknowledge = async () => {
+  const open = page.getByRole('group', { name: 'Before you go on' }).locator('input:not(:checked)');
+  while ((await open.count()) > 0) await open.first().click();
 };
 
 await page.goto(address);
@@ -25,56 +37,53 @@ await page.goto(`${address}/hangar`);
 await shot('hangar');
 
 const skua = await modelPath('Skua');
-await page.goto(`${address}${skua}/job`);
-await page.getByText('The whole job').waitFor();
+await open(`${skua}/job`);
 await shot('job');
 
 const loon = await modelPath('Loon');
-for (const station of [
-  'plain',
-  'program',
-  'sheet',
-  'mounting',
-  'panic',
-  'failsafe',
-  'tune',
-  'log',
-]) {
-  await page.goto(`${address}${loon}/${station}`);
-  await shot(station);
-}
-await page.goto(`${address}${loon}/calibration`);
-await page.getByRole('button', { name: '… shown end for end' }).click();
-await shot('calibration');
-await page.goto(`${address}${loon}/rig`);
-await page.getByRole('button', { name: 'Cut the link' }).waitFor();
+for (const station of ['plan', 'plain-model', 'panic', 'failsafe', 'tune', 'logbook'])
+  await open(`${loon}/${station}`).then(() => shot(station));
+await open(`${loon}/program`);
 await page.keyboard.press('1');
 await page.keyboard.press('1');
+for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+await page.getByRole('button', { name: /^Switch A · mode/ }).hover();
+await shot('program');
+await open(`${loon}/mounting`);
+await shot('mounting');
+await open(`${loon}/rig`);
 await page.getByRole('button', { name: 'Raise left wing' }).click();
 await shot('rig');
 
+const merganser = await modelPath('Merganser');
+await open(`${merganser}/entry`);
+await acknowledge();
+await page.locator('#read-title').evaluate((e) => e.scrollIntoView());
+await shot('entry');
+
 const tern = await modelPath('Tern');
-await page.goto(`${address}${tern}/proof`);
-await page.getByText('Panic does not work from everywhere').waitFor();
+await open(`${tern}/proof`);
+await page.getByText('Panic does not work from everywhere').first().waitFor();
 await shot('proof');
 
 const otter = await modelPath('Otter');
-await page.goto(`${address}${otter}/level`);
+await open(`${otter}/level`);
 await shot('level');
-await page.goto(`${address}${otter}/plan`);
-await shot('plan');
-await page.goto(`${address}${otter}/directions`);
+await open(`${otter}/sticks`);
+await acknowledge();
 await page.locator('section[data-check]').waitFor();
-for (const key of ['Down', 'Up', 'Down', 'Left', 'Down', 'Up', 'Down']) {
+for (const key of ['Down', 'Up']) {
   await page.waitForTimeout(250);
   await page.keyboard.press(`Arrow${key}`);
 }
-await page.waitForTimeout(500);
-await shot('directions');
+await shot('sticks');
 
 await page.setViewportSize({ width: 390, height: 844 });
-await shot('directions-phone');
-await page.goto(`${address}${loon}/preflight`);
+await open(`${loon}/program`);
+await page.getByRole('button', { name: 'Show the rig' }).click();
+await shot('program-phone');
+await open(`${loon}/preflight`);
+await acknowledge();
 await page.getByRole('button', { name: 'Go through it now' }).click();
 for (let i = 0; i < 4; i++) await page.keyboard.press('y');
 await shot('preflight-phone');

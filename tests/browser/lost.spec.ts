@@ -259,7 +259,7 @@ test.describe('no silent ends', () => {
         });
     });
     await page.goto(`/models/${id}/job`);
-    await expect(page.getByRole('heading', { name: 'The whole job' }).first()).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The whole job' })).toBeVisible();
     await page.goto(`/models/${id}/plain-model`);
     await setEnd(page, '-85');
     await expect(page.getByText('Saved, version 2')).toBeVisible();

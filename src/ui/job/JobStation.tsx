@@ -123,7 +123,7 @@ function Steps({ job }: { job: readonly JobStep[] }) {
   return (
     <section className="card" aria-labelledby="steps-title">
       <h2 id="steps-title" className="text-lg font-bold">
-        The whole job
+        Every step
       </h2>
       <ol className="mt-1 divide-y divide-(--card-edge)">
         {job.map(({ step, status, proofs, done, reasons, waitsFor }) => (

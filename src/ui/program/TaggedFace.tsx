@@ -101,14 +101,11 @@ function TagCard({ tag, ...props }: { tag: Tag } & Sentenced) {
       <button
         type="button"
         data-tag={control.id}
-        className="flex h-full w-full flex-col rounded-[3px_12px_3px_3px] border-[1.5px] border-(--line) bg-(--card) px-2.5 py-1 text-left text-sm leading-snug hover:border-(--accent)"
+        className="flex h-full w-full flex-col rounded-[3px_12px_3px_3px] border-[1.5px] border-(--line) bg-(--card) px-2 py-1 text-left text-[0.82rem] leading-snug whitespace-nowrap hover:border-(--accent)"
         {...pointing({ controls: [control.id] })}
       >
         <span className="block font-bold">
           {control.label} · {purposes[0]}
-          {purposes.length > 1 && (
-            <span className="text-soft font-normal"> and {purposes.slice(1).join(', ')}</span>
-          )}
         </span>
         {places
           .filter((p) => p.does.length > 0)

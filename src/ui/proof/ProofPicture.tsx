@@ -127,10 +127,10 @@ function CellButton({ cell, onShow }: { cell: Cell; onShow: () => void }) {
       {modes.map((mode) => (
         <ModeShape key={mode} mode={mode} />
       ))}
-      <span className="leading-tight">
+      <span className={`leading-tight ${modes.length > 1 ? 'sr-only' : ''}`}>
         {modes.map((m) => MODE_WORDS[m]).join(' or ')}
-        {hole && ' ✕ panic fails'}
       </span>
+      {hole && <span>✕ panic fails</span>}
     </button>
   );
 }
