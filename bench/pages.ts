@@ -36,7 +36,13 @@ export async function pageRatios(): Promise<void> {
   });
   try {
     for (let i = 0; i < 100; i++) {
-      if (await fetch(BASE).then(() => true, () => false)) break;
+      if (
+        await fetch(BASE).then(
+          () => true,
+          () => false,
+        )
+      )
+        break;
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
     const made = await fetch(`${BASE}/api/models`, {
@@ -53,7 +59,9 @@ export async function pageRatios(): Promise<void> {
     const known = new Map<string, number>();
     const bare = await firstLoad('/nothing-lies-here', known);
     const rows = [['shelf', '/'], ...STATION_IDS.map((s) => [s, `/models/${id}/${s}`])];
-    console.log(`first-load JavaScript / bare page (${(bare / 1024).toFixed(0)} kB gzip)   (aim ≤ ${AIM})`);
+    console.log(
+      `first-load JavaScript / bare page (${(bare / 1024).toFixed(0)} kB gzip)   (aim ≤ ${AIM})`,
+    );
     for (const [name, path] of rows)
       console.log(`  ${name}: ${((await firstLoad(path!, known)) / bare).toFixed(2)}`);
   } finally {

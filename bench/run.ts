@@ -3,7 +3,9 @@ import { Bench } from 'tinybench';
 import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';
+import { pageRatios } from './pages';
 import { plannerRatio } from './planner';
+import { poseCounts } from './poses';
 import { proofRatios } from './proof';
 import { serverRatios } from './server';
 import { straightLine } from './straight-line';
@@ -74,5 +76,7 @@ console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 
 await plannerRatio();
 await proofRatios();
 await diagnosisRatio();
+poseCounts();
+await pageRatios();
 await workshopRatios();
 await serverRatios();

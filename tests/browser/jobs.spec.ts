@@ -142,7 +142,7 @@ class Person {
           if (this.by === 'keys') await this.tabTo(box, 'Space');
           else {
             this.count.presses += 1;
-            await (this.by === 'finger' ? box.tap() : box.check());
+            await (this.by === 'finger' ? box.tap() : box.click());
           }
           break;
         }

@@ -107,7 +107,9 @@ export function nextFrom(
   here: StationId | undefined,
 ): JobStep | undefined {
   const now = job.find((j) => j.step.station === here)?.step.session;
-  const stopped = nextStep(job);
-  if (stopped?.status === 'stop') return stopped;
-  return shortestWay(job, now)[0]?.steps.find((j) => j.step.station !== here) ?? stopped;
+  const next = nextStep(job);
+  if (next?.status === 'stop') return next;
+  return shortestWay(job, now)
+    .flatMap((s) => s.steps)
+    .find((j) => j.step.station !== here);
 }
