@@ -4,12 +4,10 @@ export { channelLost, type LostChannel } from './lost';
 export { sheetMarkdown } from './markdown';
 export { monitorOf, type Hands } from './monitor';
 export {
-  BY_EYE_PCT,
   atLeastPoses,
   posesOf,
   rememberPoses,
   readBacksOf,
-  TOLERANCE_PCT,
   type Pose,
   type Poses,
   type ReadBack,
@@ -21,3 +19,4 @@ export { STYLES } from './styles';
 export { asMixes, type Mix } from './mixes';
 export { pct } from './words';
 export { entryScript } from './unseen';
+export { BY_EYE_PCT, TOLERANCE_PCT } from './hands';

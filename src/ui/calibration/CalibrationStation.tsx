@@ -24,7 +24,8 @@ const TRIAL = simulateSixFace([1.012, 0.988, 1.004], [0.021, -0.034, 0.012]);
 
 /** Six faces, one after another: which is next, why it waits, and what the readings come to. */
 export function CalibrationStation() {
-  const { setup, evidence } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   const pinsAt = setup.unit.traits.pinsAt ?? USUAL_PINS;
   const [step, setStep] = useState(0);
   const face = FACES[step]!;

@@ -12,7 +12,9 @@ import { TestScript } from '../recovery/TestScript';
 
 /** What the unit learns when the sticks are moved, how that is started, and what trims leave. */
 export function CaptureStation() {
-  const { setup, evidence, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const edit = useModel((s) => s.edit);
   const now = useMemo(() => learnTravel(setup), [setup]);
   const left = useMemo(() => leftovers(setup), [setup]);
   const taught = setup.installation.travelCapture;

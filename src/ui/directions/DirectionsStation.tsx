@@ -246,7 +246,8 @@ function Line({
 
 /** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
 function School() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const learns = setup.unit.traits.correctionDirection === 'learned';
   if (learns)
     return (

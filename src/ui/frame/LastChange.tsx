@@ -10,7 +10,10 @@ import { useVerdict } from './verdict';
 
 /** What the last change in this tab killed, at whichever station it was made: said at once, with the reasons. */
 export function LastChange() {
-  const { id, setup, evidence, changed } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const changed = useModel((s) => s.changed);
   const { findings, visiting } = useVerdict();
   const [put, setPut] = useState<object>();
   // Some tests are made from the proof: not before it is there.

@@ -16,7 +16,8 @@ const WORDS: Record<PartKind, string> = { unit: 'unit', transmitter: 'transmitte
 
 /** Fits another part from the hangar to this model, or keeps this one there for the next. */
 export function FitPart({ kind }: { kind: PartKind }) {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const [parts, setParts] = useState<HangarPart[]>();
   const [chosen, setChosen] = useState('');
   const [refused, setRefused] = useState<string[]>([]);

@@ -13,7 +13,8 @@ import { useAcknowledged } from './useAcknowledged';
 
 /** The order of work: where everything stands, and the one thing to do next. */
 export function JobStation() {
-  const { setup, evidence } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   const { findings, visiting } = useVerdict();
   const judged = visiting === undefined ? findings : undefined;
   const job = useMemo(

@@ -14,7 +14,8 @@ import { StanceDrawing } from './StanceDrawing';
 
 /** What counts as level: how to lay the model for the capture, and how to mend it from flight. */
 export function LevelStation() {
-  const { setup, evidence } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   if (!levels(setup))
     return (
       <p className="card max-w-2xl text-lg">
@@ -38,7 +39,9 @@ export function LevelStation() {
 
 /** From the attitude it flies at to a block under one end. */
 function Bench() {
-  const { setup, edit, observe } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const observe = useModel((s) => s.observe);
   const { measures } = setup.airframe;
   const { wheelbaseMm, standingPitchDeg, flyingPitchDeg, stance } = measures;
   const { levelCapture } = setup.installation;
@@ -164,7 +167,8 @@ function Bench() {
 
 /** "It sinks", "it drifts": what that says about the capture. */
 function FromFlight() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { measures } = setup.airframe;
   const { levelOffsetDeg } = setup.unit.settings;
   const [speed, setSpeed] = useState(measures.cruiseMps);
@@ -268,7 +272,9 @@ function FromFlight() {
 
 /** How far a stick may ask, and where pitch follows the throttle. */
 function Limits() {
-  const { id, setup, edit } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { angleLimitsDeg, pitchWithThrottle } = setup.unit.settings;
   const follows = setup.unit.traits.extras.includes('pitch-with-throttle');
   return (

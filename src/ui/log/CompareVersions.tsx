@@ -11,7 +11,9 @@ import { Select } from '../parts/Select';
 
 /** Any two versions, what differs in words; and the older one made the newest again. */
 export function CompareVersions({ versions }: { versions: LogView['versions'] }) {
-  const { id, version, backTo } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const version = useModel((s) => s.version);
+  const backTo = useModel((s) => s.backTo);
   const [from, setFrom] = useState<number>();
   const [to, setTo] = useState<number>();
   const later = to ?? version;

@@ -25,7 +25,8 @@ const KIND_WORDS: Record<EntryKind, string> = {
 
 /** Versions, checks, flights and events on one line of time; any two versions compared in words. */
 export function LogStation() {
-  const { id, version } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const version = useModel((s) => s.version);
   const [view, setView] = useState<LogView>();
   const [kind, setKind] = useState<EntryKind | ''>('');
   const [text, setText] = useState('');

@@ -12,7 +12,8 @@ import { Select } from '../parts/Select';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const [refused, setRefused] = useState<string[]>([]);
   const answers = answersOf(setup.airframe);
   const flies = !kindOf(answers).onSurface;

@@ -32,7 +32,8 @@ const DEG_PER_PX = 0.5;
 
 /** How the unit is fixed, whether it can be, whether it knows, and what its place costs. */
 export function MountingStation() {
-  const { setup, evidence } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
@@ -63,7 +64,8 @@ export function MountingStation() {
 
 /** The unit over the model: turned by hand, or chosen from two lists. */
 function Seat() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { traits, settings } = setup.unit;
   const { mounting } = setup.installation;
   const [turning, setTurning] = useState<Matrix3>();
@@ -183,7 +185,8 @@ const PINS_WORDS: Record<PinsAt, string> = {
 
 /** Where it sits and how square, in numbers, and what the schools make of them. */
 function Place() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { positionMm, skewDeg } = setup.installation;
   const report = seatReport(setup);
   return (

@@ -20,7 +20,8 @@ function standsAt(setup: Setup, throws: readonly SurfaceThrows[], channel: numbe
 
 /** Reverse, subtrim and endpoints of every channel, as the transmitter's output menu has them. */
 export function ChannelTable() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const { outputs } = setup.program;
   const throws = useMemo(() => throwsOf(setup), [setup]);
   const { pulse } = setup.transmitter;

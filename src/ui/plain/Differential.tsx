@@ -6,7 +6,8 @@ import { useModel } from '../frame/modelStore';
 
 /** Less aileron down than up, worked out as endpoints; or why it cannot be done here. */
 export function Differential() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   if (!setup.airframe.surfaces.some((s) => s.role === 'aileron')) return null;
   const now = differentialOf(setup);
   return (

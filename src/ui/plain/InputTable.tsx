@@ -9,7 +9,8 @@ const RateChart = dynamic(() => import('./RateChart'), { ssr: false });
 
 /** Rate and expo of every stick. */
 export function InputTable() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const change = (i: number, j: number, field: string, value: number, words: string) =>
     edit(
       [{ op: 'replace', path: pointer('program', 'inputs', i, 'rates', j, field), value }],

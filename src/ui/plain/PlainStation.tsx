@@ -15,7 +15,9 @@ import { ThrowTable } from './ThrowTable';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
-  const { id, setup, evidence } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   const predictions = useMemo(() => predictAll(setup), [setup]);
   const observed = observedDirections(setup, evidence);
   return (

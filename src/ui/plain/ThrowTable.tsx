@@ -14,7 +14,8 @@ const LENGTHS = [
 
 /** How far each surface goes, from pulse to millimetres, and the lengths that make it so. */
 export function ThrowTable() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const throws = useMemo(() => throwsOf(setup), [setup]);
   const set = (path: string, value: number, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;

@@ -15,7 +15,9 @@ import { TestScript } from './TestScript';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
 export function FailsafeStation() {
-  const { id, setup, evidence } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
   const script = useMemo(() => tests(setup, evidence, 'failsafe'), [setup, evidence]);
   const { failsafe } = setup.unit.settings;
   return (
@@ -57,7 +59,7 @@ export function FailsafeStation() {
 
 /** Where it comes down: glide or circle, with the wind. */
 function Where() {
-  const { setup } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
   const { measures, kind } = setup.airframe;
   const [heightM, setHeight] = useState(60);
   const [windMps, setWind] = useState(4);

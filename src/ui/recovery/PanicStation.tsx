@@ -19,7 +19,10 @@ export function PanicStation() {
 }
 
 function Panic() {
-  const { id, setup, evidence, edit } = useModel((s) => s);
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const edit = useModel((s) => s.edit);
   const { proof } = useVerdict();
   const script = useMemo(() => tests(setup, evidence, 'panic'), [setup, evidence]);
   const { settings, traits } = setup.unit;
@@ -188,7 +191,8 @@ const USUAL_PITCH = {
 
 /** Pitch target that follows the throttle, drawn. */
 function PitchWithPower() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   const curve = setup.unit.settings.pitchWithThrottle;
   const path = '/unit/settings/pitchWithThrottle';
   const field = (key: keyof typeof USUAL_PITCH, label: string, unit: string) => (

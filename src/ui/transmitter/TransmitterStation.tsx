@@ -7,7 +7,8 @@ import { TransmitterEditor } from './TransmitterEditor';
 
 /** The transmitter in use with this model. */
 export function TransmitterStation() {
-  const { setup, edit } = useModel((s) => s);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
   return (
     <div className="flex flex-col gap-4">
       <FitPart kind="transmitter" />
