@@ -48,12 +48,12 @@ describe('the card', () => {
   it('modes are those the switch really gives', () => {
     expect(itemOf(makeSetup(), 'modes')!.sees).toEqual([
       'Switch A far: off',
-      'Switch A middle: rate',
-      'Switch A near: level',
+      'Switch A middle: rate damping',
+      'Switch A near: self-levelling',
     ]);
     const turned = makeSetup();
     turned.program.outputs.find((o) => o.carries === 'mode')!.reversed = true;
-    expect(itemOf(turned, 'modes')!.sees[0]).toBe('Switch A far: level');
+    expect(itemOf(turned, 'modes')!.sees[0]).toBe('Switch A far: self-levelling');
   });
   it('panic is on it only where there is one', () => {
     expect(itemOf(makeSetup(), 'panic')).toBeUndefined();

@@ -1,8 +1,8 @@
-import { compileChain, controlWords, positionsOf, switchValue } from '../chain';
+import { compileChain, controlWords, MODE_WORDS, positionsOf, switchValue } from '../chain';
 import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
 import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import { kindOf, type Setup } from '../setup';
+import { kindOf, type Mode, type Setup } from '../setup';
 
 /** One check before every flight or run, made from the Setup. */
 export type PreflightItem = ScriptStep;
@@ -37,7 +37,7 @@ function gainWords(setup: Setup): string | undefined {
 }
 
 /** Every distinct position of the mode switches and the mode it gives, by the chain. */
-function modesBySwitch(setup: Setup): { words: string; mode: string }[] {
+function modesBySwitch(setup: Setup): { words: string; mode: Mode }[] {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
   const { controls } = setup.transmitter;
@@ -53,7 +53,7 @@ function modesBySwitch(setup: Setup): { words: string; mode: string }[] {
     if (control.kind !== 'switch-2' && control.kind !== 'switch-3') return [];
     const found = Array.from({ length: positionsOf(control.kind) }, (_, p) => {
       const value = switchValue(control.kind, p);
-      return { words: controlWords(control, value), mode: modeOf(at, value) as string };
+      return { words: controlWords(control, value), mode: modeOf(at, value) };
     });
     return new Set(found.map((f) => f.mode)).size > 1 ? found : [];
   });
@@ -114,7 +114,7 @@ export function preflightCard(setup: Setup): PreflightItem[] {
           [
             'modes',
             'Mode switch through its positions: look at the light, or at what the unit does.',
-            modes.map((m) => `${m.words}: ${m.mode}`),
+            modes.map((m) => `${m.words}: ${MODE_WORDS[m.mode]}`),
           ] as const,
         ]
       : []),

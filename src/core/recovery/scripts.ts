@@ -1,4 +1,4 @@
-import { compileChain, controlWords, describeSurface, stickOf } from '../chain';
+import { compileChain, controlWords, describeSurface, MODE_WORDS, stickOf } from '../chain';
 import { levellingMust } from './answers';
 import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
@@ -39,10 +39,10 @@ export function panicScript(setup: Setup): ScriptStep[] {
     does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
     sees: [
       row.panic!.righted
-        ? `${row.panic!.mode} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
-        : `WRONG in the program: ${row.panic!.mode}, not self-levelling`,
+        ? `${MODE_WORDS[row.panic!.mode]} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
+        : `WRONG in the program: ${MODE_WORDS[row.panic!.mode]}, not self-levelling`,
       ...answers,
-      `let go: ${row.mode} again`,
+      `let go: ${MODE_WORDS[row.mode]} again`,
     ],
   }));
 }

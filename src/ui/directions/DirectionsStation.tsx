@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { MODE_WORDS } from '@/core/chain';
 import { diagnose, type Check, type Diagnosis, type Expectation } from '@/core/directions';
 import {
   freshObservations,
@@ -285,8 +286,8 @@ function groupsOf(order: readonly Observed[]): { title: string; members: Observe
     kind === 'stick'
       ? 'Sticks, unit off'
       : again
-        ? `Once more in ${mode}`
-        : `Corrections${mode ? ` in ${mode}` : ', unit on'}`;
+        ? `Once more in ${mode && MODE_WORDS[mode]}`
+        : `Corrections${mode ? ` in ${MODE_WORDS[mode]}` : ', unit on'}`;
   const groups = new Map<string, Observed[]>();
   for (const o of order) {
     const name = title(o.expectation.check);
