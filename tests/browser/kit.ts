@@ -81,9 +81,9 @@ export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
     await page.keyboard.press('Tab');
     const text = await page.evaluate(() => {
       const e = document.activeElement as HTMLElement | null;
-      return (
-        e?.getAttribute('aria-label') ?? e?.closest('label')?.textContent ?? e?.textContent ?? ''
-      );
+      // What scrolls is stopped at as well, and holds the words of everything in it.
+      if (!e?.matches('a, button, input, select, textarea, summary')) return '';
+      return e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '';
     });
     if (typeof name === 'string' ? text.includes(name) : name.test(text)) return;
   }

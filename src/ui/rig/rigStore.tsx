@@ -146,7 +146,13 @@ export function RigProvider({ setup, children }: { setup: Setup; children: React
     const controls = Object.fromEntries(
       Object.entries(rest).map(([id, value]) => [id, store.getState().controls[id] ?? value]),
     );
-    store.setState({ setup, controls, rest });
+    // What was seen of a model with other surfaces or motors says nothing of this one.
+    const { snapshot } = store.getState();
+    const fits =
+      snapshot?.surfaceDeg.length === setup.airframe.surfaces.length &&
+      snapshot.motorPct.length === setup.airframe.motors.length &&
+      snapshot.portsUs.length === setup.unit.traits.ports.length;
+    store.setState({ setup, controls, rest, ...(fits ? {} : { snapshot: undefined }) });
     const moves = Object.entries(controls)
       .filter(([id, value]) => value !== rest[id])
       .map(([control, value]) => ({ control, value }));
