@@ -1,17 +1,8 @@
 import type { Setup } from '../setup';
 import { compileActuators } from './actuators';
-import {
-  layoutOf,
-  newFrame,
-  newMemory,
-  type Frame,
-  type Layout,
-  type Memory,
-  type Stimulus,
-} from './frame';
+import { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 import { carriedChannels, compileLink } from './link';
-import { compileOutputs } from './outputs';
-import { compileProgram } from './program';
+import { compileSender, restStimulusOf } from './sender';
 import { compileUnit } from './unit';
 
 /** A Setup compiled: what everything does for any stick, switch and movement of the model. */
@@ -30,9 +21,8 @@ export interface Chain {
 
 /** Compiles a valid Setup. Throws nothing for a Setup that `parseSetup` accepted. */
 export function compileChain(setup: Setup): Chain {
-  const layout = layoutOf(setup);
-  const program = compileProgram(setup, layout);
-  const outputs = compileOutputs(setup);
+  const sender = compileSender(setup);
+  const { layout } = sender;
   const link = compileLink(setup);
   const unit = compileUnit(setup);
   const actuators = compileActuators(setup, layout.ports);
@@ -40,8 +30,7 @@ export function compileChain(setup: Setup): Chain {
     setup,
     layout,
     step(stimulus, memory, frame) {
-      program(stimulus, memory, frame);
-      outputs(stimulus.dtS, memory, frame);
+      sender.step(stimulus, memory, frame);
       link(stimulus.linkUp, memory, frame);
       unit(stimulus, memory, frame);
       actuators(frame);
@@ -50,25 +39,14 @@ export function compileChain(setup: Setup): Chain {
       unit(stimulus, memory, frame);
       actuators(frame);
     },
-    newMemory: () => newMemory(layout),
+    newMemory: sender.newMemory,
     newFrame() {
-      const frame = newFrame(layout);
-      frame.sentUs.fill(setup.transmitter.pulse.centreUs);
+      const frame = sender.newFrame();
       frame.receivedUs.fill(setup.transmitter.pulse.centreUs, 0, carriedChannels(setup));
       frame.receivedUs.fill(NaN, carriedChannels(setup));
       frame.portsUs.fill(NaN);
       return frame;
     },
-    restStimulus: () => ({
-      controls: Float64Array.from(setup.transmitter.controls, (c) => c.rest),
-      linkUp: true,
-      positionFix: true,
-      rollDeg: 0,
-      pitchDeg: 0,
-      rollRateDegPerS: 0,
-      pitchRateDegPerS: 0,
-      yawRateDegPerS: 0,
-      dtS: 0,
-    }),
+    restStimulus: () => restStimulusOf(setup),
   };
 }

@@ -1,5 +1,5 @@
 export * from './chain';
-export { compileSender, type Sender } from './sender';
+export { compileSender, restStimulusOf, type Sender } from './sender';
 export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export {
   compileCondition,

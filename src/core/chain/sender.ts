@@ -20,6 +20,19 @@ export interface Sender {
   newFrame(): Frame;
 }
 
+/** Nobody touches anything: controls at rest, model level and still, link up, no time passing. */
+export const restStimulusOf = ({ transmitter }: Setup): Stimulus => ({
+  controls: Float64Array.from(transmitter.controls, (c) => c.rest),
+  linkUp: true,
+  positionFix: true,
+  rollDeg: 0,
+  pitchDeg: 0,
+  rollRateDegPerS: 0,
+  pitchRateDegPerS: 0,
+  yawRateDegPerS: 0,
+  dtS: 0,
+});
+
 /** Compiles what the transmitter alone does: enough for its channel monitor, and quicker than the whole. */
 export function compileSender(setup: Setup): Sender {
   const layout = layoutOf(setup);

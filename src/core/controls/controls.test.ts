@@ -23,7 +23,7 @@ describe('the tag of a control', () => {
       'panic, after its wait',
       { panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } },
       'sm',
-      'Momentary M, panic: held rights the model',
+      'Momentary M, panic: held self-levelling',
     ],
     [
       'rates of their own',

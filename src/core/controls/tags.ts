@@ -191,8 +191,8 @@ const SAYS: Record<Kind, (setup: Setup, seen: Seen) => string[]> = {
   panic: (_, { frame, rest }) =>
     frame.mode === rest.mode && !frame.recovering
       ? []
-      : [frame.recovering || frame.mode === 'level' ? 'rights the model' : MODE_WORDS[frame.mode]],
-  launch: (_, { frame, rest }) => (frame.mode === rest.mode ? [] : ['helps the launch']),
+      : [frame.recovering ? 'recovery' : MODE_WORDS[frame.mode]],
+  launch: (_, { frame, rest }) => (frame.mode === rest.mode ? [] : [MODE_WORDS[frame.mode]]),
   flaps: ({ airframe }, { frame }) => {
     const i = airframe.surfaces.findIndex((s) => s.role === 'flap');
     const deg = i < 0 ? NaN : Math.round(frame.surfaceDeg[i]!);

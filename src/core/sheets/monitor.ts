@@ -1,4 +1,4 @@
-import { compileSender, type Stimulus } from '../chain';
+import { compileSender, restStimulusOf } from '../chain';
 import type { Setup } from '../setup';
 
 /** Hands on the transmitter, by control id in percent; what is not named rests. */
@@ -13,18 +13,6 @@ export interface Monitor {
 /** Values closer than this on the monitor are the same. */
 const SAME_PCT = 0.5;
 
-const restOf = ({ transmitter }: Setup): Stimulus => ({
-  controls: Float64Array.from(transmitter.controls, (c) => c.rest),
-  linkUp: true,
-  positionFix: true,
-  rollDeg: 0,
-  pitchDeg: 0,
-  rollRateDegPerS: 0,
-  pitchRateDegPerS: 0,
-  yawRateDegPerS: 0,
-  dtS: 0,
-});
-
 /** The monitor of a transmitter with this program, the hands put somewhere from rest. */
 export function monitorOf(setup: Setup): Monitor {
   const sender = compileSender(setup);
@@ -34,7 +22,7 @@ export function monitorOf(setup: Setup): Monitor {
   const slow = setup.program.outputs.map((o) => o.slowS ?? 0);
   const longestS = Math.max(0, ...waits);
   const settleS = Math.max(longestS, ...slow);
-  const rest = restOf(setup);
+  const rest = restStimulusOf(setup);
   const atRest = rest.controls.slice();
   // A sender remembers its logic and what moves slowly, and nothing else.
   const memory = sender.newMemory();

@@ -1,8 +1,8 @@
 'use client';
 
-import { useRef } from 'react';
 import { PlainModel } from '../drawing/PlainModel';
 import { useRig } from '../rig/rigStore';
+import { useTiltDrag } from '../rig/useTiltDrag';
 
 /** The model on the stand: drag to tilt it, press a surface to see what governs it. */
 export function DockModel() {
@@ -11,29 +11,17 @@ export function DockModel() {
   const surfaceDeg = useRig((s) => s.snapshot?.surfaceDeg);
   const pointed = useRig((s) => s.pointed?.surfaces);
   const touched = useRig((s) => s.touched?.surfaces);
-  const tilt = useRig((s) => s.tilt);
   const touch = useRig((s) => s.touch);
-  const drag = useRef<{ x: number; y: number } | undefined>(undefined);
+  const drag = useTiltDrag();
   return (
     <div
       className="relative h-56 touch-none border-b border-(--card-edge)"
       data-testid="rig-stage"
+      {...drag}
       onPointerDown={(e) => {
-        drag.current = { x: e.clientX, y: e.clientY };
         const surface = (e.target as Element).getAttribute('data-surface');
         if (surface) touch({ surfaces: [surface] });
-        e.currentTarget.setPointerCapture(e.pointerId);
-      }}
-      onPointerMove={(e) => {
-        if (!drag.current) return;
-        const dx = e.clientX - drag.current.x;
-        const dy = e.clientY - drag.current.y;
-        drag.current = { x: e.clientX, y: e.clientY };
-        tilt(e.shiftKey ? 'yaw' : 'roll', dx * 0.4);
-        tilt('pitch', dy * 0.3);
-      }}
-      onPointerUp={() => {
-        drag.current = undefined;
+        drag.onPointerDown(e);
       }}
     >
       <PlainModel

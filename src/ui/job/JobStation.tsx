@@ -7,8 +7,9 @@ import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
 import { PaperLinks } from '../paper/PaperLinks';
+import { CautionBoxes } from './Cautions';
 import { EventButtons } from './EventButtons';
-import { CAUTION_WORDS, SESSION_WORDS } from './words';
+import { SESSION_WORDS } from './words';
 import { useAcknowledged } from './useAcknowledged';
 
 /** The order of work: where everything stands, and the one thing to do next. */
@@ -68,7 +69,7 @@ function Ready() {
 /** One clear next action, and what must be sure before it. */
 function Next({ job }: { job: readonly JobStep[] }) {
   const id = useModel((s) => s.id);
-  const { has, acknowledge } = useAcknowledged();
+  const { has } = useAcknowledged();
   const next = stoppedAt(job) ?? nextStep(job);
   if (!next) return null;
   const { step, status, proofs, reasons } = next;
@@ -92,17 +93,7 @@ function Next({ job }: { job: readonly JobStep[] }) {
       {step.cautions.length > 0 && (
         <fieldset className="border-caution mt-3 border-l-4 pl-3">
           <legend className="text-caution font-bold">Sure of this?</legend>
-          {step.cautions.map((c) => (
-            <label key={c} className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-6"
-                checked={has(c)}
-                onChange={(e) => acknowledge(c, e.target.checked)}
-              />
-              {CAUTION_WORDS[c]}
-            </label>
-          ))}
+          <CautionBoxes cautions={step.cautions} />
         </fieldset>
       )}
       {missing.length > 0 ? (

@@ -1,7 +1,6 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRef } from 'react';
 import type { Axis } from '@/core/setup';
 import { PlainModel } from '../drawing/PlainModel';
 import { Pictured } from '../drawing/Pictured';
@@ -13,6 +12,7 @@ import { LiveFace } from '../transmitter/LiveFace';
 import { RigKeys } from './RigKeys';
 import { useRig } from './rigStore';
 import { Trims } from './Trims';
+import { useTiltDrag } from './useTiltDrag';
 
 const RigScene = dynamic(() => import('./RigScene'), {
   ssr: false,
@@ -36,30 +36,12 @@ export function RigBench() {
   const level = useRig((s) => s.level);
   const linkUp = useRig((s) => s.linkUp);
   const power = usePowerUp(setup);
-  const drag = useRef<{ x: number; y: number } | undefined>(undefined);
+  const drag = useTiltDrag();
   return (
     <div className="flex flex-col gap-4">
       <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
         <section className="card flex min-w-0 flex-col p-0" aria-label="The model on the stand">
-          <div
-            className="relative h-72 touch-none @lg:h-[22rem]"
-            data-testid="rig-stage"
-            onPointerDown={(e) => {
-              drag.current = { x: e.clientX, y: e.clientY };
-              e.currentTarget.setPointerCapture(e.pointerId);
-            }}
-            onPointerMove={(e) => {
-              if (!drag.current) return;
-              const dx = e.clientX - drag.current.x;
-              const dy = e.clientY - drag.current.y;
-              drag.current = { x: e.clientX, y: e.clientY };
-              tilt(e.shiftKey ? 'yaw' : 'roll', dx * 0.4);
-              tilt('pitch', dy * 0.3);
-            }}
-            onPointerUp={() => {
-              drag.current = undefined;
-            }}
-          >
+          <div className="relative h-72 touch-none @lg:h-[22rem]" data-testid="rig-stage" {...drag}>
             {snapshot && (
               <Pictured
                 plain={

@@ -31,7 +31,8 @@ export function panicBy(
   if (!acts(way)) return { way, holdS: 0 };
   return {
     way,
-    holdS: wishes.panic?.holdS || 0.3,
+    // None is a choice where panic acts already; where it did not, a brush must do nothing.
+    holdS: wishes.panic && acts(wishes.panic.way) ? wishes.panic.holdS : 0.3,
     ...(control ? { control } : {}),
     gainPct: wishes.panic?.gainPct ?? PANIC_GAIN_PCT,
   };
