@@ -31,5 +31,5 @@ export {
   pitchWithThrottleDeg,
   NO_SLOT,
 } from './unit';
-export { throwsOf, type SurfaceThrows } from './throws';
+export { allThrowsOf, throwsOf, type SurfaceThrows, type Throw } from './throws';
 export * from './words';

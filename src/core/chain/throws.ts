@@ -14,6 +14,8 @@ export interface Throw {
 
 export interface SurfaceThrows {
   surface: string;
+  /** The stick, switch or knob that is moved. */
+  control: string;
   /** With the stick or switch that moves it at its far end, in the middle, at its near end. */
   low: Throw;
   centre: Throw;
@@ -22,16 +24,33 @@ export interface SurfaceThrows {
   lostPct: number;
 }
 
+/** Less than this is what a mixer spills over, not a throw. */
+const SPILL_DEG = 2;
+
 /**
  * How far every surface moves when the hand control that moves it most goes from end to end, unit
  * untouched (model still), all else at rest. Millimetres are along the arc's chord.
  */
 export function throwsOf(setup: Setup): SurfaceThrows[] {
+  return eachThrow(setup).map((rows) => rows[0]!);
+}
+
+/** The same for every control that moves a surface: a panel of a V-tail has two throws. */
+export function allThrowsOf(setup: Setup): SurfaceThrows[] {
+  return eachThrow(setup).flatMap((rows) =>
+    rows.filter((row, i) => i === 0 || span(row) > SPILL_DEG),
+  );
+}
+
+const span = ({ low, high }: SurfaceThrows): number => Math.abs(high.surfaceDeg - low.surfaceDeg);
+
+/** Of every surface, what each control does to it; the one that moves it most first. */
+function eachThrow(setup: Setup): SurfaceThrows[][] {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
   const at = (control: number, value: number) => {
     const stimulus = chain.restStimulus();
-    if (control >= 0) stimulus.controls[control] = value;
+    stimulus.controls[control] = value;
     chain.step(stimulus, chain.newMemory(), frame);
     return {
       ports: frame.portsUs.slice(),
@@ -39,14 +58,12 @@ export function throwsOf(setup: Setup): SurfaceThrows[] {
       surfaces: frame.surfaceDeg.slice(),
     };
   };
-  const ends = setup.transmitter.controls.map((c, i) =>
-    c.kind === 'trim' ? undefined : { low: at(i, -100), high: at(i, 100), i },
+  const moved = setup.transmitter.controls.flatMap((c, i) =>
+    c.kind === 'trim'
+      ? []
+      : [{ control: c.id, low: at(i, -100), centre: at(i, 0), high: at(i, 100) }],
   );
   return setup.airframe.surfaces.map((surface, s) => {
-    const span = (e: NonNullable<(typeof ends)[number]>) =>
-      Math.abs(e.high.surfaces[s]! - e.low.surfaces[s]!);
-    const moves = ends.filter((e) => e !== undefined);
-    const best = moves.reduce((a, b) => (span(b) > span(a) + 1e-9 ? b : a));
     const servo = setup.airframe.servos.findIndex((v) => v.id === surface.servo);
     const plug = setup.installation.plugs.find((p) => p.drives.includes(surface.servo));
     const port = setup.unit.traits.ports.findIndex((p) => p.id === plug?.port);
@@ -58,12 +75,15 @@ export function throwsOf(setup: Setup): SurfaceThrows[] {
     });
     const output = setup.unit.settings.outputs.find((o) => o.port === plug?.port);
     const sent = setup.program.outputs.find((o) => o.carries === output?.carries);
-    return {
-      surface: surface.id,
-      low: read(best.low),
-      centre: read(at(best.i, 0)),
-      high: read(best.high),
-      lostPct: Math.abs(sent?.subtrimPct ?? 0),
-    };
+    return moved
+      .map(({ control, low, centre, high }) => ({
+        surface: surface.id,
+        control,
+        low: read(low),
+        centre: read(centre),
+        high: read(high),
+        lostPct: Math.abs(sent?.subtrimPct ?? 0),
+      }))
+      .sort((a, b) => span(b) - span(a));
   });
 }

@@ -4,6 +4,7 @@ export * from './figures';
 export * from './functions';
 export * from './gain-knob';
 export * from './plugs';
+export * from './throws';
 export * from './travel';
 export { usualRecovery } from './usual';
 export * from './replan';

@@ -2,81 +2,42 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { compileChain, describeSurface } from '@/core/chain';
-import { checksFor, expectationsOf, predictAll } from '@/core/directions';
-import { observedDirections, tests } from '@/core/logbook';
+import { compileChain } from '@/core/chain';
+import { tests } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
 import { Differential } from './Differential';
 import { InputTable } from './InputTable';
-import { ThrowTable } from './ThrowTable';
+import { Throws } from './Throws';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
-  const predictions = useMemo(() => predictAll(setup), [setup]);
-  const observed = observedDirections(setup, evidence);
   return (
-    <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
-      <div className="flex min-w-0 flex-col gap-4">
-        <p className="text-lg">
-          With the unit <strong>off</strong> the model must already be right: every stick, every
-          centre, the throttle cut. All that follows is built on it.
-        </p>
-        <ChannelTable />
-        <InputTable />
-        <ThrowTable />
-        <Differential />
-        <TestScript title="Now on the model" steps={tests(setup, evidence, 'plain-model')} />
+    <div className="flex min-w-0 flex-col gap-4">
+      <p className="text-lg">
+        With the unit <strong>off</strong> the model must already be right: every stick, every
+        centre, the throttle cut. All that follows is built on it.
+      </p>
+      <Throws />
+      <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
+        <div className="flex min-w-0 flex-col gap-4">
+          <ChannelTable />
+          <InputTable />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          <ThrottleCut />
+          <Differential />
+        </div>
       </div>
-      <aside className="flex flex-col gap-4">
-        <ThrottleCut />
-        <section className="card" aria-labelledby="sticks-title">
-          <h2 id="sticks-title" className="text-lg font-bold">
-            What the sticks will do
-          </h2>
-          <ul className="mt-2 flex flex-col gap-3">
-            {checksFor(setup)
-              .filter((c) => c.kind === 'stick')
-              .map((check) => (
-                <li key={check.id}>
-                  <p className="text-soft text-sm">{check.instruction}</p>
-                  <ul>
-                    {expectationsOf(setup, check).map(({ surface, movement }) => {
-                      const answer = predictions.get(check.id)!.get(surface.id)!;
-                      const seen = observed.find(
-                        (o) =>
-                          o.expectation.check.id === check.id &&
-                          o.expectation.surface.id === surface.id,
-                      );
-                      const wrong = answer.movement !== movement;
-                      return (
-                        <li key={surface.id} className="flex flex-wrap justify-between gap-x-3">
-                          <span>{describeSurface(surface, answer.deg)}</span>
-                          {wrong ? (
-                            <StatusMark status="stop" words={`should go ${movement}`} />
-                          ) : (
-                            <StatusMark
-                              status={seen?.status ?? 'todo'}
-                              words={seen?.status === 'proven' ? 'seen' : 'not seen yet'}
-                            />
-                          )}
-                        </li>
-                      );
-                    })}
-                  </ul>
-                </li>
-              ))}
-          </ul>
-          <Link href={`/models/${id}/sticks`} className="btn btn-main mt-4 w-full">
-            Look at the real ones
-          </Link>
-        </section>
-      </aside>
+      <TestScript title="Now on the model" steps={tests(setup, evidence, 'plain-model')} />
+      <Link href={`/models/${id}/sticks`} className="btn self-start">
+        Then look at what the sticks do
+      </Link>
     </div>
   );
 }

@@ -1,0 +1,32 @@
+'use client';
+
+import { useMemo } from 'react';
+import { allThrowsOf } from '@/core/chain';
+import { useModel } from '../frame/modelStore';
+import { SurfaceThrow } from './SurfaceThrow';
+
+/** Every surface as a drawing with its ends. */
+export function Throws() {
+  const setup = useModel((s) => s.setup);
+  const throws = useMemo(() => allThrowsOf(setup), [setup]);
+  return (
+    <section aria-labelledby="throws-title">
+      <h2 id="throws-title" className="text-lg font-bold">
+        Throws
+      </h2>
+      <p className="text-soft text-sm">
+        As rates and endpoints stand now. Pull an end, or write what you want to measure there: the
+        endpoint that gives it is worked out.
+      </p>
+      <ul className="mt-2 grid gap-3 @md:grid-cols-2 @4xl:grid-cols-3">
+        {setup.airframe.surfaces.map((surface) => (
+          <SurfaceThrow
+            key={surface.id}
+            surface={surface}
+            rows={throws.filter((t) => t.surface === surface.id)}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
