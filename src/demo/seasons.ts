@@ -1,13 +1,27 @@
 import type { LogEntry } from '../core/logbook';
 
 const WINDS = ['calm', 'light, off the lake', 'steady 4 m/s', 'gusts to 8 m/s', 'north, 5 m/s'];
-const SEEN = [
+/** What is written after an outing, by what carries the model. */
+const SEEN: Record<'air' | 'ground', readonly string[]> = {
+  air: [
   'Nothing to note.',
   'Steady in the climb; a little nod at full throttle, gain back by a click.',
   'Gusts under the trees: it sat like a gull.',
   'Trim two clicks up; captured again afterwards.',
   'Tried the next mode at height with a helper. Off again for the landing.',
-];
+  ],
+  ground: [
+    'Nothing to note.',
+    'Straight as a string in the chop; a little hunting flat out, gain back by a click.',
+    'Gusts across the harbour: it kept its heading.',
+    'Steering trim two clicks left; taught again afterwards.',
+    'Tried the other side of the dial: too sharp for this, back again.',
+  ],
+};
+const MODES: Record<'air' | 'ground', readonly string[]> = {
+  air: ['rate', 'rate, level for the landing', 'off'],
+  ground: ['slow side of the dial', 'slow side, fast on the way home', 'off'],
+};
 
 /** One after another, always the same: a small linear congruential generator. */
 function dice(seed: number): (sides: number) => number {
@@ -28,6 +42,7 @@ export function twoSeasons(
   months: readonly number[],
   places: readonly string[],
   last: string,
+  carried: 'air' | 'ground' = 'air',
 ): LogEntry[] {
   const roll = dice(seed);
   const log: LogEntry[] = [];
@@ -62,9 +77,9 @@ export function twoSeasons(
           wind,
           battery: `pack ${1 + roll(4)}`,
           minutes: 5 + roll(8),
-          mode: ['rate', 'rate, level for the landing', 'off'][roll(3)]!,
+          mode: MODES[carried][roll(3)]!,
           gainReading: `${gain} %`,
-          seen: SEEN[roll(SEEN.length)]!,
+          seen: SEEN[carried][roll(SEEN[carried].length)]!,
         });
       }
     }

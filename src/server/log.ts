@@ -7,6 +7,7 @@ import {
   EVENTS,
   LogEntrySchema,
   eventPatch,
+  eventTitle,
   mergeLines,
   saidIn,
   type LogEntry,
@@ -99,7 +100,7 @@ export function recordEvent(id: string, data: unknown, store = workshop()): Mode
       id,
       basedOn,
       applyPatch(setup, eventPatch(setup, event)),
-      known.title,
+      eventTitle(known, setup.airframe),
       now(),
     );
     store.log.add(id, {
@@ -107,7 +108,7 @@ export function recordEvent(id: string, data: unknown, store = workshop()): Mode
       version,
       kind: 'event',
       at: now(),
-      title: known.title,
+      title: eventTitle(known, setup.airframe),
       ...(note ? { seen: note } : {}),
     });
   });

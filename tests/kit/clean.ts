@@ -10,6 +10,8 @@ import {
 } from '@/core/setup';
 import { randomOf } from './random-program';
 
+const SURFACE: readonly string[] = ['surface-four', 'surface-six'];
+
 /** A Setup as the planner makes it for wishes thrown by dice; undefined where they do not go together. */
 export function cleanSetup(seed: number): { name: string; setup: Setup } | undefined {
   const random = randomOf(seed);
@@ -18,8 +20,8 @@ export function cleanSetup(seed: number): { name: string; setup: Setup } | undef
   const unit = pick(Object.keys(UNITS));
   const ground = kindOf({ kind }).onSurface;
   const tx = ground
-    ? 'surface-four'
-    : pick(Object.keys(TRANSMITTERS).filter((t) => t !== 'surface-four'));
+    ? pick(SURFACE)
+    : pick(Object.keys(TRANSMITTERS).filter((t) => !SURFACE.includes(t)));
   const airframe = buildAirframe({
     ...usualAnswers(kind),
     ...(ground ? {} : { flaps: random() < 0.3, gear: random() < 0.2 }),

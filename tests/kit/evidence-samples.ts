@@ -1,4 +1,4 @@
-import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '@/core/catalogue';
+import { buildAirframe, TRANSMITTERS, UNITS, USUAL_STEERING, usualAnswers } from '@/core/catalogue';
 import { composeSetup, writeWishes } from '@/core/plan';
 import { MODES, type ProgramWishes, type Setup } from '@/core/setup';
 import { sampleOf, type Sample } from './dependence';
@@ -90,6 +90,16 @@ function taught(levelCapture: LevelCapture): Setup {
   return setup;
 }
 
+/** A car whose steering is measured; its brake goes on and its steering centres when the link is lost. */
+function measuredCar(): Setup {
+  const setup = makeSetup('car', 'steering-receiver', 'surface-four');
+  setup.airframe.steering = { ...USUAL_STEERING };
+  return wished(setup, {
+    failsafe: { school: 'brake', steerPct: 0, pitchDeg: 0, rollDeg: 0 },
+    lock: { until: 'chassis' },
+  });
+}
+
 /** A few Setups that between them have every field of the schema that can have a value. */
 export const evidenceSamples = (): Sample[] =>
   [
@@ -98,6 +108,7 @@ export const evidenceSamples = (): Sample[] =>
     makeSetup('conventional', 'button-stabilizer'),
     makeSetup('conventional', 'satellite-gyro'),
     makeSetup('car', 'steering-receiver', 'surface-four'),
+    measuredCar(),
     wished(makeSetup('flying-wing', 'menu-receiver'), {
       panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
       rates: {

@@ -1,6 +1,9 @@
 import type { ChannelFunction, Condition, Line, Logic, Setup } from '@/core/setup';
 import { wished } from './order-faults';
 import { makeSetup } from './setups';
+import { USUAL_STEERING } from '@/core/catalogue';
+import { applyPatch } from '@/core/patch';
+import { setSteeringEnds } from '@/core/plan';
 
 /** A way to be wrong: the requirement it breaks, in words, a clean Setup, and what spoils it. */
 export interface Mutation {
@@ -447,6 +450,41 @@ const LINKAGES: Mutation[] = (
     ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('linkages', words, spoil));
+
+/** A car whose steering is measured, its ends at the stops. */
+function measuredCar(): Setup {
+  const setup = makeSetup('car', 'steering-receiver', 'surface-four');
+  setup.airframe.steering = { ...USUAL_STEERING };
+  return applyPatch(setup, setSteeringEnds(setup)) as Setup;
+}
+const steer = (s: Setup) => s.airframe.steering!;
+
+const PAST_STOP = (
+  [
+    ['left stop nearer', (s) => (steer(s).lockLeftDeg = 20)],
+    ['right stop nearer', (s) => (steer(s).lockRightDeg = 20)],
+    ['a longer servo arm', (s) => (steer(s).armMm = 22)],
+    ['shorter knuckles', (s) => (steer(s).knuckleMm = 14)],
+    [
+      'ends as they come',
+      (s) => Object.assign(outputOf(s, 'steering'), { minPct: -140, maxPct: 140 }),
+    ],
+    ['a servo that turns further', (s) => (s.airframe.servos[0]!.degAt500Us = 60)],
+    ['a rack in place of the crank', (s) => Object.assign(steer(s), { by: 'rack', armMm: 22 })],
+    [
+      'a mix of the trigger that helps steering',
+      (s) => {
+        outputOf(s, 'steering').maxPct = 150;
+        outputOf(s, 'steering').minPct = -150;
+        line(s, 'steering', {
+          follows: { kind: 'control', id: 'trigger' },
+          sharePct: 40,
+          purpose: 'mix',
+        });
+      },
+    ],
+  ] as [string, (s: Setup) => void][]
+).map(([words, spoil]) => m('steering-stop', words, spoil, measuredCar));
 
 const port = (s: Setup, carries: ChannelFunction) =>
   s.unit.settings.outputs.find((o) => o.carries === carries)!;
@@ -1021,6 +1059,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ...STICKS,
   ...DEVICES,
   ...LINKAGES,
+  ...PAST_STOP,
   ...CORRECTIONS,
   ONE_SIDE,
   ...MODES,

@@ -2,3 +2,4 @@ export * from './corner';
 export * from './leftover';
 export * from './level-capture';
 export * from './script';
+export * from './teaching';

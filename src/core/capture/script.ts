@@ -1,7 +1,8 @@
-import { learnTravel } from '../plan';
+import { gainSides, learnTravel } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import type { Setup, UnitTraits } from '../setup';
+import { handWords, kindOf, type Setup, type UnitTraits } from '../setup';
 import { cornerWords, movedSticks } from './corner';
+import { taughtByDriving } from './teaching';
 
 const HOW: Record<UnitTraits['captureGestures'][number], string> = {
   menu: 'start the capture in its menu',
@@ -14,9 +15,10 @@ const HOW: Record<UnitTraits['captureGestures'][number], string> = {
 
 /** Teaching the unit centres and travel, and what must be seen of it. */
 export function captureScript(setup: Setup): ScriptStep[] {
-  const { captureGestures: ways, correctionDirection, ports } = setup.unit.traits;
+  const { captureGestures: ways, correctionDirection } = setup.unit.traits;
   if (ways.length === 0 || learnTravel(setup).length === 0) return [];
-  const steering = ports.some((p) => p.labelledFor === 'steering');
+  const steering = taughtByDriving(setup.unit);
+  const hands = handWords(setup.transmitter).title;
   return scriptOf('capture', [
     [
       'teach',
@@ -27,11 +29,25 @@ export function captureScript(setup: Setup): ScriptStep[] {
     ],
     [
       'centres',
-      'Sticks let go, unit on in its strongest mode, the model still.',
+      `${hands} let go, unit on in its strongest mode, the model still.`,
       [
-        'no surface moves when the mode switch goes through its positions',
+        steering
+          ? 'the steering stays still while the gain goes from one end to the other'
+          : 'no surface moves when the mode switch goes through its positions',
         ...(correctionDirection === 'learned' ? ['every correction goes the way it should'] : []),
       ],
     ],
+    ...(gainSides(setup).length > 0
+      ? [
+          [
+            'sides',
+            `Steering let go. Swing the ${kindOf(setup.airframe).front} by hand with the gain on each of its two sides.`,
+            [
+              ...gainSides(setup).map(({ hand, does }) => `${hand}: ${does}`),
+              'in the middle nothing answers',
+            ],
+          ] as const,
+        ]
+      : []),
   ]);
 }

@@ -7,6 +7,7 @@ import {
   type Measures,
   type Motor,
   type Servo,
+  type Steering,
   type Surface,
   type SurfaceRole,
 } from '../setup';
@@ -50,6 +51,25 @@ const MEASURES: Record<AirframeKind, Measures> = {
   'three-channel': measures(1300, 950, 210, 800, 10, 6, 9, 'tail-wheel', 8),
   car: { ...measures(200, 420, 100, 1700, 12, 5, 1, 'wheels', 0), wheelbaseMm: 260, trackMm: 165 },
   boat: { ...measures(220, 800, 100, 2500, 8, 3, 1, 'hull', 0), wheelbaseMm: 600, trackMm: 200 },
+};
+
+/** A steering to start from, for a car of a tenth: invented, plausible, to be measured by its owner. */
+export const USUAL_STEERING: Steering = {
+  by: 'bell-crank',
+  armMm: 16,
+  linkMm: 45,
+  crankInMm: 18,
+  crankOutMm: 16,
+  innerMm: 24,
+  aheadMm: 0,
+  kingpinMm: 140,
+  knuckleMm: 20,
+  knuckles: 'behind',
+  knuckleDeg: 12,
+  lockLeftDeg: 32,
+  lockRightDeg: 32,
+  toeDeg: 0,
+  slopDeg: 1,
 };
 
 function measures(
@@ -269,6 +289,11 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
     power: 'electric',
     stopUs: 1000,
     fullUs: 2000,
+    ...(answers.kind === 'car'
+      ? { reverse: 'brakes-then-reverses' as const }
+      : answers.kind === 'boat'
+        ? { reverse: 'reverses' as const }
+        : {}),
   });
   if (answers.motors === 1) motors.push(motor('motor', 'Motor'));
   if (answers.motors === 2)

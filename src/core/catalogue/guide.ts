@@ -1,4 +1,4 @@
-import type { Unit, UnitTraits } from '../setup';
+import { isSteeringUnit, type Unit, type UnitTraits } from '../setup';
 
 /** One page about a unit, worked out from its traits, so that one made by a person has one too. */
 export interface UnitGuide {
@@ -38,7 +38,7 @@ const DIRECTION: Record<UnitTraits['correctionDirection'], string> = {
   switches: 'move the small switch of each axis that is wrong',
   button: 'press the button the number of times the leaflet gives for each axis that is wrong',
   'dial-side': 'turn the dial of each axis that is wrong to the other side of its centre',
-  learned: 'nothing to set: it learned them from the sticks, so a wrong one means a wrong stick',
+  learned: 'nothing to set: it learned them when it was taught, so a wrong one was taught wrong',
   none: 'nothing to set: a wrong one means the unit is fixed wrongly',
 };
 
@@ -50,9 +50,11 @@ const GAIN: Record<UnitTraits['gainLaw'], string> = {
   'sign-selects-set': 'reads the size as gain; the sign chooses what it does, the middle is off',
 };
 
+const steers = (traits: UnitTraits): boolean => isSteeringUnit({ traits });
+
 /** The page of a unit: what to do with it in which order, its gestures, and what it cannot do. */
 export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
-  const steering = traits.ports.some((p) => p.labelledFor === 'steering');
+  const steering = steers(traits);
   const learned = traits.correctionDirection === 'learned';
   const order = [
     'Second-hand, or its past unknown: reset it first, then set everything again.',
@@ -69,8 +71,8 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
       ? 'Plug servos in by the labels on its ports, not by channel number.'
       : 'Plug servos into the ports the plan names.',
     learned
-      ? 'Stick directions right in the transmitter before anything else: it learns from them.'
-      : 'Stick directions right with the unit off.',
+      ? `${steering ? 'Steering' : 'Stick'} directions right in the transmitter before anything else: it learns from them.`
+      : `${steering ? 'Steering' : 'Stick'} directions right with the unit off.`,
     ...(traits.extras.includes('six-face-calibration')
       ? ['Calibrate its six faces before it is fitted.']
       : []),
@@ -107,35 +109,45 @@ function limits(traits: UnitTraits): string[] {
   const { modes } = traits;
   return [
     traits.correctionDirection === 'learned'
-      ? 'know that it was taught the wrong way: it believes the sticks'
+      ? `know that it was taught the wrong way: it believes the ${steers(traits) ? 'steering' : 'sticks'}`
       : 'know that it was told a wrong orientation or direction: only you can see it',
-    ...(modes.includes('off') ? [] : ['be switched off in the air']),
-    ...(modes.includes('level')
+    ...(modes.includes('off') ? [] : ['be switched off out there']),
+    ...(modes.includes('level') || steers(traits)
       ? []
       : ['level the model: it damps, and does not bring it back to an attitude']),
-    ...(modes.includes('hold') ? [] : ['hold an attitude']),
-    ...(traits.gainLaw === 'fixed' ? ['have its gain changed in the air'] : []),
+    ...(modes.includes('hold') ? [] : [steers(traits) ? 'hold a heading' : 'hold an attitude']),
+    ...(traits.gainLaw === 'fixed' ? ['have its gain changed out there'] : []),
     ...(traits.axes.length < 3 ? [`steady anything but ${traits.axes.join(' and ')}`] : []),
-    ...(traits.mixer === 'unit' ? ['take a delta or V-tail mixed in the transmitter'] : []),
+    ...(traits.mixer === 'unit' && !steers(traits)
+      ? ['take a delta or V-tail mixed in the transmitter']
+      : []),
     ...(traits.mixer === 'transmitter' ? ['mix a delta or V-tail itself'] : []),
     ...(traits.orientations.length < 24 ? [`sit otherwise than ${orientationWords(traits)}`] : []),
     ...(traits.portReverse ? [] : ['turn a servo round at its port']),
-    ...(traits.stickFade === 'fixed' ? ['have its stick fade changed'] : []),
-    ...(traits.panic === 'none' ? ['recover by itself from a panic control'] : []),
+    ...(traits.stickFade === 'fixed'
+      ? [`have its ${steers(traits) ? 'fade with the steering' : 'stick fade'} changed`]
+      : []),
+    ...(traits.panic === 'none' && !steers(traits)
+      ? ['recover by itself from a panic control']
+      : []),
     ...(traits.slotsSettable || traits.modeSelect.by === 'fixed'
       ? []
       : ['have other modes put on its switch positions']),
     ...(traits.arming === 'position-fix' ? ['level or go home before it knows its position'] : []),
-    ...(traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot')
+    ...(steers(traits) || traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot')
       ? []
       : ['fly by itself when the link is lost']),
   ];
 }
 
 /** "flat, arrow to the nose, either way up" for the usual sets of orientations. */
-function orientationWords({ orientations }: UnitTraits): string {
+function orientationWords(traits: UnitTraits): string {
+  const { orientations } = traits;
   if (orientations.length === 24) return 'any of the 24 ways, and tell it which';
-  const arrows = [...new Set(orientations.map((m) => m.split('-')[0]!))];
+  const rear = steers(traits) ? ['front', 'rear'] : ['nose', 'tail'];
+  const arrows = [...new Set(orientations.map((m) => m.split('-')[0]!))].map((w) =>
+    w === 'nose' ? rear[0]! : w === 'tail' ? rear[1]! : w,
+  );
   const faces = [...new Set(orientations.map((m) => m.split('-')[1]!))];
   const up = faces.includes('down') ? 'either way up' : `label ${faces.join(' or ')}`;
   return `arrow to the ${arrows.join(' or ')}, ${up}`;

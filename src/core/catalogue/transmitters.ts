@@ -149,6 +149,7 @@ const surfaceFour: Transmitter = {
   description:
     'For cars and boats: a wheel to steer, a trigger that rests in the middle, a dial and two buttons. Full scale is ±500 µs.',
   style: 'function',
+  hands: 'wheel-and-trigger',
   channels: 4,
   switchOnly: [],
   pulse: { centreUs: 1500, usAt100: 500 },
@@ -167,6 +168,25 @@ const surfaceFour: Transmitter = {
   link: 'full',
 };
 
+const surfaceSix: Transmitter = {
+  ...surfaceFour,
+  name: 'Six channels, wheel, trigger and thumb switch',
+  description:
+    'For cars and boats: every channel is a list of lines with logic. A wheel, a trigger that brakes and then reverses, a three-position switch under the thumb, a dial, two buttons. Full scale is ±500 µs.',
+  style: 'line',
+  channels: 6,
+  controls: [
+    control('wheel', 'Wheel', 'stick', 0, 'steering'),
+    control('trigger', 'Trigger', 'stick', 0, 'throttle'),
+    control('trim-steering', 'Steering trim', 'trim', 0, 'steering'),
+    control('st', 'Thumb switch', 'switch-3', -100),
+    control('dial', 'Dial', 'knob', 0),
+    control('sa', 'Button A', 'switch-2', -100),
+    control('sb', 'Button B', 'momentary', -100),
+  ],
+  linkVariants: [{ id: 'full', label: 'Six channels', channels: 6 }],
+};
+
 /** Transmitters that ship with the app, described by traits. */
 export const TRANSMITTERS: Readonly<Record<string, Transmitter>> = {
   'line-sixteen': lineSixteen,
@@ -175,4 +195,5 @@ export const TRANSMITTERS: Readonly<Record<string, Transmitter>> = {
   'switch-value-ten': switchValueTen,
   'switch-value-six': switchValueSix,
   'surface-four': surfaceFour,
+  'surface-six': surfaceSix,
 };

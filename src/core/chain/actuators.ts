@@ -1,6 +1,6 @@
 import type { Setup } from '../setup';
 import type { Frame } from './frame';
-import { compileHorn } from '../linkage';
+import { compileTravel, steersBy } from '../linkage';
 import { CENTRE_US } from './unit';
 
 /** Port each servo or motor is plugged into; −1 when it hangs loose. */
@@ -19,15 +19,21 @@ export function compileActuators(
     degPerUs: ((servo.rotation === 'reversed' ? -1 : 1) * servo.degAt500Us) / 500,
     limit: servo.limitDeg,
   }));
-  const drive = setup.airframe.surfaces.map(({ servo: id, linkage }) => {
+  const drive = setup.airframe.surfaces.map((surface) => {
+    const { servo: id, linkage } = surface;
     const { id: _, label: __, ...servo } = setup.airframe.servos.find((s) => s.id === id)!;
     const { sense: ___, ...rod } = linkage;
-    return JSON.stringify([portOf(setup, id, ports), { ...servo, carries: '' }, rod]);
+    return JSON.stringify([
+      portOf(setup, id, ports),
+      { ...servo, carries: '' },
+      // The two wheels of one steering are no mirror images of each other.
+      steersBy(setup.airframe, surface) ? [surface.side, linkage.sense] : rod,
+    ]);
   });
   const surfaces = setup.airframe.surfaces.map((surface, i) => ({
     servo: setup.airframe.servos.findIndex((s) => s.id === surface.servo),
     sense: surface.linkage.sense === 'same' ? 1 : -1,
-    horn: compileHorn(surface.linkage),
+    horn: compileTravel(setup.airframe, surface),
     /** An earlier surface with the same signal, servo and rod; −1 when there is none. */
     twin: drive.indexOf(drive[i]!) < i ? drive.indexOf(drive[i]!) : -1,
   }));

@@ -3,6 +3,7 @@ import type { Setup } from '../setup';
 import { checksFor, expectationsOf, type Check, type Expectation } from './checks';
 import { handsOf } from './pose';
 import { poseOf } from './predict';
+import { kindOf } from '../setup';
 
 /** A way to see what could not be seen. */
 export interface Aid {
@@ -47,7 +48,7 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
     return [
       {
         title: 'From end to end',
-        does: 'Move the stick fully to the other side and back again, slowly, and stop at the end asked about.',
+        does: 'Move it fully to the other side and back again, slowly, and stop at the end asked about.',
       },
       look,
       servo,
@@ -62,7 +63,7 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
       : 'Turn the gain fully up for this.';
   const arm =
     traits.arming === 'after-throttle'
-      ? ` Propeller off: run the throttle past ${traits.armThrottlePct} % once, or the unit does nothing at all.`
+      ? ` ${kindOf(setup.airframe).safe}: run the throttle past ${traits.armThrottlePct} % once, or the unit does nothing at all.`
       : '';
   const held = heldInstead(setup, check, surface.id);
   return [

@@ -1,5 +1,6 @@
 import type { PatchOperation } from '../patch';
 import { AXES, pointer, roleOf, type Axis, type ChannelFunction, type Setup } from '../setup';
+import { taughtByDriving } from '../capture';
 
 /** Where a change is made. */
 export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage' | 'mounting' | 'plug';
@@ -56,7 +57,9 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
           {
             id: `taught-${axis}`,
             place: 'unit',
-            title: `The unit was taught ${axis} the wrong way about`,
+            title: taughtByDriving(setup.unit)
+              ? 'The unit was taught right side first'
+              : `The unit was taught ${axis} the wrong way about`,
             cost: 1,
             patch: replace(
               pointer('installation', 'travelCapture', at, 'sense'),
@@ -146,7 +149,9 @@ export function settingAtoms(setup: Setup): Atom[] {
       atoms.push({
         id: `teach-${carries}`,
         place: 'unit',
-        title: `Teach the unit its travel again, ${carries} stick as it is now`,
+        title: taughtByDriving(unit)
+          ? 'Teach it again, left first: full left, hold until it centres itself, then full right'
+          : `Teach the unit its travel again, ${carries} stick as it is now`,
         cost: 1.05,
         patch: replace(pointer('installation', 'travelCapture', i, 'sense'), -sense),
       }),

@@ -59,7 +59,7 @@ export interface Expectation {
 /** The checks that make sense for this airframe and unit: sticks, then corrections in every mode. */
 export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;
-  const ground = kindOf(airframe).onSurface;
+  const { onSurface: ground, front } = kindOf(airframe);
   const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe, s)[axis]);
   const sticks = AXES.filter(has).map((axis): Check => {
     const [instruction, done] = ground ? STEER : STICK[axis];
@@ -74,6 +74,8 @@ export function checksFor(setup: Setup): Check[] {
       done,
     };
   });
+  // With its gain locked at off there is nothing of it to see.
+  if (setup.intents.program.lock) return sticks;
   const corrected = AXES.filter((axis) => has(axis) && unit.traits.axes.includes(axis));
   const { corrections } = handsOf(setup);
   const modes: (Mode | undefined)[] =
@@ -81,7 +83,9 @@ export function checksFor(setup: Setup): Check[] {
   const turned = modes.flatMap((mode, nth) =>
     corrected.map((axis): Check => {
       const way = mode && isHeld(setup, mode, axis) ? 'held' : 'quick';
-      const [instruction, done] = (way === 'held' ? HELD : QUICK)[axis];
+      const [instruction, done] = (way === 'held' ? HELD : QUICK)[axis].map((w) =>
+        w.replace('nose', front),
+      ) as [string, string];
       const again = nth > 0;
       return {
         id: again ? `correction-${axis}-${mode}` : `correction-${axis}`,

@@ -1,1 +1,3 @@
 export * from './linkage';
+export * from './steering';
+export * from './travel';

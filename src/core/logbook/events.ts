@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch';
-import type { Installation, Setup } from '../setup';
+import { kindOf, type Airframe, type Installation, type Setup } from '../setup';
 
 type Counter = keyof Installation['revisions'];
 
@@ -7,21 +7,37 @@ type Counter = keyof Installation['revisions'];
 export interface PhysicalEvent {
   id: string;
   title: string;
+  /** The same of a model that does not fly. */
+  onSurface?: string;
   bumps: readonly Counter[];
 }
 
 /** What can happen on and off the bench; a new one is a line here. */
 export const EVENTS: readonly PhysicalEvent[] = [
   { id: 'servo', title: 'Servo replaced', bumps: ['servoReplaced'] },
-  { id: 'linkage', title: 'Surface or linkage changed', bumps: ['linkageChanged'] },
+  {
+    id: 'linkage',
+    title: 'Surface or linkage changed',
+    onSurface: 'Steering or linkage changed',
+    bumps: ['linkageChanged'],
+  },
   { id: 'moved', title: 'Unit moved or taken out', bumps: ['unitMoved'] },
-  { id: 'crash', title: 'Crash or hard landing', bumps: ['crash'] },
+  { id: 'crash', title: 'Crash or hard landing', onSurface: 'Crash', bumps: ['crash'] },
   { id: 'unit-update', title: 'Unit updated', bumps: ['unitFirmware'] },
   { id: 'reset', title: 'Unit reset, or its questionnaire run again', bumps: ['unitReset'] },
   { id: 'transmitter-update', title: 'Transmitter updated', bumps: ['transmitterFirmware'] },
   { id: 'module', title: 'New radio module, or bound anew', bumps: ['radioModule'] },
-  { id: 'trims', title: 'Trims moved in flight', bumps: ['trimsMoved'] },
+  {
+    id: 'trims',
+    title: 'Trims moved in flight',
+    onSurface: 'Trims moved on a run',
+    bumps: ['trimsMoved'],
+  },
 ];
+
+/** What an event is called on this kind of model. */
+export const eventTitle = (event: PhysicalEvent, airframe: Pick<Airframe, 'kind'>): string =>
+  (kindOf(airframe).onSurface ? event.onSurface : undefined) ?? event.title;
 
 /** The Setup after an event, as a patch. @throws RangeError for an event there is not */
 export function eventPatch({ installation }: Setup, id: string): PatchOperation[] {

@@ -3,6 +3,10 @@ import { isOrder, roleOf, type Line, type Setup } from '../setup';
 import { coneOf } from '../verify';
 import type { Part } from './part';
 
+/** Nothing for a model that has none, so that what was seen of it before there was such a thing still counts. */
+const measuredSteering = ({ steering }: Setup['airframe']): readonly unknown[] =>
+  steering ? [steering] : [];
+
 /** Everything a value on the channel monitor depends on. */
 export function partsOfReading(setup: Setup, channel: number): Part[] {
   const { program, transmitter, installation } = setup;
@@ -318,7 +322,13 @@ export function partsOfFlight(setup: Setup): Part[] {
     {
       key: 'airframe',
       title: 'the model',
-      value: [airframe.kind, airframe.surfaces, airframe.servos, airframe.motors],
+      value: [
+        airframe.kind,
+        airframe.surfaces,
+        airframe.servos,
+        airframe.motors,
+        ...measuredSteering(airframe),
+      ],
     },
     { key: 'installation', title: 'how it is fitted, or work on it', value: installation },
     { key: 'transmitter', title: 'the transmitter', value: transmitter },
@@ -346,7 +356,7 @@ export function partsOfPlainModel(setup: Setup): Part[] {
     {
       key: 'build',
       title: 'surfaces, servos or linkages',
-      value: [airframe.kind, airframe.surfaces, airframe.servos],
+      value: [airframe.kind, airframe.surfaces, airframe.servos, ...measuredSteering(airframe)],
     },
     {
       key: 'plugs',
@@ -392,7 +402,7 @@ export function partsOfTuning(setup: Setup): Part[] {
     {
       key: 'surfaces',
       title: 'a surface, its linkage or its servo',
-      value: [airframe.surfaces, airframe.servos],
+      value: [airframe.surfaces, airframe.servos, ...measuredSteering(airframe)],
     },
     {
       key: 'measures',

@@ -3,12 +3,18 @@ import { captureScript } from '../capture';
 import { levelScript } from '../level';
 import { mountingScript } from '../mounting';
 import { preflightCard } from '../preflight';
-import { identifyScript, plainScript, safeScript, unitScript } from '../preparation';
+import {
+  identifyScript,
+  plainScript,
+  safeScript,
+  steeringScript,
+  unitScript,
+} from '../preparation';
 import { failsafeScript, panicScript } from '../recovery';
 import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
 import { entryScript } from '../sheets';
-import { lockScript, recordScript, tuneScript } from '../tuning';
+import { chassisScript, lockScript, recordScript, tuneScript } from '../tuning';
 import type { Part } from './part';
 import {
   partsOfCalibration,
@@ -40,11 +46,13 @@ export const TESTS = {
   'plain-model': { script: plainScript, parts: partsOfPlainModel },
   calibration: { script: calibrationScript, parts: partsOfCalibration },
   mounting: { script: mountingScript, parts: partsOfMounting },
+  steering: { script: steeringScript, parts: partsOfPlainModel },
   capture: { script: captureScript, parts: partsOfCapture },
   level: { script: levelScript, parts: partsOfLevel },
   panic: { script: panicScript, parts: (setup) => partsOfTest(setup, 'panic') },
   failsafe: { script: failsafeScript, parts: (setup) => partsOfTest(setup, 'failsafe') },
   preflight: { script: preflightCard, parts: partsOfFlight },
+  chassis: { script: chassisScript, parts: partsOfPlainModel },
   tune: { script: tuneScript, parts: partsOfTuning },
   lock: { script: lockScript, parts: partsOfTuning },
   record: { script: recordScript, parts: partsOfFlight },

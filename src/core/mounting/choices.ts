@@ -1,4 +1,11 @@
-import { MOUNTINGS, type Mounting, type UnitTraits } from '../setup';
+import {
+  kindOf,
+  MOUNTINGS,
+  type Airframe,
+  type Manner,
+  type Mounting,
+  type UnitTraits,
+} from '../setup';
 import { mountingMatrix, type Matrix3 } from '../space';
 
 /** One of the 24 ways a unit can be fixed square, and whether this one may be. */
@@ -10,9 +17,13 @@ export interface MountingChoice {
   refused: string | undefined;
 }
 
+/** Nose and tail by the names they have on this kind of model. */
+export const endWords = (word: string, { front, back }: Pick<Manner, 'front' | 'back'>): string =>
+  word === 'nose' ? front : word === 'tail' ? back : word;
+
 /** "arrow to the tail, label up" */
-export function mountingPhrase(mounting: Mounting): string {
-  const [arrow, label] = mounting.split('-');
+export function mountingPhrase(mounting: Mounting, airframe: Pick<Airframe, 'kind'>): string {
+  const [arrow, label] = mounting.split('-').map((w) => endWords(w, kindOf(airframe)));
   return `arrow to the ${arrow}, label ${label}`;
 }
 

@@ -89,19 +89,21 @@ export function mountingSchools(setup: Setup): School[] {
       schools: ['does not matter', 'level it carefully'],
       says:
         pitch === 0 && roll === 0
-          ? 'Written down as level: nothing leaks. A degree of tilt nose up or down would leak 1.7 % of roll into yaw; a degree to one side, of pitch into yaw.'
+          ? 'Written down as level: nothing leaks. A degree of tilt fore and aft would leak 1.7 % of roll into yaw; a degree to one side, of pitch into yaw.'
           : `${[
               ...(pitch === 0
                 ? []
                 : [
-                    `${Math.abs(pitch).toFixed(1)}° nose ${pitch > 0 ? 'up' : 'down'} leaks ${(skewLeak(pitch) * 100).toFixed(1)} % of roll into yaw`,
+                    `${Math.abs(pitch).toFixed(1)}° ${kindOf(setup.airframe).front} ${pitch > 0 ? 'up' : 'down'} leaks ${(skewLeak(pitch) * 100).toFixed(1)} % of roll into yaw`,
                   ]),
               ...(roll === 0
                 ? []
                 : [
                     `${Math.abs(roll).toFixed(1)}° to the ${roll > 0 ? 'right' : 'left'} leaks ${(skewLeak(roll) * 100).toFixed(1)} % of pitch into yaw`,
                   ]),
-            ].join(', ')}; the level capture takes the tilt itself out of self-levelling.`,
+            ].join(
+              ', ',
+            )}${kindOf(setup.airframe).onSurface ? '.' : '; the level capture takes the tilt itself out of self-levelling.'}`,
     },
   ];
 }

@@ -32,7 +32,15 @@ describe('the 24 ways to sit', () => {
     expect(of('nose-down')).toBeUndefined();
   });
   it('is said in words', () =>
-    expect(mountingPhrase('tail-down')).toBe('arrow to the tail, label down'));
+    expect(
+      (['conventional', 'car', 'boat'] as const).map((kind) =>
+        mountingPhrase('tail-down', { kind }),
+      ),
+    ).toEqual([
+      'arrow to the tail, label down',
+      'arrow to the rear, label down',
+      'arrow to the stern, label down',
+    ]));
 });
 
 describe('the nearest of them', () => {

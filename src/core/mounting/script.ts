@@ -10,15 +10,18 @@ export function mountingScript(setup: Setup): ScriptStep[] {
     [
       'seat',
       'Look at the unit in the model.',
-      [mountingPhrase(mounting), 'square, on the centre line, firm on its tape, leads with slack'],
+      [
+        mountingPhrase(mounting, setup.airframe),
+        'square, on the centre line, firm on its tape, leads with slack',
+      ],
     ],
     [
       'picture',
       'Compare the picture or the words the unit shows for its orientation with the unit itself.',
       [
         orientation === mounting
-          ? mountingPhrase(orientation)
-          : `WRONG in the Setup: it was told ${mountingPhrase(orientation)}`,
+          ? mountingPhrase(orientation, setup.airframe)
+          : `WRONG in the Setup: it was told ${mountingPhrase(orientation, setup.airframe)}`,
       ],
     ],
   ]);

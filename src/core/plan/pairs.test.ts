@@ -10,6 +10,7 @@ import { allExpectations, predictAll } from '../directions';
 import { parseSetup, type AirframeKind } from '../setup';
 import { createBench } from '../standin';
 import { composeSetup, planChannels, unsuited } from './index';
+import { isSteeringUnit } from '../setup';
 
 const answers = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) => ({
   ...usualAnswers(kind),
@@ -45,7 +46,7 @@ describe('every sensible unit and airframe', () => {
   it('are many, and every unit suits some', () => {
     expect(PAIRS.length).toBeGreaterThanOrEqual(60);
     for (const unit of Object.keys(UNITS)) {
-      const least = unit === 'steering-receiver' ? 2 : 3;
+      const least = isSteeringUnit(UNITS[unit]!) ? 2 : 3;
       expect(PAIRS.filter((p) => p.unit === unit).length).toBeGreaterThanOrEqual(least);
     }
   });

@@ -17,6 +17,7 @@ import { prove } from '../verify';
 import { composeSetup } from './compose';
 import { differentialOf, setDifferential } from './differential';
 import { refit } from './refit';
+import { handsOn } from '../setup';
 
 const flying = AIRFRAME_KINDS.filter((k) => k !== 'car' && k !== 'boat');
 const ALL_ANSWERS: AirframeAnswers[] = flying.flatMap((kind) => {
@@ -103,7 +104,7 @@ describe('refit', () => {
     ];
     setup.notes = 'kept';
     for (const [id, transmitter] of Object.entries(TRANSMITTERS)) {
-      if (id === 'surface-four') continue;
+      if (handsOn(transmitter) !== 'sticks') continue;
       const next = refitted(setup, { transmitter });
       expect(next.program.outputs.find((o) => o.carries === 'elevator')!.minPct).toBe(-85);
       expect(next.program.inputs.find((i) => i.id === 'aileron')!.rates).toEqual([

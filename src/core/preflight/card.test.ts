@@ -84,9 +84,11 @@ describe('the card', () => {
     never.unit.settings.slots = never.unit.settings.slots.map((m) => (m === 'off' ? 'rate' : m));
     expect(itemOf(never, 'start')!.sees[0]).toContain('lowest gain');
   });
-  it('a boat is held all the same, and says wheels or propeller', () => {
+  it('a boat is held all the same, its propeller clear', () => {
     const boat = makeSetup('boat', 'steering-receiver', 'surface-four');
-    expect(itemOf(boat, 'run-up')!.does).toMatch(/^Wheels or propeller clear/);
+    expect(itemOf(boat, 'run-up')!.does).toMatch(
+      /^In the water or in a cradle, propeller clear, the model held/,
+    );
     expect(itemOf(boat, 'link')!.does).toMatch(/^Model held/);
   });
 });

@@ -79,7 +79,7 @@ function launchOf(setup: Setup): (readonly [string, string, string[]])[] {
 
 /** The card: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
 export function preflightCard(setup: Setup): PreflightItem[] {
-  const ground = kindOf(setup.airframe).onSurface;
+  const { onSurface: ground, go, heldFor } = kindOf(setup.airframe);
   const motors = setup.airframe.motors.length > 0;
   const expected = allExpectations(setup);
   const groups = (pick: (e: Expectation) => boolean) =>
@@ -95,7 +95,7 @@ export function preflightCard(setup: Setup): PreflightItem[] {
   return scriptOf('preflight', [
     [
       'look',
-      `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${motors ? ` ${ground ? 'Pinion in or propeller' : 'Propeller'} on and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
+      `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${motors ? ` ${kindOf(setup.airframe).moves === 'wheels' ? 'Pinion in' : 'Propeller on'} and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
       ['nothing loose, nothing bent, the unit where it was'],
     ],
     ...groups((e) => e.check.kind === 'stick').map(
@@ -134,18 +134,26 @@ export function preflightCard(setup: Setup): PreflightItem[] {
       `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
       [
         ...(motors ? ['the motor stands still'] : []),
-        'surfaces do what the failsafe has them do, and follow again afterwards',
+        `${ground ? 'the steering does' : 'surfaces do'} what the failsafe has ${ground ? 'it' : 'them'} do, and ${ground ? 'follows' : 'follow'} again afterwards`,
       ],
     ],
-    ['range', 'Range check as your transmitter has it.', ['no surface twitches at its distance']],
+    [
+      'range',
+      'Range check as your transmitter has it.',
+      [
+        ground
+          ? 'the steering does not twitch at its distance'
+          : 'no surface twitches at its distance',
+      ],
+    ],
     ...(motors
       ? [
           [
             'run-up',
-            ground
-              ? 'Wheels or propeller clear of everything, the model held: full throttle for five seconds, unit on.'
-              : 'The model held or tied, nobody in front of the propeller or beside it: full throttle for five seconds, unit on.',
-            ['every surface stays still: twitching means vibration or weak power: do not fly'],
+            `${heldFor}: full throttle for five seconds, unit on.`,
+            [
+              `${ground ? 'the steering' : 'every surface'} stays still: twitching means vibration or weak power: do not ${go}`,
+            ],
           ] as const,
         ]
       : []),

@@ -1,7 +1,8 @@
+export { steeringScript } from './steering';
 import { MODE_WORDS, movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import { meansOf, settingGroups, type Means, type Row } from '../settings';
-import { isDevice, kindOf, type Setup } from '../setup';
+import { handWords, isDevice, kindOf, type Setup } from '../setup';
 import { gainLeadWords, leadsOf, leadWords } from '../wiring';
 
 /** Knowing what is on the bench before anything is set. */
@@ -47,9 +48,7 @@ export function safeScript(setup: Setup): ScriptStep[] {
   return scriptOf('safe', [
     [
       'off',
-      kindOf(setup.airframe).onSurface
-        ? 'Pinion out, or the driven wheels or propeller clear of everything.'
-        : 'Propeller off.',
+      `${kindOf(setup.airframe).safe}.`,
       ['nothing that turns can touch you, the bench or the model'],
     ],
   ]);
@@ -115,7 +114,8 @@ const rowWords = ({ about, name, words, how }: Row): string =>
 export function plainScript(setup: Setup): ScriptStep[] {
   const { surfaces } = setup.airframe;
   const gainLead = gainLeadWords(setup);
-  const ground = kindOf(setup.airframe).onSurface;
+  const { onSurface: ground, edge } = kindOf(setup.airframe);
+  const hands = handWords(setup.transmitter);
   const extras = surfaces.filter((s) => isDevice(setup.airframe, s));
   const motor = setup.airframe.motors.length > 0;
   const cut = setup.intents.program.cut;
@@ -141,26 +141,30 @@ export function plainScript(setup: Setup): ScriptStep[] {
       : []),
     [
       'centres',
-      'Unit off, trims in the middle, sticks let go.',
-      ['every surface in line: by its rod first, by subtrim only for the rest'],
+      `Unit off, trims in the middle, ${hands.all} let go.`,
+      [
+        ground
+          ? 'the steering in line: by its rod first, by subtrim only for the rest'
+          : 'every surface in line: by its rod first, by subtrim only for the rest',
+      ],
     ],
-    [
-      'throws',
-      `Unit off. Move every stick from end to end and measure at the ${kindOf(setup.airframe).moves === 'wheels' ? 'front edge of the wheel' : 'trailing edge'}.`,
-      throwsOf(setup).map(({ surface, low, high }) => throwWords(setup, surface, [low, high])),
-    ],
-    [
-      'ends',
-      ground
-        ? 'Steer slowly to full left, then to full right; set the two ends one by one.'
-        : 'Hold every stick at each of its ends and listen.',
-      ground
-        ? [
-            'the wheel or rudder reaches its lock just when the stick does: unequal ends are normal',
-            'the servo is quiet at both: one that hums is held against a stop',
-          ]
-        : ['no servo hums, no rod bends, nothing touches'],
-    ],
+    // What steers on wheels or water has a station of its own for these.
+    ...(ground
+      ? []
+      : ([
+          [
+            'throws',
+            `Unit off. Move every stick from end to end and measure at the ${edge}.`,
+            throwsOf(setup).map(({ surface, low, high }) =>
+              throwWords(setup, surface, [low, high]),
+            ),
+          ],
+          [
+            'ends',
+            'Hold every stick at each of its ends and listen.',
+            ['no servo hums, no rod bends, nothing touches'],
+          ],
+        ] as const)),
     ...(extras.length > 0
       ? [
           [

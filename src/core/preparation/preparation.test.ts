@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
-import { buildAirframe, usualAnswers, TRANSMITTERS, UNITS } from '../catalogue';
+import { buildAirframe, usualAnswers, TRANSMITTERS, UNITS, USUAL_STEERING } from '../catalogue';
 import { composeSetup } from '../plan';
-import { identifyScript, plainScript, safeScript, unitScript } from './index';
+import { identifyScript, plainScript, safeScript, steeringScript, unitScript } from './index';
 
 const car = () => makeSetup('car', 'steering-receiver', 'surface-four');
 const items = (script: { item: string }[]) => script.map((s) => s.item);
@@ -69,10 +69,16 @@ describe('the plain model', () => {
     const flaps = plainScript(flapped).find((s) => s.item === 'flaps')!;
     expect(flaps.sees.join()).toMatch(/flap.*with its own switch, and with nothing else/);
   });
-  it('a car has its two ends set one by one, quiet at both', () => {
-    const ends = plainScript(car()).find((s) => s.item === 'ends')!;
-    expect(ends.does).toContain('set the two ends one by one');
-    expect(ends.sees.join()).toContain('unequal ends are normal');
+  it('a car has its two ends set one by one, quiet at both, at a station of their own', () => {
+    expect(items(plainScript(car()))).toEqual(['plugs', 'cut', 'centres']);
+    const [left, right, slop] = steeringScript(car());
+    expect(left!.does).toBe('Unit off. Steer slowly to full left, and hold.');
+    expect(right!.sees.join()).toMatch(/\d+ mm \(\d+°\) right.*the servo is quiet/);
+    expect(slop!.sees[0]).toMatch(/^hardly any play/);
+    const measured = car();
+    measured.airframe.steering = { ...USUAL_STEERING };
+    expect(steeringScript(measured)[0]!.sees[1]).toMatch(/^left wheel 32°, right wheel \d+° left$/);
+    expect(steeringScript(makeSetup())).toEqual([]);
   });
 });
 

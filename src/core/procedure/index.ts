@@ -1,6 +1,7 @@
 export * from './job';
 export * from './order';
 export {
+  saidOf,
   SESSIONS,
   STEP_IDS,
   type Bench,
@@ -11,9 +12,10 @@ export {
 } from './step';
 export { STEPS } from './steps';
 export {
+  EVERYWHERE,
   PLACE_IDS,
   STATION_IDS,
-  WAY_TITLES,
+  wayTitle,
   type PlaceId,
   type StationId,
   type WayGroup,

@@ -1,7 +1,7 @@
 import { latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
 import type { Setup } from '../setup';
 import { byRules } from './proofs';
-import type { Bench, Proof, Step } from './step';
+import { saidOf, type Bench, type Proof, type Step } from './step';
 import { STEPS } from './steps';
 
 /** A step of this job, where it stands, and what it waits for. */
@@ -17,9 +17,13 @@ export interface JobStep {
   waitsFor: Step[];
 }
 
+/** Every step that applies to a model, in its words. */
+export const stepsOf = (setup: Setup): Step[] =>
+  STEPS.filter((s) => s.applies(setup)).map((s) => saidOf(s, setup));
+
 /** Every step that applies, with its status worked out from the Setup and what was seen. */
 export function jobOf(bench: Bench): JobStep[] {
-  const applying = STEPS.filter((s) => s.applies(bench.setup));
+  const applying = stepsOf(bench.setup);
   const ownerOf = (rule: string) => applying.find((s) => s.rules?.includes(rule))?.id ?? 'program';
   const found = applying.map((step) => {
     const findings = bench.findings?.filter((f) => ownerOf(f.rule) === step.id);
@@ -90,5 +94,8 @@ export function killedBy(before: Setup, after: Setup, evidence: readonly Evidenc
       reasons: [...new Set([...known.reasons, ...reasons])],
     });
   }
-  return STEPS.flatMap((s) => killed.get(s) ?? []);
+  return STEPS.flatMap((s) => killed.get(s) ?? []).map((k) => ({
+    ...k,
+    step: saidOf(k.step, after),
+  }));
 }

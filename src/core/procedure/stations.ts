@@ -1,3 +1,5 @@
+import type { Manner } from '../setup';
+
 /**
  * What the bench is set up for, and the stations that are worked at then, in working order. Every
  * station is reached by this list and has one name, its own or that of the step it is for.
@@ -13,24 +15,33 @@ export const WAY = {
     'mounting',
     'plain-model',
     'sticks',
+    'steering',
     'capture',
     'corrections',
     'level',
     'panic',
   ],
   'link-off': ['failsafe'],
-  outside: ['preflight', 'tune', 'lock', 'logbook'],
+  outside: ['preflight', 'chassis', 'tune', 'lock', 'logbook'],
 } as const;
 
 export type WayGroup = keyof typeof WAY;
 
-export const WAY_TITLES: Record<WayGroup, string> = {
-  paper: 'On paper',
-  table: 'At the table, nothing powered',
-  'prop-off': 'Powered, propeller off',
-  'link-off': 'Link off',
-  outside: 'Outside',
-};
+/** What the bench is set up for there, in the words of the kind of model. */
+export function wayTitle(group: WayGroup, { bench }: Pick<Manner, 'bench'>): string {
+  switch (group) {
+    case 'paper':
+      return 'On paper';
+    case 'table':
+      return 'At the table, nothing powered';
+    case 'prop-off':
+      return bench.powered;
+    case 'link-off':
+      return 'Link off';
+    case 'outside':
+      return 'Outside';
+  }
+}
 
 /** Places that belong to every step: the order of work as a whole, and the rig in full. */
 export const EVERYWHERE = { job: 'The whole job', rig: 'Rig' } as const;

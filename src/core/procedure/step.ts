@@ -23,7 +23,7 @@ export const SESSIONS = ['paper', 'table', 'prop-off', 'link-off', 'prop-on', 'o
 export type Session = (typeof SESSIONS)[number];
 
 /** A danger that must be acknowledged before a step where it can hurt. */
-export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind';
+export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind' | 'tether';
 
 /** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
 export const STEP_IDS = [
@@ -37,24 +37,32 @@ export const STEP_IDS = [
   'mounting',
   'plain-model',
   'sticks',
+  'steering',
   'capture',
   'corrections',
   'level',
   'panic',
   'failsafe',
   'preflight',
+  'chassis',
   'tune',
   'lock',
   'record',
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
 
-/** One piece of the job: when it applies, what proves it, what must come before, what can hurt. */
-export interface Step {
-  id: StepId;
+/** What a step is called and asks for. */
+export interface StepWords {
   title: string;
   /** What to do, as an order. */
   does: string;
+}
+
+/** One piece of the job: when it applies, what proves it, what must come before, what can hurt. */
+export interface Step extends StepWords {
+  id: StepId;
+  /** The same for a kind of model or a transmitter that has words of its own. */
+  said?(setup: Setup): Partial<StepWords & Pick<Step, 'cautions'>>;
   /** The station it is done at. */
   station: StationId;
   session: Session;
@@ -67,3 +75,6 @@ export interface Step {
   /** Steps that must be proven before it makes sense; the chosen school has a say. */
   after(setup: Setup): readonly StepId[];
 }
+
+/** A step in the words of this model and this transmitter. */
+export const saidOf = (step: Step, setup: Setup): Step => ({ ...step, ...step.said?.(setup) });

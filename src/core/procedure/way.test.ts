@@ -13,7 +13,7 @@ import {
   STEPS,
   stationTitle,
   wayOf,
-  WAY_TITLES,
+  saidOf,
 } from './index';
 
 const lookedAt = (setup: Setup) => {
@@ -34,16 +34,25 @@ const found: Finding = {
 
 describe('the way', () => {
   it('names every station once, and every step by the station it is done at', () => {
-    const titles = STATION_IDS.map(stationTitle);
+    const titles = STATION_IDS.map((id) => stationTitle(id, makeSetup()));
     expect(new Set(titles).size).toBe(titles.length);
     expect(titles.every((t) => t !== '')).toBe(true);
-    for (const step of STEPS) expect(stationTitle(step.station), step.id).toBe(step.title);
+    for (const step of STEPS)
+      expect(stationTitle(step.station, makeSetup()), step.id).toBe(
+        saidOf(step, makeSetup()).title,
+      );
   });
   it('has every step that applies under one of its five groups, and nothing else', () => {
     const { job, way } = lookedAt(makeSetup());
     const places = way.flatMap((p) => p.places.map((x) => x.id));
     for (const { step } of job) expect(places, step.id).toContain(step.station);
-    expect(way.map((p) => p.title)).toEqual(Object.values(WAY_TITLES));
+    expect(way.map((p) => p.title)).toEqual([
+      'On paper',
+      'At the table, nothing powered',
+      'Powered, propeller off',
+      'Link off',
+      'Outside',
+    ]);
     expect(places).toEqual(PLACE_IDS.filter((id) => places.includes(id)));
   });
   it('leaves out what a car has not', () => {

@@ -1,15 +1,9 @@
 import { worstOf, type Status } from '../logbook';
 import type { JobStep } from './job';
 import { nextStep, shortestWay } from './order';
-import type { Bench } from './step';
-import {
-  EVERYWHERE,
-  WAY,
-  WAY_TITLES,
-  type PlaceId,
-  type StationId,
-  type WayGroup,
-} from './stations';
+import { kindOf, type Setup } from '../setup';
+import { saidOf, type Bench } from './step';
+import { EVERYWHERE, WAY, wayTitle, type PlaceId, type StationId, type WayGroup } from './stations';
 import { STEPS } from './steps';
 
 /** Stations where something is decided rather than shown: the parts of the Setup that are theirs. */
@@ -23,10 +17,10 @@ const DECIDES: Partial<Record<PlaceId, { title: string; parts: readonly string[]
 const stepAt = (id: string) => STEPS.filter((s) => s.station === id);
 
 /** The one name of a station, the same on the way, in the head and on paper. */
-export const stationTitle = (id: StationId): string =>
+export const stationTitle = (id: StationId, setup: Setup): string =>
   id in EVERYWHERE
     ? EVERYWHERE[id as keyof typeof EVERYWHERE]
-    : (DECIDES[id as PlaceId]?.title ?? stepAt(id)[0]!.title);
+    : (DECIDES[id as PlaceId]?.title ?? saidOf(stepAt(id)[0]!, setup).title);
 
 /** A station on the way of one model, and where it stands. */
 export interface Place {
@@ -54,7 +48,7 @@ export interface WayPart {
  */
 export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): WayPart[] {
   const placeOf = (id: PlaceId): Place | undefined => {
-    const title = stationTitle(id);
+    const title = stationTitle(id, setup);
     const decides = DECIDES[id];
     if (decides)
       return {
@@ -88,10 +82,11 @@ export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): Way
       reasons: [...new Set(steps.flatMap((j) => j.reasons))],
     };
   };
+  const manner = kindOf(setup.airframe);
   return (Object.keys(WAY) as WayGroup[])
     .map((group) => ({
       group,
-      title: WAY_TITLES[group],
+      title: wayTitle(group, manner),
       places: WAY[group].flatMap((id) => placeOf(id) ?? []),
     }))
     .filter((part) => part.places.length > 0);

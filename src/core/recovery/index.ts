@@ -1,2 +1,3 @@
 export * from './flight';
+export * from './ground';
 export { failsafeScript, panicScript } from './scripts';

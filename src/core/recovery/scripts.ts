@@ -1,7 +1,7 @@
 import { compileChain, controlWords, describeSurface, MODE_WORDS, stickOf } from '../chain';
 import { levellingMust } from './answers';
 import type { ScriptStep } from '../script';
-import type { Setup } from '../setup';
+import { kindOf, type Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
 
 /** Far enough over that levelling cannot be mistaken for damping. */
@@ -60,6 +60,7 @@ function wordsOf(setup: Setup, row: ProofRow): string {
 
 /** The link switched off with the model held: what must be seen, in which order. */
 export function failsafeScript(setup: Setup): ScriptStep[] {
+  const { safe, onSurface } = kindOf(setup.airframe);
   const chain = compileChain(setup);
   const frame = chain.newFrame();
   const stimulus = chain.restStimulus();
@@ -95,7 +96,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       ? [
           step(
             'motor',
-            `Propeller off, the model held all the same. Release the throttle cut and open the throttle one third${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
+            `${safe}, the model held all the same. Release the throttle cut and open the throttle one third${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
             [
               mode === 'home' && setup.unit.traits.failsafe.includes('autopilot')
                 ? 'the motor is the autopilot’s now: with a position fix it may run, so stay clear'
@@ -109,15 +110,15 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
     step(
       'surfaces',
       motors
-        ? 'Still off: look at every surface.'
-        : 'Switch the transmitter off and look at every surface.',
+        ? `Still off: look at ${onSurface ? 'the steering' : 'every surface'}.`
+        : `Switch the transmitter off and look at ${onSurface ? 'the steering' : 'every surface'}.`,
       surfaces,
     ),
     ...(levels
       ? [step('tilt', `Still off: right wing down, about ${TIP_DEG}°.`, levellingMust(setup))]
       : []),
     step('back', 'Close the throttle, then switch the transmitter on again.', [
-      'surfaces follow the sticks again',
+      onSurface ? 'the steering follows again' : 'surfaces follow the sticks again',
       ...(motors ? ['the motor stays still until the throttle is opened'] : []),
     ]),
   ];

@@ -9,6 +9,7 @@ import {
 import { choiceRow, flagRow, numberRow, onOutput } from './lens';
 import type { Row, Setting } from './setting';
 import { canHold } from './modes';
+import { SHIPPED_TRAVEL } from '../setup';
 
 /*
  * Settings of each output, and which channel is taken for what.
@@ -249,7 +250,7 @@ export const outputTravel: Setting = {
   rows: (setup) =>
     setup.unit.traits.outputTravel
       ? forEachOutput(setup, (output, at, about) => {
-          const now = output.travel ?? { centrePct: 0, minPct: -100, maxPct: 100 };
+          const now: NonNullable<typeof output.travel> = output.travel ?? SHIPPED_TRAVEL;
           const row = (field: keyof typeof now, name: string) =>
             numberRow(
               {

@@ -1,3 +1,4 @@
+import type { UnitTraits } from './unit';
 import type { Airframe, Surface } from './airframe';
 import { roleOf } from './functions';
 
@@ -7,3 +8,7 @@ export const isDevice = ({ servos }: Airframe, { role, servo }: Surface): boolea
   role === 'gear' ||
   role === 'brake' ||
   servos.some((s) => s.id === servo && roleOf(s.carries) === 'device');
+
+/** Whether a unit is made for what steers on wheels or on water. */
+export const isSteeringUnit = ({ traits }: { traits: Pick<UnitTraits, 'ports'> }): boolean =>
+  traits.ports.some((p) => p.labelledFor === 'steering');

@@ -27,6 +27,8 @@ interface FunctionEntry {
   switched?: true;
   /** A stick of its own works it. */
   stick?: true;
+  /** Only a model that flies has it. */
+  flies?: true;
   /** The axis whose gain it tunes. */
   tunes?: Axis;
 }
@@ -37,50 +39,61 @@ interface FunctionEntry {
  * A new function is a line here.
  */
 const TABLE = {
-  aileron: { role: 'steering', words: 'aileron', axes: { roll: 1 }, stick: true },
-  elevator: { role: 'steering', words: 'elevator', axes: { pitch: 1 }, stick: true },
+  aileron: { flies: true, role: 'steering', words: 'aileron', axes: { roll: 1 }, stick: true },
+  elevator: { flies: true, role: 'steering', words: 'elevator', axes: { pitch: 1 }, stick: true },
   throttle: { role: 'motor', words: 'throttle', stick: true },
-  rudder: { role: 'steering', words: 'rudder', axes: { yaw: 1 }, stick: true },
-  aileron2: { role: 'steering', words: 'second aileron', axes: { roll: 1 }, standIn: 'aileron' },
+  rudder: { flies: true, role: 'steering', words: 'rudder', axes: { yaw: 1 }, stick: true },
+  aileron2: {
+    flies: true,
+    role: 'steering',
+    words: 'second aileron',
+    axes: { roll: 1 },
+    standIn: 'aileron',
+  },
   elevator2: {
+    flies: true,
     role: 'steering',
     words: 'second elevator',
     axes: { pitch: 1 },
     standIn: 'elevator',
   },
-  throttle2: { role: 'motor', words: 'second throttle', standIn: 'throttle' },
+  throttle2: { flies: true, role: 'motor', words: 'second throttle', standIn: 'throttle' },
   'elevon-left': {
+    flies: true,
     role: 'steering',
     words: 'left elevon',
     axes: { pitch: 1, roll: 1 },
     plain: ['aileron', 'elevator'],
   },
   'elevon-right': {
+    flies: true,
     role: 'steering',
     words: 'right elevon',
     axes: { pitch: 1, roll: -1 },
     plain: ['aileron', 'elevator'],
   },
   'vtail-left': {
+    flies: true,
     role: 'steering',
     words: 'left panel of the V-tail',
     axes: { pitch: 1, yaw: -1 },
     plain: ['elevator', 'rudder'],
   },
   'vtail-right': {
+    flies: true,
     role: 'steering',
     words: 'right panel of the V-tail',
     axes: { pitch: 1, yaw: 1 },
     plain: ['elevator', 'rudder'],
   },
-  'flaperon-left': { role: 'steering', words: 'left flaperon', axes: { roll: 1 } },
-  'flaperon-right': { role: 'steering', words: 'right flaperon', axes: { roll: 1 } },
-  flap: { role: 'device', words: 'flaps', switched: true },
-  flap2: { role: 'device', words: 'second flap', standIn: 'flap', switched: true },
+  'flaperon-left': { flies: true, role: 'steering', words: 'left flaperon', axes: { roll: 1 } },
+  'flaperon-right': { flies: true, role: 'steering', words: 'right flaperon', axes: { roll: 1 } },
+  flap: { flies: true, role: 'device', words: 'flaps', switched: true },
+  flap2: { flies: true, role: 'device', words: 'second flap', standIn: 'flap', switched: true },
   // Without a channel of its own it goes with the flaps.
-  gear: { role: 'device', words: 'gear', standIn: 'flap', switched: true },
+  gear: { flies: true, role: 'device', words: 'gear', standIn: 'flap', switched: true },
   brake: { role: 'device', words: 'wheel brake', switched: true },
-  wheel: { role: 'steering', words: 'wheel', axes: { yaw: 1 }, standIn: 'rudder' },
+  wheel: { flies: true, role: 'steering', words: 'wheel', axes: { yaw: 1 }, standIn: 'rudder' },
   steering: {
     role: 'steering',
     words: 'steering',
@@ -89,13 +102,13 @@ const TABLE = {
     stick: true,
   },
   mode: { role: 'order', words: 'mode', switched: true },
-  mode2: { role: 'order', words: 'second mode channel', switched: true },
+  mode2: { flies: true, role: 'order', words: 'second mode channel', switched: true },
   gain: { role: 'order', words: 'gain' },
-  'gain-roll': { role: 'order', words: 'roll gain', tunes: 'roll' },
-  'gain-pitch': { role: 'order', words: 'pitch gain', tunes: 'pitch' },
+  'gain-roll': { flies: true, role: 'order', words: 'roll gain', tunes: 'roll' },
+  'gain-pitch': { flies: true, role: 'order', words: 'pitch gain', tunes: 'pitch' },
   'gain-yaw': { role: 'order', words: 'yaw gain', tunes: 'yaw' },
-  recovery: { role: 'order', words: 'panic recovery', switched: true },
-  capture: { role: 'order', words: 'capture', switched: true },
+  recovery: { flies: true, role: 'order', words: 'panic recovery', switched: true },
+  capture: { flies: true, role: 'order', words: 'capture', switched: true },
   aux1: { role: 'free', words: 'spare 1' },
   aux2: { role: 'free', words: 'spare 2' },
   aux3: { role: 'free', words: 'spare 3' },
@@ -115,3 +128,7 @@ export const functionOf = (carries: ChannelFunction) =>
 
 export const roleOf = (carries: ChannelFunction): FunctionRole => TABLE[carries].role;
 export const isOrder = (carries: ChannelFunction): boolean => roleOf(carries) === 'order';
+
+/** The functions there are for a model that flies, or for one that steers on wheels or water. */
+export const functionsFor = (onSurface: boolean): readonly ChannelFunction[] =>
+  onSurface ? FUNCTIONS.filter((f) => !functionOf(f).flies) : FUNCTIONS;

@@ -3,6 +3,7 @@ export * from './assumed';
 export * from './basics';
 export * from './devices';
 export * from './functions';
+export * from './hands';
 export * from './installation';
 export * from './intents';
 export * from './kinds';

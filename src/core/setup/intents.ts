@@ -52,7 +52,7 @@ export const GainWishSchema = z.discriminatedUnion('by', [
 ]);
 
 export const PANIC_WAYS = ['none', 'replace', 'offsets', 'channel', 'mode-position'] as const;
-export const FAILSAFE_SCHOOLS = ['motor-off', 'glide', 'circle', 'home'] as const;
+export const FAILSAFE_SCHOOLS = ['motor-off', 'brake', 'glide', 'circle', 'home'] as const;
 
 const rate = {
   pct: z.number().min(10).max(150),
@@ -76,6 +76,8 @@ export const RatesWishSchema = z.discriminatedUnion('by', [
 export const ProgramWishesSchema = z.strictObject({
   modes: ModeWishSchema.optional(),
   gain: GainWishSchema.optional(),
+  /** The gain stays at off, whatever sets it, until chassis or hull are right. */
+  lock: z.strictObject({ until: z.literal('chassis') }).optional(),
   rates: RatesWishSchema,
   panic: z
     .strictObject({
@@ -90,6 +92,8 @@ export const ProgramWishesSchema = z.strictObject({
   failsafe: z
     .strictObject({
       school: z.enum(FAILSAFE_SCHOOLS),
+      /** Where the steering of a car or boat goes, percent of its way, right positive; kept as it is where nothing is said. */
+      steerPct: z.number().min(-100).max(100).optional(),
       pitchDeg: z.number().min(-45).max(45),
       rollDeg: z.number().min(-60).max(60),
     })

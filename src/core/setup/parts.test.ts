@@ -114,6 +114,6 @@ describe('the page of a unit', () => {
     mine.traits.armThrottlePct = 30;
     expect(unitGuide(mine).order.join()).toMatch(/passed 30 % once/);
     mine.traits.modes = ['rate'];
-    expect(unitGuide(mine).cannot).toContain('be switched off in the air');
+    expect(unitGuide(mine).cannot).toContain('be switched off out there');
   });
 });

@@ -14,6 +14,7 @@ export const WISHES = [
   'capture',
   'modes',
   'gain',
+  'lock',
   'rates',
   'launch',
   'panic',

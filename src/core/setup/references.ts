@@ -1,4 +1,4 @@
-import { locksAtDeg } from '../linkage';
+import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../linkage';
 import { roleOf } from './functions';
 import { pointer, type Problem } from './problem';
 import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from './reads';
@@ -121,6 +121,7 @@ export function checkReferences(setup: Setup): Problem[] {
       report(['airframe', 'surfaces', i, 'servo'], `there is no servo "${s.servo}"`);
       return;
     }
+    if (steersBy(airframe, s)) return;
     const lockDeg = locksAtDeg(s.linkage, Math.min(servo.degAt500Us, servo.limitDeg));
     if (lockDeg !== undefined)
       report(
@@ -128,6 +129,24 @@ export function checkReferences(setup: Setup): Problem[] {
         `an arm of ${s.linkage.armMm} mm on a horn of ${s.linkage.hornMm} mm cannot follow: the rod locks when the servo has turned ${lockDeg.toFixed(0)}°`,
       );
   });
+
+  const { steering } = airframe;
+  if (steering) {
+    const servo = airframe.servos.find((v) =>
+      airframe.surfaces.some((s) => steersBy(airframe, s) && s.servo === v.id),
+    );
+    const most = servo ? Math.min(servo.degAt500Us, servo.limitDeg) : 0;
+    const at = compileSteering(steering);
+    // Up to its stop, or as far as the servo goes, every rod must reach.
+    const end = (to: 1 | -1) => lockServoDeg(steering, most, to) ?? to * most;
+    const [left, right] = [at(end(1)), at(end(-1))];
+    if (!servo) report(['airframe', 'steering'], 'there is no pair of wheels that steers');
+    else if (Number.isNaN(left.left + left.right + right.left + right.right))
+      report(
+        ['airframe', 'steering', 'innerMm'],
+        'the tie rods cannot follow: one of them does not reach before the steering is at its stop',
+      );
+  }
 
   const ports = checkUnit(unit, problems, ['unit']);
   const controls = checkTransmitter(transmitter, problems, ['transmitter']);

@@ -42,6 +42,8 @@ export const TransmitterSchema = z.strictObject({
   switchOnlyPositions: z.union([z.literal(2), z.literal(3)]).optional(),
   /** What such a channel can do when the link is lost; a preset too where nothing is said. */
   switchOnlyLost: z.enum(['preset', 'hold']).optional(),
+  /** What the hands are on; two sticks where nothing is said. */
+  hands: z.enum(['sticks', 'wheel-and-trigger']).optional(),
   /** Which sticks work what: 1 elevator left, 2 throttle and rudder left, 3 as 2 with sides changed, 4 as 1 with sides changed. */
   stickMode: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]).optional(),
   pulse: z.strictObject({

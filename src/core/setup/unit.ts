@@ -129,6 +129,8 @@ export const UnitTraitsSchema = z.strictObject({
     .array(z.strictObject({ for: LabelSchema, presses: z.int().min(1).max(20) }))
     .max(20)
     .optional(),
+  /** What each side of the middle of the gain channel does, in the leaflet’s words: "slow return". */
+  gainSides: z.strictObject({ below: LabelSchema, above: LabelSchema }).optional(),
   /** What a gain is kept for; for each axis where nothing is said. */
   gainKept: z.enum(['axis', 'axis-and-mode', 'output-and-set']).optional(),
   /** An output has a centre and ends of its own. */
@@ -281,6 +283,9 @@ export const UnitSettingsSchema = z.strictObject({
     })
     .optional(),
 });
+
+/** Centre and ends an output has out of the box, on a unit where it has any of its own. */
+export const SHIPPED_TRAVEL = { centrePct: 0, minPct: -100, maxPct: 100 } as const;
 
 export const UnitSchema = z.strictObject({
   name: LabelSchema,

@@ -7,7 +7,7 @@ export function inputSteps(setup: Setup): SheetStep[] {
   return setup.program.inputs.flatMap((input) => [
     {
       id: `input ${input.id}`,
-      entry: `${input.label}: stick`,
+      entry: `${input.label}: follows`,
       value:
         controlOf(setup, input.control).label +
         (input.trim ? `, trim ${controlOf(setup, input.trim).label}` : ''),

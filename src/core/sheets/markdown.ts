@@ -9,7 +9,7 @@ const cell = (text: string) => text.replace(/\s+/g, ' ').replace(/[\\`*_[\]<>|~&
 export function sheetMarkdown(sheet: Sheet): string {
   const lines = [`# ${cell(sheet.title)}`, ''];
   for (const warning of sheet.warnings) lines.push(`> ${cell(warning)}`, '');
-  lines.push('Propeller off, throttle cut on, before anything is entered.', '');
+  lines.push(`${sheet.safe}, throttle cut on, before anything is entered.`, '');
   for (const section of sheet.sections) {
     lines.push(`## ${cell(section.title)}`, '');
     for (const step of section.steps)

@@ -5,10 +5,13 @@ import type { SheetSection } from './section';
 import { STYLES } from './styles';
 import { unitSections } from './unit-section';
 import { entryScript } from './unseen';
+import { kindOf } from '../setup';
 
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
   title: string;
+  /** What keeps the model from moving while it is entered. */
+  safe: string;
   style: EntryStyle;
   sections: SheetSection[];
   /** What this style of transmitter cannot hold, with what to do instead. */
@@ -34,6 +37,7 @@ export function sheetSections(
 export function sheetFor(setup: Setup, style: EntryStyle = setup.transmitter.style): Sheet {
   return {
     title: `${setup.name}: ${setup.transmitter.name}`,
+    safe: kindOf(setup.airframe).safe,
     style,
     ...sheetSections(setup, style),
     poses: posesOf(setup).poses,

@@ -15,6 +15,7 @@ import {
   sheetMarkdown,
   type ReadBack,
 } from './index';
+import { isSteeringUnit } from '../setup';
 
 const FULL: Partial<ProgramWishes> = {
   rates: {
@@ -43,7 +44,7 @@ describe('entry sheets', () => {
   const styles = ['line', 'function', 'switch-value'] as const;
   it.each(styles)('hold every value of the program as a number to type, in %s style', (style) => {
     for (const unit of Object.keys(UNITS)) {
-      if (unit === 'steering-receiver') continue;
+      if (isSteeringUnit(UNITS[unit]!)) continue;
       const sheet = sheetFor(makeSetup('conventional', unit), style);
       expect(sheet.sections.length, unit).toBeGreaterThanOrEqual(5);
       const ids = sheet.sections.flatMap((s) => s.steps.map((t) => t.id));

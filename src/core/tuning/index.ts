@@ -1,2 +1,3 @@
 export * from './figures';
 export * from './script';
+export { chassisScript } from './chassis';

@@ -1,5 +1,5 @@
 import { controlWords } from '../chain';
-import { gainKnobOf } from '../plan';
+import { gainKnobOf, gainSides } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
 import { kindOf, type Setup } from '../setup';
 import { proofOf } from '../verify';
@@ -14,11 +14,18 @@ function offWords(setup: Setup): string | undefined {
 
 /** What is turned to find the gain, in words. */
 function gainWords(setup: Setup): string {
+  const still = kindOf(setup.airframe).onSurface ? 'stopped' : 'landed';
   const knob = gainKnobOf(setup);
   if (knob) return `the gain up slowly with ${knob.control.label}`;
   return setup.unit.traits.gainLaw === 'fixed' && setup.unit.traits.dials !== 'none'
-    ? 'the gain up by a small turn of its dial, landed, for each pass'
-    : 'the gain up by one step, landed, for each pass';
+    ? `the gain up by a small turn of its dial, ${still}, for each pass`
+    : `the gain up by one step, ${still}, for each pass`;
+}
+
+/** Where a knob with two sides is to be started from: the side that answers softly. Common practice, no source. */
+function slowSide(setup: Setup): string {
+  const [side] = gainSides(setup).filter(({ does }) => /slow|soft/i.test(does));
+  return side ? `from the middle a third of the way to its ${side.does} side first; ` : '';
 }
 
 /** One to three outings to find the gain: trimmed with the unit off, then fast, then slow. */
@@ -47,8 +54,11 @@ export function tuneScript(setup: Setup): ScriptStep[] {
       ],
       [
         'fast',
-        `On a straight, faster and faster: ${gainWords(setup)} until the steering hunts, then back.`,
-        ['no hunting at full speed', 'a kick at the tail is steered into, once, and let go'],
+        `On a straight, faster and faster: ${slowSide(setup)}${gainWords(setup)} until the steering hunts, then back.`,
+        [
+          'no hunting at full speed',
+          `a kick at the ${kindOf(setup.airframe).back} is steered into, once, and let go`,
+        ],
       ],
       ['slow', 'Slowly, on the worst ground it will see.', ['no chatter of the steering servo']],
       ...monitor,

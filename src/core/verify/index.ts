@@ -7,6 +7,7 @@ import { REQUIREMENTS } from './requirements';
 import { bandEdge } from './rules/band-edge';
 import { brush } from './rules/brush';
 import { bumpedGain } from './rules/bumped-gain';
+import { steeringStop } from './rules/steering-stop';
 import { gainCrossing, gainMapping } from './rules/gain-mapping';
 import { idlePosition } from './rules/idle-position';
 import { launchElevator } from './rules/launch-elevator';
@@ -89,6 +90,7 @@ export const RULES: readonly Rule[] = [
   rudderHold,
   stickCorner,
   bumpedGain,
+  steeringStop,
   otherVersion,
   tooMany,
 ];

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { ORDER_FAULTS, type Fault } from '../../../tests/kit/order-faults';
-import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
+import { TRANSMITTERS, UNITS, USUAL_STEERING, buildAirframe, usualAnswers } from '../catalogue';
 import { applyPatch } from '../patch';
-import { composeSetup, unsuited } from '../plan';
+import { composeSetup, setSteeringEnds, unsuited } from '../plan';
 import { AIRFRAME_KINDS, parseSetup, type AirframeKind, type Setup } from '../setup';
 import { createBench } from '../standin';
 import { findingsOf, RULES, verify } from './index';
@@ -19,6 +19,13 @@ function make(
     UNITS[unit]!,
     TRANSMITTERS[transmitter]!,
   );
+}
+
+/** A car whose steering is measured, its ends at the stops. */
+function measuredCar(): Setup {
+  const setup = make('car', 'steering-receiver', 'surface-four');
+  setup.airframe.steering = { ...USUAL_STEERING };
+  return applyPatch(setup, setSteeringEnds(setup)) as Setup;
 }
 
 /** For every rule, ways to be wrong. Each spoils a clean Setup. */
@@ -274,6 +281,30 @@ const FAULTS: Fault[] = [
     (s) => {
       s.transmitter.link = 'auto';
       s.program.outputs[5]!.channel = 8;
+    },
+  ],
+  [
+    'M35',
+    'ends beyond the stops of a measured steering',
+    measuredCar,
+    (s) => {
+      s.airframe.steering!.lockLeftDeg = 20;
+    },
+  ],
+  [
+    'M35',
+    'a longer servo arm',
+    measuredCar,
+    (s) => {
+      s.airframe.steering!.armMm = 22;
+    },
+  ],
+  [
+    'M35',
+    'one end short of its stop',
+    measuredCar,
+    (s) => {
+      s.program.outputs.find((o) => o.carries === 'steering')!.maxPct = 40;
     },
   ],
   [

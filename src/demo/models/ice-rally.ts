@@ -1,5 +1,11 @@
 import { measured } from '../../core/setup';
-import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
+import {
+  buildAirframe,
+  TRANSMITTERS,
+  UNITS,
+  USUAL_STEERING,
+  usualAnswers,
+} from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
 import type { DemoModel } from '../kit';
 
@@ -11,6 +17,7 @@ export function iceRally(): DemoModel {
     UNITS['steering-receiver']!,
     TRANSMITTERS['surface-four']!,
   );
+  setup.airframe.steering = { ...USUAL_STEERING, lockLeftDeg: 30, lockRightDeg: 27, slopDeg: 1.5 };
   setup.installation.secondHand = true;
   setup.notes = 'Studded tyres, rear drive. The unit came in a bag of parts.';
   return {

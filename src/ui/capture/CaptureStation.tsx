@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { cornerWords, movedSticks, leftovers } from '@/core/capture';
+import { cornerWords, movedSticks, leftovers, taughtByDriving } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
@@ -9,6 +9,8 @@ import { functionOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
+import { handWords, kindOf } from '@/core/setup';
+import { TeachingRun } from './TeachingRun';
 
 /** What the unit learns when the sticks are moved, how that is started, and what trims leave. */
 export function CaptureStation() {
@@ -18,6 +20,8 @@ export function CaptureStation() {
   const now = useMemo(() => learnTravel(setup), [setup]);
   const left = useMemo(() => leftovers(setup), [setup]);
   const taught = setup.installation.travelCapture;
+  const hands = handWords(setup.transmitter);
+  const ground = kindOf(setup.airframe).onSurface;
   const { captureGestures } = setup.unit.traits;
   const guide = unitGuide(setup.unit);
   const script = tests(setup, evidence, 'capture');
@@ -32,7 +36,7 @@ export function CaptureStation() {
             <table className="mt-2 w-full">
               <thead className="text-soft text-left text-sm">
                 <tr>
-                  <th scope="col">Stick</th>
+                  <th scope="col">{ground ? 'Steering' : 'Stick'}</th>
                   <th scope="col" className="text-right">
                     one end
                   </th>
@@ -60,7 +64,9 @@ export function CaptureStation() {
                   return (
                     <tr key={functionOf(n.carries).words} className="border-t border-(--card-edge)">
                       <th scope="row" className="py-1.5 text-left">
-                        {functionOf(n.carries).words}
+                        {ground && n.carries === 'rudder'
+                          ? 'steering'
+                          : functionOf(n.carries).words}
                       </th>
                       <td className="num text-right">{n.minUs.toFixed(0)} µs</td>
                       <td className="num text-right">{n.centreUs.toFixed(0)} µs</td>
@@ -81,7 +87,7 @@ export function CaptureStation() {
             </table>
           </div>
           {now.length === 0 && (
-            <p>No stick channel reaches this unit: there is nothing to teach.</p>
+            <p>No channel that steers reaches this unit: there is nothing to teach.</p>
           )}
           {now.length > 0 && (
             <button
@@ -94,10 +100,11 @@ export function CaptureStation() {
                 )
               }
             >
-              Write down: captured as it stands now
+              Write down: {ground ? 'taught' : 'captured'} as it stands now
             </button>
           )}
         </section>
+        {taughtByDriving(setup.unit) && <TeachingRun />}
         <FindingsOf step="capture" />
         {script.length > 0 && <TestScript title="Teach it" steps={script} />}
       </div>
@@ -107,7 +114,10 @@ export function CaptureStation() {
             Trims and subtrims
           </h2>
           {left.length === 0 ? (
-            <p>With the sticks let go the unit reads nothing: no trim is taken for a stick.</p>
+            <p>
+              With the {hands.all} let go the unit reads nothing: no trim is taken for a {hands.one}
+              .
+            </p>
           ) : (
             <ul className="flex flex-col gap-2">
               {left.map((l) => (
@@ -121,8 +131,9 @@ export function CaptureStation() {
             </ul>
           )}
           <p className="text-soft mt-2 text-sm">
-            Trim in off mode, land, capture again: every school agrees on that one. A trim the unit
-            was not taught is a stick held over to it.
+            {ground
+              ? 'Trim with the unit off, stop, teach it again: every school agrees on that one. A trim the unit was not taught is steering held over to it.'
+              : 'Trim in off mode, land, capture again: every school agrees on that one. A trim the unit was not taught is a stick held over to it.'}
           </p>
         </section>
         <section className="card" aria-labelledby="start-title">

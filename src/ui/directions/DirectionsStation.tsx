@@ -19,6 +19,7 @@ import { StatusMark } from '../status/StatusMark';
 import { Finding } from './Finding';
 import { Question } from './Question';
 import { StillQuestion } from './StillQuestion';
+import { handWords, type HandWords } from '@/core/setup';
 
 const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
 /** Which answer it is, where the server would not keep it. */
@@ -189,7 +190,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             </ul>
           </section>
         )}
-        {groupsOf(order).map(({ title, members }) => (
+        {groupsOf(order, handWords(setup.transmitter)).map(({ title, members }) => (
           <section key={title} className="card">
             <h2 className="text-lg font-bold">{title}</h2>
             <ul className="mt-1">
@@ -248,13 +249,14 @@ function Line({
 /** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
 function School() {
   const setup = useModel((s) => s.setup);
+  const hands = handWords(setup.transmitter);
   const edit = useModel((s) => s.edit);
   const learns = setup.unit.traits.correctionDirection === 'learned';
   if (learns)
     return (
       <p className="card">
-        <strong>Sticks first.</strong> This unit learns its directions from the sticks: they must be
-        right before anything else.
+        <strong>{hands.title} first.</strong> This unit learns its directions from the {hands.all}:
+        they must be right before anything else.
       </p>
     );
   return (
@@ -281,10 +283,13 @@ function School() {
 }
 
 /** Sticks, corrections, and each further mode by itself. */
-function groupsOf(order: readonly Observed[]): { title: string; members: Observed[] }[] {
+function groupsOf(
+  order: readonly Observed[],
+  hands: HandWords,
+): { title: string; members: Observed[] }[] {
   const title = ({ kind, mode, again }: Check) =>
     kind === 'stick'
-      ? 'Sticks, unit off'
+      ? `${hands.title}, unit off`
       : again
         ? `Once more in ${mode && MODE_WORDS[mode]}`
         : `Corrections${mode ? ` in ${MODE_WORDS[mode]}` : ', unit on'}`;

@@ -3,6 +3,7 @@
 import { PlainModel } from '../drawing/PlainModel';
 import { useRig } from '../rig/rigStore';
 import { useTiltDrag } from '../rig/useTiltDrag';
+import { kindOf } from '@/core/setup';
 
 /** The model on the stand: drag to tilt it, press a surface to see what governs it. */
 export function DockModel() {
@@ -36,25 +37,26 @@ export function DockModel() {
   );
 }
 
-const TILTS = {
-  roll: ['right wing', 'left wing'],
-  pitch: ['tail', 'nose'],
-  yaw: ['nose right', 'nose left'],
-} as const;
-
 /** "right wing 25° down" */
 function TiltWords() {
   const attitude = useRig((s) => s.snapshot?.attitudeDeg);
   const level = useRig((s) => s.level);
+  const { onSurface, front, back } = kindOf(useRig((s) => s.setup.airframe));
   if (!attitude) return null;
+  const sides = onSurface ? 'side' : 'wing';
+  const tilts = {
+    roll: [`right ${sides}`, `left ${sides}`],
+    pitch: [back, front],
+    yaw: [`${front} right`, `${front} left`],
+  } as const;
   const round = (deg: number) => Math.round((((deg + 180) % 360) + 360) % 360) - 180;
   const roll = round(attitude.roll);
   const pitch = round(attitude.pitch);
   const yaw = round(attitude.yaw);
   const words = [
-    roll !== 0 && `${TILTS.roll[roll > 0 ? 0 : 1]} ${Math.abs(roll)}° down`,
-    pitch !== 0 && `${TILTS.pitch[pitch > 0 ? 0 : 1]} ${Math.abs(pitch)}° down`,
-    yaw !== 0 && `${TILTS.yaw[yaw > 0 ? 0 : 1]} ${Math.abs(yaw)}°`,
+    roll !== 0 && `${tilts.roll[roll > 0 ? 0 : 1]} ${Math.abs(roll)}° down`,
+    pitch !== 0 && `${tilts.pitch[pitch > 0 ? 0 : 1]} ${Math.abs(pitch)}° down`,
+    yaw !== 0 && `${tilts.yaw[yaw > 0 ? 0 : 1]} ${Math.abs(yaw)}°`,
   ].filter(Boolean);
   return (
     <p className="text-soft absolute bottom-1 left-3 flex items-center gap-2 text-sm">

@@ -47,9 +47,10 @@ export function PlainModel({
       moves: false,
       surface: undefined,
     })),
-    ...shape.moving.map(({ surface, quad }) => {
+    ...shape.moving.map((part) => {
+      const { surface, quad } = part;
       const at = airframe.surfaces.findIndex((s) => s.id === surface.id);
-      const turned = surfaceDeg ? deflect(surface, quad, surfaceDeg[at] ?? 0) : quad;
+      const turned = surfaceDeg ? deflect(part, surfaceDeg[at] ?? 0) : quad;
       return {
         points: turned.map(flat),
         mark: marked(surface.id),

@@ -36,8 +36,8 @@ export function Silhouette({ airframe, className }: { airframe: Airframe; classN
           <polygon key={i} points={points(quad)} />
         ))}
         <polygon points={points([...left, ...right])} />
-        {shape.moving.map(({ surface, quad }) => (
-          <polygon key={surface.id} points={points(quad)} fill="var(--accent)" />
+        {shape.moving.map(({ quad }, i) => (
+          <polygon key={i} points={points(quad)} fill="var(--accent)" />
         ))}
       </g>
     </svg>

@@ -17,7 +17,7 @@ export interface Section {
 export interface ModelShape {
   body: Section[];
   fixed: Quad[];
-  moving: { surface: Surface; quad: Quad }[];
+  moving: { surface: Surface; quad: Quad; pivot?: Point }[];
   /** Radius that holds everything. */
   radiusMm: number;
 }
@@ -179,27 +179,53 @@ export function shapeOf(airframe: Airframe): ModelShape {
 
 function carShape(airframe: Airframe): ModelShape {
   const { lengthMm: length, spanMm: width, wheelbaseMm: base, trackMm: track } = airframe.measures;
-  const size = 0.16 * length;
-  const wheel = (x: number, y: number): Quad => [
-    [x + size / 2, y, size * 0.1],
-    [x + size / 2, y, size * 1.1],
-    [x - size / 2, y, size * 1.1],
-    [x - size / 2, y, size * 0.1],
-  ];
+  const size = 0.17 * length;
+  const wide = size * 0.42;
+  /** A wheel as the faces of a block: both sides, the tread in front, on top and behind. */
+  const wheel = (x: number, y: number): Quad[] => {
+    const [front, back, top, bottom] = [x + size / 2, x - size / 2, size * 0.05, size * 1.05];
+    const [left, right] = [y - wide / 2, y + wide / 2];
+    const upright = (side: number): Quad => [
+      [front, side, top],
+      [front, side, bottom],
+      [back, side, bottom],
+      [back, side, top],
+    ];
+    const across = (at: number): Quad => [
+      [at, left, top],
+      [at, right, top],
+      [at, right, bottom],
+      [at, left, bottom],
+    ];
+    return [
+      upright(left),
+      upright(right),
+      across(front),
+      across(back),
+      [
+        [front, left, top],
+        [front, right, top],
+        [back, right, top],
+        [back, left, top],
+      ],
+    ];
+  };
   const front = airframe.surfaces.filter((s) => s.role === 'wheel');
   return {
     body: [
-      { x: 0.55 * length, half: width * 0.36, top: -10, bottom: 20 },
-      { x: 0.2 * length, half: width * 0.4, top: -30, bottom: 25 },
-      { x: 0.02 * length, half: width * 0.34, top: -85, bottom: 25 },
-      { x: -0.25 * length, half: width * 0.34, top: -80, bottom: 25 },
-      { x: -0.45 * length, half: width * 0.4, top: -35, bottom: 20 },
+      { x: 0.52 * length, half: width * 0.26, top: 8, bottom: 25 },
+      { x: 0.32 * length, half: width * 0.27, top: -22, bottom: 28 },
+      { x: 0.1 * length, half: width * 0.3, top: -28, bottom: 28 },
+      { x: -0.02 * length, half: width * 0.25, top: -72, bottom: 28 },
+      { x: -0.22 * length, half: width * 0.25, top: -70, bottom: 28 },
+      { x: -0.4 * length, half: width * 0.28, top: -32, bottom: 22 },
     ],
-    fixed: [wheel(-base * 0.45, track / 2), wheel(-base * 0.45, -track / 2)],
-    moving: front.map((surface) => ({
-      surface,
-      quad: wheel(base * 0.55, (surface.side === 'left' ? -1 : 1) * (track / 2)),
-    })),
+    fixed: [1, -1].flatMap((side) => wheel(-base * 0.45, (side * track) / 2)),
+    moving: front.flatMap((surface) => {
+      const y = (surface.side === 'left' ? -1 : 1) * (track / 2);
+      const pivot: Point = [base * 0.55, y, 0];
+      return wheel(base * 0.55, y).map((quad) => ({ surface, quad, pivot }));
+    }),
     radiusMm: length * 0.75,
   };
 }
@@ -243,23 +269,22 @@ function boatShape(airframe: Airframe): ModelShape {
 }
 
 /**
- * Turns a moving part about its hinge, which is its leading edge (a wheel's middle).
- * @param deg positive moves the trailing edge down, or left on upright parts
+ * Turns a moving part about its hinge, which is its leading edge (a wheel's upright axis).
+ * @param deg positive moves the trailing edge down, or left on upright parts; a wheel's front left
  */
-export function deflect(surface: Surface, quad: Quad, deg: number): Quad {
+export function deflect({ surface, quad, pivot }: ModelShape['moving'][number], deg: number): Quad {
   if (!deg) return quad;
+  // z points down: a positive turn about it goes to the right.
+  if (pivot)
+    return quad.map((p) => turn(p, pivot, [0, 0, 1], (-deg * Math.PI) / 180)) as unknown as Quad;
   const [rootLead, tipLead] = quad;
-  const wheel = surface.role === 'wheel';
-  const origin: Point = wheel ? [(quad[0][0] + quad[2][0]) / 2, quad[0][1], quad[0][2]] : rootLead;
   const along = unit(minus(tipLead, rootLead));
   const chord = minus(quad[3], rootLead);
   const lift = cross(along, chord);
-  const upright = isUpright(surface);
-  // Which way round the hinge carries the trailing edge down (or left). A wheel's front goes left.
-  const towards = upright ? -lift[1] : lift[2];
-  const sign = (towards >= 0 ? 1 : -1) * (wheel ? -1 : 1);
-  const angle = (sign * deg * Math.PI) / 180;
-  return quad.map((p) => turn(p, origin, along, angle)) as unknown as Quad;
+  // Which way round the hinge carries the trailing edge down (or left).
+  const towards = isUpright(surface) ? -lift[1] : lift[2];
+  const angle = ((towards >= 0 ? 1 : -1) * deg * Math.PI) / 180;
+  return quad.map((p) => turn(p, rootLead, along, angle)) as unknown as Quad;
 }
 
 const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];

@@ -4,7 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { tagsOf, tagWords } from '@/core/controls';
-import { STATION_IDS, STEPS, stationTitle } from '@/core/procedure';
+import { saidOf, STATION_IDS, STEPS, stationTitle } from '@/core/procedure';
 import { settingGroups } from '@/core/settings';
 import { functionOf, type Setup } from '@/core/setup';
 import { RULES } from '@/core/verify';
@@ -27,8 +27,8 @@ function entriesOf(setup: Setup): Entry[] {
   return [
     ...STATION_IDS.map((id) => ({
       kind: 'Stations',
-      words: stationTitle(id),
-      more: STEPS.find((s) => s.station === id)?.does ?? '',
+      words: stationTitle(id, setup),
+      more: STEPS.filter((s) => s.station === id).map((s) => saidOf(s, setup).does)[0] ?? '',
       to: id,
     })),
     ...tagsOf(setup).map((tag) => ({

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { isReady, nextFrom, stationTitle, type JobStep, type StationId } from '@/core/procedure';
+import { isReady, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useJob } from './job';
 import { useModel } from './modelStore';
@@ -56,8 +56,8 @@ export function NextUp({ here }: { here: StationId | undefined }) {
                   ? 'nothing found against it'
                   : 'see what was found'
                 : place.done === place.of
-                  ? `${stationTitle(here)}: proven`
-                  : `${stationTitle(here)}: ${place.done} of ${place.of} proven`
+                  ? `${place.title}: proven`
+                  : `${place.title}: ${place.done} of ${place.of} proven`
             }
           />
         )}

@@ -39,6 +39,7 @@ const STATIONS: Record<StationId, ComponentType> = {
   mounting: station(() => import('../mounting/MountingStation').then((m) => m.MountingStation)),
   'plain-model': station(() => import('../plain/PlainStation').then((m) => m.PlainStation)),
   sticks: station(() => import('../directions/DirectionsStation').then((m) => m.SticksStation)),
+  steering: station(() => import('../steering/SteeringStation').then((m) => m.SteeringStation)),
   capture: station(() => import('../capture/CaptureStation').then((m) => m.CaptureStation)),
   corrections: station(() =>
     import('../directions/DirectionsStation').then((m) => m.CorrectionsStation),
@@ -47,6 +48,7 @@ const STATIONS: Record<StationId, ComponentType> = {
   panic: station(() => import('../recovery/PanicStation').then((m) => m.PanicStation)),
   failsafe: station(() => import('../recovery/FailsafeStation').then((m) => m.FailsafeStation)),
   preflight: station(() => import('../preflight/PreflightStation').then((m) => m.PreflightStation)),
+  chassis: station(() => import('../tune/ChassisStation').then((m) => m.ChassisStation)),
   tune: station(() => import('../tune/TuneStation').then((m) => m.TuneStation)),
   lock: station(() => import('../tune/LockStation').then((m) => m.LockStation)),
   logbook: station(() => import('../log/LogStation').then((m) => m.LogStation)),

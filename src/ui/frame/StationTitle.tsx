@@ -1,6 +1,7 @@
 'use client';
 
-import { STEPS, stationTitle, type StationId } from '@/core/procedure';
+import { saidOf, STEPS, stationTitle, type StationId } from '@/core/procedure';
+import { useModel } from './modelStore';
 import { Cautions } from '../job/Cautions';
 
 /** What is done where something is decided rather than shown. */
@@ -13,12 +14,14 @@ const DECIDE_WORDS: Partial<Record<StationId, string>> = {
 
 /** The name of the station and what is to be done there, with the cautions that go with it. */
 export function StationTitle({ here }: { here: StationId | undefined }) {
+  const setup = useModel((s) => s.setup);
   if (!here || here === 'rig') return null;
-  const step = STEPS.find((s) => s.station === here);
+  const known = STEPS.find((s) => s.station === here);
+  const step = known && saidOf(known, setup);
   const does = step?.does ?? DECIDE_WORDS[here];
   return (
     <div className="mb-3">
-      <h1 className="text-2xl font-bold">{stationTitle(here)}</h1>
+      <h1 className="text-2xl font-bold">{stationTitle(here, setup)}</h1>
       {does && <p className="text-soft">{does}</p>}
       {step && <Cautions cautions={step.cautions} />}
     </div>

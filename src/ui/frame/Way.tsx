@@ -4,7 +4,7 @@ import { ListChecks } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Dialog } from 'radix-ui';
-import { stationTitle, type StationId } from '@/core/procedure';
+import { EVERYWHERE, type StationId } from '@/core/procedure';
 import { STATUS_WORDS, StatusMark } from '../status/StatusMark';
 import { useJob } from './job';
 import { useModel } from './modelStore';
@@ -108,7 +108,7 @@ function WayList({ here, tall = false }: { here: StationId | undefined; tall?: b
             aria-current={place === here ? 'page' : undefined}
             className={`flex ${row} items-center underline-offset-4 hover:underline aria-[current]:font-bold`}
           >
-            {stationTitle(place)}
+            {EVERYWHERE[place]}
           </Link>
         ))}
       </p>

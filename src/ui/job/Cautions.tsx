@@ -3,18 +3,20 @@
 import type { Caution } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useAcknowledged } from './useAcknowledged';
-import { CAUTION_WORDS } from './words';
+import { useModel } from '../frame/modelStore';
+import { cautionWords } from './words';
 
 /** What must be sure before a step in which someone can be hurt: asked once a session, then one line. */
 export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
   const { has } = useAcknowledged();
+  const airframe = useModel((s) => s.setup.airframe);
   if (cautions.length === 0) return null;
   if (cautions.every(has))
     return (
       <p className="mt-1 text-sm">
         <StatusMark
           status="caution"
-          words={`You said: ${cautions.map((c) => CAUTION_WORDS[c].replace(/\.$/, '')).join(' · ')}`}
+          words={`You said: ${cautions.map((c) => cautionWords(c, airframe).replace(/\.$/, '')).join(' · ')}`}
         />
       </p>
     );
@@ -30,6 +32,7 @@ export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
 /** A box to tick for each of them. */
 export function CautionBoxes({ cautions }: { cautions: readonly Caution[] }) {
   const { has, acknowledge } = useAcknowledged();
+  const airframe = useModel((s) => s.setup.airframe);
   return cautions.map((c) => (
     <label key={c} className="flex min-h-11 items-center gap-3">
       <input
@@ -38,7 +41,7 @@ export function CautionBoxes({ cautions }: { cautions: readonly Caution[] }) {
         checked={has(c)}
         onChange={(e) => acknowledge(c, e.target.checked)}
       />
-      {CAUTION_WORDS[c]}
+      {cautionWords(c, airframe)}
     </label>
   ));
 }

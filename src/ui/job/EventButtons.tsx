@@ -2,18 +2,22 @@
 
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { EVENTS, type PhysicalEvent } from '@/core/logbook';
+import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { Over, OverClose } from '../parts/Over';
 
 /** Something happened to the model: two taps, and what depends on it is looked at again. */
 export function EventButtons() {
   const happened = useModel((s) => s.happened);
+  const airframe = useModel((s) => s.setup.airframe);
+  const titleOf = (e: PhysicalEvent) => eventTitle(e, airframe);
   const [event, setEvent] = useState<PhysicalEvent>();
   const [note, setNote] = useState('');
   const keep = async () => {
-    if (event && (await happened(event.id, event.title, note.trim())))
-      toast.success(`${event.title}: written down. What depends on it is to be looked at again.`);
+    if (event && (await happened(event.id, titleOf(event), note.trim())))
+      toast.success(
+        `${titleOf(event)}: written down. What depends on it is to be looked at again.`,
+      );
     setEvent(undefined);
     setNote('');
   };
@@ -25,14 +29,14 @@ export function EventButtons() {
       <div className="mt-2 flex flex-wrap gap-2">
         {EVENTS.map((e) => (
           <button key={e.id} type="button" className="btn" onClick={() => setEvent(e)}>
-            {e.title}
+            {titleOf(e)}
           </button>
         ))}
       </div>
       <Over
         open={event !== undefined}
         onClose={() => setEvent(undefined)}
-        title={event?.title ?? ''}
+        title={event ? titleOf(event) : ''}
       >
         <label className="mt-2 block text-sm font-semibold">
           What about it, if anything

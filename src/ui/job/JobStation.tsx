@@ -9,7 +9,8 @@ import { StatusMark } from '../status/StatusMark';
 import { PaperLinks } from '../paper/PaperLinks';
 import { CautionBoxes } from './Cautions';
 import { EventButtons } from './EventButtons';
-import { SESSION_WORDS } from './words';
+import { sessionWords } from './words';
+import { kindOf } from '@/core/setup';
 import { useAcknowledged } from './useAcknowledged';
 
 /** The order of work: where everything stands, and the one thing to do next. */
@@ -49,6 +50,7 @@ export function JobStation() {
 /** Nothing stands between the model and its next outing. */
 function Ready() {
   const id = useModel((s) => s.id);
+  const { outside } = kindOf(useModel((s) => s.setup.airframe));
   return (
     <section className="card" aria-labelledby="ready-title">
       <h2 id="ready-title" className="text-2xl font-bold">
@@ -59,8 +61,7 @@ function Ready() {
         <Link className="underline" href={`/models/${id}/preflight`}>
           the preflight card
         </Link>
-        , then height, a helper on the gain control, and be able to find “off” by feel. Follow the
-        rules of your country, club and site.
+        . {outside} Follow the rules of your country, club and site.
       </p>
     </section>
   );
@@ -69,6 +70,7 @@ function Ready() {
 /** One clear next action, and what must be sure before it. */
 function Next({ job }: { job: readonly JobStep[] }) {
   const id = useModel((s) => s.id);
+  const airframe = useModel((s) => s.setup.airframe);
   const { has } = useAcknowledged();
   const next = stoppedAt(job) ?? nextStep(job);
   if (!next) return null;
@@ -76,7 +78,7 @@ function Next({ job }: { job: readonly JobStep[] }) {
   const missing = step.cautions.filter((c) => !has(c));
   return (
     <section className="card border-accent border-l-4" aria-labelledby="next-title">
-      <p className="text-soft text-sm">{SESSION_WORDS[step.session]}</p>
+      <p className="text-soft text-sm">{sessionWords(step.session, airframe)}</p>
       <h2 id="next-title" className="text-2xl font-bold">
         {step.title}: {step.does}
       </h2>
@@ -148,6 +150,7 @@ function Steps({ job }: { job: readonly JobStep[] }) {
 
 /** The shortest way from here: what one session at the bench can cover. */
 function Way({ job }: { job: readonly JobStep[] }) {
+  const airframe = useModel((s) => s.setup.airframe);
   const way = shortestWay(job);
   if (way.length === 0) return null;
   return (
@@ -159,7 +162,7 @@ function Way({ job }: { job: readonly JobStep[] }) {
         {way.map(({ session, steps }, i) => (
           <li key={i}>
             <p className="font-semibold">
-              {i + 1}. {SESSION_WORDS[session]}
+              {i + 1}. {sessionWords(session, airframe)}
             </p>
             <p className="text-soft">{steps.map((s) => s.step.title).join(', ')}</p>
           </li>

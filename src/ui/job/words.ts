@@ -1,17 +1,29 @@
 import type { Caution, Session } from '@/core/procedure';
+import { kindOf, type Airframe } from '@/core/setup';
 
-export const SESSION_WORDS: Record<Session, string> = {
-  paper: 'On paper',
-  table: 'At the table, nothing powered',
-  'prop-off': 'Powered, propeller off',
-  'link-off': 'Link off, the model held',
-  'prop-on': 'Outside, propeller on',
-  out: 'Outside, in the air or on the run',
-};
+/** What the bench is set up for, in the words of this kind of model. */
+export function sessionWords(session: Session, airframe: Pick<Airframe, 'kind'>): string {
+  const { bench } = kindOf(airframe);
+  const words: Record<Session, string> = {
+    paper: 'On paper',
+    table: 'At the table, nothing powered',
+    'prop-off': bench.powered,
+    'link-off': 'Link off, the model held',
+    'prop-on': bench.motor,
+    out: bench.out,
+  };
+  return words[session];
+}
 
-export const CAUTION_WORDS: Record<Caution, string> = {
-  'prop-off': 'The propeller is off (pinion out, or wheels clear).',
-  'throttle-locked': 'Throttle cut is on.',
-  hold: 'The model is held, or tied: the motor may start.',
-  'clear-behind': 'Nobody stands before the propeller or beside its disc.',
-};
+/** A danger as a statement to agree to, in the words of this kind of model. */
+export function cautionWords(caution: Caution, airframe: Pick<Airframe, 'kind'>): string {
+  const { isSafe, clear } = kindOf(airframe);
+  const words: Record<Caution, string> = {
+    'prop-off': isSafe,
+    'throttle-locked': 'Throttle cut is on.',
+    hold: 'The model is held, or tied: the motor may start.',
+    'clear-behind': clear,
+    tether: 'The kill tether stops the motor when it is pulled: tried today.',
+  };
+  return words[caution];
+}

@@ -11,22 +11,24 @@ import { CompareVersions } from './CompareVersions';
 import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
 import { Select } from '../parts/Select';
+import { kindOf } from '@/core/setup';
 
 /** Lines fetched at once. */
 const PAGE = 100;
 
-const KIND_WORDS: Record<EntryKind, string> = {
-  flight: 'Flight',
+const kindWords = (outing: 'flight' | 'run'): Record<EntryKind, string> => ({
+  flight: outing === 'run' ? 'Run' : 'Flight',
   preflight: 'Preflight',
   maintenance: 'Work',
   event: 'Event',
   note: 'Note',
-};
+});
 
 /** Versions, checks, flights and events on one line of time; any two versions compared in words. */
 export function LogStation() {
   const id = useModel((s) => s.id);
   const version = useModel((s) => s.version);
+  const outing = useModel((s) => kindOf(s.setup.airframe).outing);
   const [view, setView] = useState<LogView>();
   const [kind, setKind] = useState<EntryKind | ''>('');
   const [text, setText] = useState('');
@@ -65,8 +67,9 @@ export function LogStation() {
     setProblem(reply.ok ? undefined : reasonsOf(reply.problems));
     if (reply.ok) setView({ ...reply.value, entries: [...view.entries, ...reply.value.entries] });
   };
+  const words = kindWords(outing);
   const filtered = kind !== '' || text.trim() !== '';
-  const lines = timeline(view, filtered);
+  const lines = timeline(view, filtered, words);
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <section className="card min-w-0" aria-labelledby="time-title">
@@ -79,9 +82,9 @@ export function LogStation() {
               Kind
               <Select value={kind} onChange={(e) => setKind(e.target.value as EntryKind | '')}>
                 <option value="">all</option>
-                {Object.entries(KIND_WORDS).map(([k, words]) => (
+                {Object.entries(words).map(([k, said]) => (
                   <option key={k} value={k}>
-                    {words}
+                    {said}
                   </option>
                 ))}
               </Select>
@@ -177,12 +180,16 @@ interface TimeLine {
 }
 
 /** Entries and versions in one line of time, newest first; versions only where nothing is searched. */
-function timeline(view: LogView | undefined, filtered: boolean): TimeLine[] {
+function timeline(
+  view: LogView | undefined,
+  filtered: boolean,
+  words: Record<EntryKind, string>,
+): TimeLine[] {
   if (!view) return [];
   const entries = view.entries.map((e): TimeLine => ({
     key: e.uid,
     at: e.at,
-    kind: KIND_WORDS[e.kind],
+    kind: words[e.kind],
     title: e.title,
     details: [
       [e.place, e.wind && `wind ${e.wind}`, e.battery && `battery ${e.battery}`]

@@ -8,21 +8,29 @@ import { useModel } from '../frame/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
 import { Select } from '../parts/Select';
+import { kindOf } from '@/core/setup';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
-const FIELDS: readonly (readonly [NumberMeasure, words: string, unit: string, step: number])[] = [
+/** Measures with what they are called; some are asked of models that fly only. */
+const FIELDS: readonly (readonly [
+  NumberMeasure,
+  words: string,
+  unit: string,
+  step: number,
+  flies?: 'flies',
+])[] = [
   ['spanMm', 'span (or width)', 'mm', 10],
   ['lengthMm', 'length', 'mm', 10],
-  ['chordMm', 'wing chord', 'mm', 5],
+  ['chordMm', 'wing chord', 'mm', 5, 'flies'],
   ['massG', 'mass, ready to go', 'g', 10],
   ['cruiseMps', 'usual speed', 'm/s', 0.5],
-  ['approachMps', 'approach speed', 'm/s', 0.5],
-  ['glideRatio', 'glide ratio', ': 1', 0.5],
+  ['approachMps', 'slow speed', 'm/s', 0.5],
+  ['glideRatio', 'glide ratio', ': 1', 0.5, 'flies'],
   ['wheelbaseMm', 'between supports, fore and aft', 'mm', 5],
   ['trackMm', 'track', 'mm', 5],
-  ['standingPitchDeg', 'stands nose up by', '°', 0.5],
-  ['flyingPitchDeg', 'flies nose up by', '°', 0.5],
+  ['standingPitchDeg', 'stands nose up by', '°', 0.5, 'flies'],
+  ['flyingPitchDeg', 'flies nose up by', '°', 0.5, 'flies'],
 ];
 
 const STANCES: Record<Measures['stance'], string> = {
@@ -40,6 +48,7 @@ export function ModelStation() {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);
   const { airframe } = setup;
+  const { onSurface } = kindOf(airframe);
   const assumed = airframe.assumed?.length ?? 0;
   const set = (path: string, value: unknown, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
@@ -50,7 +59,8 @@ export function ModelStation() {
           <p className="border-accent flex flex-wrap items-center gap-3 border-l-4 pl-3">
             <span className="min-w-60 flex-1">
               {assumed === 1 ? 'One measure is' : `${assumed} measures are`} only assumed: the usual
-              ones of its kind. Level, failsafe and tuning are worked out from them.
+              ones of its kind. {onSurface ? 'Steering' : 'Level'}, failsafe and tuning are worked
+              out from them.
             </span>
             <button
               type="button"
@@ -69,41 +79,48 @@ export function ModelStation() {
           onCommit={(v) => set('/notes', v, 'Notes changed')}
         />
         <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
-          {FIELDS.map(([field, words, unit, step]) => (
-            <div key={field}>
-              <NumberField
-                label={words}
-                unit={unit}
-                at={`/airframe/measures/${field}`}
-                step={step}
-                value={airframe.measures[field]}
-                onCommit={(v) =>
-                  edit(measureTaken(airframe, field, v), `${words}: ${v} ${unit}`)[0]?.reason
-                }
-              />
-              <Assumed measure={field} words={words} />
+          {FIELDS.filter(([, , , , flies]) => !flies || !onSurface).map(
+            ([field, words, unit, step]) => (
+              <div key={field}>
+                <NumberField
+                  label={words}
+                  unit={unit}
+                  at={`/airframe/measures/${field}`}
+                  step={step}
+                  value={airframe.measures[field]}
+                  onCommit={(v) =>
+                    edit(measureTaken(airframe, field, v), `${words}: ${v} ${unit}`)[0]?.reason
+                  }
+                />
+                <Assumed measure={field} words={words} />
+              </div>
+            ),
+          )}
+          {!onSurface && (
+            <div>
+              <label className="text-sm font-semibold" htmlFor="stance">
+                stands on
+              </label>
+              <Select
+                id="stance"
+                value={airframe.measures.stance}
+                onChange={(e) => {
+                  const stance = e.target.value as Measures['stance'];
+                  void edit(
+                    measureTaken(airframe, 'stance', stance),
+                    `Stands on ${STANCES[stance]}`,
+                  );
+                }}
+              >
+                {Object.entries(STANCES).map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </Select>
+              <Assumed measure="stance" words="stands on" />
             </div>
-          ))}
-          <div>
-            <label className="text-sm font-semibold" htmlFor="stance">
-              stands on
-            </label>
-            <Select
-              id="stance"
-              value={airframe.measures.stance}
-              onChange={(e) => {
-                const stance = e.target.value as Measures['stance'];
-                void edit(measureTaken(airframe, 'stance', stance), `Stands on ${STANCES[stance]}`);
-              }}
-            >
-              {Object.entries(STANCES).map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </Select>
-            <Assumed measure="stance" words="stands on" />
-          </div>
+          )}
         </div>
       </section>
       <div className="flex flex-col gap-4">

@@ -6,15 +6,17 @@ import { mountingPhrase } from '@/core/mounting';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-
-const WAYS = [
-  ['gravity', 'Level, then nose down'],
-  ['turning', 'Lift the tail, then yaw right'],
-] as const;
+import { kindOf } from '@/core/setup';
 
 /** For units that learn how they sit: tried here first, with the hands as unsteady as hands are. */
 export function LearnedOrientation() {
-  const mounting = useModel((s) => s.setup.installation.mounting);
+  const setup = useModel((s) => s.setup);
+  const { mounting } = setup.installation;
+  const { front, back } = kindOf(setup.airframe);
+  const ways = [
+    ['gravity', `Level, then ${front} down`],
+    ['turning', `Lift the ${back}, then turn right`],
+  ] as const;
   const [way, setWay] = useState<'gravity' | 'turning'>('gravity');
   const [level, setLevel] = useState(0);
   const [off, setOff] = useState(10);
@@ -31,14 +33,14 @@ export function LearnedOrientation() {
       </h2>
       <p>
         {way === 'gravity'
-          ? 'Lay the model level and keep it still until it confirms. Then stand it on its nose, straight down, and keep it still again.'
-          : 'From level, lift the tail by more than 30°, put it back. Then swing the nose to the right, flat.'}
+          ? `Lay the model level and keep it still until it confirms. Then stand it on its ${front}, straight down, and keep it still again.`
+          : `From level, lift the ${back} by more than 30°, put it back. Then swing the ${front} to the right, flat.`}
       </p>
-      <Choice label="It asks for" value={way} options={WAYS} onChange={setWay} />
+      <Choice label="It asks for" value={way} options={ways} onChange={setWay} />
       <div className="grid max-w-md grid-cols-2 items-end gap-2">
         {way === 'gravity' && (
           <NumberField
-            label="in the first look nose up by"
+            label={`in the first look ${front} up by`}
             unit="°"
             min={-40}
             max={40}
@@ -59,7 +61,8 @@ export function LearnedOrientation() {
         {found.says}{' '}
         {found.mounting && (
           <>
-            It would learn the wrong position: <strong>{mountingPhrase(found.mounting)}</strong>
+            It would learn the wrong position:{' '}
+            <strong>{mountingPhrase(found.mounting, setup.airframe)}</strong>
             {found.mounting === mounting ? ', as it is.' : ', which it is not.'}
           </>
         )}

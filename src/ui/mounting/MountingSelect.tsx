@@ -1,4 +1,6 @@
-import { MOUNTINGS, type Mounting } from '@/core/setup';
+import { endWords } from '@/core/mounting';
+import { kindOf, MOUNTINGS, type Mounting } from '@/core/setup';
+import { useModel } from '../frame/modelStore';
 import { Select } from '../parts/Select';
 
 /** One of the 24 by two lists: where the arrow points, where the label faces. */
@@ -13,6 +15,7 @@ export function MountingSelect({
   choices: readonly Mounting[] | undefined;
   onChange: (value: Mounting) => void;
 }) {
+  const ends = kindOf(useModel((s) => s.setup.airframe));
   const [arrow, face] = value.split('-') as [string, string];
   const list = choices ?? MOUNTINGS;
   const arrows = [...new Set(list.map((m) => m.split('-')[0]!))];
@@ -26,18 +29,26 @@ export function MountingSelect({
         <label className="text-sm">
           arrow towards the
           <Select value={arrow} onChange={(e) => pick(e.target.value, face)}>
-            {!arrows.includes(arrow) && <option value={arrow}>{arrow} (not possible)</option>}
+            {!arrows.includes(arrow) && (
+              <option value={arrow}>{endWords(arrow, ends)} (not possible)</option>
+            )}
             {arrows.map((a) => (
-              <option key={a}>{a}</option>
+              <option key={a} value={a}>
+                {endWords(a, ends)}
+              </option>
             ))}
           </Select>
         </label>
         <label className="text-sm">
           label facing
           <Select value={face} onChange={(e) => pick(arrow, e.target.value)}>
-            {!faces.includes(face) && <option value={face}>{face} (not possible)</option>}
+            {!faces.includes(face) && (
+              <option value={face}>{endWords(face, ends)} (not possible)</option>
+            )}
             {faces.map((f) => (
-              <option key={f}>{f}</option>
+              <option key={f} value={f}>
+                {endWords(f, ends)}
+              </option>
             ))}
           </Select>
         </label>

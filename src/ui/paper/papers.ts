@@ -2,7 +2,7 @@ import type { ScriptStep } from '@/core/script';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
-import { CAUTION_WORDS, SESSION_WORDS } from '../job/words';
+import { cautionWords, sessionWords } from '../job/words';
 import type { PaperList } from './listPdf';
 
 /** The card for the field. */
@@ -12,7 +12,7 @@ export function preflightPaper(
 ): PaperList {
   return {
     title: `${setup.name}: preflight`,
-    caution: `${CAUTION_WORDS.hold} Follow the rules of your country, club and site. Version ${version}.`,
+    caution: `${cautionWords('hold', setup.airframe)} Follow the rules of your country, club and site. Version ${version}.`,
     sections: [{ lines: [...card] }],
     fields: ['Date, place', 'Wind, battery', 'Seen'],
   };
@@ -22,12 +22,12 @@ export function preflightPaper(
 export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[]): PaperList {
   return {
     title: `${setup.name}: job sheet`,
-    caution: `${CAUTION_WORDS['prop-off']} ${CAUTION_WORDS['throttle-locked']} Version ${version}.`,
+    caution: `${cautionWords('prop-off', setup.airframe)} ${cautionWords('throttle-locked', setup.airframe)} Version ${version}.`,
     sections:
       way.length === 0
         ? [{ heading: 'Every step holds', lines: [] }]
         : way.map(({ session, steps }) => ({
-            heading: SESSION_WORDS[session],
+            heading: sessionWords(session, setup.airframe),
             lines: steps.flatMap(({ title, does, reasons, open }) => [
               {
                 does: `${title}: ${does}`,

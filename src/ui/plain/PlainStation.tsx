@@ -11,19 +11,22 @@ import { ChannelTable } from './ChannelTable';
 import { Differential } from './Differential';
 import { InputTable } from './InputTable';
 import { Throws } from './Throws';
+import { handWords, kindOf } from '@/core/setup';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
+  const ground = kindOf(setup.airframe).onSurface;
   return (
     <div className="flex min-w-0 flex-col gap-4">
       <p className="text-lg">
-        With the unit <strong>off</strong> the model must already be right: every stick, every
-        centre, the throttle cut. All that follows is built on it.
+        With the unit <strong>off</strong> the model must already be right:{' '}
+        {ground ? 'its steering, its centre' : 'every stick, every centre'}, the throttle cut. All
+        that follows is built on it.
       </p>
-      <Throws />
+      {!ground && <Throws />}
       <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
         <div className="flex min-w-0 flex-col gap-4">
           <ChannelTable />
@@ -36,7 +39,7 @@ export function PlainStation() {
       </div>
       <TestScript title="Now on the model" steps={tests(setup, evidence, 'plain-model')} />
       <Link href={`/models/${id}/sticks`} className="btn self-start">
-        Then look at what the sticks do
+        Then look at what the {handWords(setup.transmitter).all} do
       </Link>
     </div>
   );
@@ -45,6 +48,7 @@ export function PlainStation() {
 /** Whether a control holds the motor off, tried on the chain with the stick right up. */
 function ThrottleCut() {
   const setup = useModel((s) => s.setup);
+  const { safe: safely } = kindOf(setup.airframe);
   const cut = useMemo(() => {
     if (setup.airframe.motors.length === 0) return undefined;
     const chain = compileChain(setup);
@@ -82,9 +86,9 @@ function ThrottleCut() {
         />
       </div>
       <p className="text-soft mt-1 text-sm">
-        Switches at rest: stick low gives {cut.lowPct.toFixed(0)} %, stick full gives{' '}
-        {cut.highPct.toFixed(0)} %. Take the propeller off, then try both on the model before you
-        open any menu.
+        Switches at rest: throttle closed gives {cut.lowPct.toFixed(0)} %, full gives{' '}
+        {cut.highPct.toFixed(0)} %. {safely} first, then try both on the model before you open any
+        menu.
       </p>
     </section>
   );

@@ -46,7 +46,7 @@ export default function RateChart({ inputs }: { inputs: readonly Input[] }) {
           animation: false,
           maintainAspectRatio: false,
           plugins: { legend: { labels: { color: colour('--ink'), usePointStyle: false } } },
-          scales: { x: axis('stick, %'), y: axis('out, %') },
+          scales: { x: axis('hand, %'), y: axis('out, %') },
         }}
       />
     </div>

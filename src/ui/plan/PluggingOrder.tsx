@@ -4,6 +4,7 @@ import { mountingWords } from '@/core/settings';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
 import { GainLead } from './GainLead';
+import { kindOf } from '@/core/setup';
 
 /** The wiring as a list in the order of plugging: the drawing in words. */
 export function PluggingOrder() {
@@ -28,7 +29,10 @@ export function PluggingOrder() {
         <li>
           Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
         </li>
-        <li>Unit: {mountingWords(setup.installation.mounting)}, square to the model.</li>
+        <li>
+          Unit: {mountingWords(setup.installation.mounting, kindOf(setup.airframe))}, square to the
+          model.
+        </li>
       </ol>
     </section>
   );

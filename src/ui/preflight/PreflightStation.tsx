@@ -8,7 +8,7 @@ import { useKeys } from '../frame/keys';
 import { newUid } from '../frame/uid';
 import { useDraft } from '../frame/useDraft';
 import { useModel } from '../frame/modelStore';
-import { CAUTION_WORDS } from '../job/words';
+import { cautionWords } from '../job/words';
 import { PaperLinks } from '../paper/PaperLinks';
 
 type Answers = Record<string, 'pass' | 'fail'>;
@@ -91,7 +91,7 @@ export function PreflightStation() {
         </p>
         {item.item === 'run-up' && (
           <p className="border-caution mt-2 border-l-4 pl-3 font-semibold">
-            {CAUTION_WORDS.hold} {CAUTION_WORDS['clear-behind']}
+            {cautionWords('hold', setup.airframe)} {cautionWords('clear-behind', setup.airframe)}
           </p>
         )}
         <h2 className="mt-2 text-2xl font-bold">{item.does}</h2>

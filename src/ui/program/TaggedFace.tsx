@@ -3,8 +3,8 @@
 import { DropdownMenu } from 'radix-ui';
 import { useMemo, useRef } from 'react';
 import { switchPosition } from '@/core/chain';
-import { padsOf, tagsOf, tagWords, type Tag } from '@/core/controls';
-import type { Setup } from '@/core/setup';
+import { padsOf, tagsOf, tagWords, type Pad, type Tag } from '@/core/controls';
+import type { Setup, Transmitter } from '@/core/setup';
 import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../rig/rigStore';
 import { ControlMark } from '../transmitter/ControlMark';
@@ -12,6 +12,7 @@ import { shortLabel } from '../transmitter/LiveFace';
 import { layoutOf, PADS } from '../transmitter/layout';
 import { jobsFor } from './jobs';
 import type { Sentenced } from './wishing';
+import { HandMark, handKind } from '../transmitter/HandMark';
 
 /** The transmitter as the person's own is laid out, with a tag on each control that does something. */
 export function TaggedFace(props: Sentenced) {
@@ -59,7 +60,7 @@ export function TaggedFace(props: Sentenced) {
             className="absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
             style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
           >
-            <PadMark across={pad.across?.id} along={pad.along?.id} />
+            <PadMark pad={pad} transmitter={setup.transmitter} />
             <span className="text-soft text-xs">
               {[pad.across, pad.along]
                 .flatMap((c) => (c ? [c.label.replace(' stick', '').toLowerCase()] : []))
@@ -151,9 +152,17 @@ function FaceControl({ tag, ...props }: { tag: Tag } & Sentenced) {
 }
 
 /** A stick as it stands on the rig. */
-function PadMark({ across, along }: { across: string | undefined; along: string | undefined }) {
-  const x = useRig((s) => (across ? (s.controls[across] ?? 0) : 0));
-  const y = useRig((s) => (along ? (s.controls[along] ?? 0) : 0));
+function PadMark({ pad, transmitter }: { pad: Pad; transmitter: Transmitter }) {
+  const { across, along } = pad;
+  const x = useRig((s) => (across ? (s.controls[across.id] ?? 0) : 0));
+  const y = useRig((s) => (along ? (s.controls[along.id] ?? 0) : 0));
+  const kind = handKind(pad, transmitter);
+  if (kind !== 'stick')
+    return (
+      <span className="size-21">
+        <HandMark kind={kind} value={kind === 'wheel' ? x : y} />
+      </span>
+    );
   return (
     <svg width={84} height={84} viewBox="-44 -44 88 88" aria-hidden>
       <rect

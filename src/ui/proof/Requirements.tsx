@@ -31,9 +31,9 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
       </h2>
       <p className="text-soft mt-1 text-sm">
         Each was held against every state that hands can bring about, however fast and in whatever
-        order: every position of switches, knobs and sticks anywhere between their ends, everything
-        the program remembers, any length of time. {count(proof.visited)} kinds of state stand for{' '}
-        {count(proof.unreduced)} combinations.
+        order: every position of switches, and whatever moves freely anywhere between its ends,
+        everything the program remembers, any length of time. {count(proof.visited)} kinds of state
+        stand for {count(proof.unreduced)} combinations.
         {off.length > 0 && ` One movement switches the unit off: ${off.join('; or ')}.`}
       </p>
       <ul className="mt-2 divide-y divide-(--card-edge)">

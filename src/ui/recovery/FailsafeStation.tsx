@@ -9,6 +9,7 @@ import { useModel } from '../frame/modelStore';
 import { kindOf } from '@/core/setup';
 import { MODE_WORDS } from '../unit/words';
 import { FootprintDrawing } from './FootprintDrawing';
+import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from './TestScript';
@@ -24,8 +25,8 @@ export function FailsafeStation() {
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <p className="card border-stop">
-          Hold the model, or have it held, for every step: the motor may start. Keep the propeller
-          off throughout.
+          Hold the model, or have it held, for every step: the motor may start.{' '}
+          {kindOf(setup.airframe).safe} throughout.
         </p>
         <TestScript title="Link off, with the model held" steps={script} />
       </div>
@@ -47,7 +48,7 @@ export function FailsafeStation() {
           </Link>
         </section>
         <ReceiverInFront />
-        <Where />
+        {kindOf(setup.airframe).onSurface ? <GroundStop /> : <Where />}
         <p className="text-soft text-sm">
           What a failsafe must do is for the rules of your country, club and site to say, and they
           come first. The figures here are planning aids.
@@ -60,10 +61,9 @@ export function FailsafeStation() {
 /** Where it comes down: glide or circle, with the wind. */
 function Where() {
   const setup = useModel((s) => s.setup);
-  const { measures, kind } = setup.airframe;
+  const { measures } = setup.airframe;
   const [heightM, setHeight] = useState(60);
   const [windMps, setWind] = useState(4);
-  if (kindOf({ kind }).onSurface) return null;
   const own = setup.unit.settings.failsafe;
   const bankDeg = own?.rollDeg ?? 0;
   const place = footprint({

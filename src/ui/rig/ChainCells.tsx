@@ -20,7 +20,7 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
           <tr>
             {[
               'Surface',
-              'Stick',
+              'Hand',
               'Rate, expo',
               'Channel',
               'Sent',

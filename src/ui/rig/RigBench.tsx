@@ -13,20 +13,26 @@ import { RigKeys } from './RigKeys';
 import { useRig } from './rigStore';
 import { Trims } from './Trims';
 import { useTiltDrag } from './useTiltDrag';
+import { kindOf, type Airframe } from '@/core/setup';
 
 const RigScene = dynamic(() => import('./RigScene'), {
   ssr: false,
   loading: () => <p className="text-soft p-4">setting the model on the stand …</p>,
 });
 
-const MOVES: readonly (readonly [string, Axis, number])[] = [
-  ['Raise left wing', 'roll', 25],
-  ['Raise right wing', 'roll', -25],
-  ['Raise nose', 'pitch', 20],
-  ['Raise tail', 'pitch', -20],
-  ['Nose right', 'yaw', 30],
-  ['Nose left', 'yaw', -30],
-];
+function movesOf(airframe: Airframe): (readonly [string, Axis, number])[] {
+  const { onSurface, front, back } = kindOf(airframe);
+  const head = front[0]!.toUpperCase() + front.slice(1);
+  const side = onSurface ? 'side' : 'wing';
+  return [
+    [`Raise left ${side}`, 'roll', 25],
+    [`Raise right ${side}`, 'roll', -25],
+    [`Raise ${front}`, 'pitch', 20],
+    [`Raise ${back}`, 'pitch', -20],
+    [`${head} right`, 'yaw', 30],
+    [`${head} left`, 'yaw', -30],
+  ];
+}
 
 /** The virtual bench: the whole chain running, with everything on it to touch. */
 export function RigBench() {
@@ -70,11 +76,11 @@ export function RigBench() {
               </Pictured>
             )}
             <p className="text-soft pointer-events-none absolute bottom-1 left-3 text-sm @max-lg:hidden">
-              Drag to tilt; with Shift sideways swings the nose.
+              Drag to tilt; with Shift sideways turns it.
             </p>
           </div>
           <div className="flex flex-wrap gap-1 border-t border-(--card-edge) p-2">
-            {MOVES.map(([words, axis, deg]) => (
+            {movesOf(setup.airframe).map(([words, axis, deg]) => (
               <button
                 key={words}
                 type="button"

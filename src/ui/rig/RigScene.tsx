@@ -80,16 +80,12 @@ function Model({
         {fixed.map((geometry, i) => (
           <Part key={i} geometry={geometry} colour={colours.shade} edge={colours.ink} />
         ))}
-        {shape.moving.map(({ surface, quad }) => {
+        {shape.moving.map((part, i) => {
+          const { surface } = part;
           const at = airframe.surfaces.findIndex((s) => s.id === surface.id);
           const deg = surfaceDeg[at] ?? 0;
           return (
-            <Moving
-              key={surface.id}
-              quad={deflect(surface, quad, deg)}
-              colour={colours.accent}
-              edge={colours.ink}
-            />
+            <Moving key={i} quad={deflect(part, deg)} colour={colours.accent} edge={colours.ink} />
           );
         })}
         <UnitBox

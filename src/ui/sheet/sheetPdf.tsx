@@ -38,7 +38,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
       <Page size={paper} style={styles.page}>
         <Text style={styles.title}>{printable(sheet.title)}</Text>
         <Text style={styles.caution}>
-          Propeller off (pinion out, wheels clear) and throttle cut on before anything is entered.
+          {sheet.safe} and throttle cut on before anything is entered.
         </Text>
         {sheet.warnings.map((w) => (
           <Text key={w} style={[styles.caution, styles.bold]}>

@@ -2,7 +2,7 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { FUNCTIONS, pointer, type Transmitter } from '@/core/setup';
+import { functionOf, functionsFor, handsOn, pointer, type Transmitter } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import type { ChangeTransmitter } from './change';
@@ -41,8 +41,10 @@ export function LinkEditor({
                   void set(pointer('defaultOrder', i), e.target.value, `Channel ${i + 1} first`)
                 }
               >
-                {FUNCTIONS.map((g) => (
-                  <option key={g}>{g}</option>
+                {functionsFor(handsOn(transmitter) === 'wheel-and-trigger').map((g) => (
+                  <option key={g} value={g}>
+                    {functionOf(g).words}
+                  </option>
                 ))}
               </Select>
             </label>

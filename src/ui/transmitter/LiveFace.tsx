@@ -7,6 +7,7 @@ import type { Control, ControlKind } from '@/core/setup';
 import { useRig } from '../rig/rigStore';
 import { switchesOf } from '../rig/switches';
 import { layoutOf, PADS } from './layout';
+import { HandMark, handKind } from './HandMark';
 
 /** "Switch A" is "A" on the drawing, "Left slider" stays what it is. */
 export const shortLabel = ({ label }: Control): string =>
@@ -217,6 +218,10 @@ function LivePad({ pad }: { pad: Pad }) {
     if (across) setControl(across.id, share((e.clientX - box.left) / box.width - 0.5));
     if (along) setControl(along.id, share(0.5 - (e.clientY - box.top) / box.height));
   };
+  const kind = handKind(
+    pad,
+    useRig((s) => s.setup.transmitter),
+  );
   const named = (c: Control) => c.label.replace(' stick', '').toLowerCase();
   return (
     <div className="flex flex-col items-center">
@@ -236,12 +241,18 @@ function LivePad({ pad }: { pad: Pad }) {
           if (along && along.rest === 0) setControl(along.id, 0);
         }}
       >
-        <span className="absolute top-1/2 right-2 left-2 border-t border-(--line)" />
-        <span className="absolute top-2 bottom-2 left-1/2 border-l border-(--line)" />
-        <span
-          className="bg-accent absolute size-6 -translate-x-1/2 -translate-y-1/2 rounded-full"
-          style={{ left: `${50 + x * 0.38}%`, top: `${50 - y * 0.38}%` }}
-        />
+        {kind === 'stick' ? (
+          <>
+            <span className="absolute top-1/2 right-2 left-2 border-t border-(--line)" />
+            <span className="absolute top-2 bottom-2 left-1/2 border-l border-(--line)" />
+            <span
+              className="bg-accent absolute size-6 -translate-x-1/2 -translate-y-1/2 rounded-full"
+              style={{ left: `${50 + x * 0.38}%`, top: `${50 - y * 0.38}%` }}
+            />
+          </>
+        ) : (
+          <HandMark kind={kind} value={kind === 'wheel' ? x : y} />
+        )}
         {[across, along].map(
           (c) =>
             c && (

@@ -16,6 +16,7 @@ import type { ChangeTransmitter } from './change';
 import { LinkEditor } from './LinkEditor';
 import { TransmitterFace } from './TransmitterFace';
 import { Select } from '../parts/Select';
+import { functionOf, handsOn } from '@/core/setup';
 
 const KIND_WORDS: Record<ControlKind, string> = {
   stick: 'stick',
@@ -71,6 +72,7 @@ export function TransmitterEditor({
   change: ChangeTransmitter;
 }) {
   const [refused, setRefused] = useState('');
+  const wheel = handsOn(transmitter) === 'wheel-and-trigger';
   const set = (path: string, value: unknown, label: string) =>
     change([{ op: 'replace', path, value }], label)[0]?.reason;
   const put = (path: string, value: unknown, label: string) =>
@@ -160,11 +162,22 @@ export function TransmitterEditor({
         </div>
         <div className="grid grid-cols-2 items-end gap-2">
           <OneOf
-            label="stick mode"
-            value={String(transmitter.stickMode ?? 2)}
-            options={STICK_MODES}
-            onChange={(v) => put('/stickMode', Number(v), `Stick mode ${v}`)}
+            label="in the hands"
+            value={handsOn(transmitter)}
+            options={[
+              ['sticks', 'two sticks'],
+              ['wheel-and-trigger', 'a wheel and a trigger'],
+            ]}
+            onChange={(v) => put('/hands', v, `In the hands: ${v}`)}
           />
+          {!wheel && (
+            <OneOf
+              label="stick mode"
+              value={String(transmitter.stickMode ?? 2)}
+              options={STICK_MODES}
+              onChange={(v) => put('/stickMode', Number(v), `Stick mode ${v}`)}
+            />
+          )}
           <OneOf
             label="percent is entered in steps of"
             value={String(transmitter.stepPct ?? 1)}
@@ -243,7 +256,7 @@ export function TransmitterEditor({
                     >
                       {CONTROL_KINDS.map((kind) => (
                         <option key={kind} value={kind}>
-                          {KIND_WORDS[kind]}
+                          {kind === 'stick' && wheel ? 'wheel or trigger' : KIND_WORDS[kind]}
                         </option>
                       ))}
                     </Select>
@@ -263,8 +276,10 @@ export function TransmitterEditor({
                         }
                       >
                         {!c.hand && <option value="">nothing yet</option>}
-                        {STICK_HANDS.map((f) => (
-                          <option key={f}>{f}</option>
+                        {STICK_HANDS.filter((f) => !wheel || !functionOf(f).flies).map((f) => (
+                          <option key={f} value={f}>
+                            {functionOf(f).words}
+                          </option>
                         ))}
                       </Select>
                     </label>

@@ -10,11 +10,12 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { useId, useRef } from 'react';
-import { padsOf } from '@/core/controls';
+import { padsOf, type Pad } from '@/core/controls';
 import { pointer, type Control, type Transmitter } from '@/core/setup';
 import { ControlMark } from './ControlMark';
 import { layoutOf, PADS, within, type Spot } from './layout';
 import type { ChangeTransmitter } from './change';
+import { HandMark, handKind } from './HandMark';
 
 /** The front of the transmitter, drawn: every control where the hand finds it. Drag, or use keys. */
 export function TransmitterFace({
@@ -82,13 +83,25 @@ export function TransmitterFace({
               className="text-soft absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center text-xs"
               style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
             >
-              <ControlMark kind="stick" rest={0} />
+              <PadOf pad={pad} transmitter={transmitter} />
               {[pad.across, pad.along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
             </span>
           ))}
         </div>
       </DndContext>
     </section>
+  );
+}
+
+/** A stick, or on a pistol grip the wheel or the trigger. */
+function PadOf({ pad, transmitter }: { pad: Pad; transmitter: Transmitter }) {
+  const kind = handKind(pad, transmitter);
+  return kind === 'stick' ? (
+    <ControlMark kind="stick" rest={0} />
+  ) : (
+    <span className="size-16">
+      <HandMark kind={kind} value={0} />
+    </span>
   );
 }
 

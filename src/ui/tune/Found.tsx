@@ -68,7 +68,7 @@ export function Found() {
         {gainAtSpeed(10, cruiseMps, approachMps) >= 99
           ? 'more than ten times'
           : `${(gainAtSpeed(10, cruiseMps, approachMps) / 10).toFixed(1)} times`}
-        , full gain at the most (common practice, no source). Fly it before you believe it.
+        , full gain at the most (common practice, no source). Try it before you believe it.
       </p>
       {knob ? (
         <>
@@ -101,7 +101,7 @@ export function Found() {
           </button>
           <WhatElse {...wishing} />
           <p className="text-soft text-sm">
-            Far position first. Afterwards enter the new lines, read every position back, and fly it
+            Far position first. Afterwards enter the new lines, read every position back, and go out
             once more with the fixed values.
           </p>
         </>

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { tests } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
+import { kindOf } from '@/core/setup';
 
 /** Out there: trim, find the gain, read it off. */
 export function TuneStation() {
@@ -13,8 +14,7 @@ export function TuneStation() {
   return (
     <div className="flex flex-col gap-4">
       <p className="border-caution bg-card border-l-4 px-3 py-2">
-        Height, a helper on the gain, and be able to find “off” by feel. Self-levelling is not a
-        pilot. Follow the rules of your country, club and site.
+        {kindOf(setup.airframe).outside} Follow the rules of your country, club and site.
       </p>
       <TestScript title="One to three outings" steps={tests(setup, evidence, 'tune')} />
       {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}
@@ -27,7 +27,7 @@ export function TuneStation() {
           <Link className="underline" href={`/models/${id}/job`}>
             the whole job
           </Link>{' '}
-          and capture the centres again. Then{' '}
+          and teach the unit its centres again. Then{' '}
           <Link className="underline" href={`/models/${id}/logbook`}>
             write the outing down
           </Link>
@@ -43,7 +43,7 @@ function OnTheUnit() {
     <section className="card">
       <h2 className="text-lg font-bold">Gain is on the unit</h2>
       <p className="mt-1">
-        No channel sets it. Turn its dial (or its menu value) a little for each pass, landed, with
+        No channel sets it. Turn its dial (or its menu value) a little for each pass, stopped, with
         the motor off; mark where it stood when it shook.
       </p>
     </section>

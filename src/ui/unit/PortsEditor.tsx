@@ -2,7 +2,7 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { FUNCTIONS, pointer, type Unit } from '@/core/setup';
+import { functionOf, functionsFor, isSteeringUnit, pointer, type Unit } from '@/core/setup';
 import { TextField } from '../fields/TextField';
 import type { ChangeUnit } from './TraitQuestions';
 import { Select } from '../parts/Select';
@@ -48,8 +48,10 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                   onChange={(e) => void set('labelledFor', e.target.value || undefined)}
                 >
                   <option value="">anything</option>
-                  {FUNCTIONS.map((f) => (
-                    <option key={f}>{f}</option>
+                  {functionsFor(isSteeringUnit(unit)).map((f) => (
+                    <option key={f} value={f}>
+                      {functionOf(f).words}
+                    </option>
                   ))}
                 </Select>
               </label>

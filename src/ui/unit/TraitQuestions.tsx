@@ -7,6 +7,7 @@ import {
   MODES,
   MOUNTINGS,
   pointer,
+  isSteeringUnit,
   type Problem,
   type Unit,
   type UnitTraits,
@@ -19,6 +20,8 @@ interface Question {
   trait: keyof UnitTraits;
   asks: string;
   answers: readonly (readonly [unknown, string])[];
+  /** Asked of units for models that fly only. */
+  flies?: true;
   /** Asked only when earlier answers make it matter. */
   when?: (traits: UnitTraits) => boolean;
 }
@@ -27,6 +30,19 @@ const yesNo = [
   [true, 'yes'],
   [false, 'no'],
 ] as const;
+/** Answers that stand for something only a model that flies has. */
+const FLYING: ReadonlySet<unknown> = new Set([
+  'roll',
+  'pitch',
+  'level',
+  'trainer',
+  'home',
+  'hover',
+  'stick-corners',
+  'autopilot',
+  'pitch-with-throttle',
+  'roll-through',
+]);
 const FLAT = ['nose-up', 'nose-down'] as const;
 const FLAT_BOTH = ['nose-up', 'nose-down', 'tail-up', 'tail-down'] as const;
 
@@ -43,6 +59,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'mixer',
+    flies: true,
     asks: 'Who mixes a delta or a V-tail?',
     answers: [
       ['unit', 'the unit: send it plain sticks'],
@@ -95,7 +112,7 @@ const QUESTIONS: readonly Question[] = [
       ['switches', 'with small switches'],
       ['button', 'with a button, by presses'],
       ['dial-side', 'by the side of its dial'],
-      ['learned', 'it learns it from the sticks'],
+      ['learned', 'it learns it while it is taught'],
       ['none', 'it cannot: the orientation must be right'],
     ],
   },
@@ -104,8 +121,8 @@ const QUESTIONS: readonly Question[] = [
     asks: 'Which ways may it be fixed?',
     answers: [
       [MOUNTINGS, 'all 24'],
-      [FLAT_BOTH, 'flat, arrow to nose or tail'],
-      [FLAT, 'flat, arrow to the nose'],
+      [FLAT_BOTH, 'flat, arrow forward or back'],
+      [FLAT, 'flat, arrow forward'],
       [['nose-up'], 'one way only'],
     ],
   },
@@ -174,7 +191,7 @@ const QUESTIONS: readonly Question[] = [
   { trait: 'maxGainLimit', asks: 'Has each output a highest gain?', answers: yesNo },
   {
     trait: 'stickFade',
-    asks: 'Can its stick fade be changed?',
+    asks: 'Can its fade with the hand be changed?',
     answers: [
       ['fixed', 'no'],
       ['adjustable', 'yes, for each axis'],
@@ -182,6 +199,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'arming',
+    flies: true,
     asks: 'When does it start to work?',
     answers: [
       ['always', 'at once'],
@@ -191,6 +209,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'panic',
+    flies: true,
     asks: 'Panic recovery?',
     answers: [
       ['none', 'none'],
@@ -263,6 +282,10 @@ export type ChangeUnit = (patch: readonly PatchOperation[], label: string) => Pr
 /** What kind of unit it is, asked in plain words; only what matters after the answers before. */
 export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { traits } = unit;
+  const steering = isSteeringUnit(unit);
+  /** Answers that make sense for what does not fly. */
+  const sensible = ([value]: readonly [unknown, string]) =>
+    !steering || !FLYING.has(value as string);
   const [refused, setRefused] = useState<{ trait: string; reason: string }>();
   const set = (trait: string, value: unknown) => {
     const path = pointer('traits', trait);
@@ -283,33 +306,35 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
 
   return (
     <div className="grid gap-3 @lg:grid-cols-2">
-      {QUESTIONS.filter((q) => !q.when || q.when(traits)).map(({ trait, asks, answers }) => {
-        const now = JSON.stringify(traits[trait] ?? null);
-        const keyOf = (value: unknown) => JSON.stringify(value ?? null);
-        // Not said is as good as no.
-        const known = answers.some(
-          ([value]) => keyOf(value) === now || (now === 'null' && value === false),
-        );
-        return (
-          <label key={trait} className="flex flex-col gap-1">
-            <span className="font-semibold">{asks}</span>
-            <Select
-              value={now === 'null' && answers.some(([v]) => v === false) ? 'false' : now}
-              onChange={(e) =>
-                void set(trait, (JSON.parse(e.target.value) as unknown) ?? undefined)
-              }
-            >
-              {!known && <option value={now}>as described</option>}
-              {answers.map(([value, words]) => (
-                <option key={words} value={keyOf(value)}>
-                  {words}
-                </option>
-              ))}
-            </Select>
-            {complaint(trait)}
-          </label>
-        );
-      })}
+      {QUESTIONS.filter((q) => (!q.flies || !steering) && (!q.when || q.when(traits))).map(
+        ({ trait, asks, answers }) => {
+          const now = JSON.stringify(traits[trait] ?? null);
+          const keyOf = (value: unknown) => JSON.stringify(value ?? null);
+          // Not said is as good as no.
+          const known = answers.some(
+            ([value]) => keyOf(value) === now || (now === 'null' && value === false),
+          );
+          return (
+            <label key={trait} className="flex flex-col gap-1">
+              <span className="font-semibold">{asks}</span>
+              <Select
+                value={now === 'null' && answers.some(([v]) => v === false) ? 'false' : now}
+                onChange={(e) =>
+                  void set(trait, (JSON.parse(e.target.value) as unknown) ?? undefined)
+                }
+              >
+                {!known && <option value={now}>as described</option>}
+                {answers.filter(sensible).map(([value, words]) => (
+                  <option key={words} value={keyOf(value)}>
+                    {words}
+                  </option>
+                ))}
+              </Select>
+              {complaint(trait)}
+            </label>
+          );
+        },
+      )}
       {traits.arming === 'after-throttle' && (
         <NumberField
           label="throttle point"
@@ -333,7 +358,7 @@ export function TraitQuestions({ unit, change }: { unit: Unit; change: ChangeUni
           <fieldset key={trait}>
             <legend className="font-semibold">{asks}</legend>
             <div className="flex flex-wrap gap-x-4">
-              {answers.map(([id, words]) => (
+              {answers.filter(sensible).map(([id, words]) => (
                 <label key={id} className="flex min-h-11 items-center gap-2">
                   <input
                     type="checkbox"

@@ -6,6 +6,7 @@ import { fixedOrderReceiver } from './fixed-order-receiver';
 import { menuReceiver } from './menu-receiver';
 import { satelliteGyro } from './satellite-gyro';
 import { singleAxisGyro } from './single-axis-gyro';
+import { steeringMenu } from './steering-menu';
 import { steeringReceiver } from './steering-receiver';
 import { switchReceiver } from './switch-receiver';
 import { wizardReceiver } from './wizard-receiver';
@@ -22,4 +23,5 @@ export const UNITS: Readonly<Record<string, Unit>> = {
   'single-axis-gyro': singleAxisGyro,
   autopilot,
   'steering-receiver': steeringReceiver,
+  'steering-menu': steeringMenu,
 };

@@ -1,7 +1,7 @@
 import { labelledPorts, receiverPorts, unit } from './parts';
 
 export const singleAxisGyro = unit(
-  'Single-axis gyro on the rudder',
+  'Single-axis gyro with two outputs',
   'Goes into the rudder lead alone. A small switch turns its correction round, a gain lead tells it how much; the size of the value counts, not its sign. Without its gain lead it gives full gain.',
   {
     place: 'single-axis',

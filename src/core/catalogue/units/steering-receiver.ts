@@ -17,6 +17,7 @@ export const steeringReceiver = unit(
     modeSelect: { by: 'gain-sign', deadPct: 4 },
     slotsSettable: false,
     gainLaw: 'sign-selects-set',
+    gainSides: { below: 'slow return', above: 'fast return' },
     axisGains: false,
     gainLeadMissing: 'zero',
     correctionDirection: 'learned',

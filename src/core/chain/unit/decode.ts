@@ -10,11 +10,15 @@ export interface Reading {
   upPerUs: number;
 }
 
+/** What it learned of the steering a unit keeps under the yaw stick. */
+const filedUnder = (carries: ChannelFunction): ChannelFunction =>
+  carries === 'steering' ? 'rudder' : carries;
+
 /** The channel of a function as the unit has learned it; undefined when it has none. */
 export function compileReading(setup: Setup, carries: ChannelFunction): Reading | undefined {
   const input = setup.unit.settings.inputs.find((i) => i.carries === carries);
   if (!input || input.channel > setup.transmitter.channels) return undefined;
-  const learned = setup.installation.travelCapture?.find((t) => t.carries === carries);
+  const learned = setup.installation.travelCapture?.find((t) => t.carries === filedUnder(carries));
   const centreUs = learned?.centreUs ?? CENTRE_US;
   return {
     at: input.channel - 1,

@@ -1,4 +1,11 @@
-import { functionOf, type Axis, type ChannelFunction, type GainSet, type Setup } from '../../setup';
+import {
+  functionOf,
+  SHIPPED_TRAVEL,
+  type Axis,
+  type ChannelFunction,
+  type GainSet,
+  type Setup,
+} from '../../setup';
 import type { Frame, Memory } from '../frame';
 import { shapeOutput } from '../outputs';
 import { axisWeights, mixedFunction } from './functions';
@@ -50,6 +57,7 @@ export function compilePorts(setup: Setup): PortStep {
     });
     const from = rawChannel(setup, carries);
     const own = (axis: Axis) => weights[axis] ?? 0;
+    const travel = output.travel ?? (traits.outputTravel ? SHIPPED_TRAVEL : undefined);
     return {
       at,
       from,
@@ -61,11 +69,11 @@ export function compilePorts(setup: Setup): PortStep {
       addYaw: own('yaw'),
       below: share(sets.below),
       above: share(sets.above),
-      travel: output.travel && {
+      travel: travel && {
         reversed: false,
-        subtrimPct: output.travel.centrePct,
-        minPct: output.travel.minPct,
-        maxPct: output.travel.maxPct,
+        subtrimPct: travel.centrePct,
+        minPct: travel.minPct,
+        maxPct: travel.maxPct,
       },
       reversed: output.reversed,
       throttle: carries === 'throttle' || carries === 'throttle2',

@@ -8,6 +8,8 @@ import {
 } from '../../chain';
 import {
   functionOf,
+  kindOf,
+  type Axis,
   type Failsafe,
   type FailsafeSchool,
   type ProgramWishes,
@@ -19,9 +21,20 @@ import { bandOf, gainPulse } from './values';
 /** Which schools of failsafe this unit allows; a reason where it does not. */
 export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | undefined> {
   const { traits } = setup.unit;
+  if (kindOf(setup.airframe).onSurface) {
+    const flies = 'only for a model that flies';
+    return {
+      'motor-off': undefined,
+      brake: brakes(setup),
+      glide: flies,
+      circle: flies,
+      home: flies,
+    };
+  }
   const level = traits.modes.includes('level') ? toldBy(setup) : 'the unit cannot level the model';
   return {
     'motor-off': undefined,
+    brake: 'only for a model on wheels',
     glide: level,
     circle: level,
     home: traits.failsafe.includes('autopilot')
@@ -29,6 +42,20 @@ export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | u
       : 'the unit is no autopilot and takes over nothing when the link is lost',
   };
 }
+
+/** Why a brake cannot be put on by a preset; nothing where it can. */
+function brakes({ airframe }: Setup): string | undefined {
+  if (kindOf(airframe).moves !== 'wheels') return 'nothing brakes it but the water';
+  const [motor] = airframe.motors;
+  if (!motor) return 'it has no motor';
+  if (motor.reverse === undefined) return 'its controller does nothing on the other side of stop';
+  return motor.reverse === 'reverses'
+    ? 'its controller would reverse instead of braking'
+    : undefined;
+}
+
+/** How much of the brake a failsafe puts on: enough to stop, less than locks the wheels on a hard road. */
+const BRAKE_SHARE = 0.5;
 
 /**
  * Why a unit could not be told that the link is lost; nothing where it can, by itself or by a preset
@@ -87,7 +114,8 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
           pitch: share(wish.pitchDeg, wish.pitchDeg < 0 ? pitchDown : pitchUp),
         }
       : { roll: 0, pitch: 0 };
-  const stops = setup.airframe.motors.map((m) => m.stopUs);
+  const [motor] = setup.airframe.motors;
+  const ground = kindOf(setup.airframe).onSurface;
 
   draft.own.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
     const preset = (us: number): Failsafe[] => [
@@ -95,7 +123,21 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
     ];
     if (carries === 'throttle' || carries === 'throttle2')
       // An autopilot that flies home owns the throttle: nothing is said about it.
-      return wish.school === 'home' ? [] : preset(stops[0] ?? sticks.rest[channel - 1]!);
+      return wish.school === 'home'
+        ? []
+        : preset(
+            motor && wish.school === 'brake'
+              ? motor.stopUs - BRAKE_SHARE * (motor.fullUs - motor.stopUs)
+              : (motor?.stopUs ?? sticks.rest[channel - 1]!),
+          );
+    if (
+      wish.steerPct !== undefined &&
+      (carries === 'steering' || (ground && carries === 'rudder'))
+    ) {
+      const rest = sticks.rest[channel - 1]!;
+      const full = sticks.full.yaw[wish.steerPct < 0 ? 0 : 1]![channel - 1]!;
+      return preset(rest + (Math.abs(wish.steerPct) / 100) * (full - rest));
+    }
     if ((carries === 'mode' || carries === 'mode2') && (flies || told)) {
       const wanted = told ? 'home' : 'level';
       const band = bandOf(traits.modeSelect, settings.slots.indexOf(wanted));
@@ -135,7 +177,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
 function stickPulses(setup: Setup) {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
-  const read = (axis?: 'roll' | 'pitch', ask = 0) => {
+  const read = (axis?: Axis, ask = 0) => {
     const stimulus = chain.restStimulus();
     const at = axis ? stickOf(setup.transmitter, axisFunction(setup, axis)) : -1;
     if (axis && at >= 0) stimulus.controls[at] = 100 * ask * STICK_ASKS[axis];
@@ -147,6 +189,7 @@ function stickPulses(setup: Setup) {
     full: {
       roll: [read('roll', -1), read('roll', 1)],
       pitch: [read('pitch', -1), read('pitch', 1)],
+      yaw: [read('yaw', -1), read('yaw', 1)],
     },
   };
 }

@@ -110,7 +110,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
 }
 
 /** No gain at all must not be a little by rounding: a step further where it would be. */
-function noneIsNone(setup: Setup, channel: number, value: number, pct: number): number {
+export function noneIsNone(setup: Setup, channel: number, value: number, pct: number): number {
   const law = setup.unit.traits.gainLaw;
   const step = setup.transmitter.stepPct ?? 1;
   if (pct !== 0) return value;

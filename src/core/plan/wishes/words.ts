@@ -9,6 +9,7 @@ export const WISH_TITLES: Record<WishId, string> = {
   capture: 'Capture channel',
   modes: 'Modes',
   gain: 'Gain',
+  lock: 'Gain locked at off',
   rates: 'Rates and expo',
   launch: 'Hand launch',
   panic: 'Panic recovery',
@@ -76,6 +77,10 @@ export const FAILSAFE_CHOICES: Record<FailsafeSchool, { title: string; when: str
   'motor-off': {
     title: 'Motor off, surfaces held',
     when: 'The least there is, for units that cannot level. What the surfaces held when the link went decides where it comes down.',
+  },
+  brake: {
+    title: 'Motor off, brake on',
+    when: 'For cars whose controller brakes on the other side of stop: it stands in the shortest way. On ice a brake that locks the wheels makes the way longer and the car turn round.',
   },
   glide: {
     title: 'Glide level, motor off',

@@ -4,6 +4,7 @@ import { writeBrake, writeCapture, writeFlaps, writeGear } from './devices';
 import { draftOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
+import { writeLock } from './lock';
 import { writeLaunch } from './launch';
 import { writeModes } from './modes';
 import { writePanic } from './panic';
@@ -28,6 +29,7 @@ const WRITERS: Writers = {
   capture: writeCapture,
   modes: writeModes,
   gain: writeGain,
+  lock: writeLock,
   rates: writeRates,
   launch: writeLaunch,
   panic: writePanic,

@@ -1,4 +1,4 @@
-import { captureScript } from '../../capture';
+import { captureScript, taughtByDriving } from '../../capture';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -6,6 +6,13 @@ export const capture: Step = {
   id: 'capture',
   title: 'Capture',
   does: 'Teach the unit where stick centre and full travel are; again after every trim.',
+  said: ({ unit }) =>
+    taughtByDriving(unit)
+      ? {
+          title: 'Teach',
+          does: 'Left and hold until it centres itself, then right: direction and both ends in one go.',
+        }
+      : {},
   station: 'capture',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
@@ -14,6 +21,7 @@ export const capture: Step = {
   proofs: byTest('capture'),
   after: ({ unit, intents }) => [
     'plain-model',
+    'steering',
     'unit',
     ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
       ? (['sticks'] as const)

@@ -15,6 +15,8 @@ import { preflight } from './preflight';
 import { program } from './program';
 import { record } from './record';
 import { safe } from './safe';
+import { chassis } from './chassis';
+import { steering } from './steering';
 import { sticks } from './sticks';
 import { tune } from './tune';
 import { unitSettings } from './unit';
@@ -31,12 +33,14 @@ const REGISTRY: Record<StepId, Step> = {
   mounting: mount,
   'plain-model': plainModel,
   sticks,
+  steering,
   capture,
   corrections,
   level,
   panic,
   failsafe,
   preflight,
+  chassis,
   tune,
   lock,
   record,

@@ -9,7 +9,7 @@ export const lock: Step = {
   station: 'lock',
   session: 'out',
   cautions: [],
-  applies: (setup) => lockScript(setup).length > 0,
+  applies: (setup) => setup.intents.program.lock === undefined && lockScript(setup).length > 0,
   proofs: byTest('lock'),
   after: () => ['tune'],
 };

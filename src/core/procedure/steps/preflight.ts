@@ -1,3 +1,4 @@
+import { kindOf } from '../../setup';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -8,6 +9,8 @@ export const preflight: Step = {
   station: 'preflight',
   session: 'prop-on',
   cautions: ['hold', 'clear-behind'],
+  said: ({ airframe }) =>
+    kindOf(airframe).moves === 'water' ? { cautions: ['hold', 'clear-behind', 'tether'] } : {},
   applies: () => true,
   proofs: byTest('preflight'),
   after: () => [
@@ -18,6 +21,7 @@ export const preflight: Step = {
     'unit',
     'plain-model',
     'sticks',
+    'steering',
     'calibration',
     'mounting',
     'capture',

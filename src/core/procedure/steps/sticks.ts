@@ -1,10 +1,17 @@
 import { byDirections } from '../proofs';
+import { handWords, kindOf } from '../../setup';
 import type { Step } from '../step';
 
 export const sticks: Step = {
   id: 'sticks',
   title: 'Sticks',
   does: 'With the unit off, every stick moves every surface the right way.',
+  said: ({ airframe, transmitter }) => ({
+    title: handWords(transmitter).title,
+    ...(kindOf(airframe).onSurface
+      ? { does: 'With the unit off, the steering goes the right way.' }
+      : {}),
+  }),
   station: 'sticks',
   session: 'prop-off',
   cautions: ['prop-off'],

@@ -8,7 +8,7 @@ export const tune: Step = {
   station: 'tune',
   session: 'out',
   cautions: [],
-  applies: () => true,
+  applies: ({ intents }) => intents.program.lock === undefined,
   proofs: byTest('tune'),
-  after: () => ['preflight'],
+  after: () => ['preflight', 'chassis'],
 };

@@ -113,6 +113,19 @@ export const gainAsWished: Requirement = {
     const bySign =
       setup.unit.traits.modeSelect.by === 'gain-sign' ||
       setup.unit.traits.gainLaw === 'sign-selects-set';
+    if (setup.intents.program.lock) {
+      const open = asked.orderCells.find((c) => Math.max(...c.gainHi) > NONE_PCT);
+      looking.states += asked.orderCells.length;
+      if (open)
+        looking.fail({
+          severity: 'stop',
+          says: `The gain is to be locked at off, and can be ${Math.max(...open.gainHi).toFixed(0)} %.`,
+          where: '/intents/program/lock',
+          witness: asked.witness(orders, open.cell, 'gain not at off'),
+          about: { how: 'unlocked' },
+        });
+      return looking;
+    }
     for (const at of gainKnobs(setup)) {
       const told = new Set<string>();
       for (const turn of turnsOf(asked, at)) {
@@ -261,8 +274,8 @@ function standsAt(asked: Asked, c: OrderCell, at: number, value: number): boolea
 export const masterOff: Requirement = {
   id: 'master-off',
   title: 'One movement switches everything off',
-  must: 'There is one position of one control in which the unit is off, wherever everything else stands, but while panic is held or launch help is on.',
-  from: 'When the unit does something wrong in the air there is time for one movement, found by touch.',
+  must: 'There is one position of one control in which the unit is off, wherever everything else stands, but while something that was wished to act by itself acts.',
+  from: 'When the unit does something wrong out there there is time for one movement, found by touch.',
   applies: () => true,
   looksAt: orderChannels,
   check(asked) {

@@ -7,6 +7,7 @@ import { modeMargins, modesAsWished, restCalm } from './modes';
 import { motorAtRest, motorCut, motorLost, motorLow } from './motor';
 import { panicRights } from './panic';
 import type { Requirement } from './requirement';
+import { steeringStops } from './steering';
 import { voiceTrue } from './voice';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
 
@@ -26,6 +27,7 @@ export const REQUIREMENTS: readonly Requirement[] = [
   sticksAlone,
   devicesWork,
   linkagesFree,
+  steeringStops,
   corrections,
   modesAsWished,
   modeMargins,

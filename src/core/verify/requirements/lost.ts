@@ -69,7 +69,7 @@ export function lostOf(asked: Asked, c: OrderCell, corner: Corner = easiest(aske
 export const linkLost: Requirement = {
   id: 'link-lost',
   title: 'A lost link does what was chosen',
-  must: 'From every state the unit goes into the mode of the school that was chosen, and where that is to glide or circle, its surfaces work a tipped model back; where nothing levels, it goes into one mode from everywhere.',
+  must: 'From every state the unit does what the chosen failsafe asks of it; where that asks for an attitude, its surfaces work a tipped model back; where it asks for none, the unit does one thing from everywhere.',
   from: 'The wish for a failsafe; what receiver and unit do together.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
   looksAt: ordersAndSurfaces,

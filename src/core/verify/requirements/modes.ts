@@ -18,7 +18,7 @@ const quiet = (c: OrderCell) => !c.panicking && !c.launching && !c.recovering;
 export const modesAsWished: Requirement = {
   id: 'modes',
   title: 'Every switch position gives its mode',
-  must: 'Each position of the mode switches gives the mode that was wished, wherever everything else stands, while neither panic nor launch help acts.',
+  must: 'Each position of the mode switches gives the mode that was wished, wherever everything else stands, while nothing else has been given the say.',
   from: 'The wish for modes.',
   applies: (setup) => setup.intents.program.modes !== undefined,
   looksAt: orderChannels,
@@ -167,7 +167,7 @@ function edgesOfOthers(asked: Asked, looking: Looking): void {
 export const restCalm: Requirement = {
   id: 'rest',
   title: 'Switched on at rest, the unit leaves the model alone',
-  must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it neither levels nor flies home, and panic is not pressed, for as long as nothing is touched.',
+  must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it takes no attitude and no way of its own, for as long as nothing is touched.',
   from: 'Some units refuse their menus or the throttle; surfaces would move with hands near.',
   applies: () => true,
   looksAt: orderChannels,

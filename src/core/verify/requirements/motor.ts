@@ -163,9 +163,9 @@ export const motorCut: Requirement = {
 
 export const motorLow: Requirement = {
   id: 'motor-low',
-  title: 'The motor stands still at stick low',
-  must: 'With the throttle at its low end (a trigger released), no motor turns, wherever every other control stands and however long one waits.',
-  from: 'Nobody expects a propeller to start with the throttle down.',
+  title: 'The motor stands still with the throttle closed',
+  must: 'With the throttle closed (a trigger let go), no motor turns, wherever every other control stands and however long one waits.',
+  from: 'Nobody expects a motor to start with the throttle closed.',
   applies: (setup) => hasMotor(setup) && throttleControl(setup) >= 0,
   looksAt: motorChannels,
   check(asked) {
@@ -180,7 +180,7 @@ export const motorLow: Requirement = {
       RUNS_PCT,
       (pct, table, cell, corner) => ({
         severity: 'stop',
-        says: `With the throttle low the motor can be made to run at ${pct.toFixed(0)} %.`,
+        says: `With the throttle closed the motor can be made to run at ${pct.toFixed(0)} %.`,
         where: throttlePath(setup),
         witness: asked.witness(table, cell, `${control.label} at its low end`, { corner }),
         about: { control: control.id, figure: pct },
@@ -193,8 +193,8 @@ export const motorLow: Requirement = {
 export const motorAtRest: Requirement = {
   id: 'motor-rest',
   title: 'Something holds the motor off at rest',
-  must: 'With every switch where it rests, no motor turns at power-up or later, wherever sticks, knobs and sliders stand.',
-  from: 'A sleeve on the stick, a model on the bench, a hand in the way.',
+  must: 'With every switch where it rests, no motor turns at power-up or later, wherever everything else stands.',
+  from: 'A sleeve on the throttle, a model on the bench, a hand in the way.',
   applies: hasMotor,
   looksAt: motorChannels,
   check(asked) {
@@ -220,7 +220,7 @@ export const motorLost: Requirement = {
   id: 'motor-lost',
   title: 'The motor stops when the link is lost',
   must: 'From every state, no motor turns two seconds after the link went, but where an autopilot on its way home owns the throttle.',
-  from: 'The wish for a failsafe; a model that flies away under power is a danger to others.',
+  from: 'The wish for a failsafe; a model that goes its own way under power is a danger to others.',
   applies: hasMotor,
   looksAt: (setup) => [...motorChannels(setup), ...orderChannels(setup)],
   check(asked) {

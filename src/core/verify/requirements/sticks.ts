@@ -6,7 +6,7 @@ import {
   STICK_ASKS,
   switchValue,
 } from '../../chain';
-import { compileHorn } from '../../linkage';
+import { compileTravel } from '../../linkage';
 import { authority } from '../../directions';
 import { allReads, AXES, isDevice, pointer, readsOfLine, type Axis, type Setup } from '../../setup';
 import type { Asked } from '../asked';
@@ -74,8 +74,8 @@ const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);
 /** Each stick on each surface it should move, in every state of what reaches that surface. */
 export const sticksRight: Requirement = {
   id: 'sticks',
-  title: 'Every stick moves its surfaces the right way',
-  must: `In every state, each stick moves every surface that turns the model about its axis, the right way and by at least ${USEFUL_DEG}° at its ends.`,
+  title: 'Every hand moves its surfaces the right way',
+  must: `In every state, each control that steers moves every surface that turns the model about its axis, the right way and by at least ${USEFUL_DEG}° at its ends.`,
   from: 'The turning moment of each surface (ISO 1151-1 signs).',
   applies: (setup) => setup.airframe.surfaces.length > 0,
   looksAt: ordersAndSurfaces,
@@ -166,8 +166,8 @@ export const sticksRight: Requirement = {
 
 export const sticksAlone: Requirement = {
   id: 'sticks-alone',
-  title: 'No stick moves what it should not',
-  must: `In every state, a stick moves no surface by more than ${STRAY_DEG}° that does not turn the model about its axis, but where a mix was put there on purpose.`,
+  title: 'No hand moves what it should not',
+  must: `In every state, no control that steers moves a surface by more than ${STRAY_DEG}° that does not turn the model about the axis it is for, but where a mix was put there on purpose.`,
   from: 'The turning moment of each surface; lines meant as mixes are wishes.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
   looksAt: ordersAndSurfaces,
@@ -226,7 +226,7 @@ export const sticksAlone: Requirement = {
 export const devicesWork: Requirement = {
   id: 'devices',
   title: 'No surface is left out',
-  must: `Flaps, gear, a brake and whatever else a switch works move by at least ${USEFUL_DEG}° with some switch, knob or slider.`,
+  must: `Whatever else a switch works moves by at least ${USEFUL_DEG}° with some switch, knob or slider.`,
   from: 'The airframe has them.',
   applies: (setup) => setup.airframe.surfaces.some((s) => isDevice(setup.airframe, s)),
   looksAt: everyChannel,
@@ -323,7 +323,7 @@ export const linkagesFree: Requirement = {
             high = Math.max(high, deg);
           }
       }
-      const horn = compileHorn(surface.linkage);
+      const horn = compileTravel(setup.airframe, surface);
       let peak = horn(low);
       for (let deg = low; deg <= high; deg += Math.max(0.25, (high - low) / 400)) {
         const now = horn(deg);

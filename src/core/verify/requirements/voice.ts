@@ -20,7 +20,7 @@ const spoken = (setup: Setup) =>
 export const voiceTrue: Requirement = {
   id: 'voice',
   title: 'What is spoken is what the unit does',
-  must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while neither panic nor launch help acts.',
+  must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while nothing else has been given the say.',
   from: 'The wish for call-outs: eyes are on the model, and the voice is believed.',
   applies: (setup) => setup.intents.program.voice?.modes === true || spoken(setup).length > 0,
   // With the call-outs themselves, whose logic may look anywhere.

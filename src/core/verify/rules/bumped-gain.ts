@@ -12,7 +12,7 @@ export const bumpedGain: Rule = {
     return [
       {
         severity: 'note',
-        says: `${knob.control.label} sets the gain in flight. When the right value is found, read it off and put fixed values on a switch.`,
+        says: `${knob.control.label} sets the gain. When the right value is found, read it off and put fixed values on a switch.`,
         where: `/program/lines/${knob.line}`,
         remedies: [],
       },

@@ -1,17 +1,23 @@
-import { leftovers } from '../../capture';
+import { leftovers, taughtByDriving } from '../../capture';
 import { learnTravel } from '../../plan';
-import type { Setup } from '../../setup';
+import { functionOf, handWords, kindOf, type ChannelFunction, type Setup } from '../../setup';
 import type { Found, Remedy } from '../finding';
 import type { Rule } from '../rule';
 
 /** A pulse end further off than this is another end. */
 const SAME_US = 8;
 
+/** What the person calls the channel a unit files an axis under. */
+const nameOf = ({ airframe }: Setup, carries: ChannelFunction): string =>
+  kindOf(airframe).onSurface && carries === 'rudder' ? 'steering' : functionOf(carries).words;
+
 /** What capturing centres and travel now would leave in the unit. */
 export function captureAgain(setup: Setup): Remedy[] {
   return [
     {
-      label: 'Capture centres and travel again, trims as they stand',
+      label: taughtByDriving(setup.unit)
+        ? 'Teach it again: full left and hold, then full right'
+        : 'Capture centres and travel again, trims as they stand',
       patch: [{ op: 'add', path: '/installation/travelCapture', value: learnTravel(setup) }],
     },
   ];
@@ -19,12 +25,12 @@ export function captureAgain(setup: Setup): Remedy[] {
 
 export const centreMoved: Rule = {
   id: 'M15',
-  title: 'The unit takes a trim or a subtrim for a stick',
+  title: 'The unit takes a trim or a subtrim for a hand held over',
   why: 'Trimmed in off mode and not captured again: in hold and self-levelling the unit reads what is left as a stick held over.',
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
-      says: `With the sticks let go the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
+      says: `With the ${handWords(setup.transmitter).all} let go the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
       where: '/installation/travelCapture',
       witness: { controls: {}, words: 'nothing touched' },
       remedies: captureAgain(setup),
@@ -50,8 +56,8 @@ export const travelMoved: Rule = {
         {
           severity: turned ? 'stop' : 'caution',
           says: turned
-            ? `The ${t.carries} was turned round after the unit learned it: its correction is still the old way.`
-            : `The ${t.carries} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit was taught ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
+            ? `The ${nameOf(setup, t.carries)} was turned round after the unit learned it: its correction is still the old way.`
+            : `The ${nameOf(setup, t.carries)} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit was taught ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
           where: `/installation/travelCapture/${i}`,
           remedies: captureAgain(setup),
         },

@@ -14,15 +14,15 @@ export const toldOtherwise: Rule = {
     return [
       {
         severity: 'stop',
-        says: `It is fixed with its ${mountingPhrase(mounting)}, and was told ${mountingPhrase(settings.orientation)}.`,
+        says: `It is fixed with its ${mountingPhrase(mounting, setup.airframe)}, and was told ${mountingPhrase(settings.orientation, setup.airframe)}.`,
         where: '/unit/settings/orientation',
         remedies: [
           {
-            label: `Tell it: ${mountingPhrase(mounting)}`,
+            label: `Tell it: ${mountingPhrase(mounting, setup.airframe)}`,
             patch: [{ op: 'replace', path: '/unit/settings/orientation', value: mounting }],
           },
           {
-            label: `It really sits with its ${mountingPhrase(settings.orientation)}`,
+            label: `It really sits with its ${mountingPhrase(settings.orientation, setup.airframe)}`,
             patch: [{ op: 'replace', path: '/installation/mounting', value: settings.orientation }],
           },
         ],

@@ -6,6 +6,7 @@ import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord, PRESSABLE, SWITCHES, TURNABLE } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
+import { gainSides } from '@/core/plan';
 
 const idOf = (setup: Setup, kinds: readonly string[], not: readonly (string | undefined)[] = []) =>
   setup.transmitter.controls.find((c) => kinds.includes(c.kind) && !not.includes(c.id))?.id ?? '';
@@ -122,6 +123,11 @@ function ByKnob({ setup, gain, put }: With<'knob'>) {
               put(v === 'off' ? { ...rest, middleOff: true } : rest, 'Middle of the gain knob');
             }}
           />
+          {gainSides(setup).map(({ hand, does }) => (
+            <span key={hand}>
+              , {hand}: {does}
+            </span>
+          ))}
         </>
       )}
     </>

@@ -3,6 +3,7 @@ import { cut } from './cut';
 import { brake, capture, flaps, gear } from './devices';
 import { failsafe } from './failsafe';
 import { gain } from './gain';
+import { lock } from './lock';
 import { launch } from './launch';
 import { modes } from './modes';
 import { panic } from './panic';
@@ -13,6 +14,7 @@ import { timer, voice } from './voice';
 export const SENTENCES: readonly Sentence[] = [
   modes,
   gain,
+  lock,
   panic,
   cut,
   failsafe,

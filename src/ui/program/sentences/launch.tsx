@@ -5,6 +5,7 @@ import type { ProgramWishes, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { ControlWord, PRESSABLE } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
+import { kindOf } from '@/core/setup';
 
 /** Launch help on a control, with the usual figures where there are none. */
 export const launchOn = (
@@ -79,7 +80,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
 
 export const launch: Sentence = {
   id: 'launch',
-  applies: () => true,
+  applies: (setup) => !kindOf(setup.airframe).onSurface,
   wished: (w) => w.launch !== undefined,
   offer: {
     words: 'launch help',

@@ -6,6 +6,7 @@ import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord, PRESSABLE } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
+import { kindOf } from '@/core/setup';
 
 const acts = (way: PanicWay) => way !== 'none' && way !== 'mode-position';
 
@@ -98,7 +99,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
 
 export const panic: Sentence = {
   id: 'panic',
-  applies: () => true,
+  applies: (setup) => !kindOf(setup.airframe).onSurface,
   wished: () => true,
   controls: (w) => [w.panic?.control],
   Says,

@@ -6,6 +6,7 @@ import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord, SWITCHES } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
+import { handWords } from '@/core/setup';
 
 type Rate = { pct: number; expoPct: number };
 
@@ -67,7 +68,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
         : free && ratesOn(setup, free.id);
   return (
     <>
-      The sticks ask for throws that are{' '}
+      The {handWords(setup.transmitter).all} ask for throws that are{' '}
       <PickWord
         label="Rates"
         value={rates.by}

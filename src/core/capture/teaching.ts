@@ -1,0 +1,151 @@
+import { compileChain } from '../chain';
+import { applyPatch, type PatchOperation } from '../patch';
+import { learnTravel } from '../plan';
+import { isSteeringUnit, pointer, type Setup, type Unit } from '../setup';
+
+/** Whether it takes direction and both ends from the steering moved left, then right. */
+export const taughtByDriving = (unit: Pick<Unit, 'traits'>): boolean =>
+  unit.traits.correctionDirection === 'learned' && isSteeringUnit(unit);
+
+/** How somebody may go about it. */
+export interface Teaching {
+  first: 'left' | 'right';
+  /** The ends are set before it, or after it. */
+  ends: 'before' | 'after';
+  /** The steering went the wrong way while it was taught, and was turned round in the transmitter afterwards. */
+  reversedAfter: boolean;
+}
+
+export const RIGHT_WAY: Teaching = { first: 'left', ends: 'before', reversedAfter: false };
+
+/** One moment of the run. */
+export interface Moment {
+  does: string;
+  seen: string;
+}
+
+export interface Taught {
+  /** What is done and seen, from the first press to the last. */
+  moments: Moment[];
+  /** The Setup as it is afterwards, with what the unit then believes. */
+  setup: Setup;
+  /** Which way the front wheels or the rudder go when the front is swung right, as the chain has it. */
+  correction: 'against' | 'with' | 'none';
+  /** Steering as the unit reads it with the hand at its end, percent of what it was taught. */
+  readsPct: number;
+  /** What that does out there; empty where all is well. */
+  wrong: string[];
+}
+
+/**
+ * Teaches a unit in thought, as somebody goes about it: the side shown first is its left, whatever it
+ * really is. Everything said of the outcome is asked of the chain.
+ */
+export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): Taught {
+  const at = setup.program.outputs.findIndex((o) => o.carries === 'steering');
+  const output = setup.program.outputs[at];
+  const was = (field: string, value: unknown): PatchOperation => ({
+    op: 'replace',
+    path: pointer('program', 'outputs', at, field),
+    value,
+  });
+  // As the transmitter was while it was taught: with the ends it came with, or steering the wrong way.
+  const before = output
+    ? (applyPatch(setup, [
+        ...(ends === 'after' ? [was('minPct', -100), was('maxPct', 100)] : []),
+        ...(reversedAfter ? [was('reversed', !output.reversed)] : []),
+      ]) as Setup)
+    : setup;
+  const learned = learnTravel(before).map((t) =>
+    first === 'left' ? t : { ...t, sense: t.sense === 1 ? (-1 as const) : (1 as const) },
+  );
+  const after = applyPatch(setup, [
+    { op: 'add', path: '/installation/travelCapture', value: learned },
+  ]) as Setup;
+  const correction = correctionOf(after);
+  const readsPct = readingAtEnd(after);
+  return {
+    moments: momentsOf(first),
+    setup: after,
+    correction,
+    readsPct,
+    wrong: [
+      ...(correction === 'with'
+        ? ['It steers with the swing instead of against it: the first kick becomes a spin.']
+        : []),
+      ...(readsPct < 92
+        ? [
+            `Full steering counts as ${readsPct.toFixed(0)} % of what it was taught: at your end it still corrects, and fights you there.`,
+          ]
+        : []),
+      ...(readsPct > 108
+        ? [
+            'Your ends lie beyond what it was taught: it takes the last part of the way for more than full steering.',
+          ]
+        : []),
+    ],
+  };
+}
+
+const momentsOf = (first: 'left' | 'right'): Moment[] => {
+  const then = first === 'left' ? 'right' : 'left';
+  return [
+    {
+      does: 'Clear of the ground and of everything. Start it with its button.',
+      seen: 'its light tells that it waits',
+    },
+    {
+      does: `Steer full ${first}, and hold.`,
+      seen: `the steering goes ${first} and stays; then it centres itself: it has taken this side for left`,
+    },
+    {
+      does: `Now steer full ${then}, and hold.`,
+      seen: `the steering goes ${then}; its light stops: both ends are taken`,
+    },
+    { does: 'Let go.', seen: 'the steering goes to its middle and stays there' },
+  ];
+};
+
+/** Front swung right with the gain where it is most: what the steering answers. */
+function correctionOf(setup: Setup): Taught['correction'] {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const knobs = setup.transmitter.controls.flatMap((c, i) =>
+    c.kind === 'knob' || c.kind === 'slider' || c.kind.startsWith('switch') ? [i] : [],
+  );
+  let best = 0;
+  const look = (at: number, value: number) => {
+    const stimulus = chain.restStimulus();
+    if (at >= 0) stimulus.controls[at] = value;
+    const memory = chain.newMemory();
+    memory.armed = true;
+    chain.step(stimulus, memory, frame);
+    const still = Array.from(frame.surfaceDeg);
+    stimulus.yawRateDegPerS = 150;
+    chain.step(stimulus, memory, frame);
+    for (const [i, deg] of still.entries()) {
+      const moved = frame.surfaceDeg[i]! - deg;
+      if (Math.abs(moved) > Math.abs(best)) best = moved;
+    }
+  };
+  look(-1, 0);
+  for (const at of knobs) for (const value of [-100, 0, 100]) look(at, value);
+  // Left is positive, and turns the front left, of a front wheel and of a rudder alike.
+  return Math.abs(best) < 0.5 ? 'none' : best > 0 ? 'against' : 'with';
+}
+
+/** The steering as the unit reads it with the hand at its end. */
+function readingAtEnd(setup: Setup): number {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const steer = setup.transmitter.controls.findIndex(
+    (c) => c.kind === 'stick' && (c.hand === 'steering' || c.hand === 'rudder'),
+  );
+  const at = (value: number) => {
+    const stimulus = chain.restStimulus();
+    if (steer >= 0) stimulus.controls[steer] = value;
+    chain.step(stimulus, chain.newMemory(), frame);
+    return Math.abs(frame.stickPct[2]!);
+  };
+  return Math.min(at(-100), at(100));
+}

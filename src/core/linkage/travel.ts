@@ -1,0 +1,30 @@
+import type { Airframe, Surface } from '../setup/airframe';
+import { compileHorn } from './linkage';
+import { compileSteering, lockServoDeg } from './steering';
+
+/** Further than any servo turns. */
+const ANY_DEG = 120;
+
+/** Whether a surface is a front wheel that follows the measured steering. */
+export const steersBy = ({ steering }: Airframe, { role, side }: Surface): boolean =>
+  steering !== undefined && role === 'wheel' && side !== 'centre';
+
+/**
+ * What a servo angle makes of a surface, rising with it: through its own rod, or through the steering
+ * of the car, which stops where it meets its stop, whatever the servo is sent to.
+ * @returns degrees, the sense of the rod not applied; NaN where a rod cannot reach
+ */
+export function compileTravel(airframe: Airframe, surface: Surface): (servoDeg: number) => number {
+  const { steering } = airframe;
+  if (!steering || !steersBy(airframe, surface)) return compileHorn(surface.linkage);
+  const at = compileSteering(steering);
+  const most = lockServoDeg(steering, ANY_DEG, 1) ?? ANY_DEG;
+  const least = lockServoDeg(steering, ANY_DEG, -1) ?? -ANY_DEG;
+  const side = surface.side === 'left' ? 'left' : 'right';
+  // Worked from the other side of the arm, the whole mechanism is moved the other way.
+  const sense = surface.linkage.sense === 'same' ? 1 : -1;
+  return (servoDeg) => {
+    const moved = sense * servoDeg;
+    return sense * at(moved > most ? most : moved < least ? least : moved)[side];
+  };
+}

@@ -1,0 +1,17 @@
+import { chassisScript } from '../../tuning';
+import { kindOf } from '../../setup';
+import { byTest } from '../proofs';
+import type { Step } from '../step';
+
+export const chassis: Step = {
+  id: 'chassis',
+  title: 'Chassis first',
+  does: 'Gyro off: find what it would hide, before it hides it.',
+  said: ({ airframe }) => (kindOf(airframe).moves === 'water' ? { title: 'Hull first' } : {}),
+  station: 'chassis',
+  session: 'out',
+  cautions: [],
+  applies: (setup) => chassisScript(setup).length > 0,
+  proofs: byTest('chassis'),
+  after: () => ['preflight'],
+};

@@ -1,0 +1,44 @@
+import type { ChannelFunction } from './functions';
+import type { Transmitter } from './transmitter';
+
+/** What is said of the hands of a transmitter. */
+export interface HandWords {
+  /** Both of them, as a heading. */
+  title: string;
+  /** "the sticks let go" */
+  all: string;
+  one: string;
+  /** What the throttle is worked by. */
+  throttle: string;
+  /** The throttle where nothing is asked of it. */
+  closed: string;
+}
+
+const WORDS: Record<NonNullable<Transmitter['hands']>, HandWords> = {
+  sticks: {
+    title: 'Sticks',
+    all: 'sticks',
+    one: 'stick',
+    throttle: 'throttle stick',
+    closed: 'throttle low',
+  },
+  'wheel-and-trigger': {
+    title: 'Wheel and trigger',
+    all: 'wheel and trigger',
+    one: 'control',
+    throttle: 'trigger',
+    closed: 'trigger let go',
+  },
+};
+
+type Held = Pick<Transmitter, 'hands' | 'controls'>;
+
+/** What is in the hands; where nothing is said, a transmitter that steers and has no aileron stick has a wheel. */
+export function handsOn({ hands, controls }: Held): NonNullable<Transmitter['hands']> {
+  const has = (hand: ChannelFunction) =>
+    controls.some((c) => c.kind === 'stick' && c.hand === hand);
+  return hands ?? (has('steering') && !has('aileron') ? 'wheel-and-trigger' : 'sticks');
+}
+
+/** What the hands of this transmitter are called. */
+export const handWords = (transmitter: Held): HandWords => WORDS[handsOn(transmitter)];

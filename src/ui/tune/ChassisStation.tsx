@@ -1,0 +1,57 @@
+'use client';
+
+import { tests } from '@/core/logbook';
+import { kindOf } from '@/core/setup';
+import { useModel } from '../frame/modelStore';
+import { useWishes } from '../program/useWishes';
+import { WhatElse } from '../program/WhatElse';
+import { TestScript } from '../recovery/TestScript';
+
+/** The model without its gyro: each check with what the gyro would hide. */
+export function ChassisStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const wishing = useWishes();
+  const { wishes, wish } = wishing;
+  const { lock, ...open } = wishes;
+  const script = tests(setup, evidence, 'chassis');
+  const done = script.every((s) => s.status === 'proven');
+  const { outside } = kindOf(setup.airframe);
+  return (
+    <div className="flex flex-col gap-4">
+      <p className="border-caution bg-card border-l-4 px-3 py-2">
+        {outside} Follow the rules of your country, club and site.
+      </p>
+      {setup.unit.traits.gainLaw !== 'fixed' && (
+        <section className="card flex flex-wrap items-center gap-3" aria-labelledby="lock-title">
+          <div className="min-w-60 flex-1">
+            <h2 id="lock-title" className="text-lg font-bold">
+              {lock ? 'The gain is locked at off' : 'The gain is open'}
+            </h2>
+            <p className="text-soft">
+              {lock
+                ? done
+                  ? 'All of it is right without the gyro: open the gain, enter the sheet again, and go on.'
+                  : 'Whatever the dial says, the gyro does nothing. Open it when all below is right.'
+                : 'Lock it at off in the program of the day, and no bumped dial helps you without your knowing.'}
+            </p>
+          </div>
+          <button
+            type="button"
+            className={`btn ${lock && done ? 'btn-main' : ''}`}
+            onClick={() =>
+              wish(
+                lock ? open : { ...wishes, lock: { until: 'chassis' } },
+                lock ? 'Gain opened' : 'Gain locked at off',
+              )
+            }
+          >
+            {lock ? 'Open the gain' : 'Lock the gain at off'}
+          </button>
+          <WhatElse {...wishing} />
+        </section>
+      )}
+      <TestScript title="Gyro off, in this order" steps={script} />
+    </div>
+  );
+}
