@@ -250,6 +250,7 @@ export const outputTravel: Setting = {
   rows: (setup) =>
     setup.unit.traits.outputTravel
       ? forEachOutput(setup, (output, at, about) => {
+          if (!output.stabilized && !output.travel) return [];
           const now: NonNullable<typeof output.travel> = output.travel ?? SHIPPED_TRAVEL;
           const row = (field: keyof typeof now, name: string) =>
             numberRow(

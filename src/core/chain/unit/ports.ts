@@ -57,7 +57,9 @@ export function compilePorts(setup: Setup): PortStep {
     });
     const from = rawChannel(setup, carries);
     const own = (axis: Axis) => weights[axis] ?? 0;
-    const travel = output.travel ?? (traits.outputTravel ? SHIPPED_TRAVEL : undefined);
+    // An output it does not work passes on what comes, unless somebody has set it otherwise.
+    const travel =
+      output.travel ?? (traits.outputTravel && output.stabilized ? SHIPPED_TRAVEL : undefined);
     return {
       at,
       from,
