@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel, test } from './kit';
-import { STATION_IDS, stationTitle } from '@/core/procedure';
+import { STATION_IDS } from '@/core/procedure';
 import { share } from '../kit/share';
 
 /** Opens a page and holds that nothing in it went wrong. */

@@ -35,17 +35,19 @@ import {
 interface Test {
   script(setup: Setup): ScriptStep[];
   parts(setup: Setup): Part[];
+  /** Things read through and looked at together: one answer may stand for all of them. */
+  atOnce?: true;
 }
 
 /** Every test there is; a new one is a script in its own room and a line here. */
 export const TESTS = {
-  identify: { script: identifyScript, parts: partsOfIdentity },
+  identify: { script: identifyScript, parts: partsOfIdentity, atOnce: true },
   safe: { script: safeScript, parts: partsOfSafety },
   entry: { script: entryScript, parts: partsOfEntry },
-  unit: { script: unitScript, parts: partsOfUnit },
-  'plain-model': { script: plainScript, parts: partsOfPlainModel },
+  unit: { script: unitScript, parts: partsOfUnit, atOnce: true },
+  'plain-model': { script: plainScript, parts: partsOfPlainModel, atOnce: true },
   calibration: { script: calibrationScript, parts: partsOfCalibration },
-  mounting: { script: mountingScript, parts: partsOfMounting },
+  mounting: { script: mountingScript, parts: partsOfMounting, atOnce: true },
   steering: { script: steeringScript, parts: partsOfPlainModel },
   capture: { script: captureScript, parts: partsOfCapture },
   level: { script: levelScript, parts: partsOfLevel },
@@ -70,6 +72,9 @@ export function scriptFor(setup: Setup, test: TestName): ScriptStep[] {
   own.set(test, script);
   return script;
 }
+
+/** Whether all of a test may be answered in one go. */
+export const isAtOnce = (test: TestName): boolean => 'atOnce' in TESTS[test];
 
 /** The name of the test a piece of evidence belongs to; undefined for readings and directions. */
 export function testNameOf(check: string): TestName | undefined {

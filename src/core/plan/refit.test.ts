@@ -103,7 +103,7 @@ describe('refit', () => {
       { sharePct: 90, expoPct: 25 },
     ];
     setup.notes = 'kept';
-    for (const [id, transmitter] of Object.entries(TRANSMITTERS)) {
+    for (const transmitter of Object.values(TRANSMITTERS)) {
       if (handsOn(transmitter) !== 'sticks') continue;
       const next = refitted(setup, { transmitter });
       expect(next.program.outputs.find((o) => o.carries === 'elevator')!.minPct).toBe(-85);

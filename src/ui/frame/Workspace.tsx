@@ -5,6 +5,7 @@ import type { StationId } from '@/core/procedure';
 import type { Theme } from '../theme/themes';
 import { RigDock } from '../dock/RigDock';
 import { RigProvider } from '../rig/rigStore';
+import { CarryOn } from './CarryOn';
 import { FindProvider } from './Find';
 import { FrameKeys } from './FrameKeys';
 import { Head } from './Head';
@@ -61,6 +62,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
               <StationTitle here={here} />
               <LastChange />
               {children}
+              <CarryOn here={here} />
               <NextUp here={here} />
             </main>
             {!full && <RigDock blind={blind} />}

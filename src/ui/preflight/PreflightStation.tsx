@@ -36,15 +36,36 @@ export function PreflightStation() {
   const [kept, setKept] = useState<string>();
   const answers = run?.answers ?? {};
   const at = run?.at;
-  const where = run?.where ?? { place: '', wind: '', battery: '' };
+  const [before, setBefore] = useState<Run['where']>({ place: '', wind: '', battery: '' });
+  const where = run?.where ?? before;
   const running = at !== undefined && at < card.length;
   const item = running ? card[at]! : undefined;
   const failed = card.filter((c) => answers[c.item] === 'fail');
   const setAt = (next: number) => run && setRun({ ...run, at: next });
   const begin = () => setRun({ uid: newUid(), version, at: 0, answers: {}, where });
+  const put = async (anyway: boolean, whole = run) => {
+    if (!whole || busy) return;
+    setBusy(true);
+    const { uid, version: on, answers: said } = whole;
+    const done = await preflight({ ...whole.where, answers: said, uid, version: on }, anyway);
+    setBusy(false);
+    if (typeof done === 'object') return setChanged(done.changed);
+    setChanged(undefined);
+    if (!done) return;
+    const words = card.every((c) => said[c.item] === 'pass')
+      ? 'All as it must be. Kept in the logbook.'
+      : `${failed.length} wrong. Kept in the logbook; the model stays on the ground.`;
+    toast.success(words);
+    setKept(words);
+    forgetRun();
+  };
   const answer = (seen: 'pass' | 'fail') => {
     if (!item || !run) return;
-    setRun({ ...run, answers: { ...answers, [item.item]: seen }, at: run.at + 1 });
+    const next = { ...run, answers: { ...answers, [item.item]: seen }, at: run.at + 1 };
+    setRun(next);
+    // All of it right is kept as it is; what went wrong is looked at first.
+    const whole = card.every((c) => next.answers[c.item] === 'pass');
+    if (next.at === card.length && whole) void put(false, next);
   };
   useKeys((event, phase) => {
     if (phase === 'up' || !running) return false;
@@ -54,23 +75,6 @@ export function PreflightStation() {
     else return false;
     return true;
   }, true);
-  const put = async (anyway: boolean) => {
-    if (!run || busy) return;
-    setBusy(true);
-    const { uid, version: on } = run;
-    const done = await preflight({ ...where, answers, uid, version: on }, anyway);
-    setBusy(false);
-    if (typeof done === 'object') return setChanged(done.changed);
-    setChanged(undefined);
-    if (!done) return;
-    const words =
-      failed.length === 0 && Object.keys(answers).length === card.length
-        ? 'All as it must be. Kept in the logbook.'
-        : `${failed.length} wrong. Kept in the logbook; the model stays on the ground.`;
-    toast.success(words);
-    setKept(words);
-    forgetRun();
-  };
   const text = (key: keyof typeof where, label: string) => (
     <label className="text-sm font-semibold">
       {label}
@@ -78,7 +82,11 @@ export function PreflightStation() {
         className="field font-normal"
         maxLength={60}
         value={where[key]}
-        onChange={(e) => run && setRun({ ...run, where: { ...where, [key]: e.target.value } })}
+        onChange={(e) => {
+          const next = { ...where, [key]: e.target.value };
+          if (run) setRun({ ...run, where: next });
+          else setBefore(next);
+        }}
       />
     </label>
   );
@@ -185,7 +193,10 @@ export function PreflightStation() {
           {kept}
         </p>
       )}
-      <div className="flex flex-wrap gap-2 print:hidden">
+      <div className="flex flex-wrap items-end gap-2 print:hidden">
+        {text('place', 'Place')}
+        {text('wind', 'Wind')}
+        {text('battery', 'Battery')}
         <button type="button" className="btn btn-main text-lg" onClick={begin}>
           Go through it now
         </button>

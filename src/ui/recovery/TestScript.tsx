@@ -1,9 +1,10 @@
 'use client';
 
-import type { Checked, Status } from '@/core/logbook';
+import { isAtOnce, testNameOf, type Checked, type Status } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
+import { useAcknowledged } from '../job/useAcknowledged';
 import { StatusMark } from '../status/StatusMark';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
@@ -19,10 +20,28 @@ export function TestScript({
 }) {
   const next = steps.findIndex((s) => s.status !== 'proven');
   const observe = useModel((s) => s.observe);
+  const observeAll = useModel((s) => s.observeAll);
+  const { acknowledge } = useAcknowledged();
+  const open = steps.filter((s) => s.status !== 'proven');
+  const test = testNameOf(steps[0]?.asked.check ?? '');
+  const together = test !== undefined && isAtOnce(test) && open.length > 1;
+  const answer = (asked: ScriptStep, seen: 'pass' | 'fail') => {
+    void observe(asked.check, asked.item, seen, `“${asked.does}”`);
+    // Whoever has just made it safe need not be asked again whether it is.
+    if (test === 'safe') acknowledge('prop-off', seen === 'pass');
+  };
+  const allAreSo = () =>
+    void observeAll(
+      open.map(({ asked }) => ({ check: asked.check, surface: asked.item, seen: 'pass' })),
+      title,
+    );
   useKeys((event, phase) => {
     const asked = steps[next]?.asked;
-    if (phase === 'up' || !keyed || !asked || !['y', 'x'].includes(event.key)) return false;
-    void observe(asked.check, asked.item, event.key === 'y' ? 'pass' : 'fail', `“${asked.does}”`);
+    if (phase === 'up' || !keyed || !asked) return false;
+    if (event.key === 'a' && together) allAreSo();
+    else if (event.key === 'y' || event.key === 'x')
+      answer(asked, event.key === 'y' ? 'pass' : 'fail');
+    else return false;
     return true;
   }, true);
   return (
@@ -34,6 +53,11 @@ export function TestScript({
         {steps.filter((s) => s.status === 'proven').length} of {steps.length} confirmed
         {keyed && next >= 0 && ' · keys: y yes, x no'}
       </p>
+      {together && (
+        <button type="button" className="btn mt-1" onClick={allAreSo}>
+          All {open.length} are so {keyed && <kbd className="font-num border px-1">a</kbd>}
+        </button>
+      )}
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {steps.map(({ asked, status, reasons }, i) => (
           <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
@@ -57,7 +81,11 @@ export function TestScript({
                 Seen before; since then changed: {reasons.join(', ')}.
               </p>
             )}
-            <Answers asked={asked} words={`step ${i + 1}`} main={i === next} />
+            <AnswerButtons
+              words={`step ${i + 1}`}
+              main={i === next}
+              answer={(seen) => answer(asked, seen)}
+            />
           </li>
         ))}
       </ol>
@@ -90,8 +118,24 @@ export function Answers({
   main?: boolean;
 }) {
   const observe = useModel((s) => s.observe);
-  const answer = (seen: 'pass' | 'fail') =>
-    void observe(asked.check, asked.item, seen, `“${asked.does}”`);
+  return (
+    <AnswerButtons
+      words={words}
+      main={main}
+      answer={(seen) => void observe(asked.check, asked.item, seen, `“${asked.does}”`)}
+    />
+  );
+}
+
+function AnswerButtons({
+  words,
+  main,
+  answer,
+}: {
+  words: string;
+  main: boolean;
+  answer: (seen: 'pass' | 'fail') => void;
+}) {
   return (
     <div className="mt-2 flex flex-wrap gap-2">
       <button

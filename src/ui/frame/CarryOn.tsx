@@ -1,0 +1,50 @@
+'use client';
+
+import Link from 'next/link';
+import { testNameOf, tests } from '@/core/logbook';
+import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
+import { useAcknowledged } from '../job/useAcknowledged';
+import { TestScript } from '../recovery/TestScript';
+import { useJob } from './job';
+import { useModel } from './modelStore';
+
+/**
+ * When a station is done and what comes next is a list of things to do and see with the bench as it
+ * is, the list is brought here: nobody has to turn the page for it.
+ */
+export function CarryOn({ here }: { here: StationId | undefined }) {
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const { job, pending } = useJob();
+  const { has } = useAcknowledged();
+  if (!job || pending || here === undefined || here === 'rig' || here === 'job') return null;
+  const own = job.filter((j) => j.step.station === here);
+  if (own.length === 0 || own.some((j) => j.status !== 'proven')) return null;
+  const next = nextFrom(job, here);
+  const test = next && testNameOf(`test:${next.step.id}`);
+  if (!next || !test || !sameBench(own[0]!, next) || !next.step.cautions.every(has)) return null;
+  const steps = tests(setup, evidence, test);
+  // What is proven by more than its list, or found wrong, is for its own station.
+  if (next.status === 'stop' || steps.length === 0 || steps.length !== next.proofs.length)
+    return null;
+  return (
+    <section className="mt-4" data-carry aria-labelledby="carry-on-title">
+      <h2 id="carry-on-title" className="font-head text-xl font-bold">
+        Then: {next.step.title}
+      </h2>
+      <p className="text-soft mb-2">
+        {next.step.does}{' '}
+        <Link className="underline" href={`/models/${id}/${next.step.station}`}>
+          Open its station
+        </Link>
+      </p>
+      <TestScript key={next.step.id} title={next.step.title} steps={steps} />
+    </section>
+  );
+}
+
+/** Nothing has to be changed on the bench between the two. */
+const sameBench = (a: JobStep, b: JobStep): boolean =>
+  a.step.session === b.step.session ||
+  (a.step.session === 'table' && b.step.session === 'prop-off');
