@@ -10,21 +10,49 @@ export interface Head {
   seen: number;
   flownAt: string | null;
   checkedAt: string | null;
+  /** Words its owner finds it by, a blank between them. */
+  tags: string;
+  /** When it was put away or taken off. */
+  movedAt: string | null;
 }
+
+/** Where a model is kept: on the shelf, retired, or taken off and gone after a while. */
+export const PLACES = ['shelf', 'retired', 'off'] as const;
+export type KeptPlace = (typeof PLACES)[number];
 
 /** What the shelf says of each model, with what it was worked out from. */
 export function shelfRepository(db: Db) {
   const selectHeads = db.prepare(
     `SELECT model_id AS id, version, name, changed_at AS changedAt, seen,
-            flown_at AS flownAt, checked_at AS checkedAt
+            flown_at AS flownAt, checked_at AS checkedAt, tags, moved_at AS movedAt
        FROM model_head
-      WHERE name LIKE @like ESCAPE '\\'
+      WHERE kept = @kept AND (name LIKE @like ESCAPE '\\' OR tags LIKE @like ESCAPE '\\')
       ORDER BY changed_at DESC, model_id
       LIMIT @most`,
   );
   const countHeads = db
-    .prepare("SELECT count(*) FROM model_head WHERE name LIKE @like ESCAPE '\\'")
+    .prepare(
+      `SELECT count(*) FROM model_head
+        WHERE kept = @kept AND (name LIKE @like ESCAPE '\\' OR tags LIKE @like ESCAPE '\\')`,
+    )
     .pluck();
+  const move = db.prepare(
+    'UPDATE model_head SET kept = @kept, moved_at = @at WHERE model_id = @modelId',
+  );
+  const tag = db.prepare('UPDATE model_head SET tags = @tags WHERE model_id = @modelId');
+  const selectOverdue = db
+    .prepare("SELECT model_id FROM model_head WHERE kept = 'off' AND moved_at < ?")
+    .pluck();
+  const selectHolds = db.prepare(
+    `SELECT (SELECT count(*) FROM setup_version WHERE model_id = @modelId) AS versions,
+            (SELECT count(*) FROM evidence WHERE model_id = @modelId) AS seen,
+            (SELECT count(*) FROM log_entry WHERE model_id = @modelId) AS lines`,
+  );
+  // What refers to a model goes before it does.
+  const removals = ['evidence', 'log_entry', 'shelf_line', 'model_head', 'setup_version'].map((t) =>
+    db.prepare(`DELETE FROM ${t} WHERE model_id = ?`),
+  );
+  const removeModel = db.prepare('DELETE FROM model WHERE id = ?');
   const selectLine = db.prepare(
     'SELECT made_of AS madeOf, line FROM shelf_line WHERE model_id = ?',
   );
@@ -32,7 +60,8 @@ export function shelfRepository(db: Db) {
     `SELECT h.model_id AS id, h.version, h.seen
        FROM model_head AS h
        LEFT JOIN shelf_line AS l ON l.model_id = h.model_id
-      WHERE l.made_of IS NOT (@revision || ' ' || h.version || ' ' || h.seen)
+      WHERE h.kept <> 'off'
+        AND l.made_of IS NOT (@revision || ' ' || h.version || ' ' || h.seen)
       ORDER BY h.changed_at DESC, h.model_id
       LIMIT @most`,
   );
@@ -42,9 +71,29 @@ export function shelfRepository(db: Db) {
   );
   const likeOf = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
   return {
-    /** Models whose name has this in it, last changed first. */
-    heads: (text = '', most = -1) => selectHeads.all({ like: likeOf(text), most }) as Head[],
-    count: (text = '') => countHeads.get({ like: likeOf(text) }) as number,
+    /** Models whose name or tags have this in them, last changed first. */
+    heads: (text = '', most = -1, kept: KeptPlace = 'shelf') =>
+      selectHeads.all({ like: likeOf(text), most, kept }) as Head[],
+    count: (text = '', kept: KeptPlace = 'shelf') =>
+      countHeads.get({ like: likeOf(text), kept }) as number,
+    move(modelId: string, kept: KeptPlace, at: string): void {
+      move.run({ modelId, kept, at: kept === 'shelf' ? null : at });
+    },
+    tag(modelId: string, tags: string): void {
+      tag.run({ modelId, tags });
+    },
+    /** What goes with a model that is deleted. */
+    holds: (modelId: string) =>
+      selectHolds.get({ modelId }) as { versions: number; seen: number; lines: number },
+    /** Deletes what was taken off before a moment, with everything that belongs to it. @returns how many */
+    clear: db.transaction((before: string): number => {
+      const ids = selectOverdue.all(before) as string[];
+      for (const id of ids) {
+        for (const remove of removals) remove.run(id);
+        removeModel.run(id);
+      }
+      return ids.length;
+    }).immediate,
     line<T>(modelId: string, madeOf: string): T | undefined {
       const row = selectLine.get(modelId) as { madeOf: string; line: string } | undefined;
       return row?.madeOf === madeOf ? (JSON.parse(row.line) as T) : undefined;

@@ -1,7 +1,8 @@
 import type { Airframe } from '../core/setup';
-import type { Head } from '../db';
+import type { Head, KeptPlace } from '../db';
 import { askInBackground, type ShelfLine } from './judge';
 import { workshop, type Workshop } from './workshop';
+import { clearOff } from './things';
 
 /** A model on the shelf. */
 export interface ShelfEntry extends Omit<ShelfLine, 'airframe'> {
@@ -15,6 +16,9 @@ export interface ShelfEntry extends Omit<ShelfLine, 'airframe'> {
   flownAt: string | undefined;
   /** That its last preflight check was too long ago. */
   overdue: string | undefined;
+  tags: string[];
+  /** When it was put away or taken off. */
+  movedAt: string | undefined;
 }
 
 export interface Shelf {
@@ -23,6 +27,8 @@ export interface Shelf {
   found: number;
   /** Shown models whose line is still being worked out. */
   pending: number;
+  /** How many are kept elsewhere. */
+  elsewhere: Record<KeptPlace, number>;
 }
 
 /** A preflight check older than this is made again before flying. Common practice, no source. */
@@ -32,6 +38,7 @@ export const LINE_REVISION = 4;
 /** A shelf that waits a moment comes complete; it does not wait longer for proofs never made before. */
 const PATIENCE_MS = 1200;
 export const SHELF_PAGE = 60;
+export type { KeptPlace };
 
 const madeOf = ({ version, seen }: Pick<Head, 'version' | 'seen'>) =>
   `${LINE_REVISION} ${version} ${seen}`;
@@ -46,14 +53,19 @@ export const namesOnShelf = (store = workshop()): { id: string; name: string }[]
 /** The shelf: models whose name has this in it, last changed first; lines are worked out only where something changed. */
 export async function listModels(
   store = workshop(),
-  { find = '', most = SHELF_PAGE }: { find?: string; most?: number } = {},
+  {
+    find = '',
+    most = SHELF_PAGE,
+    kept = 'shelf',
+  }: { find?: string; most?: number; kept?: KeptPlace } = {},
 ): Promise<Shelf> {
+  clearOff(store);
   const work = workOutLines(store).catch(() => undefined);
   // Waited for once: work that goes on for longer keeps no page waiting.
   const leftMs = PATIENCE_MS - (Date.now() - working.get(store)!.sinceMs);
   if (leftMs > 0)
     await Promise.race([work, new Promise((resolve) => setTimeout(resolve, leftMs).unref())]);
-  const entries = store.shelf.heads(find, most).map((head): ShelfEntry => {
+  const entries = store.shelf.heads(find, most, kept).map((head): ShelfEntry => {
     const line = store.shelf.line<ShelfLine>(head.id, madeOf(head));
     return {
       status: 'todo',
@@ -68,11 +80,18 @@ export async function listModels(
       changedAt: head.changedAt,
       flownAt: head.flownAt ?? undefined,
       overdue: overdueWords(head.checkedAt),
+      tags: head.tags === '' ? [] : head.tags.split(' '),
+      movedAt: head.movedAt ?? undefined,
     };
   });
   return {
     entries,
-    found: store.shelf.count(find),
+    found: store.shelf.count(find, kept),
+    elsewhere: {
+      shelf: store.shelf.count(),
+      retired: store.shelf.count('', 'retired'),
+      off: store.shelf.count('', 'off'),
+    },
     pending: entries.filter((e) => e.airframe === undefined).length,
   };
 }

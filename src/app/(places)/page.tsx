@@ -1,7 +1,9 @@
 import { Plus } from 'lucide-react';
 import Link from 'next/link';
 import { kindOf } from '@/core/setup';
+import { PLACES, type KeptPlace } from '@/db';
 import { SHELF_PAGE, listModels, type ShelfEntry } from '@/server/shelf';
+import { DAYS_KEPT } from '@/server/things';
 import { ArchiveInButton } from '@/ui/shelf/ArchiveInButton';
 import { ArchiveOutButton } from '@/ui/shelf/ArchiveOutButton';
 import { ImportButton } from '@/ui/shelf/ImportButton';
@@ -9,6 +11,12 @@ import { ModelCard } from '@/ui/shelf/ModelCard';
 import { ShelfRefresh } from '@/ui/shelf/ShelfRefresh';
 
 export const dynamic = 'force-dynamic';
+
+const TITLES: Record<KeptPlace, string> = {
+  shelf: 'On the shelf',
+  retired: 'Retired',
+  off: 'Taken off',
+};
 
 const SHELVES = ['Aeroplanes', 'Cars', 'Boats'] as const;
 
@@ -25,13 +33,14 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
   const query = await searchParams;
   const find = typeof query.find === 'string' ? query.find.slice(0, 80) : '';
   const most = Math.min(100_000, Math.max(SHELF_PAGE, Number(query.most) || 0));
-  const { entries, found, pending } = await listModels(undefined, { find, most });
+  const kept = PLACES.find((p) => p === query.kept) ?? 'shelf';
+  const { entries, found, pending, elsewhere } = await listModels(undefined, { find, most, kept });
   const groups = groupsOf(entries);
   const many = find !== '' || found > 12;
   return (
     <>
       <div className="my-4 flex flex-wrap items-start justify-between gap-3">
-        <h1 className="text-3xl font-bold">On the shelf</h1>
+        <h1 className="text-3xl font-bold">{TITLES[kept]}</h1>
         <div className="flex flex-wrap justify-end gap-2">
           <ImportButton />
           <Link href="/models/new" className="btn btn-main">
@@ -41,10 +50,30 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
         </div>
       </div>
       <ShelfRefresh pending={pending} />
+      {(kept !== 'shelf' || elsewhere.retired + elsewhere.off > 0) && (
+        <nav aria-label="Where models are kept" className="mb-4 flex flex-wrap gap-2">
+          {PLACES.filter((p) => p === kept || elsewhere[p] > 0).map((p) => (
+            <Link
+              key={p}
+              className="btn"
+              href={p === 'shelf' ? '/' : `/?kept=${p}`}
+              aria-current={p === kept ? 'page' : undefined}
+            >
+              {TITLES[p]} ({elsewhere[p]})
+            </Link>
+          ))}
+        </nav>
+      )}
+      {kept === 'off' && (
+        <p className="card mb-4 max-w-xl">
+          What is here can be put back for {DAYS_KEPT} days after it was taken off; then it is gone,
+          with everything that belongs to it.
+        </p>
+      )}
       {many && (
         <form action="/" className="mb-4 flex flex-wrap items-end gap-2" role="search">
           <label className="text-sm font-semibold">
-            Find a model by name
+            Find a model by name or tag
             <input className="field font-normal" type="search" name="find" defaultValue={find} />
           </label>
           <button type="submit" className="btn">
@@ -72,7 +101,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
             <ul className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
               {members.map((entry) => (
                 <li key={entry.id}>
-                  <ModelCard entry={entry} />
+                  <ModelCard entry={entry} kept={kept} />
                 </li>
               ))}
             </ul>
@@ -82,7 +111,14 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
       {found > entries.length && (
         <Link
           className="btn"
-          href={{ pathname: '/', query: { ...(find ? { find } : {}), most: most * 3 } }}
+          href={{
+            pathname: '/',
+            query: {
+              ...(find ? { find } : {}),
+              ...(kept === 'shelf' ? {} : { kept }),
+              most: most * 3,
+            },
+          }}
           scroll={false}
         >
           Show more

@@ -1,0 +1,7 @@
+import { answer, readJson } from '@/server/http';
+import { copyModel } from '@/server/things';
+
+type Context = { params: Promise<{ id: string }> };
+
+export const POST = (request: Request, { params }: Context) =>
+  answer(async () => copyModel((await params).id, await readJson(request)));

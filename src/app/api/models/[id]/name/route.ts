@@ -1,0 +1,7 @@
+import { answer, readJson } from '@/server/http';
+import { renameModel } from '@/server/things';
+
+type Context = { params: Promise<{ id: string }> };
+
+export const PUT = (request: Request, { params }: Context) =>
+  answer(async () => renameModel((await params).id, await readJson(request)));
