@@ -14,8 +14,8 @@ export function NumberField({
   /** Under a table heading: the label shows on narrow screens only. */
   hideLabel?: boolean;
 } & Bounds) {
-  const { label, value, unit, step = 1 } = props;
-  const { id, text, problem, commit, put, input } = useNumber(props);
+  const { label, value, step = 1 } = props;
+  const { id, text, problem, unit, commit, put, input } = useNumber(props);
   const drag = useRef<{ x: number; from: number } | undefined>(undefined);
   const handle = {
     onPointerDown(e: React.PointerEvent) {

@@ -4,8 +4,8 @@ import { useNumber, type Bounds, type NumberProps } from './useNumber';
 
 /** A number in the middle of a sentence, changed where it stands. */
 export function NumberWord(props: NumberProps & Bounds) {
-  const { label, unit } = props;
-  const { id, problem, input } = useNumber(props);
+  const { label } = props;
+  const { id, problem, unit, input } = useNumber(props);
   return (
     <span className="whitespace-nowrap">
       <input

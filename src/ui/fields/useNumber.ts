@@ -1,7 +1,9 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { parseMeasure, rounded, shownAs } from '@/core/measure';
 import { rangeAt } from '@/core/setup';
+import { useSystem } from '../measure/useSystem';
 import { useFieldDraft } from './useFieldDraft';
 
 /** A number of the Setup has its range there; one of the page alone brings it along. */
@@ -19,7 +21,10 @@ export interface NumberProps {
 
 const show = (n: number) => String(Math.round(n * 1000) / 1000);
 
-/** A number being typed or stepped with the arrow keys (Shift for ten steps); committed on Enter and on leaving. */
+/**
+ * A number being typed or stepped with the arrow keys (Shift for ten steps); committed on Enter and on
+ * leaving. Lengths, weights and speeds are shown and taken in the measures of this device.
+ */
 export function useNumber({
   label,
   value,
@@ -30,13 +35,25 @@ export function useNumber({
 }: NumberProps & Bounds) {
   const { min, max } = bounds.at === undefined ? bounds : rangeAt(bounds.at);
   const id = useId();
+  const [system] = useSystem();
   const [text, setText] = useFieldDraft(id, label);
   const [problem, setProblem] = useState<string>();
-  const tidy = (n: number) => Math.round(Math.min(max, Math.max(min, n)) / step) * step;
+  const other = shownAs(unit, system);
+  /** Of ours as it is shown, and back. */
+  const shownOf = (n: number) => (other ? rounded(n * other.per, other.digits) : n);
+  const shownUnit = other?.unit ?? unit;
+  const shownStep = other?.step ?? step;
+  const tidy = (n: number) => {
+    const [least, most] = [shownOf(min), shownOf(max)];
+    return Math.round(Math.min(most, Math.max(least, n)) / shownStep) * shownStep;
+  };
   const commit = (raw: string) => {
-    const number = Number(raw.replace(',', '.').replace('−', '-'));
-    if (raw.trim() === '' || Number.isNaN(number)) return setProblem('Write a number.');
-    if (number < min || number > max) return setProblem(`From ${min} to ${max} ${unit}.`);
+    const number = parseMeasure(raw, unit, system);
+    if (raw.trim() === '' || number === undefined) return setProblem('Write a number.');
+    // What was only looked at is not changed by how it is rounded.
+    if (other && shownOf(number) === shownOf(value)) return setText(undefined);
+    if (number < min || number > max)
+      return setProblem(`From ${shownOf(min)} to ${shownOf(max)} ${shownUnit}.`);
     const refused = number === value ? undefined : onCommit(number);
     setProblem(refused);
     if (!refused) setText(undefined);
@@ -50,20 +67,22 @@ export function useNumber({
     text,
     problem,
     commit,
-    /** Shows another value without committing it. */
-    put,
+    /** What the number is shown in. */
+    unit: shownUnit,
+    /** Shows another value, of ours, without committing it. */
+    put: (n: number) => put(other ? n * other.per : n),
     /** What the input takes. */
     input: {
       id,
-      inputMode: 'decimal' as const,
-      value: text ?? show(value),
+      inputMode: other ? ('text' as const) : ('decimal' as const),
+      value: text ?? show(shownOf(value)),
       'aria-invalid': problem !== undefined,
       'aria-describedby': problem ? `${id}-problem` : undefined,
       onChange: (e: React.ChangeEvent<HTMLInputElement>) => setText(e.target.value),
       onBlur: () => text !== undefined && commit(text),
       onKeyDown(e: React.KeyboardEvent) {
-        const size = step * (e.shiftKey ? 10 : 1);
-        const now = Number(text ?? value);
+        const size = shownStep * (e.shiftKey ? 10 : 1);
+        const now = shownOf(parseMeasure(text ?? '', unit, system) ?? value);
         if (e.key === 'Enter' && text !== undefined) commit(text);
         else if (e.key === 'Escape' && text !== undefined) {
           setText(undefined);

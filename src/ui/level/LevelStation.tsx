@@ -11,6 +11,7 @@ import { useModel } from '../frame/modelStore';
 import { Assumed } from '../model/Assumed';
 import { TestScript } from '../recovery/TestScript';
 import { StanceDrawing } from './StanceDrawing';
+import { Measured } from '../measure/Measured';
 
 /** What counts as level: how to lay the model for the capture, and how to mend it from flight. */
 export function LevelStation() {
@@ -94,8 +95,11 @@ function Bench() {
           'It stands as it flies: nothing goes under it.'
         ) : (
           <>
-            Put <strong className="num">{wedge.heightMm.toFixed(0)} mm</strong> under the{' '}
-            <strong>{wedge.under}</strong>, wings level across, and capture.
+            Put{' '}
+            <strong className="num">
+              <Measured value={wedge.heightMm} unit="mm" />
+            </strong>{' '}
+            under the <strong>{wedge.under}</strong>, wings level across, and capture.
           </>
         )}
       </p>

@@ -9,6 +9,7 @@ import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
 import { Select } from '../parts/Select';
 import { kindOf } from '@/core/setup';
+import { SystemChoice } from '../measure/SystemChoice';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
@@ -78,6 +79,7 @@ export function ModelStation() {
           value={setup.notes}
           onCommit={(v) => set('/notes', v, 'Notes changed')}
         />
+        <SystemChoice />
         <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
           {FIELDS.filter(([, , , , flies]) => !flies || !onSurface).map(
             ([field, words, unit, step]) => (

@@ -5,6 +5,7 @@ import type { SurfaceThrows } from '@/core/chain';
 import { edgeMm } from '@/core/linkage';
 import type { ThrowEnd } from '@/core/plan';
 import type { Surface } from '@/core/setup';
+import { Measured } from '../measure/Measured';
 
 const WIDTH = 240;
 const REACH = 104;
@@ -154,7 +155,7 @@ export function SurfaceDrawing({
           fill="var(--ink)"
           className="font-num"
         >
-          {Math.abs(edgeMm(surface.chordMm, pulled.deg)).toFixed(0)} mm
+          <Measured value={Math.abs(edgeMm(surface.chordMm, pulled.deg))} unit="mm" />
         </text>
       )}
     </svg>

@@ -10,6 +10,7 @@ import { useDraft } from '../frame/useDraft';
 import { useModel } from '../frame/modelStore';
 import { cautionWords } from '../job/words';
 import { PaperLinks } from '../paper/PaperLinks';
+import { Said } from '../measure/Said';
 
 type Answers = Record<string, 'pass' | 'fail'>;
 
@@ -102,10 +103,14 @@ export function PreflightStation() {
             {cautionWords('hold', setup.airframe)} {cautionWords('clear-behind', setup.airframe)}
           </p>
         )}
-        <h2 className="mt-2 text-2xl font-bold">{item.does}</h2>
+        <h2 className="mt-2 text-2xl font-bold">
+          <Said>{item.does}</Said>
+        </h2>
         <ul className="mt-3 list-disc pl-6 text-xl">
           {item.sees.map((s) => (
-            <li key={s}>{s}</li>
+            <li key={s}>
+              <Said>{s}</Said>
+            </li>
           ))}
         </ul>
         <div className="mt-auto grid grid-cols-2 gap-3 pt-6">

@@ -13,6 +13,7 @@ import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from './TestScript';
+import { Said } from '../measure/Said';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
 export function FailsafeStation() {
@@ -106,9 +107,11 @@ function Where() {
       </div>
       <FootprintDrawing place={place} bankDeg={bankDeg} />
       <p className="text-soft text-sm">
-        {Number.isFinite(place.radiusM)
-          ? `A circle of ${place.radiusM.toFixed(0)} m radius, down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
-          : `Down in ${place.timeS.toFixed(0)} s: as far as ${place.downwindM.toFixed(0)} m downwind, ${place.upwindM.toFixed(0)} m against the wind, and anywhere between, since nobody chooses the heading.`}{' '}
+        <Said>
+          {Number.isFinite(place.radiusM)
+            ? `A circle of ${place.radiusM.toFixed(0)} m radius, down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
+            : `Down in ${place.timeS.toFixed(0)} s: as far as ${place.downwindM.toFixed(0)} m downwind, ${place.upwindM.toFixed(0)} m against the wind, and anywhere between, since nobody chooses the heading.`}
+        </Said>{' '}
         From 1.3 times approach speed and a glide ratio of {measures.glideRatio} : 1, from Model
         {own &&
           own.pitchDeg !== 0 &&

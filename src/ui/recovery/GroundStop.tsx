@@ -6,6 +6,7 @@ import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+import { Measured } from '../measure/Measured';
 
 /** What a car or boat does from full speed when the link goes: metres to a stop, or the circle. */
 export function GroundStop() {
@@ -54,17 +55,25 @@ export function GroundStop() {
         <>
           <StopDrawing stops={stays ? [straight, over] : [straight]} />
           <p>
-            {lost.brakes ? 'Braked' : 'Motor off'}, from {fromMps} m/s:{' '}
-            <strong>{straight.metres.toFixed(0)} m</strong> in {straight.seconds.toFixed(0)} s
-            {wheels ? ' to a stop' : ' until it creeps'}
-            {Number.isFinite(straight.radiusM) &&
-              `, round a circle of ${straight.radiusM.toFixed(1)} m radius`}
+            {lost.brakes ? 'Braked' : 'Motor off'}, from <Measured value={fromMps} unit="m/s" />:{' '}
+            <strong>
+              <Measured value={straight.metres} unit="m" />
+            </strong>{' '}
+            in {straight.seconds.toFixed(0)} s{wheels ? ' to a stop' : ' until it creeps'}
+            {Number.isFinite(straight.radiusM) && (
+              <>
+                , round a circle of <Measured value={straight.radiusM} unit="m" digits={1} /> radius
+              </>
+            )}
             .
           </p>
           {stays && (
             <p>
               The steering stays as it is. Hard over when the link goes: a circle of{' '}
-              <strong>{over.radiusM.toFixed(1)} m</strong> radius
+              <strong>
+                <Measured value={over.radiusM} unit="m" digits={1} />
+              </strong>{' '}
+              radius
               {over.slides ? ', wider at first: at this speed it slides' : ''}.
             </p>
           )}
@@ -95,7 +104,7 @@ function StopDrawing({ stops }: { stops: readonly Stop[] }) {
     <svg viewBox="0 0 320 150" className="w-full" aria-hidden>
       <line x1={20} y1={135} x2={20 + 50} y2={135} stroke="var(--ink)" strokeWidth={2} />
       <text x={76} y={139} fontSize={11} fill="var(--ink)">
-        {(50 / scale).toFixed(0)} m
+        <Measured value={50 / scale} unit="m" />
       </text>
       {stops.map((s, i) => (
         <path

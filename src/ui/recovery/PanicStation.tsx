@@ -10,6 +10,7 @@ import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { PitchChart } from './PitchChart';
 import { TestScript } from './TestScript';
+import { Measured } from '../measure/Measured';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
 export function PanicStation() {
@@ -169,14 +170,17 @@ function Cost({ slowestMs }: { slowestMs: number }) {
         />
       </div>
       <p>
-        <strong className="num text-2xl">{cost.heightM.toFixed(0)} m</strong> of height,{' '}
-        <strong className="num">{cost.totalS.toFixed(1)} s</strong>
+        <strong className="num text-2xl">
+          <Measured value={cost.heightM} unit="m" />
+        </strong>{' '}
+        of height, <strong className="num">{cost.totalS.toFixed(1)} s</strong>
       </p>
       <p className="text-soft text-sm">
         {(slowestMs / 1000).toFixed(1)} s until panic acts, {cost.rollS.toFixed(1)} s to roll
-        upright ({cost.rollingM.toFixed(0)} m), then a pull-out at twice its weight (
-        {cost.pullOutM.toFixed(0)} m). A planning figure, not a promise: fly high enough to be wrong
-        about it.
+        upright (<Measured value={cost.rollingM} unit="m" />
+        ), then a pull-out at twice its weight (
+        <Measured value={cost.pullOutM} unit="m" />
+        ). A planning figure, not a promise: fly high enough to be wrong about it.
       </p>
     </section>
   );

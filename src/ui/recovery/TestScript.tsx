@@ -6,6 +6,7 @@ import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { useAcknowledged } from '../job/useAcknowledged';
 import { StatusMark } from '../status/StatusMark';
+import { Said } from '../measure/Said';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
 export function TestScript({
@@ -63,7 +64,7 @@ export function TestScript({
           <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
             <div className="flex items-start justify-between gap-3">
               <p className={i === next ? 'text-lg font-semibold' : ''}>
-                {i + 1}. {asked.does}
+                {i + 1}. <Said>{asked.does}</Said>
               </p>
               <span className="shrink-0">
                 <TestMark status={status} />
@@ -72,7 +73,7 @@ export function TestScript({
             <ul className="list-disc pl-6">
               {asked.sees.map((s) => (
                 <li key={s} className={s.startsWith('WRONG') ? 'text-stop font-bold' : ''}>
-                  {s}
+                  <Said>{s}</Said>
                 </li>
               ))}
             </ul>

@@ -7,6 +7,7 @@ import { NumberField } from '../fields/NumberField';
 import { ControlWord, SWITCHES } from '../program/ControlWord';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
+import { Measured } from '../measure/Measured';
 
 /** From what the monitor showed to fixed values on a switch. */
 export function Found() {
@@ -64,7 +65,8 @@ export function Found() {
       </div>
       <p className="text-soft text-sm">
         Half of where it shook is the usual margin (6 dB, MIL-F-9490D). What a model bears falls
-        with the square of its speed: from {cruiseMps} m/s to {approachMps} m/s that is{' '}
+        with the square of its speed: from <Measured value={cruiseMps} unit="m/s" /> to{' '}
+        <Measured value={approachMps} unit="m/s" /> that is{' '}
         {gainAtSpeed(10, cruiseMps, approachMps) >= 99
           ? 'more than ten times'
           : `${(gainAtSpeed(10, cruiseMps, approachMps) / 10).toFixed(1)} times`}

@@ -1,0 +1,2 @@
+export * from './measure';
+export * from './parse';

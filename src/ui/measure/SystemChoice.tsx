@@ -1,0 +1,20 @@
+'use client';
+
+import { Choice } from '../fields/Choice';
+import { useSystem } from './useSystem';
+
+/** Chosen once, for this device; what is kept stays metric. */
+export function SystemChoice() {
+  const [system, setSystem] = useSystem();
+  return (
+    <Choice
+      label="Measures, on this device"
+      value={system}
+      options={[
+        ['metric', 'mm, g, m/s'],
+        ['imperial', 'in, oz, mph'],
+      ]}
+      onChange={setSystem}
+    />
+  );
+}
