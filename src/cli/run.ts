@@ -6,6 +6,7 @@ import {
   type Problem,
   type Setup,
 } from '../core/setup';
+import { compare } from '../core/compare';
 import { readSetup, writeWishes } from '../core/plan';
 import { sheetFor, sheetMarkdown } from '../core/sheets';
 import { checkDirections } from './check';
@@ -13,7 +14,7 @@ import { combinationCsv, combinationTable } from './table';
 
 const USAGE =
   'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
-  `${ENTRY_STYLES.join('|')}]`;
+  `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE`;
 
 /** What a command says and how it went: 0 well, 1 something to fix, 2 unusable. */
 export interface Outcome {
@@ -83,6 +84,17 @@ const COMMANDS: Record<string, Command> = {
       );
     return well(json(written.setup), written.notes);
   },
+  /** What the second file has otherwise than the first, in words; 1 where anything. */
+  diff(setup, [other]) {
+    if (other === undefined) throw new Unusable([{ path: '', reason: USAGE }]);
+    const found = compare(setup, load(other));
+    return {
+      ...well(found.map(({ what, words }) => `${what}: ${words}\n`).join('')),
+      status: found.length > 0 ? 1 : 0,
+    };
+  },
+  /** The same Setup, its fields in the order of the format: twice the same bytes. */
+  fmt: (setup) => well(json(setup)),
   sheet: (setup, flags) => well(sheetMarkdown(sheetFor(setup, styleAsked(flags)))),
 };
 

@@ -34,6 +34,38 @@ describe('tolvan', () => {
     expect(bad).toMatchObject({ status: 2, stdout: '' });
     expect(bad.stderr).toContain('cannot read');
   });
+  it('says in words what one file has otherwise than another', () => {
+    const before = makeSetup();
+    const after = structuredClone(before);
+    after.program.outputs[1]!.reversed = true;
+    after.name = 'Renamed';
+    const [a, b] = [file('before.json', before), file('after.json', after)];
+    const { status, stdout } = tolvan('diff', a, b);
+    expect(status).toBe(1);
+    expect(stdout).toMatch(/Test model → Renamed/);
+    expect(stdout).toMatch(/channel 2.*revers/i);
+    expect(tolvan('diff', a, a)).toMatchObject({ status: 0, stdout: '' });
+    expect(tolvan('diff', a)).toMatchObject({ status: 2, stdout: '' });
+    expect(tolvan('diff', a, join(folder, 'nowhere.json')).status).toBe(2);
+  });
+  it('puts a file in order: fields shuffled come out as they were, and once more the same', () => {
+    const setup = makeSetup();
+    const shuffled = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(shuffled)
+        : value !== null && typeof value === 'object'
+          ? Object.fromEntries(
+              Object.entries(value)
+                .toReversed()
+                .map(([k, v]) => [k, shuffled(v)]),
+            )
+          : value;
+    const tidy = tolvan('fmt', file('shuffled.json', shuffled(setup)));
+    expect(tidy.status).toBe(0);
+    expect(JSON.parse(tidy.stdout)).toEqual(setup);
+    expect(tolvan('fmt', file('tidy.json', tidy.stdout)).stdout).toBe(tidy.stdout);
+    expect(tolvan('fmt', file('plain.json', setup)).stdout).toBe(tidy.stdout);
+  });
   it('validates a good file', () => {
     const { status, stdout } = tolvan('validate', file('good.json', makeSetup()));
     expect(status).toBe(0);
