@@ -1,6 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Pointing } from '../rig/Pointing';
 import { OutOfStep } from './OutOfStep';
@@ -9,11 +10,14 @@ import { TaggedFace } from './TaggedFace';
 import { useWishes } from './useWishes';
 import { WhatElse } from './WhatElse';
 
+const LinesEditor = dynamic(() => import('./lines/LinesEditor'), { ssr: false });
+
 /** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
 export function ProgramStation() {
   const wishing = useWishes();
   const { setup, wishes, wish, reasons, notes } = wishing;
   const [explained, explain] = useState<string>();
+  const [byLine, setByLine] = useState(false);
   const own = SENTENCES.filter((s) => s.applies(setup));
   const said = own.filter((s) => s.wished(wishes));
   const offered = own.filter((s) => s.offer && !s.wished(wishes));
@@ -88,6 +92,12 @@ export function ProgramStation() {
           ))}
         </p>
       )}
+      <details className="mt-4" onToggle={(e) => setByLine(e.currentTarget.open)}>
+        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
+          <span className="underline">Line by line</span>
+        </summary>
+        {byLine && <LinesEditor />}
+      </details>
     </>
   );
 }

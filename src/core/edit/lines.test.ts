@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { randomOf, randomProgram } from '../../../tests/kit/random-program';
+import { makeSetup } from '../../../tests/kit/setups';
+import { applyPatch } from '../patch';
+import { choose, outOfStep } from '../plan';
+import { parseSetup, type Setup } from '../setup';
+import { findingsOf } from '../verify';
+import {
+  addLine,
+  changeLine,
+  conditionsFor,
+  duplicateLine,
+  moveLine,
+  removeLine,
+  sourcesFor,
+  writerOf,
+} from './lines';
+
+function after(setup: Setup, patch: ReturnType<typeof addLine>): Setup {
+  const read = parseSetup(applyPatch(setup, patch));
+  if (!read.ok) throw new Error(read.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
+  return read.value;
+}
+const idsOf = (setup: Setup, channel: number) =>
+  setup.program.lines.filter((l) => l.channel === channel).map((l) => l.id);
+
+describe('lines changed by hand', () => {
+  it('everything offered is a program that can be read: each source, each condition, over random programs', () => {
+    let tried = 0;
+    for (let seed = 1; seed <= 30; seed++) {
+      const setup = randomProgram(seed, { logic: 3, lines: 6, rich: seed % 2 === 0 });
+      for (const line of setup.program.lines.slice(0, 4)) {
+        for (const { source } of sourcesFor(setup, line.channel)) {
+          after(setup, changeLine(setup, line.id, { follows: source }));
+          tried++;
+        }
+        for (const { condition } of conditionsFor(setup).slice(0, 6)) {
+          after(setup, changeLine(setup, line.id, { when: condition }));
+          tried++;
+        }
+      }
+    }
+    expect(tried).toBeGreaterThan(500);
+  });
+  it('a channel is never offered itself, however far round', () => {
+    const setup = makeSetup();
+    const [a, b] = setup.program.outputs.map((o) => o.channel);
+    const chained = after(setup, addLine(setup, b!, { kind: 'channel', channel: a! }));
+    const keys = sourcesFor(chained, a!).map((s) => s.key);
+    expect(keys).not.toContain(`channel ${a}`);
+    expect(keys).not.toContain(`channel ${b}`);
+    expect(sourcesFor(chained, b!).map((s) => s.key)).toContain(`channel ${a}`);
+  });
+  it('a new one does nothing; once more, up, down and out keep to their channel', () => {
+    const setup = makeSetup();
+    const channel = setup.program.outputs.find((o) => o.carries === 'elevator')!.channel;
+    const one = after(setup, addLine(setup, channel, { kind: 'control', id: 'k2' }));
+    expect(findingsOf(one)).toEqual(findingsOf(setup));
+    const [first, own] = idsOf(one, channel);
+    const two = after(one, duplicateLine(one, own!));
+    expect(idsOf(two, channel)).toEqual([first, own, `${own}-1`]);
+    const moved = after(two, moveLine(two, own!, -1));
+    expect(idsOf(moved, channel)).toEqual([own, first, `${own}-1`]);
+    expect(moveLine(moved, own!, -1)).toEqual([]);
+    for (const other of setup.program.outputs)
+      if (other.channel !== channel)
+        expect(idsOf(moved, other.channel)).toEqual(idsOf(setup, other.channel));
+    const gone = after(after(moved, removeLine(moved, own!)), []);
+    expect(idsOf(after(gone, removeLine(gone, `${own}-1`)), channel)).toEqual([first]);
+    expect(removeLine(setup, 'nobody')).toEqual([]);
+    expect(changeLine(setup, 'nobody', { sharePct: 1 })).toEqual([]);
+  });
+  it('a line of a wish becomes the person’s own when it is changed, and no wish writes it again', () => {
+    const setup = makeSetup();
+    const line = setup.program.lines.find((l) => l.owner === 'gain')!;
+    expect(writerOf(line)).toBe('gain');
+    const mine = after(setup, changeLine(setup, line.id, { sharePct: 40 }));
+    const own = mine.program.lines.find((l) => l.id === line.id)!;
+    expect(writerOf(own)).toBeUndefined();
+    expect(outOfStep(mine)).not.toContain('modes');
+    const next = choose(mine, { wish: 'timer', value: { minutes: 5 } }, 'all');
+    if (!next.ok) throw new Error(next.reasons.join());
+    expect(next.setup.program.lines.find((l) => l.id === line.id)).toEqual(own);
+  });
+  it('a line of the person’s own survives every wish', () => {
+    const random = randomOf(16);
+    for (let i = 0; i < 12; i++) {
+      const setup = makeSetup();
+      const channel = setup.program.outputs[i % setup.program.outputs.length]!.channel;
+      let mine = after(setup, addLine(setup, channel, { kind: 'control', id: 'k2' }));
+      const own = mine.program.lines.at(-1)!;
+      const changed = changeLine(mine, own.id, { sharePct: Math.round(20 * random()) });
+      mine = after(mine, changed);
+      const kept = mine.program.lines.find((l) => l.id === own.id)!;
+      for (const choice of [
+        { wish: 'panic', value: { way: 'replace', control: 'sm', holdS: 0.2, gainPct: 60 } },
+        { wish: 'rates', value: { by: 'one', pct: 80, expoPct: 10 } },
+        { wish: 'timer', value: { minutes: 7 } },
+        { wish: 'voice', value: { modes: true } },
+        { wish: 'panic', value: undefined },
+      ] as Parameters<typeof choose>[1][]) {
+        const next = choose(mine, choice, 'all');
+        if (!next.ok) throw new Error(next.reasons.join('; '));
+        mine = next.setup;
+        expect(mine.program.lines.find((l) => l.id === own.id)).toEqual(kept);
+      }
+    }
+  });
+});

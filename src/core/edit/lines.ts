@@ -1,0 +1,151 @@
+import type { PatchOperation } from '../patch';
+import { pointer, type Condition, type Line, type Setup, type Source, type WishId } from '../setup';
+
+/*
+ * Lines of a program changed by hand: each change is a patch, and what it is offered from is what the
+ * program and the transmitter have. Nothing is judged here; the chain does that with the patch applied.
+ */
+
+/** One thing a line can follow, as a key for lists. */
+export interface SourceChoice {
+  key: string;
+  source: Source;
+}
+
+export const sourceKey = (source: Source): string => {
+  switch (source.kind) {
+    case 'fixed':
+      return 'fixed';
+    case 'channel':
+      return `channel ${source.channel}`;
+    default:
+      return `${source.kind} ${source.id}`;
+  }
+};
+
+/** Everything a line of a channel may follow: no channel that comes back to it, however far round. */
+export function sourcesFor({ program, transmitter }: Setup, channel: number): SourceChoice[] {
+  const reaches = (from: number, seen = new Set<number>()): boolean => {
+    if (from === channel) return true;
+    if (seen.has(from)) return false;
+    seen.add(from);
+    return program.lines.some(
+      (l) => l.channel === from && l.follows.kind === 'channel' && reaches(l.follows.channel, seen),
+    );
+  };
+  const sources: Source[] = [
+    ...program.inputs.map(({ id }) => ({ kind: 'input' as const, id })),
+    ...transmitter.controls.map(({ id }) => ({ kind: 'control' as const, id })),
+    ...program.variables.map(({ id }) => ({ kind: 'variable' as const, id })),
+    ...program.outputs
+      .map((o) => o.channel)
+      .filter((c) => !reaches(c))
+      .map((c) => ({ kind: 'channel' as const, channel: c })),
+    { kind: 'fixed' },
+  ];
+  return sources.map((source) => ({ key: sourceKey(source), source }));
+}
+
+/** A condition that can be picked from a list; any other is kept as it is and said in words. */
+export interface ConditionChoice {
+  key: string;
+  condition: Condition | undefined;
+}
+
+const ALWAYS = 'always';
+
+export const conditionKey = (condition: Condition | undefined): string | undefined => {
+  if (condition === undefined) return ALWAYS;
+  if (condition.kind === 'switch') return `switch ${condition.control} ${condition.position}`;
+  if (condition.kind === 'logic') return `logic ${condition.id}`;
+  return undefined;
+};
+
+/** Always, each position of each switch, each logic. */
+export function conditionsFor({ program, transmitter }: Setup): ConditionChoice[] {
+  const positions: Partial<Record<string, number>> = { 'switch-2': 2, 'switch-3': 3, momentary: 2 };
+  const conditions: (Condition | undefined)[] = [
+    undefined,
+    ...transmitter.controls.flatMap((c) =>
+      Array.from({ length: positions[c.kind] ?? 0 }, (_, position) => ({
+        kind: 'switch' as const,
+        control: c.id,
+        position,
+      })),
+    ),
+    ...program.logic.map(({ id }) => ({ kind: 'logic' as const, id })),
+  ];
+  return conditions.map((condition) => ({ key: conditionKey(condition)!, condition }));
+}
+
+const at = (setup: Setup, id: string): number => setup.program.lines.findIndex((l) => l.id === id);
+
+/**
+ * A part of a line as the person wants it. A line of a wish becomes the person's own by that: the wish
+ * does not write it again, and still checks that its aim holds.
+ */
+export function changeLine(setup: Setup, id: string, change: Partial<Line>): PatchOperation[] {
+  const i = at(setup, id);
+  if (i < 0) return [];
+  const { owner: _, ...line } = setup.program.lines[i]!;
+  const next: Partial<Line> = { ...line, ...change };
+  for (const key of Object.keys(next) as (keyof Line)[])
+    if (next[key] === undefined) delete next[key];
+  return [{ op: 'replace', path: pointer('program', 'lines', i), value: next }];
+}
+
+/** Which wish wrote a line; undefined for one of the person's own. */
+export const writerOf = ({ owner }: Line): WishId | undefined => owner;
+
+function freeId(setup: Setup, stem: string): string {
+  const base = stem.slice(0, 34);
+  for (let n = 1; ; n++) {
+    const id = `${base}-${n}`;
+    if (!setup.program.lines.some((l) => l.id === id)) return id;
+  }
+}
+
+/** A new line at the end of a channel, following what is asked for; it does nothing yet. */
+export function addLine(setup: Setup, channel: number, follows: Source): PatchOperation[] {
+  const line: Line = {
+    id: freeId(setup, 'own'),
+    channel,
+    follows,
+    sharePct: 0,
+    shiftPct: 0,
+    effect: 'adds',
+    purpose: 'mix',
+  };
+  return [{ op: 'add', path: '/program/lines/-', value: line }];
+}
+
+/** The same once more, right below, as the person's own. */
+export function duplicateLine(setup: Setup, id: string): PatchOperation[] {
+  const i = at(setup, id);
+  if (i < 0) return [];
+  const { owner: _, ...line } = setup.program.lines[i]!;
+  return [
+    {
+      op: 'add',
+      path: pointer('program', 'lines', i + 1),
+      value: { ...line, id: freeId(setup, id) },
+    },
+  ];
+}
+
+export function removeLine(setup: Setup, id: string): PatchOperation[] {
+  const i = at(setup, id);
+  return i < 0 ? [] : [{ op: 'remove', path: pointer('program', 'lines', i) }];
+}
+
+/** One place up or down among the lines of its own channel; nothing at the end. */
+export function moveLine(setup: Setup, id: string, by: -1 | 1): PatchOperation[] {
+  const { lines } = setup.program;
+  const i = at(setup, id);
+  if (i < 0) return [];
+  let j = i + by;
+  while (lines[j] && lines[j]!.channel !== lines[i]!.channel) j += by;
+  return lines[j]
+    ? [{ op: 'move', from: pointer('program', 'lines', i), path: pointer('program', 'lines', j) }]
+    : [];
+}

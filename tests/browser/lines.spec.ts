@@ -1,0 +1,54 @@
+import { expect } from '@playwright/test';
+import { expectAccessible, newModel, test } from './kit';
+
+test('a line of one’s own is entered word by word, moves the channel, survives a wish, and is undone', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'By line');
+  await page.goto(`/models/${id}/program`);
+  await page.locator('html[data-live]').waitFor({ state: 'attached' });
+  await page.getByText('Line by line').click();
+  const elevator = page.getByRole('region', { name: 'Channel 2, elevator' });
+  await elevator.getByRole('button', { name: /^One more line/ }).click();
+  const own = elevator.getByRole('listitem').last();
+  await expect(own).toContainText('Your own.');
+  await own.getByRole('combobox', { name: /follows$/ }).click();
+  await page.getByRole('option', { name: 'Knob 2', exact: true }).click();
+  const share = elevator
+    .getByRole('listitem')
+    .last()
+    .getByLabel(/: share, %$/);
+  await share.fill('10');
+  await share.press('Enter');
+  await own.getByRole('combobox', { name: /when$/ }).click();
+  await page.getByRole('option', { name: 'When Switch B near,' }).click();
+  await expect(page.getByText('Saved, version 5')).toBeVisible();
+  await expectAccessible(page);
+
+  // A line of a wish becomes one's own by a change, and says so.
+  const gain = page.getByRole('region', { name: /^Channel \d+, gain$/ });
+  await expect(gain.getByRole('listitem').first()).toContainText('Written by Gain.');
+  const gainShare = gain.getByLabel(/: share, %$/).first();
+  await gainShare.fill('45');
+  await gainShare.press('Enter');
+  await expect(gain.getByRole('listitem').first()).toContainText('Your own.');
+
+  // A wish chosen afterwards touches neither.
+  await page.getByRole('button', { name: 'timer', exact: true }).click();
+  await expect(elevator.getByRole('listitem').last()).toContainText('Knob 2');
+  await expect(gain.getByLabel(/: share, %$/).first()).toHaveValue('45');
+
+  // Out of its range it is refused where it stands, and nothing is lost.
+  await share.fill('900');
+  await share.press('Enter');
+  await expect(elevator.getByRole('alert')).toHaveText('From -200 to 200 %.');
+  await share.press('Escape');
+  await expect(share).toHaveValue('10');
+  await elevator
+    .getByRole('button', { name: /^Take out/ })
+    .last()
+    .click();
+  await expect(elevator.getByText('Knob 2')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(elevator.getByText('Knob 2').first()).toBeVisible();
+});
