@@ -16,7 +16,10 @@ const shot = async (name) => {
 };
 const modelPath = async (name) => {
   await page.goto(address);
-  return (await page.getByRole('link', { name }).getAttribute('href')).replace(/\/[^/]*$/, '');
+  return (await page.getByRole('link', { name }).first().getAttribute('href')).replace(
+    /\/[^/]*$/,
+    '',
+  );
 };
 /** Opens a station and waits until it is proved. */
 const open = async (path) => {
@@ -54,6 +57,12 @@ await shot('mounting');
 await open(`${loon}/rig`);
 await page.getByRole('button', { name: 'Raise left wing' }).click();
 await shot('rig');
+
+const lynx = await modelPath('Lynx');
+await open(`${lynx}/steering`);
+await acknowledge();
+await page.getByRole('slider', { name: /your hand/ }).fill('-60');
+await shot('steering');
 
 const merganser = await modelPath('Merganser');
 await open(`${merganser}/entry`);
