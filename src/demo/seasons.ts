@@ -4,11 +4,11 @@ const WINDS = ['calm', 'light, off the lake', 'steady 4 m/s', 'gusts to 8 m/s', 
 /** What is written after an outing, by what carries the model. */
 const SEEN: Record<'air' | 'ground', readonly string[]> = {
   air: [
-  'Nothing to note.',
-  'Steady in the climb; a little nod at full throttle, gain back by a click.',
-  'Gusts under the trees: it sat like a gull.',
-  'Trim two clicks up; captured again afterwards.',
-  'Tried the next mode at height with a helper. Off again for the landing.',
+    'Nothing to note.',
+    'Steady in the climb; a little nod at full throttle, gain back by a click.',
+    'Gusts under the trees: it sat like a gull.',
+    'Trim two clicks up; captured again afterwards.',
+    'Tried the next mode at height with a helper. Off again for the landing.',
   ],
   ground: [
     'Nothing to note.',

@@ -17,8 +17,13 @@ export function pilotBoat(): DemoModel {
   return {
     versions: [{ setup, label: 'As run', at: '2025-05-02T10:00:00.000Z' }],
     seen: everything(setup, 'failsafe', 'preflight'),
-    log: twoSeasons('pike', 33, [5, 6, 7, 8, 9], ['harbour', 'ferry steps'], '2026-08-30', 'ground').filter(
-      (e) => e.kind === 'flight',
-    ),
+    log: twoSeasons(
+      'pike',
+      33,
+      [5, 6, 7, 8, 9],
+      ['harbour', 'ferry steps'],
+      '2026-08-30',
+      'ground',
+    ).filter((e) => e.kind === 'flight'),
   };
 }
