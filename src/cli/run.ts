@@ -6,7 +6,9 @@ import {
   type Problem,
   type Setup,
 } from '../core/setup';
+import Papa from 'papaparse';
 import { compare } from '../core/compare';
+import { infer, type Reading } from '../core/infer';
 import { readSetup, writeWishes } from '../core/plan';
 import { sheetFor, sheetMarkdown } from '../core/sheets';
 import { checkDirections } from './check';
@@ -14,7 +16,7 @@ import { combinationCsv, combinationTable } from './table';
 
 const USAGE =
   'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
-  `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE`;
+  `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE | infer FILE READINGS.csv`;
 
 /** What a command says and how it went: 0 well, 1 something to fix, 2 unusable. */
 export interface Outcome {
@@ -37,14 +39,57 @@ const well = (stdout: string, notes: readonly string[] = []): Outcome => ({
   stderr: notes.map((n) => `${n}\n`).join(''),
 });
 
-function load(file: string): Setup {
-  let text: string;
+function textOf(file: string): string {
   try {
-    text = readFileSync(file, 'utf8');
+    return readFileSync(file, 'utf8');
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     throw new Unusable([{ path: '', reason: `cannot read ${file}: ${code}` }]);
   }
+}
+
+/** Readings off a monitor, one a row; says which row and column is wrong. */
+function loadReadings({ transmitter }: Setup, file: string): Reading[] {
+  const { data, meta } = Papa.parse<Record<string, string>>(textOf(file), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  const ids = new Set(transmitter.controls.map((c) => c.id));
+  const columns = (meta.fields ?? []).map((name) => {
+    const channel = Number(/^ch(\d+)$/.exec(name)?.[1] ?? NaN);
+    if (!ids.has(name) && !(channel >= 1 && channel <= transmitter.channels))
+      throw new Unusable([
+        {
+          path: '',
+          reason: `column "${name}" is neither a control of the transmitter nor a channel`,
+        },
+      ]);
+    return { name, channel };
+  });
+  return data.map((row, i): Reading => {
+    const number = (name: string): number | undefined => {
+      const text = (row[name] ?? '').trim();
+      if (text === '') return undefined;
+      const value = Number(text);
+      if (!Number.isFinite(value) || Math.abs(value) > 200)
+        throw new Unusable([
+          { path: '', reason: `row ${i + 1}, column ${name}: "${text}" is no percentage` },
+        ]);
+      return value;
+    };
+    const controls: Record<string, number> = {};
+    const channels: (number | undefined)[] = [];
+    for (const { name, channel } of columns) {
+      const value = number(name);
+      if (!Number.isNaN(channel)) channels[channel - 1] = value;
+      else if (value !== undefined) controls[name] = value;
+    }
+    return { controls, channels: Array.from(channels) };
+  });
+}
+
+function load(file: string): Setup {
+  const text = textOf(file);
   const result = readSetup(text);
   if (!result.ok) throw new Unusable(result.problems);
   return result.value.setup;
@@ -92,6 +137,15 @@ const COMMANDS: Record<string, Command> = {
       ...well(found.map(({ what, words }) => `${what}: ${words}\n`).join('')),
       status: found.length > 0 ? 1 : 0,
     };
+  },
+  /**
+   * The simplest lines that give what a monitor showed: a column for each control, by its id, and one for
+   * each channel, ch1, ch2 …; an empty field rests, or was not read. 1 where readings contradict.
+   */
+  infer(setup, [readings]) {
+    if (readings === undefined) throw new Unusable([{ path: '', reason: USAGE }]);
+    const found = infer(setup.transmitter, loadReadings(setup, readings));
+    return { ...well(json(found)), status: found.ok ? 0 : 1 };
   },
   /** The same Setup, its fields in the order of the format: twice the same bytes. */
   fmt: (setup) => well(json(setup)),

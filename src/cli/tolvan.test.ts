@@ -66,6 +66,41 @@ describe('tolvan', () => {
     expect(tolvan('fmt', file('tidy.json', tidy.stdout)).stdout).toBe(tidy.stdout);
     expect(tolvan('fmt', file('plain.json', setup)).stdout).toBe(tidy.stdout);
   });
+  it('finds the lines behind what a monitor shows; what is wrong with the readings it says by row and column', () => {
+    const setup = file('mine.json', makeSetup());
+    const csv = (...rows: string[]) => file('readings.csv', rows.join('\n'));
+    const found = tolvan(
+      'infer',
+      setup,
+      csv(
+        'sa,k1,ch5',
+        '-100,,-80',
+        '0,,10',
+        '100,,10',
+        '100,100,60',
+        '100,-100,-40',
+        '0,100,10',
+        '0,50,10',
+        '-100,70,-80',
+      ),
+    );
+    expect(found.status).toBe(0);
+    const { channels } = JSON.parse(found.stdout) as {
+      channels: { channel: number; lines: { when: { position: number }; sharePct: number }[] }[];
+    };
+    expect(channels).toMatchObject([{ channel: 5 }]);
+    expect(channels[0]!.lines.map((l) => [l.when.position, l.sharePct])).toEqual([
+      [0, -80],
+      [1, 10],
+      [2, 50],
+    ]);
+    expect(tolvan('infer', setup, csv('k1,ch1', '50,1', '50,20')).status).toBe(1);
+    expect(tolvan('infer', setup, csv('k9,ch1', '50,1')).complaints[0]).toMatch(/column "k9"/);
+    expect(tolvan('infer', setup, csv('k1,ch1', '50,lots')).complaints[0]).toMatch(
+      /row 1, column ch1: "lots" is no percentage/,
+    );
+    expect(tolvan('infer', setup).status).toBe(2);
+  });
   it('validates a good file', () => {
     const { status, stdout } = tolvan('validate', file('good.json', makeSetup()));
     expect(status).toBe(0);

@@ -2,7 +2,7 @@ export { sheetChanges, type SheetChange } from './changes';
 export { explain, mismatches, type Explanation, type Mismatch, type Readings } from './explain';
 export { channelLost, type LostChannel } from './lost';
 export { sheetMarkdown } from './markdown';
-export { monitorOf, type Hands } from './monitor';
+export { monitorOf, type Hands, type Monitor } from './monitor';
 export {
   atLeastPoses,
   posesOf,

@@ -100,8 +100,13 @@ function StopDrawing({ stops }: { stops: readonly Stop[] }) {
     ...stops.map((s) => Math.min(s.metres, Number.isFinite(s.radiusM) ? 2 * s.radiusM : Infinity)),
   );
   const scale = 120 / reach;
+  // A circle that is gone round comes back below where it began.
+  const below = Math.max(
+    0,
+    ...stops.map((s) => (s.metres / s.radiusM > Math.PI ? s.radiusM * scale : 0)),
+  );
   return (
-    <svg viewBox="0 0 320 150" className="w-full" aria-hidden>
+    <svg viewBox={`0 0 320 ${150 + below}`} className="max-h-72 w-full" aria-hidden>
       <line x1={20} y1={135} x2={20 + 50} y2={135} stroke="var(--ink)" strokeWidth={2} />
       <text x={76} y={139} fontSize={11} fill="var(--ink)">
         <Measured value={50 / scale} unit="m" />
