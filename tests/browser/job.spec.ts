@@ -64,7 +64,9 @@ test('something happened: two taps, and what it killed is said with the reason',
   await page.goto(`/models/${id}/job`);
   await expect(page.getByRole('heading', { name: 'Ready', exact: true })).toBeVisible();
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /Ready redshank/ })).toContainText('ready');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ready redshank' })).toContainText(
+    'ready',
+  );
 
   await page.goto(`/models/${id}/job`);
   await page.getByRole('button', { name: 'Unit moved or taken out' }).click();
@@ -77,7 +79,7 @@ test('something happened: two taps, and what it killed is said with the reason',
   await expect(page.getByRole('heading', { name: 'Ready', exact: true })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: /^Mount:/ })).toBeVisible();
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /Ready redshank/ })).toContainText(
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ready redshank' })).toContainText(
     /steps again: how the unit sits in the model changed/,
   );
   // At any other station it is said as well, where the change is made.

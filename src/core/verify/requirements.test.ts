@@ -170,7 +170,7 @@ it('a row of the proof says what panic does from there, not from a state that on
 });
 
 describe('clean Setups from the planner, parts and wishes by dice', () => {
-  const made = Array.from({ length: FULL ? 1200 : 320 }, (_, i) =>
+  const made = Array.from({ length: FULL ? 1500 : 420 }, (_, i) =>
     cleanSetup(i + 1 + (FULL ? 0 : SEED * 10_000)),
   ).flatMap((c) => (c ? [c] : []));
   it('are two hundred or more', () => expect(made.length).toBeGreaterThanOrEqual(200));

@@ -19,11 +19,17 @@ export function ModelCard({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace 
       <div className="flex min-w-0 flex-1 flex-col gap-1">
         <h2 className="pr-9 text-xl font-bold wrap-anywhere group-hover:underline">
           {/* The whole card leads there; its menu lies above it. */}
-          <Link href={`/models/${entry.id}/job`} className="after:absolute after:inset-0">
+          <Link
+            href={`/models/${entry.id}/job`}
+            className="after:absolute after:inset-0"
+            aria-describedby={`where-${entry.id}`}
+          >
             {entry.name}
           </Link>
         </h2>
-        <StatusMark status={entry.status} words={entry.words} />
+        <div id={`where-${entry.id}`}>
+          <StatusMark status={entry.status} words={entry.words} />
+        </div>
         {entry.overdue && (
           <p className="text-sm">
             <StatusMark status="stale" words={entry.overdue} />
