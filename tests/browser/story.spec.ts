@@ -41,7 +41,7 @@ async function answerAll(page: Page, faults: { elevatorStick: boolean; rollCorre
 test('the two faults of the tug are found, changed, proven and kept, by keyboard alone', async ({
   page,
 }) => {
-  await page.goto('/');
+  await page.goto('/?find=Otter');
   await tabTo(page, /Otter/);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/job$/);

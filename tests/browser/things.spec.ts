@@ -4,7 +4,8 @@ import { expectAccessible, newModel, test } from './kit';
 test('a model is copied, tagged, put away, taken off and put back', async ({ page }) => {
   await newModel(page, 'Dipper');
   await page.goto('/?find=Dipper');
-  const menu = (name: string) => page.getByRole('button', { name: `What to do with ${name}` });
+  const menu = (name: string) =>
+    page.getByRole('button', { name: `What to do with ${name}`, exact: true });
   await menu('Dipper').click();
   await page.getByRole('menuitem', { name: 'Copy it' }).click();
   await expect(page).toHaveURL(/\/model$/);
