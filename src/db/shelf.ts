@@ -69,6 +69,12 @@ export function shelfRepository(db: Db) {
     `INSERT INTO shelf_line (model_id, made_of, line) VALUES (@modelId, @madeOf, @line)
      ON CONFLICT (model_id) DO UPDATE SET made_of = excluded.made_of, line = excluded.line`,
   );
+  const removeAll = db.transaction((ids: readonly string[]) => {
+    for (const id of ids) {
+      for (const remove of removals) remove.run(id);
+      removeModel.run(id);
+    }
+  });
   const likeOf = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
   return {
     /** Models whose name or tags have this in them, last changed first. */
@@ -86,14 +92,12 @@ export function shelfRepository(db: Db) {
     holds: (modelId: string) =>
       selectHolds.get({ modelId }) as { versions: number; seen: number; lines: number },
     /** Deletes what was taken off before a moment, with everything that belongs to it. @returns how many */
-    clear: db.transaction((before: string): number => {
-      const ids = selectOverdue.all(before) as string[];
-      for (const id of ids) {
-        for (const remove of removals) remove.run(id);
-        removeModel.run(id);
-      }
-      return ids.length;
-    }).immediate,
+    clear(before: string): number {
+      // Looked at first: where nothing is due the database is only read.
+      const due = selectOverdue.all(before) as string[];
+      if (due.length > 0) removeAll.immediate(due);
+      return due.length;
+    },
     line<T>(modelId: string, madeOf: string): T | undefined {
       const row = selectLine.get(modelId) as { madeOf: string; line: string } | undefined;
       return row?.madeOf === madeOf ? (JSON.parse(row.line) as T) : undefined;

@@ -59,7 +59,6 @@ export async function listModels(
     kept = 'shelf',
   }: { find?: string; most?: number; kept?: KeptPlace } = {},
 ): Promise<Shelf> {
-  clearOff(store);
   const work = workOutLines(store).catch(() => undefined);
   // Waited for once: work that goes on for longer keeps no page waiting.
   const leftMs = PATIENCE_MS - (Date.now() - working.get(store)!.sinceMs);
@@ -116,6 +115,7 @@ export function workOutLines(store: Workshop): Promise<void> {
 }
 
 async function untilNoneIsStale(store: Workshop): Promise<void> {
+  clearOff(store);
   for (;;) {
     const [stale] = store.shelf.stale(LINE_REVISION, 1);
     if (!stale) return;

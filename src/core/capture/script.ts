@@ -1,8 +1,14 @@
 import { gainSides, learnTravel } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import { handWords, kindOf, type Setup, type UnitTraits } from '../setup';
+import {
+  handWords,
+  kindOf,
+  LEFT_FIRST,
+  taughtByDriving,
+  type Setup,
+  type UnitTraits,
+} from '../setup';
 import { cornerWords, movedSticks } from './corner';
-import { taughtByDriving } from './teaching';
 
 const HOW: Record<UnitTraits['captureGestures'][number], string> = {
   menu: 'start the capture in its menu',
@@ -18,20 +24,21 @@ export function captureScript(setup: Setup): ScriptStep[] {
   const { captureGestures: ways, correctionDirection } = setup.unit.traits;
   if (ways.length === 0 || learnTravel(setup).length === 0) return [];
   const steering = taughtByDriving(setup.unit);
-  const hands = handWords(setup.transmitter).title;
+  const hands = handWords(setup.transmitter);
+  const ground = kindOf(setup.airframe).onSurface;
   return scriptOf('capture', [
     [
       'teach',
       steering
-        ? 'Wheels clear of the ground. Start it with the button, steer full left and hold until it centres itself, then full right.'
-        : `Trims as they flew, throttle low, sticks centred: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(movedSticks(setup))})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : ', then move every stick through its full range'}.`,
+        ? `Clear of the ground and of everything. Start it with the button, steer ${LEFT_FIRST}.`
+        : `Trims as they ${ground ? 'were' : 'flew'}, ${hands.closed}, ${hands.all} ${ground ? 'let go' : 'centred'}: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(movedSticks(setup))})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : `, then ${ground ? 'steer from end to end' : 'move every stick through its full range'}`}.`,
       ['the unit confirms it: count its twitches or blinks'],
     ],
     [
       'centres',
-      `${hands} let go, unit on in its strongest mode, the model still.`,
+      `${hands.title} let go, unit on in its strongest mode, the model still.`,
       [
-        steering
+        ground
           ? 'the steering stays still while the gain goes from one end to the other'
           : 'no surface moves when the mode switch goes through its positions',
         ...(correctionDirection === 'learned' ? ['every correction goes the way it should'] : []),

@@ -6,7 +6,8 @@ import { gainSides } from '../plan';
 import { jobOf } from '../procedure';
 import { findingsOf } from '../verify';
 import { captureScript } from './script';
-import { RIGHT_WAY, taught, taughtByDriving } from './teaching';
+import { taughtByDriving } from '../setup';
+import { RIGHT_WAY, taught } from './teaching';
 
 const car = () => makeSetup('car', 'steering-receiver', 'surface-four');
 const boat = () => makeSetup('boat', 'steering-receiver', 'surface-four');

@@ -1,11 +1,8 @@
-import { compileChain } from '../chain';
+import { axisFunction, compileChain, stickOf } from '../chain';
+import { allExpectations, predictAll } from '../directions';
 import { applyPatch, type PatchOperation } from '../patch';
 import { learnTravel } from '../plan';
-import { isSteeringUnit, pointer, type Setup, type Unit } from '../setup';
-
-/** Whether it takes direction and both ends from the steering moved left, then right. */
-export const taughtByDriving = (unit: Pick<Unit, 'traits'>): boolean =>
-  unit.traits.correctionDirection === 'learned' && isSteeringUnit(unit);
+import { AXES, pointer, type Setup } from '../setup';
 
 /** How somebody may go about it. */
 export interface Teaching {
@@ -106,46 +103,27 @@ const momentsOf = (first: 'left' | 'right'): Moment[] => {
   ];
 };
 
-/** Front swung right with the gain where it is most: what the steering answers. */
+/** Front swung right: what the steering answers, as the direction checks would see it. */
 function correctionOf(setup: Setup): Taught['correction'] {
-  const chain = compileChain(setup);
-  const frame = chain.newFrame();
-  const knobs = setup.transmitter.controls.flatMap((c, i) =>
-    c.kind === 'knob' || c.kind === 'slider' || c.kind.startsWith('switch') ? [i] : [],
-  );
-  let best = 0;
-  const look = (at: number, value: number) => {
-    const stimulus = chain.restStimulus();
-    if (at >= 0) stimulus.controls[at] = value;
-    const memory = chain.newMemory();
-    memory.armed = true;
-    chain.step(stimulus, memory, frame);
-    const still = Array.from(frame.surfaceDeg);
-    stimulus.yawRateDegPerS = 150;
-    chain.step(stimulus, memory, frame);
-    for (const [i, deg] of still.entries()) {
-      const moved = frame.surfaceDeg[i]! - deg;
-      if (Math.abs(moved) > Math.abs(best)) best = moved;
-    }
-  };
-  look(-1, 0);
-  for (const at of knobs) for (const value of [-100, 0, 100]) look(at, value);
-  // Left is positive, and turns the front left, of a front wheel and of a rudder alike.
-  return Math.abs(best) < 0.5 ? 'none' : best > 0 ? 'against' : 'with';
+  const predictions = predictAll(setup);
+  for (const { check, surface, movement } of allExpectations(setup)) {
+    if (check.kind !== 'correction') continue;
+    const seen = predictions.get(check.id)?.get(surface.id)?.movement;
+    if (seen !== undefined && seen !== 'centre') return seen === movement ? 'against' : 'with';
+  }
+  return 'none';
 }
 
 /** The steering as the unit reads it with the hand at its end. */
 function readingAtEnd(setup: Setup): number {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
-  const steer = setup.transmitter.controls.findIndex(
-    (c) => c.kind === 'stick' && (c.hand === 'steering' || c.hand === 'rudder'),
-  );
+  const hand = stickOf(setup.transmitter, axisFunction(setup, 'yaw'));
   const at = (value: number) => {
     const stimulus = chain.restStimulus();
-    if (steer >= 0) stimulus.controls[steer] = value;
+    if (hand >= 0) stimulus.controls[hand] = value;
     chain.step(stimulus, chain.newMemory(), frame);
-    return Math.abs(frame.stickPct[2]!);
+    return Math.abs(frame.stickPct[AXES.indexOf('yaw')]!);
   };
   return Math.min(at(-100), at(100));
 }

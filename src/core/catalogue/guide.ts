@@ -1,4 +1,11 @@
-import { isSteeringUnit, type Unit, type UnitTraits } from '../setup';
+import {
+  endWords,
+  isSteeringUnit,
+  kindEntry,
+  LEFT_FIRST,
+  type Unit,
+  type UnitTraits,
+} from '../setup';
 
 /** One page about a unit, worked out from its traits, so that one made by a person has one too. */
 export interface UnitGuide {
@@ -10,7 +17,10 @@ export interface UnitGuide {
 }
 
 const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; how: string }> = {
-  menu: { name: 'Menu', how: 'Choose the capture in its menu, sticks centred, throttle low.' },
+  menu: {
+    name: 'Menu',
+    how: 'Choose the capture in its menu, everything let go, throttle closed.',
+  },
   button: {
     name: 'Button',
     how: 'Press or hold the button on the unit; count its blinks before you let go.',
@@ -29,7 +39,7 @@ const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; ho
   },
   'power-up': {
     name: 'At power-up',
-    how: 'Leave model and sticks still while it starts: it takes what it finds for the centre.',
+    how: 'Leave the model still and everything let go while it starts: it takes what it finds for the centre.',
   },
 };
 
@@ -59,7 +69,7 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
   const order = [
     'Second-hand, or its past unknown: reset it first, then set everything again.',
     steering
-      ? 'Pinion out or wheels clear of the ground, until the last check.'
+      ? 'Nothing that the motor turns may touch anything, until the last check.'
       : 'Propeller off, throttle cut on and tried, until the motor run-up.',
     traits.place === 'receiver'
       ? 'Update it and the transmitter, then bind, a step or two apart.'
@@ -83,7 +93,7 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
         ? ['Deltas and V-tails are mixed in the transmitter, and moved while it learns.']
         : []),
     ...(steering
-      ? ['Teach travel: full left, hold until it centres itself, then full right.']
+      ? [`Teach travel: ${LEFT_FIRST}.`]
       : [
           `Centre and travel capture, by ${traits.captureGestures.map((g) => GESTURES[g].name.toLowerCase()).join(' or ')}; again after every change of trim, subtrim, end or reversal.`,
         ]),
@@ -144,9 +154,10 @@ function limits(traits: UnitTraits): string[] {
 function orientationWords(traits: UnitTraits): string {
   const { orientations } = traits;
   if (orientations.length === 24) return 'any of the 24 ways, and tell it which';
-  const rear = steers(traits) ? ['front', 'rear'] : ['nose', 'tail'];
+  // No model is at hand: what steers is spoken of as a car, all else as an aeroplane.
+  const ends = kindEntry(steers(traits) ? 'car' : 'conventional');
   const arrows = [...new Set(orientations.map((m) => m.split('-')[0]!))].map((w) =>
-    w === 'nose' ? rear[0]! : w === 'tail' ? rear[1]! : w,
+    endWords(w, ends),
   );
   const faces = [...new Set(orientations.map((m) => m.split('-')[1]!))];
   const up = faces.includes('down') ? 'either way up' : `label ${faces.join(' or ')}`;

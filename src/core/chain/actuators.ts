@@ -1,13 +1,17 @@
-import type { Setup } from '../setup';
+import type { Servo, Setup } from '../setup';
 import type { Frame } from './frame';
 import { compileTravel, steersBy } from '../linkage';
-import { CENTRE_US } from './unit';
+import { CENTRE_US, PORT_MAX_US } from './unit';
 
 /** Port each servo or motor is plugged into; −1 when it hangs loose. */
 function portOf(setup: Setup, id: string, ports: ReadonlyMap<string, number>): number {
   const plug = setup.installation.plugs.find((p) => p.drives.includes(id));
   return plug ? ports.get(plug.port)! : -1;
 }
+
+/** How far a servo can be sent each way: to its own limit, or as far as the unit’s pulses go. */
+export const servoReachDeg = ({ limitDeg, degAt500Us }: Servo): number =>
+  Math.min(limitDeg, (degAt500Us * (PORT_MAX_US - CENTRE_US)) / 500);
 
 /** Sixth and seventh links: servo rotation from the pulse, surface angle through the linkage. */
 export function compileActuators(

@@ -24,3 +24,14 @@ export function axisFunction(setup: Pick<Setup, 'airframe'>, axis: Axis): Channe
 
 /** Which way of a stick asks for roll right, nose up, nose right: back is the negative end. */
 export const STICK_ASKS: Readonly<Record<Axis, Sense>> = { roll: 1, pitch: -1, yaw: 1 };
+
+/** Puts the switch of the throttle cut, where there is one, to the side it does not rest on. */
+export function releaseCut(
+  { program, transmitter }: Pick<Setup, 'program' | 'transmitter'>,
+  controls: Float64Array,
+): void {
+  const cut = program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
+  if (cut?.kind !== 'switch') return;
+  const at = transmitter.controls.findIndex((c) => c.id === cut.control);
+  controls[at] = transmitter.controls[at]!.rest < 0 ? 100 : -100;
+}

@@ -8,7 +8,8 @@ export {
   switchPosition,
   switchValue,
 } from './conditions';
-export { axisFunction, STICK_ASKS, stickOf } from './hands';
+export { servoReachDeg } from './actuators';
+export { axisFunction, releaseCut, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
 export { lostOf } from './link';

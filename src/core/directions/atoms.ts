@@ -1,6 +1,14 @@
 import type { PatchOperation } from '../patch';
-import { AXES, pointer, roleOf, type Axis, type ChannelFunction, type Setup } from '../setup';
-import { taughtByDriving } from '../capture';
+import {
+  AXES,
+  LEFT_FIRST,
+  pointer,
+  taughtByDriving,
+  roleOf,
+  type Axis,
+  type ChannelFunction,
+  type Setup,
+} from '../setup';
 
 /** Where a change is made. */
 export type Place = 'transmitter' | 'unit' | 'servo' | 'linkage' | 'mounting' | 'plug';
@@ -150,7 +158,7 @@ export function settingAtoms(setup: Setup): Atom[] {
         id: `teach-${carries}`,
         place: 'unit',
         title: taughtByDriving(unit)
-          ? 'Teach it again, left first: full left, hold until it centres itself, then full right'
+          ? `Teach it again, left first: ${LEFT_FIRST}`
           : `Teach the unit its travel again, ${carries} stick as it is now`,
         cost: 1.05,
         patch: replace(pointer('installation', 'travelCapture', i, 'sense'), -sense),

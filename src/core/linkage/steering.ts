@@ -169,6 +169,27 @@ export function lockServoDeg(s: Steering, most: number, to: 1 | -1): number | un
   return undefined;
 }
 
+/** Further than any servo turns. */
+const ANY_DEG = 120;
+
+/** Where the steering is for a servo sent anywhere: at its stop it stays, whatever the servo is sent to. */
+export function compileStops(s: Steering): (servoDeg: number) => number {
+  const most = lockServoDeg(s, ANY_DEG, 1) ?? ANY_DEG;
+  const least = lockServoDeg(s, ANY_DEG, -1) ?? -ANY_DEG;
+  return (servoDeg) => (servoDeg > most ? most : servoDeg < least ? least : servoDeg);
+}
+
+/** What the arm that carries the inner balls turns about, steering straight; a rack has no such place. */
+export function carrierPivot(s: Steering): Point | undefined {
+  if (s.by === 'rack') return undefined;
+  const [left, right] = steeringJoints(s, 0);
+  const back = s.knuckles === 'behind' ? 1 : -1;
+  return {
+    x: left.inner.x + back * (s.by === 'arm' ? s.armMm : s.crankOutMm),
+    y: (left.inner.y + right.inner.y) / 2,
+  };
+}
+
 /**
  * Angle of the outer wheel at which both roll round one point on the line of the rear axle:
  * cot δo − cot δi = track/wheelbase (Ackermann; Gillespie, Fundamentals of Vehicle Dynamics).

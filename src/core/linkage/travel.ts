@@ -1,9 +1,6 @@
 import type { Airframe, Surface } from '../setup/airframe';
 import { compileHorn } from './linkage';
-import { compileSteering, lockServoDeg } from './steering';
-
-/** Further than any servo turns. */
-const ANY_DEG = 120;
+import { compileSteering, compileStops } from './steering';
 
 /** Whether a surface is a front wheel that follows the measured steering. */
 export const steersBy = ({ steering }: Airframe, { role, side }: Surface): boolean =>
@@ -18,13 +15,9 @@ export function compileTravel(airframe: Airframe, surface: Surface): (servoDeg: 
   const { steering } = airframe;
   if (!steering || !steersBy(airframe, surface)) return compileHorn(surface.linkage);
   const at = compileSteering(steering);
-  const most = lockServoDeg(steering, ANY_DEG, 1) ?? ANY_DEG;
-  const least = lockServoDeg(steering, ANY_DEG, -1) ?? -ANY_DEG;
+  const stopped = compileStops(steering);
   const side = surface.side === 'left' ? 'left' : 'right';
   // Worked from the other side of the arm, the whole mechanism is moved the other way.
   const sense = surface.linkage.sense === 'same' ? 1 : -1;
-  return (servoDeg) => {
-    const moved = sense * servoDeg;
-    return sense * at(moved > most ? most : moved < least ? least : moved)[side];
-  };
+  return (servoDeg) => sense * at(stopped(sense * servoDeg))[side];
 }

@@ -1,11 +1,4 @@
-import {
-  kindOf,
-  MOUNTINGS,
-  type Airframe,
-  type Manner,
-  type Mounting,
-  type UnitTraits,
-} from '../setup';
+import { MOUNTINGS, type Mounting, type UnitTraits } from '../setup';
 import { mountingMatrix, type Matrix3 } from '../space';
 
 /** One of the 24 ways a unit can be fixed square, and whether this one may be. */
@@ -15,16 +8,6 @@ export interface MountingChoice {
   label: string;
   /** Why this unit cannot be told that it is fixed so; undefined when it can. */
   refused: string | undefined;
-}
-
-/** Nose and tail by the names they have on this kind of model. */
-export const endWords = (word: string, { front, back }: Pick<Manner, 'front' | 'back'>): string =>
-  word === 'nose' ? front : word === 'tail' ? back : word;
-
-/** "arrow to the tail, label up" */
-export function mountingPhrase(mounting: Mounting, airframe: Pick<Airframe, 'kind'>): string {
-  const [arrow, label] = mounting.split('-').map((w) => endWords(w, kindOf(airframe)));
-  return `arrow to the ${arrow}, label ${label}`;
 }
 
 /** All 24, arrow by arrow, with the reason where a trait forbids one. */

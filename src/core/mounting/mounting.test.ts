@@ -7,12 +7,12 @@ import { eulerMatrix, mountingMatrix, multiply } from '../space';
 import {
   mountingAdvice,
   mountingChoices,
-  mountingPhrase,
   mountingSchools,
   mountingScript,
   nearestMounting,
   seatReport,
 } from './index';
+import { mountingWords } from '../setup';
 
 describe('the 24 ways to sit', () => {
   it.each(Object.keys(UNITS))('%s: what it can be told has no reason, all else has one', (name) => {
@@ -34,7 +34,7 @@ describe('the 24 ways to sit', () => {
   it('is said in words', () =>
     expect(
       (['conventional', 'car', 'boat'] as const).map((kind) =>
-        mountingPhrase('tail-down', { kind }),
+        mountingWords('tail-down', { kind }),
       ),
     ).toEqual([
       'arrow to the tail, label down',

@@ -1,6 +1,5 @@
 import { scriptOf, type ScriptStep } from '../script';
-import type { Setup } from '../setup';
-import { mountingPhrase } from './choices';
+import { mountingWords, type Setup } from '../setup';
 
 /** What is to be compared between paper, unit and model before anything is believed. */
 export function mountingScript(setup: Setup): ScriptStep[] {
@@ -11,7 +10,7 @@ export function mountingScript(setup: Setup): ScriptStep[] {
       'seat',
       'Look at the unit in the model.',
       [
-        mountingPhrase(mounting, setup.airframe),
+        mountingWords(mounting, setup.airframe),
         'square, on the centre line, firm on its tape, leads with slack',
       ],
     ],
@@ -20,8 +19,8 @@ export function mountingScript(setup: Setup): ScriptStep[] {
       'Compare the picture or the words the unit shows for its orientation with the unit itself.',
       [
         orientation === mounting
-          ? mountingPhrase(orientation, setup.airframe)
-          : `WRONG in the Setup: it was told ${mountingPhrase(orientation, setup.airframe)}`,
+          ? mountingWords(orientation, setup.airframe)
+          : `WRONG in the Setup: it was told ${mountingWords(orientation, setup.airframe)}`,
       ],
     ],
   ]);

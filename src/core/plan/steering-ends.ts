@@ -1,8 +1,27 @@
-import { axisFunction, compileChain, stickOf } from '../chain';
+import { axisFunction, compileChain, servoReachDeg, stickOf } from '../chain';
 import { compileSteering, lockServoDeg, steersBy, type WheelAngles } from '../linkage';
 import { applyPatch, type PatchOperation } from '../patch';
-import { pointer, type Setup } from '../setup';
+import type { Setup } from '../setup';
+import { around, endpoints } from './endpoint';
 import { learnTravel } from './travel';
+
+/** A servo sent this far past its stop stands against it; less is the give of the linkage. Common practice, no source. */
+export const HELD_DEG = 1;
+/** Short of the stop by more than this the turning circle is given away. Common practice, no source. */
+export const SHORT_DEG = 3;
+
+/** Held against the stop, short of it, at it; or a servo that never gets there. */
+export type StopVerdict = 'past' | 'short' | 'at' | 'never';
+
+/** @param beyondDeg how far the servo is sent past the stop @param lockDeg undefined where it never gets there */
+export const stopVerdict = (beyondDeg: number, lockDeg: number | undefined): StopVerdict =>
+  lockDeg === undefined
+    ? 'never'
+    : beyondDeg > HELD_DEG
+      ? 'past'
+      : beyondDeg < -SHORT_DEG
+        ? 'short'
+        : 'at';
 
 /** One end of the steering, from the hand to the stop. */
 export interface SteeringEnd {
@@ -13,11 +32,13 @@ export interface SteeringEnd {
   lockDeg: number | undefined;
   /** How far the servo is sent beyond the stop; negative where it ends short of it. */
   beyondDeg: number;
+  /** What that comes to. */
+  stands: StopVerdict;
   /** How much further the servo could turn than its stop asks for. */
   reserveDeg: number;
   wheels: WheelAngles;
   /** The endpoint that reaches the stop and goes no further; undefined where none does. */
-  end: { output: number; field: 'minPct' | 'maxPct'; pct: number; now: number } | undefined;
+  end: { pct: number; now: number; patch: PatchOperation[] } | undefined;
 }
 
 /** The servo and one wheel of the measured steering; undefined where none is measured. */
@@ -30,7 +51,7 @@ export function steeringOf({ airframe }: Setup) {
 }
 
 /** Servo angle towards the left, with the hand at −100 (left) or 100 (right), asked of the chain. */
-function atEnd(setup: Setup, hand: number): number {
+function servoTowardsLeft(setup: Setup, hand: number): number {
   const found = steeringOf(setup)!;
   const chain = compileChain(setup);
   const frame = chain.newFrame();
@@ -50,23 +71,24 @@ export function steeringEnds(setup: Setup): SteeringEnd[] {
   const found = steeringOf(setup);
   if (!found) return [];
   const { steering, servo } = found;
-  const { degAt500Us, limitDeg } = setup.airframe.servos[servo]!;
-  const most = Math.min(limitDeg, degAt500Us * 1.5);
+  const most = servoReachDeg(setup.airframe.servos[servo]!);
   const wheelsAt = compileSteering(steering);
   return (['left', 'right'] as const).map((to): SteeringEnd => {
     const way = to === 'left' ? 1 : -1;
     const hand = -100 * way;
-    const servoDeg = way * atEnd(setup, hand);
+    const servoDeg = way * servoTowardsLeft(setup, hand);
     const lock = lockServoDeg(steering, most, way);
     const lockDeg = lock === undefined ? undefined : way * lock;
-    const stands = way * (lockDeg === undefined ? servoDeg : Math.min(servoDeg, lockDeg));
+    const beyondDeg = servoDeg - (lockDeg ?? most);
+    const stopped = way * Math.min(servoDeg, lockDeg ?? Infinity);
     return {
       to,
       servoDeg,
       lockDeg,
-      beyondDeg: lockDeg === undefined ? servoDeg - most : servoDeg - lockDeg,
+      beyondDeg,
+      stands: stopVerdict(beyondDeg, lockDeg),
       reserveDeg: lockDeg === undefined ? 0 : most - lockDeg,
-      wheels: wheelsAt(stands),
+      wheels: wheelsAt(stopped),
       end: lockDeg === undefined ? undefined : endFor(setup, hand, way, lockDeg),
     };
   });
@@ -74,39 +96,24 @@ export function steeringEnds(setup: Setup): SteeringEnd[] {
 
 /** The largest endpoint that does not send the servo past an angle. */
 function endFor(setup: Setup, hand: number, way: 1 | -1, lockDeg: number): SteeringEnd['end'] {
-  const step = setup.transmitter.stepPct ?? 1;
-  const steps = Math.round(150 / step);
-  for (const [output, own] of setup.program.outputs.entries())
-    for (const field of ['minPct', 'maxPct'] as const) {
-      const sign = field === 'minPct' ? -1 : 1;
-      const pctOf = (n: number) => sign * Number((n * step).toFixed(2));
-      const reached = (n: number) =>
-        way * atEnd(applyPatch(setup, [endPatch({ output, field, pct: pctOf(n) })]) as Setup, hand);
-      if (!(reached(steps) > reached(0) + 1)) continue;
-      if (reached(steps) < lockDeg) return undefined;
-      let [under, over] = [0, steps];
-      while (over - under > 1) {
-        const middle = (under + over) >> 1;
-        if (reached(middle) <= lockDeg) under = middle;
-        else over = middle;
-      }
-      return { output, field, pct: pctOf(under), now: own[field] };
-    }
+  const towards = (asked: Setup) => way * servoTowardsLeft(asked, hand);
+  for (const endpoint of endpoints(setup, towards)) {
+    const { figureAt, most, output, field, pctOf, patchOf } = endpoint;
+    if (!(figureAt(most) > figureAt(0) + 1)) continue;
+    if (figureAt(most) < lockDeg) return undefined;
+    const [under] = around(endpoint, lockDeg, most);
+    const now = setup.program.outputs[output]![field];
+    return { pct: pctOf(under), now, patch: patchOf(under) };
+  }
   return undefined;
 }
-
-const endPatch = (end: { output: number; field: string; pct: number }): PatchOperation => ({
-  op: 'replace',
-  path: pointer('program', 'outputs', end.output, end.field),
-  value: end.pct,
-});
 
 /**
  * Both ends set so that the stop is reached exactly; a unit that learns its ends is to be taught these.
  * What was seen of its teaching goes stale by that.
  */
 export function setSteeringEnds(setup: Setup): PatchOperation[] {
-  const patch = steeringEnds(setup).flatMap(({ end }) => (end ? [endPatch(end)] : []));
+  const patch = steeringEnds(setup).flatMap(({ end }) => end?.patch ?? []);
   if (patch.length === 0 || !setup.installation.travelCapture) return patch;
   const value = learnTravel(applyPatch(setup, patch) as Setup);
   return [...patch, { op: 'replace', path: '/installation/travelCapture', value }];

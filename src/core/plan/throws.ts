@@ -1,6 +1,7 @@
 import { allThrowsOf, movementOf, type SurfaceThrows } from '../chain';
 import { applyPatch, type PatchOperation } from '../patch';
-import { pointer, type Setup } from '../setup';
+import type { Setup } from '../setup';
+import { around, endpoints } from './endpoint';
 
 /** An endpoint that gives a surface the throw asked for, or why none does. */
 export type ThrowChange =
@@ -16,8 +17,6 @@ export type ThrowChange =
 
 export type ThrowEnd = 'low' | 'high';
 
-const FIELDS = ['minPct', 'maxPct'] as const;
-const END_WORDS = { minPct: 'lower end', maxPct: 'upper end' } as const;
 /** No closer than a ruler tells at a trailing edge. */
 const CLOSE_MM = 0.5;
 
@@ -38,43 +37,24 @@ export function setThrow(setup: Setup, of: ThrowOf, end: ThrowEnd, mm: number): 
   if (!surface || before === undefined || Number.isNaN(before))
     return { ok: false, reason: 'Its rod cannot reach that end; change the lengths first.' };
   const side = Math.sign(before) || 1;
-  const step = setup.transmitter.stepPct ?? 1;
-  const tried = setup.program.outputs.flatMap((o, output) =>
-    FIELDS.map((field) => ({ channel: o.channel, output, field })),
-  );
+  const edgeOf = (asked: Setup) => side * (allThrowsOf(asked).find(same)?.[end].edgeMm ?? 0);
   let nearest: number | undefined;
-  for (const { channel, output, field } of tried) {
-    const sign = field === 'minPct' ? -1 : 1;
-    const patchOf = (steps: number): PatchOperation[] => [
-      {
-        op: 'replace',
-        path: pointer('program', 'outputs', output, field),
-        value: sign * Number((steps * step).toFixed(2)),
-      },
-    ];
-    const withEnd = (steps: number) => allThrowsOf(applyPatch(setup, patchOf(steps)) as Setup);
-    const reached = (steps: number) => side * (withEnd(steps).find(same)?.[end].edgeMm ?? 0);
-    const most = Math.round(150 / step);
-    let least = 0;
+  for (const endpoint of endpoints(setup, edgeOf)) {
+    const { figureAt, patchOf, pctOf, most, words } = endpoint;
     let far = most;
     // A rod that locks short of the far end ends the search where it locks.
-    while (far > 0 && Number.isNaN(reached(far))) far -= Math.ceil(5 / step);
-    if (far <= 0 || !(reached(far) > reached(0) + CLOSE_MM)) continue;
-    while (far - least > 1) {
-      const middle = (least + far) >> 1;
-      if (reached(middle) < mm) least = middle;
-      else far = middle;
-    }
-    const steps = Math.abs(reached(least) - mm) <= Math.abs(reached(far) - mm) ? least : far;
-    const got = reached(steps);
+    while (far > 0 && Number.isNaN(figureAt(far))) far -= Math.ceil(most / 30);
+    if (far <= 0 || !(figureAt(far) > figureAt(0) + CLOSE_MM)) continue;
+    const [under, over] = around(endpoint, mm, far);
+    const [less, more] = [figureAt(under), figureAt(over)];
+    const [steps, got] = mm - less <= more - mm ? [under, less] : [over, more];
     // Where a step of the transmitter is coarse, the nearest step is what there is.
-    const oneStep = Math.abs(reached(far) - reached(least));
-    if (Math.abs(got - mm) <= Math.max(CLOSE_MM, oneStep)) {
-      const after = withEnd(steps);
+    if (Math.abs(got - mm) <= Math.max(CLOSE_MM, more - less)) {
+      const after = allThrowsOf(applyPatch(setup, patchOf(steps)) as Setup);
       return {
         ok: true,
         patch: patchOf(steps),
-        words: `channel ${channel}, ${END_WORDS[field]} ${Number((steps * step).toFixed(2))} %`,
+        words: `${words} ${Math.abs(pctOf(steps))} %`,
         also: setup.airframe.surfaces
           .filter(
             ({ id }) => id !== of.surface && now.some((t) => t.surface === id && differs(t, after)),

@@ -1,4 +1,4 @@
-import { axisFunction, compileChain, stickOf } from '../chain';
+import { axisFunction, compileChain, releaseCut, stickOf } from '../chain';
 import { G_MPS2 } from '../level';
 import { kindOf, type Airframe, type Setup } from '../setup';
 
@@ -89,16 +89,12 @@ export function lostOnGround(setup: Setup): LostOnGround {
   const frame = chain.newFrame();
   const throttle = stickOf(setup.transmitter, 'throttle');
   const steering = stickOf(setup.transmitter, axisFunction(setup, 'yaw'));
-  const cut = setup.program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
   const after = (steer: number) => {
     const stimulus = chain.restStimulus();
     const memory = chain.newMemory();
     if (throttle >= 0) stimulus.controls[throttle] = 100;
     if (steering >= 0) stimulus.controls[steering] = steer;
-    if (cut?.kind === 'switch') {
-      const at = chain.layout.controls.get(cut.control)!;
-      stimulus.controls[at] = setup.transmitter.controls[at]!.rest < 0 ? 100 : -100;
-    }
+    releaseCut(setup, stimulus.controls);
     chain.step(stimulus, memory, frame);
     stimulus.linkUp = false;
     chain.step(stimulus, memory, frame);

@@ -1,4 +1,11 @@
-import { compileChain, controlWords, describeSurface, MODE_WORDS, stickOf } from '../chain';
+import {
+  compileChain,
+  controlWords,
+  describeSurface,
+  MODE_WORDS,
+  releaseCut,
+  stickOf,
+} from '../chain';
 import { levellingMust } from './answers';
 import type { ScriptStep } from '../script';
 import { kindOf, type Setup } from '../setup';
@@ -67,12 +74,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
   const memory = chain.newMemory();
   memory.armed = true;
   const at = stickOf(setup.transmitter, 'throttle');
-  const cut = setup.program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
-  if (cut?.kind === 'switch') {
-    const control = chain.layout.controls.get(cut.control)!;
-    const { rest } = setup.transmitter.controls[control]!;
-    stimulus.controls[control] = rest < 0 ? 100 : -100;
-  }
+  releaseCut(setup, stimulus.controls);
   const motors = setup.airframe.motors.length > 0;
   // A third open, from wherever it rests: a trigger rests in its middle.
   const closed = setup.transmitter.controls[at]?.rest ?? -100;

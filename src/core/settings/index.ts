@@ -24,7 +24,6 @@ import { wingType } from './wing-type';
 export { meansOf, type Means } from './means';
 export { onReceiver } from './outputs';
 export { shippedUnit } from './shipped';
-export { mountingWords } from './orientation';
 export { SETTING_IDS, type Field, type Row, type Setting, type SettingId } from './setting';
 
 /** Every setting there is, in the order they are entered. A new one is a file or a row and a line here. */

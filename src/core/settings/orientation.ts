@@ -1,19 +1,7 @@
 import { choiceRow, inSettings } from './lens';
 import { meansOf } from './means';
 import type { Setting } from './setting';
-import { kindOf, type Manner } from '../setup';
-
-/** "arrow to the nose, label up" */
-export function mountingWords(
-  mounting: string,
-  { front, back }: Pick<Manner, 'front' | 'back'>,
-): string {
-  const [arrow, face] = mounting
-    .split('-')
-    .map((w) => (w === 'nose' ? front : w === 'tail' ? back : w));
-  const side = (word: string) => (word === 'up' || word === 'down' ? word : `to the ${word}`);
-  return `arrow ${side(arrow!)}, label ${side(face!)}`;
-}
+import { mountingWords } from '../setup';
 
 export const orientation: Setting = {
   id: 'orientation',
@@ -33,7 +21,7 @@ export const orientation: Setting = {
           ...inSettings('orientation'),
         },
         unit.settings.orientation,
-        orientations.map((m) => [m, mountingWords(m, kindOf(airframe))] as const),
+        orientations.map((m) => [m, mountingWords(m, airframe)] as const),
       ),
     ];
   },

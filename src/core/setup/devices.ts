@@ -12,3 +12,11 @@ export const isDevice = ({ servos }: Airframe, { role, servo }: Surface): boolea
 /** Whether a unit is made for what steers on wheels or on water. */
 export const isSteeringUnit = ({ traits }: { traits: Pick<UnitTraits, 'ports'> }): boolean =>
   traits.ports.some((p) => p.labelledFor === 'steering');
+
+/** Whether it takes direction and both ends from the steering moved left, then right. */
+export const taughtByDriving = (unit: {
+  traits: Pick<UnitTraits, 'ports' | 'correctionDirection'>;
+}): boolean => unit.traits.correctionDirection === 'learned' && isSteeringUnit(unit);
+
+/** How such a unit is taught; the other way about it believes left to be right. */
+export const LEFT_FIRST = 'full left and hold until it centres itself, then full right';

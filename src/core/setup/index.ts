@@ -7,6 +7,7 @@ export * from './hands';
 export * from './installation';
 export * from './intents';
 export * from './kinds';
+export * from './mounting';
 export * from './parts';
 export * from './problem';
 export * from './program';

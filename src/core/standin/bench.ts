@@ -8,7 +8,7 @@ import {
   type Movement,
   type Stimulus,
 } from '../chain';
-import { AXES, type Axis, type Mode, type Setup } from '../setup';
+import { AXES, turnedWords, type Axis, type Mode, type Setup } from '../setup';
 
 /** How quickly a hand brings the model to where it is wanted. */
 const HAND_TIME_S = 0.15;
@@ -63,12 +63,6 @@ export interface Bench {
   advance(dtS: number): Snapshot;
 }
 
-const MOVEMENT_WORDS: Record<Axis, readonly [string, string]> = {
-  roll: ['left wing raised', 'right wing raised'],
-  pitch: ['nose raised', 'tail raised'],
-  yaw: ['nose swung right', 'nose swung left'],
-};
-
 /** The stand-in transmitter, link, unit and model on the virtual bench. */
 export function createBench(setup: Setup): Bench {
   const chain: Chain = compileChain(setup);
@@ -122,7 +116,7 @@ export function createBench(setup: Setup): Bench {
       if (nowMoving && !moving) {
         still.set(frame.surfaceDeg);
         answers = [];
-        movement = MOVEMENT_WORDS[fastest][rates[fastest] > 0 ? 0 : 1];
+        movement = turnedWords(fastest, rates[fastest] > 0 ? 1 : -1, setup.airframe);
       }
       moving = nowMoving;
 

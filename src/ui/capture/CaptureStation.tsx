@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { cornerWords, movedSticks, leftovers, taughtByDriving } from '@/core/capture';
+import { cornerWords, movedSticks, leftovers } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
@@ -9,7 +9,7 @@ import { functionOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
-import { handWords, kindOf } from '@/core/setup';
+import { handWords, kindOf, taughtByDriving } from '@/core/setup';
 import { TeachingRun } from './TeachingRun';
 
 /** What the unit learns when the sticks are moved, how that is started, and what trims leave. */

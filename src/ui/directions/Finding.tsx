@@ -45,7 +45,7 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
         <thead className="text-soft text-left text-sm">
           <tr>
             <th scope="col">Axis</th>
-            <th scope="col">Hand</th>
+            <th scope="col">Control</th>
             <th scope="col">Correction</th>
           </tr>
         </thead>
@@ -106,7 +106,7 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
       )}
       {unfinished.length > 0 && (
         <p className="mt-3">
-          {unfinished.map((axis) => AXIS_WORDS[axis]).join(' and ')}: look at the hand and the
+          {unfinished.map((axis) => AXIS_WORDS[axis]).join(' and ')}: look at the control and the
           correction of every surface first. Which single thing to change follows from all of them.
         </p>
       )}
@@ -179,8 +179,8 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
 
 function summary(verdicts: readonly AxisVerdict[]): string {
   return verdicts.every((v) => v.correction === 'right')
-    ? 'Directions proven: hands and corrections all go the right way.'
-    : 'The hands are proven. Corrections are still to be seen.';
+    ? 'Directions proven: controls and corrections all go the right way.'
+    : 'The controls are proven. Corrections are still to be seen.';
 }
 
 function ChangeCard({ change }: { change: Change }) {

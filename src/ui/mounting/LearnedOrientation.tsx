@@ -2,11 +2,10 @@
 
 import { useState } from 'react';
 import { LEARN_LIMIT_DEG, learnByGravity, learnByTurning } from '@/core/calibration';
-import { mountingPhrase } from '@/core/mounting';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-import { kindOf } from '@/core/setup';
+import { kindOf, mountingWords } from '@/core/setup';
 
 /** For units that learn how they sit: tried here first, with the hands as unsteady as hands are. */
 export function LearnedOrientation() {
@@ -62,7 +61,7 @@ export function LearnedOrientation() {
         {found.mounting && (
           <>
             It would learn the wrong position:{' '}
-            <strong>{mountingPhrase(found.mounting, setup.airframe)}</strong>
+            <strong>{mountingWords(found.mounting, setup.airframe)}</strong>
             {found.mounting === mounting ? ', as it is.' : ', which it is not.'}
           </>
         )}

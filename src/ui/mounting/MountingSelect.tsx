@@ -1,5 +1,4 @@
-import { endWords } from '@/core/mounting';
-import { kindOf, MOUNTINGS, type Mounting } from '@/core/setup';
+import { endWords, kindOf, MOUNTINGS, type Mounting } from '@/core/setup';
 import { useModel } from '../frame/modelStore';
 import { Select } from '../parts/Select';
 

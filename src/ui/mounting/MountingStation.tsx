@@ -7,7 +7,6 @@ import { tests } from '@/core/logbook';
 import {
   mountingAdvice,
   mountingChoices,
-  mountingPhrase,
   mountingSchools,
   nearestMounting,
   seatReport,
@@ -24,6 +23,7 @@ import { MountingSelect } from './MountingSelect';
 import { PlainSeat } from './PlainSeat';
 import { turnedBy } from './turn';
 import { Select } from '../parts/Select';
+import { mountingWords } from '@/core/setup';
 
 const MountingScene = dynamic(() => import('./MountingScene'), { ssr: false });
 
@@ -73,12 +73,12 @@ function Seat() {
   const sit = (m: Mounting) =>
     edit(
       [{ op: 'replace', path: '/installation/mounting', value: m }],
-      `Unit fixed with ${mountingPhrase(m, setup.airframe)}`,
+      `Unit fixed with ${mountingWords(m, setup.airframe)}`,
     );
   const tell = (m: Mounting) =>
     edit(
       [{ op: 'replace', path: '/unit/settings/orientation', value: m }],
-      `Orientation set to ${mountingPhrase(m, setup.airframe)}`,
+      `Orientation set to ${mountingWords(m, setup.airframe)}`,
     );
   const shown = turning ? nearestMounting(turning).mounting : mounting;
   const { refused } = mountingChoices(traits).find((c) => c.mounting === shown)!;
@@ -121,7 +121,7 @@ function Seat() {
         Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
       </p>
       <p className="mt-2 text-xl font-bold" aria-live="polite" data-testid="sits">
-        {mountingPhrase(shown, setup.airframe)}
+        {mountingWords(shown, setup.airframe)}
       </p>
       {refused && (
         <p role="alert" className="text-stop font-semibold">

@@ -1,10 +1,9 @@
 'use client';
 
-import { mountingWords } from '@/core/settings';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
 import { GainLead } from './GainLead';
-import { kindOf } from '@/core/setup';
+import { mountingWords } from '@/core/setup';
 
 /** The wiring as a list in the order of plugging: the drawing in words. */
 export function PluggingOrder() {
@@ -30,8 +29,7 @@ export function PluggingOrder() {
           Aerials: two straight ends at right angles, clear of carbon, motor leads and battery.
         </li>
         <li>
-          Unit: {mountingWords(setup.installation.mounting, kindOf(setup.airframe))}, square to the
-          model.
+          Unit: {mountingWords(setup.installation.mounting, setup.airframe)}, square to the model.
         </li>
       </ol>
     </section>

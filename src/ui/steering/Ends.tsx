@@ -4,6 +4,8 @@ import { setSteeringEnds, type SteeringEnd } from '@/core/plan';
 import { useModel } from '../frame/modelStore';
 import { StatusMark } from '../status/StatusMark';
 
+const MARKS = { past: 'stop', short: 'caution', at: 'proven', never: 'caution' } as const;
+
 /** Both ends: where the servo is sent, where the stop is, and the endpoint that brings them together. */
 export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
   const setup = useModel((s) => s.setup);
@@ -16,7 +18,7 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
         Ends to the stop
       </h2>
       <ul className="mt-1 grid gap-3 @lg:grid-cols-2">
-        {ends.map(({ to, servoDeg, lockDeg, beyondDeg, reserveDeg, wheels, end }) => (
+        {ends.map(({ to, servoDeg, lockDeg, beyondDeg, stands, reserveDeg, wheels, end }) => (
           <li key={to}>
             <p className="font-bold">Full {to}</p>
             {lockDeg === undefined ? (
@@ -25,11 +27,11 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
               <>
                 <p>
                   <StatusMark
-                    status={beyondDeg > 1 ? 'stop' : beyondDeg < -3 ? 'caution' : 'proven'}
+                    status={MARKS[stands]}
                     words={
-                      beyondDeg > 1
+                      stands === 'past'
                         ? `held ${beyondDeg.toFixed(0)}° past the stop`
-                        : beyondDeg < -3
+                        : stands === 'short'
                           ? `${(-beyondDeg).toFixed(0)}° short of the stop`
                           : 'at the stop, and no further'
                     }

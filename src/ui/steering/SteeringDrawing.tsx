@@ -1,6 +1,6 @@
 'use client';
 
-import { steeringJoints } from '@/core/linkage';
+import { carrierPivot, steeringJoints } from '@/core/linkage';
 import type { Steering } from '@/core/setup';
 
 const RAD = Math.PI / 180;
@@ -17,12 +17,9 @@ export function SteeringDrawing({ steering, servoDeg }: { steering: Steering; se
     { x: number; y: number },
     { x: number; y: number },
   ];
-  const back = steering.knuckles === 'behind' ? 1 : -1;
   const carrier = { x: (leftInner.x + rightInner.x) / 2, y: (leftInner.y + rightInner.y) / 2 };
-  const radius = steering.by === 'arm' ? steering.armMm : steering.crankOutMm;
-  // The carrier's pivot lies where the arm that carries the balls starts, straight ahead.
-  const rest = steeringJoints(steering, 0).map((s) => at(s.inner));
-  const pivot = { x: (rest[0]!.x + rest[1]!.x) / 2, y: rest[0]!.y - back * radius };
+  const turnsAbout = carrierPivot(steering);
+  const pivot = turnsAbout && at(turnsAbout);
   return (
     <svg
       viewBox={`${-wide / 2} ${-high * 0.45} ${wide} ${high}`}
@@ -39,7 +36,7 @@ export function SteeringDrawing({ steering, servoDeg }: { steering: Steering; se
         strokeWidth={2}
         strokeDasharray="4 4"
       />
-      {steering.by === 'rack' ? (
+      {!pivot ? (
         <line
           x1={leftInner.x - 6}
           y1={leftInner.y}

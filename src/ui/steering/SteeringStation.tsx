@@ -1,14 +1,17 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo } from 'react';
 import { USUAL_STEERING } from '@/core/catalogue';
 import { tests } from '@/core/logbook';
-import { steeringEnds } from '@/core/plan';
+import { axisFunction, stickOf } from '@/core/chain';
+import { compileStops } from '@/core/linkage';
+import { steeringEnds, steeringOf } from '@/core/plan';
 import { kindOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { Throws } from '../plain/Throws';
+import { useRig } from '../rig/rigStore';
 import { TestScript } from '../recovery/TestScript';
 import { Ackermann } from './Ackermann';
 import { Ends } from './Ends';
@@ -50,37 +53,36 @@ export function SteeringStation() {
   );
 }
 
-/** The drawing, turned by a hand of its own. */
+/** The drawing as the rig has it: the hand here is the hand there. */
 function Drawn() {
-  const steering = useModel((s) => s.setup.airframe.steering)!;
-  const ends = steeringEnds(useModel((s) => s.setup));
-  const [hand, setHand] = useState(0);
-  const [left, right] = ends;
-  const end = hand < 0 ? left : right;
-  const share = Math.abs(hand) / 100;
-  const reached = Math.min(end?.servoDeg ?? 0, end?.lockDeg ?? Infinity);
-  const servoDeg = (hand < 0 ? 1 : -1) * Math.min(share * (end?.servoDeg ?? 0), reached);
+  const setup = useModel((s) => s.setup);
+  const { steering, servo, sense } = steeringOf(setup)!;
+  const stops = useMemo(() => compileStops(steering), [steering]);
+  const servoDeg = useRig((s) => s.snapshot?.servoDeg[servo]) ?? 0;
+  const setControl = useRig((s) => s.setControl);
+  const at = stickOf(setup.transmitter, axisFunction(setup, 'yaw'));
+  const id = setup.transmitter.controls[at]?.id;
+  const hand = useRig((s) => (id === undefined ? 0 : (s.controls[id] ?? 0)));
+  const words = hand === 0 ? 'straight' : `${Math.abs(hand)} % ${hand < 0 ? 'left' : 'right'}`;
   return (
     <section className="card" aria-label="The steering from above">
-      <SteeringDrawing steering={steering} servoDeg={servoDeg} />
-      <label className="flex items-center gap-3 text-sm font-semibold">
-        your hand
-        <input
-          type="range"
-          min={-100}
-          max={100}
-          step={5}
-          value={hand}
-          className="h-11 flex-1 accent-(--accent)"
-          aria-valuetext={
-            hand === 0 ? 'straight' : `${Math.abs(hand)} % ${hand < 0 ? 'left' : 'right'}`
-          }
-          onChange={(e) => setHand(Number(e.target.value))}
-        />
-        <span className="num w-24 text-right font-normal">
-          {hand === 0 ? 'straight' : `${Math.abs(hand)} % ${hand < 0 ? 'left' : 'right'}`}
-        </span>
-      </label>
+      <SteeringDrawing steering={steering} servoDeg={stops(sense * servoDeg)} />
+      {id !== undefined && (
+        <label className="flex items-center gap-3 text-sm font-semibold">
+          your hand
+          <input
+            type="range"
+            min={-100}
+            max={100}
+            step={5}
+            value={hand}
+            className="h-11 flex-1 accent-(--accent)"
+            aria-valuetext={words}
+            onChange={(e) => setControl(id, Number(e.target.value))}
+          />
+          <span className="num w-24 text-right font-normal">{words}</span>
+        </label>
+      )}
     </section>
   );
 }

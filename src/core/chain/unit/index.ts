@@ -12,7 +12,7 @@ export { beliefMatrix } from './sensor';
 export * from './laws';
 export { orderEdgesUs } from './edges';
 export { NO_SLOT } from './modes';
-export { isSteadied } from './ports';
+export { isSteadied, PORT_MAX_US } from './ports';
 export { axisWeights, mixedFunction } from './functions';
 
 /**

@@ -1,17 +1,12 @@
-import { MOUNTINGS, type Mounting, type Setup } from '../../setup';
+import { mountingWords, MOUNTINGS, type Setup } from '../../setup';
 import { replaced, type Structure, type StructuralRemedy } from './structure';
 
-const words = (mounting: Mounting): string => {
-  const [arrow, label] = mounting.split('-');
-  return `arrow to the ${arrow}, label ${label}`;
-};
-
 /** Every way the unit could sit but the one written down. */
-export function otherMountings({ installation }: Setup): Structure[] {
+export function otherMountings({ airframe, installation }: Setup): Structure[] {
   return MOUNTINGS.filter((m) => m !== installation.mounting).map((m) => ({
     id: `mounting-${m}`,
     place: 'mounting',
-    title: `The unit is fixed with its ${words(m)}`,
+    title: `The unit is fixed with its ${mountingWords(m, airframe)}`,
     why: 'Two axes wrong together, or a movement answered on another axis, is how a turned unit looks. One axis alone cannot be the mounting.',
     cost: 1,
     patch: replaced('/installation/mounting', m),
@@ -22,6 +17,7 @@ export function otherMountings({ installation }: Setup): Structure[] {
 /** The unit told how it is fixed, or turned where it cannot be told. */
 export function mountingRemedy(known: Setup): StructuralRemedy[] {
   const { mounting } = known.installation;
+  const { airframe } = known;
   const { orientation } = known.unit.settings;
   if (mounting === orientation) return [];
   return [
@@ -29,15 +25,15 @@ export function mountingRemedy(known: Setup): StructuralRemedy[] {
       ? {
           id: 'orientation',
           place: 'unit',
-          title: `Tell the unit that it is fixed with its ${words(mounting)}`,
-          why: `It believes ${words(orientation)}, and takes movements for others than they are.`,
+          title: `Tell the unit that it is fixed with its ${mountingWords(mounting, airframe)}`,
+          why: `It believes ${mountingWords(orientation, airframe)}, and takes movements for others than they are.`,
           patch: replaced('/unit/settings/orientation', mounting),
         }
       : {
           id: 'remount',
           place: 'mounting',
-          title: `Turn the unit: ${words(orientation)}`,
-          why: `This unit cannot be told that it is fixed with its ${words(mounting)}.`,
+          title: `Turn the unit: ${mountingWords(orientation, airframe)}`,
+          why: `This unit cannot be told that it is fixed with its ${mountingWords(mounting, airframe)}.`,
           patch: replaced('/installation/mounting', orientation),
         },
   ];

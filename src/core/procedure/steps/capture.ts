@@ -1,4 +1,5 @@
-import { captureScript, taughtByDriving } from '../../capture';
+import { captureScript } from '../../capture';
+import { kindOf, LEFT_FIRST, taughtByDriving } from '../../setup';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -6,13 +7,15 @@ export const capture: Step = {
   id: 'capture',
   title: 'Capture',
   does: 'Teach the unit where stick centre and full travel are; again after every trim.',
-  said: ({ unit }) =>
+  said: ({ airframe, unit }) =>
     taughtByDriving(unit)
       ? {
           title: 'Teach',
-          does: 'Left and hold until it centres itself, then right: direction and both ends in one go.',
+          does: `Steer ${LEFT_FIRST}: direction and both ends in one go.`,
         }
-      : {},
+      : kindOf(airframe).onSurface
+        ? { does: 'Teach the unit where the middle and both ends are; again after every trim.' }
+        : {},
   station: 'capture',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],

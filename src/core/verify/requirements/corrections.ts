@@ -1,6 +1,14 @@
 import { MODE_WORDS, movementOf } from '../../chain';
 import { authority, isStabilized } from '../../directions';
-import { AXES, pointer, type Axis, type Mode, type Setup, type Surface } from '../../setup';
+import {
+  AXES,
+  pointer,
+  turnedWords,
+  type Axis,
+  type Mode,
+  type Setup,
+  type Surface,
+} from '../../setup';
 import type { Asked, OrderCell } from '../asked';
 import { ordersAndSurfaces } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
@@ -18,11 +26,6 @@ const GAIN_NONE_PCT = 0.5;
 
 const RATE = { roll: 'rollRateDegPerS', pitch: 'pitchRateDegPerS', yaw: 'yawRateDegPerS' } as const;
 const LEVELS = new Set<Mode>(['level', 'home', 'trainer']);
-const WORDS: Record<Axis, string> = {
-  roll: 'rolled right',
-  pitch: 'nose raised',
-  yaw: 'nose swung right',
-};
 
 /** Of each way the unit can steady, the cell with most gain, at its best corner. */
 function bestOfEach(asked: Asked): OrderCell[] {
@@ -134,14 +137,14 @@ export const corrections: Requirement = {
               severity: 'stop',
               says,
               where: pointer('airframe', 'surfaces', k),
-              witness: witness(WORDS[axis]),
+              witness: witness(turnedWords(axis, 1, setup.airframe)),
               about: { axis, surface: surface.id, mode: c.mode, how, figure: deg },
             });
           };
           if (!moment) {
             if (Math.abs(deg) > Math.max(SEEN_DEG, STRAY_SHARE * main))
               say(
-                `In ${name}, with the model ${WORDS[axis]}, the ${surface.label.toLowerCase()} goes ${movementOf(surface, deg)}; it has no part in that.`,
+                `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} goes ${movementOf(surface, deg)}; it has no part in that.`,
                 'stray',
               );
             return;
@@ -152,8 +155,8 @@ export const corrections: Requirement = {
           const goes = movementOf(surface, deg);
           say(
             goes === 'centre'
-              ? `In ${name}, with the model ${WORDS[axis]}, the ${surface.label.toLowerCase()} does not answer; it must go ${opposite}.`
-              : `In ${name}, with the model ${WORDS[axis]}, the ${surface.label.toLowerCase()} goes ${goes}; it must go ${opposite}.`,
+              ? `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} does not answer; it must go ${opposite}.`
+              : `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} goes ${goes}; it must go ${opposite}.`,
             goes === 'centre' ? 'still' : 'reversed',
           );
         });
@@ -170,7 +173,7 @@ export const corrections: Requirement = {
             severity: 'stop',
             says: `No surface that works against ${axis} sits on an output the unit steadies: in ${name} nothing answers a ${axis}.`,
             where: '/unit/settings/outputs',
-            witness: witness(WORDS[axis]),
+            witness: witness(turnedWords(axis, 1, setup.airframe)),
             about: { axis, mode: c.mode, how: 'unsteadied' },
           });
         }
@@ -178,9 +181,9 @@ export const corrections: Requirement = {
           told.add('motor');
           looking.fail({
             severity: 'stop',
-            says: `In ${name}, with the model ${WORDS[axis]}, the motor changes by ${turned.motorPct.toFixed(0)} %: its output is steadied.`,
+            says: `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the motor changes by ${turned.motorPct.toFixed(0)} %: its output is steadied.`,
             where: '/unit/settings/outputs',
-            witness: witness(WORDS[axis]),
+            witness: witness(turnedWords(axis, 1, setup.airframe)),
             about: { axis, mode: c.mode, how: 'motor' },
           });
         }

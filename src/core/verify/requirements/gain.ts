@@ -275,7 +275,7 @@ export const masterOff: Requirement = {
   id: 'master-off',
   title: 'One movement switches everything off',
   must: 'There is one position of one control in which the unit is off, wherever everything else stands, but while something that was wished to act by itself acts.',
-  from: 'When the unit does something wrong out there there is time for one movement, found by touch.',
+  from: 'When the unit does something wrong there is time for one movement, found by touch.',
   applies: () => true,
   looksAt: orderChannels,
   check(asked) {

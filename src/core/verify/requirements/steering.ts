@@ -1,13 +1,9 @@
+import { servoReachDeg } from '../../chain';
 import { lockServoDeg } from '../../linkage';
-import { steeringOf } from '../../plan';
+import { HELD_DEG, SHORT_DEG, steeringOf, stopVerdict } from '../../plan';
 import { cornersOf, type Cell, type Corner } from '../explore';
 import { channelsOfSurfaces, ordersAndSurfaces } from './influence';
 import { Looking, type Requirement } from './requirement';
-
-/** A servo sent this far past its stop stands against it; less is the give of the linkage. Common practice, no source. */
-export const HELD_DEG = 1;
-/** Short of the lock by more than this the turning circle is given away. Common practice, no source. */
-export const SHORT_DEG = 3;
 
 /** The steering of a car: at its lock when the hand is at its end, and no further. */
 export const steeringStops: Requirement = {
@@ -35,13 +31,13 @@ export const steeringStops: Requirement = {
         for (const way of [1, -1] as const)
           if (way * deg > ends[way].deg) ends[way] = { deg: way * deg, cell, corner };
       }
-    const { degAt500Us, limitDeg } = setup.airframe.servos[servo]!;
+    const reach = servoReachDeg(setup.airframe.servos[servo]!);
     for (const way of [1, -1] as const) {
       const side = way > 0 ? 'left' : 'right';
       const { deg, cell, corner } = ends[way];
       const witness =
         cell && corner && asked.witness(table, cell, `steered full ${side}`, { corner });
-      const lock = lockServoDeg(steering, Math.min(limitDeg, degAt500Us * 1.5), way);
+      const lock = lockServoDeg(steering, reach, way);
       const about = { surface: wheel.id, how: side };
       if (lock === undefined) {
         looking.fail({
@@ -53,7 +49,8 @@ export const steeringStops: Requirement = {
         continue;
       }
       const beyond = deg - way * lock;
-      if (beyond > HELD_DEG)
+      const verdict = stopVerdict(beyond, way * lock);
+      if (verdict === 'past')
         looking.fail({
           severity: 'stop',
           says: `Full ${side} the servo is held ${beyond.toFixed(0)}° past the place where the steering meets its stop: it stalls there and burns.`,
@@ -61,7 +58,7 @@ export const steeringStops: Requirement = {
           ...(witness ? { witness } : {}),
           about: { ...about, figure: beyond },
         });
-      else if (-beyond > SHORT_DEG)
+      else if (verdict === 'short')
         looking.fail({
           severity: 'caution',
           says: `Full ${side} the steering stands ${(-beyond).toFixed(0)}° of servo short of its stop: the circle is wider than the car can turn.`,

@@ -74,7 +74,7 @@ const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);
 /** Each stick on each surface it should move, in every state of what reaches that surface. */
 export const sticksRight: Requirement = {
   id: 'sticks',
-  title: 'Every hand moves its surfaces the right way',
+  title: 'Every control moves its surfaces the right way',
   must: `In every state, each control that steers moves every surface that turns the model about its axis, the right way and by at least ${USEFUL_DEG}° at its ends.`,
   from: 'The turning moment of each surface (ISO 1151-1 signs).',
   applies: (setup) => setup.airframe.surfaces.length > 0,
@@ -166,7 +166,7 @@ export const sticksRight: Requirement = {
 
 export const sticksAlone: Requirement = {
   id: 'sticks-alone',
-  title: 'No hand moves what it should not',
+  title: 'No control moves what it should not',
   must: `In every state, no control that steers moves a surface by more than ${STRAY_DEG}° that does not turn the model about the axis it is for, but where a mix was put there on purpose.`,
   from: 'The turning moment of each surface; lines meant as mixes are wishes.',
   applies: (setup) => setup.airframe.surfaces.length > 0,

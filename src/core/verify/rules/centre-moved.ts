@@ -1,6 +1,14 @@
-import { leftovers, taughtByDriving } from '../../capture';
+import { leftovers } from '../../capture';
 import { learnTravel } from '../../plan';
-import { functionOf, handWords, kindOf, type ChannelFunction, type Setup } from '../../setup';
+import {
+  functionOf,
+  handWords,
+  kindOf,
+  LEFT_FIRST,
+  taughtByDriving,
+  type ChannelFunction,
+  type Setup,
+} from '../../setup';
 import type { Found, Remedy } from '../finding';
 import type { Rule } from '../rule';
 
@@ -16,7 +24,7 @@ export function captureAgain(setup: Setup): Remedy[] {
   return [
     {
       label: taughtByDriving(setup.unit)
-        ? 'Teach it again: full left and hold, then full right'
+        ? `Teach it again: ${LEFT_FIRST}`
         : 'Capture centres and travel again, trims as they stand',
       patch: [{ op: 'add', path: '/installation/travelCapture', value: learnTravel(setup) }],
     },
@@ -26,7 +34,7 @@ export function captureAgain(setup: Setup): Remedy[] {
 export const centreMoved: Rule = {
   id: 'M15',
   title: 'The unit takes a trim or a subtrim for a hand held over',
-  why: 'Trimmed in off mode and not captured again: in hold and self-levelling the unit reads what is left as a stick held over.',
+  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a hand held over.',
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
@@ -40,7 +48,7 @@ export const centreMoved: Rule = {
 export const travelMoved: Rule = {
   id: 'M16',
   title: 'Ends or direction changed after the travel capture',
-  why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes a stick the other way.',
+  why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes the hand the other way.',
   explains: ['corrections'],
   check(setup): Found[] {
     const taught = setup.installation.travelCapture;

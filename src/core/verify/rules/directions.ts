@@ -99,17 +99,17 @@ export const correctionReversed = directionRule(
   'M3',
   'correction',
   'Correction the wrong way',
-  'A unit that pushes with the disturbance turns a gust into a roll: the model is lost at take-off.',
+  'A unit that pushes with the disturbance makes more of it each time: the model is lost at the first one.',
 );
 export const stickReversed = directionRule(
   'M4',
   'stick',
-  'Stick the wrong way',
-  'A reversed stick is not noticed until the model answers it.',
+  'Control the wrong way',
+  'A reversed control is not noticed until the model answers it.',
 );
 export const bothReversed = directionRule(
   'M5',
   'both',
-  'Stick and correction both the wrong way',
+  'Control and correction both the wrong way',
   'Reversing only one of them leaves the other wrong: the servo or its rod works the opposite way.',
 );

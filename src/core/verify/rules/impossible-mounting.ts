@@ -1,5 +1,6 @@
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
+import { mountingWords, type Mounting } from '../../setup';
 
 export const impossibleMounting: Rule = {
   id: 'M19',
@@ -10,8 +11,8 @@ export const impossibleMounting: Rule = {
     const { mounting } = setup.installation;
     const { orientation } = setup.unit.settings;
     const { orientations } = setup.unit.traits;
-    const [arrow, label] = mounting.split('-');
-    const words = `arrow to the ${arrow}, label ${label}`;
+    const said = (m: Mounting) => mountingWords(m, setup.airframe);
+    const words = said(mounting);
     const finding = (says: string, where: string, remedies: Found['remedies']): Found => ({
       severity: 'stop',
       says,
@@ -21,7 +22,7 @@ export const impossibleMounting: Rule = {
     if (!orientations.includes(mounting))
       return [
         finding(
-          `It is fixed with its ${words}. This unit knows only: ${orientations.join(', ')}.`,
+          `It is fixed with its ${words}. This unit knows only: ${orientations.map(said).join('; or ')}.`,
           '/installation/mounting',
           [],
         ),

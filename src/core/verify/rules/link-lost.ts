@@ -6,7 +6,7 @@ import { rewritten } from '../repair';
 export const linkLost: Rule = {
   id: 'M13',
   title: 'What happens when the link is lost',
-  why: 'A held or preset throttle flies the model away; a mode taken over from wherever the switch stood is a matter of luck.',
+  why: 'A held or preset throttle takes the model away; a mode taken over from wherever the switch stood is a matter of luck.',
   explains: ['motor-lost', 'link-lost'],
   check(setup, proof) {
     const schools = failsafeSchools(setup);

@@ -36,7 +36,7 @@ export const throttleReversed: Rule = {
 export const noThrottleCut: Rule = {
   id: 'M42',
   title: 'Throttle live while programming',
-  why: 'A sleeve on the stick starts the motor with a hand in the way.',
+  why: 'A sleeve on the throttle starts the motor with a hand in the way.',
   explains: ['motor-rest', 'motor-cut'],
   check(setup, proof) {
     const { controls } = setup.transmitter;

@@ -1,5 +1,5 @@
 import { axisFunction, compileChain, stickOf, STICK_ASKS, type Chain } from '../../chain';
-import { AXES, roleOf, type Setup } from '../../setup';
+import { AXES, functionOf, roleOf, type Setup } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 import { rewritten } from '../repair';
@@ -13,7 +13,7 @@ const FADES = new Set(['rate', 'hold', 'trainer', 'hover']);
 export const lowRateFade: Rule = {
   id: 'M48',
   title: 'A low rate keeps the unit from letting go',
-  why: 'The unit fades its correction out as the stick nears full. With a reduced rate the stick never gets there, so part of the correction fights every full stick.',
+  why: 'The unit fades its correction out as the hand nears its end. With a reduced rate it never gets there, so part of the correction fights the hand at its end.',
   check(setup, proof): Found[] {
     const { program, unit, transmitter } = setup;
     const chain = compileChain(setup);
@@ -69,11 +69,11 @@ export const lowRateFade: Rule = {
           return [
             {
               severity: 'caution',
-              says: `In ${now.mode} a full ${axisFunction(setup, axis)} stick leaves ${Math.round(now.share * 100)} % of the correction: its rate or its end keeps it short of full. With full travel ${Math.round(then.share * 100)} % would be left.`,
+              says: `In ${now.mode} full ${functionOf(axisFunction(setup, axis)).words} leaves ${Math.round(now.share * 100)} % of the correction: its rate or its end keeps it short of full. With full travel ${Math.round(then.share * 100)} % would be left.`,
               where: '/program/inputs',
               witness: {
                 controls: { [transmitter.controls[stick]!.id]: end, ...other },
-                words: 'the stick held at its end',
+                words: 'held at its end',
               },
               remedies: rewritten(
                 setup,

@@ -5,7 +5,7 @@ import { rewritten } from '../repair';
 export const modeOrder: Rule = {
   id: 'M2',
   title: 'The mode switch does not do what you wished',
-  why: 'Hands expect an order. Found the other way round in the air, the wrong mode comes when it is needed least.',
+  why: 'Hands expect an order. Found the other way round out there, the wrong mode comes when it is needed least.',
   explains: ['modes'],
   check(setup, proof) {
     const wrong = failuresOf(proof, 'modes');

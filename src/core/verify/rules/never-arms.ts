@@ -6,7 +6,7 @@ import type { Rule } from '../rule';
 export const neverArms: Rule = {
   id: 'M32',
   title: 'The throttle never passes the arming point',
-  why: 'Until the throttle has passed it once the unit is a plain receiver: corrections "do not work", on the bench and in the air.',
+  why: 'Until the throttle has passed it once the unit is a plain receiver: corrections "do not work", on the bench and out there.',
   explains: ['corrections'],
   check(setup): Found[] {
     const { traits, settings } = setup.unit;

@@ -6,7 +6,7 @@ import { rewritten } from '../repair';
 export const noOff: Rule = {
   id: 'M50',
   title: 'No single movement switches everything off',
-  why: 'When the unit does something wrong in the air there is time for one movement, found by touch.',
+  why: 'When the unit does something wrong there is time for one movement, found by touch.',
   explains: ['master-off'],
   check(setup, proof): Found[] {
     const { traits } = setup.unit;

@@ -1,0 +1,28 @@
+import { kindOf, type Manner } from './kinds';
+import type { Airframe } from './airframe';
+import type { Axis, Mounting, Sense } from './basics';
+
+/** Nose and tail by the names they have on this kind of model. */
+export const endWords = (word: string, { front, back }: Pick<Manner, 'front' | 'back'>): string =>
+  word === 'nose' ? front : word === 'tail' ? back : word;
+
+/** "arrow to the tail, label up", "arrow up, label to the left" */
+export function mountingWords(mounting: Mounting, airframe: Pick<Airframe, 'kind'>): string {
+  const side = (word: string) =>
+    word === 'up' || word === 'down' ? word : `to the ${endWords(word, kindOf(airframe))}`;
+  const [arrow, label] = mounting.split('-');
+  return `arrow ${side(arrow!)}, label ${side(label!)}`;
+}
+
+/** "left wing raised", "nose swung right": a model turned about an axis, in the words of its kind. */
+export function turnedWords(axis: Axis, sense: Sense, airframe: Pick<Airframe, 'kind'>): string {
+  const { front, back, onSurface } = kindOf(airframe);
+  switch (axis) {
+    case 'roll':
+      return `${sense > 0 ? 'left' : 'right'} ${onSurface ? 'side' : 'wing'} raised`;
+    case 'pitch':
+      return `${sense > 0 ? front : back} raised`;
+    case 'yaw':
+      return `${front} swung ${sense > 0 ? 'right' : 'left'}`;
+  }
+}
