@@ -4,13 +4,14 @@ import { floatplane } from './models/floatplane';
 import { garganey } from './models/garganey';
 import { gyrfalcon } from './models/gyrfalcon';
 import { iceRally } from './models/ice-rally';
+import { marten } from './models/marten';
 import { merganser } from './models/merganser';
 import { pilotBoat } from './models/pilot-boat';
 import { sailplane } from './models/sailplane';
 import { skiTug } from './models/ski-tug';
 import { turnstone } from './models/turnstone';
 
-/** The models of the club: six each in another state, and four that are fitted in unusual ways. */
+/** The models of the club: seven each in another state, and four that are fitted in unusual ways. */
 export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   sailplane,
   skiTug,
@@ -18,6 +19,7 @@ export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   delta,
   iceRally,
   pilotBoat,
+  marten,
   merganser,
   turnstone,
   garganey,

@@ -97,6 +97,7 @@ function measuredCar(): Setup {
   return wished(setup, {
     failsafe: { school: 'brake', steerPct: 0, pitchDeg: 0, rollDeg: 0 },
     lock: { until: 'chassis' },
+    reverse: { brakePct: 30 },
   });
 }
 

@@ -176,7 +176,7 @@ describe('units that mix', () => {
     );
   it('with one stick channel reversed: that channel, and no plug', () => {
     let cases = 0;
-    const models = share(mixed, 4);
+    const models = share(mixed, 8);
     for (const written of models)
       for (const { channel } of plain(written)) {
         const real = structuredClone(written);

@@ -37,7 +37,7 @@ const realOf = (written: Setup, parts: readonly Pick<Structure, 'patch'>[]) =>
 describe('a unit fixed otherwise than written down', () => {
   it.each(KINDS)('%s: the 23 others are put right', (kind) => {
     const written = makeSetup(kind);
-    for (const mounting of share(others, 3)) {
+    for (const mounting of share(others, 6)) {
       const model = mounted(written, mounting);
       const seen = watchAs(written, model, true);
       const found = diagnose(written, seen);
@@ -53,7 +53,7 @@ describe('a unit fixed otherwise than written down', () => {
     '%s: put right with any one rod on the other side as well',
     (kind) => {
       const written = makeSetup(kind);
-      for (const mounting of share(others, 8))
+      for (const mounting of share(others, 20))
         for (const rod of factAtoms(written).filter((a) => a.place === 'linkage')) {
           const model = applyPatch(mounted(written, mounting), rod.patch);
           const found = diagnose(written, watchAs(written, model, true));

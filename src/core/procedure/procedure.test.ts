@@ -119,7 +119,7 @@ const turnedUnit = (setup: Setup): Setup => ({
 });
 
 describe('a person who follows the steps, for every unit and airframe', () => {
-  it.each(share(PAIRS, 3))(
+  it.each(share(PAIRS, 6))(
     '$unit in a $kind: ready; and stopped at the right step by any one fault',
     (pair) => {
       const setup = make(pair);

@@ -79,6 +79,8 @@ export const ProgramWishesSchema = z.strictObject({
   /** The gain stays at off, whatever sets it, until chassis or hull are right. */
   lock: z.strictObject({ until: z.literal('chassis') }).optional(),
   rates: RatesWishSchema,
+  /** The first push of the trigger away only brakes, the next one reverses; 0 stops the motor and no more. */
+  reverse: z.strictObject({ brakePct: ShareSchema }).optional(),
   panic: z
     .strictObject({
       way: z.enum(PANIC_WAYS),

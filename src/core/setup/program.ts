@@ -16,6 +16,7 @@ export const WISHES = [
   'gain',
   'lock',
   'rates',
+  'reverse',
   'launch',
   'panic',
   'cut',

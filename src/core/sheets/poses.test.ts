@@ -96,7 +96,7 @@ const PROGRAMS: [string, Setup][] = [
   ],
   ['sets', wished({ gain: { by: 'sets', control: 'sa', knob: 'k1', pct: 50 } }, 'satellite-gyro')],
   ['V-tail', makeSetup('v-tail', 'satellite-gyro')],
-  ...share(PAIRS, 4).map(({ name, setup }): [string, Setup] => [name, setup]),
+  ...share(PAIRS, 8).map(({ name, setup }): [string, Setup] => [name, setup]),
 ];
 
 describe.each(PROGRAMS)('poses of %s', (_, setup) => {

@@ -7,6 +7,7 @@ import { TextField } from '../fields/TextField';
 import { useModel } from '../frame/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
+import { Motors } from './Motors';
 import { Select } from '../parts/Select';
 import { kindOf } from '@/core/setup';
 import { SystemChoice } from '../measure/SystemChoice';
@@ -135,6 +136,7 @@ export function ModelStation() {
           </p>
         </aside>
         <AirframeQuestions />
+        <Motors />
       </div>
     </div>
   );

@@ -10,6 +10,7 @@ export const WISH_TITLES: Record<WishId, string> = {
   modes: 'Modes',
   gain: 'Gain',
   lock: 'Gain locked at off',
+  reverse: 'Brake before reverse',
   rates: 'Rates and expo',
   launch: 'Hand launch',
   panic: 'Panic recovery',

@@ -9,6 +9,7 @@ import { writeLaunch } from './launch';
 import { writeModes } from './modes';
 import { writePanic } from './panic';
 import { placed } from './place';
+import { writeReverse } from './reverse';
 import { writeRates } from './rates';
 import { writeSticks } from './sticks';
 import { writeTimer, writeVoice } from './voice';
@@ -30,6 +31,7 @@ const WRITERS: Writers = {
   modes: writeModes,
   gain: writeGain,
   lock: writeLock,
+  reverse: writeReverse,
   rates: writeRates,
   launch: writeLaunch,
   panic: writePanic,

@@ -109,10 +109,13 @@ export const corrections: Requirement = {
             !told.has(`none ${c.mode}`)
           ) {
             told.add(`none ${c.mode}`);
+            const locked = setup.intents.program.lock !== undefined;
             looking.fail({
-              severity: 'stop',
-              says: `In ${name} the unit does nothing: no position of any control gives it gain.`,
-              where: '/program/lines',
+              severity: locked ? 'note' : 'stop',
+              says: locked
+                ? `The gain is locked at off: in ${name} nothing is corrected, and no correction is proved, until the lock is taken out.`
+                : `In ${name} the unit does nothing: no position of any control gives it gain.`,
+              where: locked ? '/intents/program/lock' : '/program/lines',
               witness: witness('gain as high as it goes'),
               about: { mode: c.mode, how: 'no-gain' },
             });

@@ -8,6 +8,7 @@ import { launch } from './launch';
 import { modes } from './modes';
 import { panic } from './panic';
 import { rates } from './rates';
+import { reverse } from './reverse';
 import { timer, voice } from './voice';
 
 /** Everything that can be wished, as it is read from top to bottom. A new one is a file and a word here. */
@@ -18,6 +19,7 @@ export const SENTENCES: readonly Sentence[] = [
   panic,
   cut,
   failsafe,
+  reverse,
   rates,
   flaps,
   gear,

@@ -1,0 +1,93 @@
+'use client';
+
+import { kindOf, type Motor } from '@/core/setup';
+import { Choice } from '../fields/Choice';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+import { Select } from '../parts/Select';
+
+const BEHIND_STOP: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {
+  nothing: 'does nothing',
+  brakes: 'brakes',
+  'brakes-then-reverses': 'brakes, and reverses at the second push',
+  reverses: 'reverses at once',
+};
+
+/** Each motor: what turns it, the pulses at which it stands still and runs full, what lies behind stop. */
+export function Motors() {
+  const airframe = useModel((s) => s.setup.airframe);
+  const edit = useModel((s) => s.edit);
+  const { onSurface } = kindOf(airframe);
+  if (airframe.motors.length === 0) return null;
+  return (
+    <section className="card flex flex-col gap-4" aria-labelledby="motors-title">
+      <h2 id="motors-title" className="text-lg font-bold">
+        {airframe.motors.length > 1 ? 'Motors' : 'Motor'}
+      </h2>
+      {airframe.motors.map((motor, i) => {
+        const at = `/airframe/motors/${i}`;
+        const name = motor.label;
+        const pulse = (key: 'stopUs' | 'fullUs', words: string) => (
+          <NumberField
+            label={words}
+            unit="µs"
+            at={`${at}/${key}`}
+            step={10}
+            value={motor[key]}
+            onCommit={(value) =>
+              edit(
+                [{ op: 'replace', path: `${at}/${key}`, value }],
+                `${name} ${words} ${value} µs`,
+              )[0]?.reason
+            }
+          />
+        );
+        return (
+          <div key={motor.id} className="flex flex-col gap-3">
+            <Choice
+              label={`${name} turned by`}
+              value={motor.power}
+              options={[
+                ['electric', 'a controller and a battery'],
+                ['engine', 'an engine'],
+              ]}
+              onChange={(power) =>
+                void edit(
+                  [{ op: 'replace', path: `${at}/power`, value: power }],
+                  `${name}: ${power === 'engine' ? 'an engine' : 'electric'}`,
+                )
+              }
+            />
+            <div className="grid grid-cols-2 gap-3">
+              {pulse('stopUs', 'stands still at')}
+              {pulse('fullUs', 'runs full at')}
+            </div>
+            {onSurface && (
+              <label className="flex flex-col gap-1 text-sm font-semibold">
+                Behind stop its controller
+                <Select
+                  value={motor.reverse ?? 'nothing'}
+                  onChange={(e) => {
+                    const value = e.target.value as keyof typeof BEHIND_STOP;
+                    void edit(
+                      value === 'nothing'
+                        ? [{ op: 'remove', path: `${at}/reverse` }]
+                        : [{ op: 'add', path: `${at}/reverse`, value }],
+                      `${name}: behind stop it ${BEHIND_STOP[value]}`,
+                    );
+                  }}
+                >
+                  {Object.entries(BEHIND_STOP).map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </Select>
+              </label>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}
