@@ -1,4 +1,4 @@
-import type { Airframe, Surface } from '../setup/airframe';
+import type { Airframe, Surface } from '../setup/schema/airframe';
 import { compileHorn } from './linkage';
 import { compileSteering, compileStops } from './steering';
 

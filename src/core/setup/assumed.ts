@@ -1,4 +1,4 @@
-import type { Airframe, Measures } from './airframe';
+import type { Airframe, Measures } from './schema/airframe';
 import { pointer } from './problem';
 
 /** Measures of a model that nobody has taken yet: the usual ones of its kind stand for them. */

@@ -1,5 +1,5 @@
-import type { UnitTraits } from './unit';
-import type { Airframe, Surface } from './airframe';
+import type { UnitTraits } from './schema/unit';
+import type { Airframe, Surface } from './schema/airframe';
 import { roleOf } from './functions';
 
 /** Whether a switch works a surface, not a stick: flaps, gear, a brake, anything on such a servo. */

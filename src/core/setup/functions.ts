@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import type { Axis } from './basics';
+import type { Axis } from './lists';
 
 /** What a function is for: everything that is asked of a group of functions is asked of its role. */
 export type FunctionRole =
@@ -117,7 +116,6 @@ const TABLE = {
 export type ChannelFunction = keyof typeof TABLE;
 
 export const FUNCTIONS = Object.keys(TABLE) as [ChannelFunction, ...ChannelFunction[]];
-export const FunctionSchema = z.enum(FUNCTIONS);
 
 /** All there is to say of a function. */
 export const functionOf = (carries: ChannelFunction) =>

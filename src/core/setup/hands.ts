@@ -1,5 +1,5 @@
 import type { ChannelFunction } from './functions';
-import type { Transmitter } from './transmitter';
+import type { Transmitter } from './schema/transmitter';
 
 /** What is said of the hands of a transmitter. */
 export interface HandWords {

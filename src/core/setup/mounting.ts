@@ -1,6 +1,6 @@
 import { kindOf, type Manner } from './kinds';
-import type { Airframe } from './airframe';
-import type { Axis, Mounting, Sense } from './basics';
+import type { Airframe } from './schema/airframe';
+import type { Axis, Mounting, Sense } from './lists';
 
 /** Nose and tail by the names they have on this kind of model. */
 export const endWords = (word: string, { front, back }: Pick<Manner, 'front' | 'back'>): string =>

@@ -1,4 +1,4 @@
-import type { Condition, Input, Line, Logic, Program, Source, Variable } from './program';
+import type { Condition, Input, Line, Logic, Program, Source, Variable } from './schema/program';
 
 /*
  * What reads what. Everything that follows a program (the check of its names, the search for circles,

@@ -1,8 +1,8 @@
 import type { ChannelFunction } from './functions';
 import { pointer } from './problem';
-import type { Line } from './program';
+import type { Line } from './schema/program';
 import { allReads, readsOfCondition, readsOfLine, readsOfSource, type Read } from './reads';
-import type { Setup } from './setup';
+import type { Setup } from './schema/setup';
 
 /** One thing a control does in a program. */
 export interface Use {

@@ -2,7 +2,7 @@
 
 import { useId, useState } from 'react';
 import { parseMeasure, rounded, shownAs } from '@/core/measure';
-import { rangeAt } from '@/core/setup';
+import { rangeOf } from '../frame/reading';
 import { useSystem } from '../measure/useSystem';
 import { useFieldDraft } from './useFieldDraft';
 
@@ -33,7 +33,7 @@ export function useNumber({
   onCommit,
   ...bounds
 }: NumberProps & Bounds) {
-  const { min, max } = bounds.at === undefined ? bounds : rangeAt(bounds.at);
+  const { min, max } = bounds.at === undefined ? bounds : rangeOf(bounds.at);
   const id = useId();
   const [system] = useSystem();
   const [text, setText] = useFieldDraft(id, label);

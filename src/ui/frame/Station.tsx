@@ -3,11 +3,13 @@
 import dynamic from 'next/dynamic';
 import { useEffect, type ComponentType } from 'react';
 import type { StationId } from '@/core/procedure';
+import { loadReader } from './reading';
 
 /** A station that is loaded by itself, and says when what is typed and clicked on it is heard. */
 const station = (load: () => Promise<ComponentType>) =>
   dynamic(async () => {
-    const Named = await load();
+    // What is changed on it must be read before it is shown.
+    const [Named] = await Promise.all([load(), loadReader()]);
     return function Loaded() {
       useEffect(() => {
         // Before, the page is only the picture the server sent.

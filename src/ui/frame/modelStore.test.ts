@@ -5,6 +5,7 @@ import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { keep, readKept } from './keep';
 import { createModelStore } from './modelStore';
+import { reader } from './reader';
 import type { Reply, Send } from './send';
 
 /** A server in a few lines: versions, observations, and a switch for each way it can fail. */
@@ -67,7 +68,8 @@ const end = (pct: number) => [
 const minOf = (s: Setup) => s.program.outputs[0]!.minPct;
 
 let server: ReturnType<typeof makeServer>;
-const open = () => createModelStore(server.view(), { send: server.send, saved: () => undefined });
+const open = () =>
+  createModelStore(server.view(), { send: server.send, saved: () => undefined, reader });
 
 beforeEach(() => {
   keep('model:m', undefined);
@@ -169,7 +171,7 @@ describe('two hands on one model', () => {
   it('a page the browser had kept takes the newest in, and never an older one', () => {
     const old = server.view();
     server.elsewhere((s) => (s.notes = 'newer'));
-    const store = createModelStore(old, { send: server.send, saved: () => undefined });
+    const store = createModelStore(old, { send: server.send, saved: () => undefined, reader });
     store.getState().absorb(server.view());
     expect(store.getState()).toMatchObject({ version: 2, setup: { notes: 'newer' } });
     store.getState().absorb(old);
@@ -283,4 +285,31 @@ it('nothing the server does by itself overtakes a save that is still open', asyn
   expect(await store.getState().happened('crash', 'Crash', '')).toBe(false);
   expect(store.getState().notice?.words).toContain('not saved yet');
   expect(server.seen).toEqual(['PUT /setup']);
+});
+
+describe('before what reads a change is there', () => {
+  it('nothing is changed, and what was left open is neither lost nor written over', async () => {
+    const before = open();
+    server.down = true;
+    before.getState().edit(end(-80), 'left open');
+    await settle();
+    expect(before.getState().unsaved).toBeDefined();
+
+    server.down = false;
+    let arrive: (r: typeof reader) => void = () => undefined;
+    const late = createModelStore(server.view(), {
+      send: server.send,
+      saved: () => undefined,
+      reader: new Promise((resolve) => (arrive = resolve)),
+    });
+    expect(late.getState().edit(end(-70), 'too early')).toEqual([
+      { path: '', reason: 'This page is still being loaded. Try again in a moment.' },
+    ]);
+    await late.getState().refresh();
+    expect(minOf(late.getState().setup)).toBe(minOf(server.view().setup));
+    arrive(reader);
+    await settle();
+    expect(minOf(late.getState().setup)).toBe(-80);
+    expect(late.getState().unsaved).toMatchObject({ label: 'left open' });
+  });
 });

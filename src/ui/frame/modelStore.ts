@@ -3,11 +3,12 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import { applyPatch, guardedDifference, unguarded, type PatchOperation } from '@/core/patch';
-import { claimed } from '@/core/plan';
 import { stamp, type Evidence, type Seen } from '@/core/logbook';
-import { parseSetup, type Problem, type Setup } from '@/core/setup';
+import type { Problem, Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { keep, readKept } from './keep';
+import type { Reader } from './reader';
+import { loadReader } from './reading';
 import { mayPass, reasonsOf, send, type Reply, type Send } from './send';
 
 /** An edit on its way to being a version. */
@@ -121,12 +122,23 @@ export interface World {
   send: Send;
   /** Told when this tab saved something, so that others look. */
   saved(id: string): void;
+  /** Reads every change before it is shown; at hand, or on its way. */
+  reader: Reader | Promise<Reader>;
 }
+
+const NOT_YET: Problem = {
+  path: '',
+  reason: 'This page is still being loaded. Try again in a moment.',
+};
 
 /** The open model in this tab: what is shown at once, and what the server has confirmed. */
 export function createModelStore(
   view: ModelView,
-  { send: ask, saved }: World = { send, saved: () => undefined },
+  { send: ask, saved, reader: coming }: World = {
+    send,
+    saved: () => undefined,
+    reader: loadReader(),
+  },
 ): ModelStore {
   const path = `/api/models/${view.id}`;
   const key = `model:${view.id}`;
@@ -140,6 +152,11 @@ export function createModelStore(
   let answering: Promise<void> | undefined;
   /** What was on the screen when an answer was given whose version is not known yet. */
   const answeredOn = new Map<string, Setup>();
+  let reader: Reader | undefined;
+  const parse = (data: unknown): Result<Setup> =>
+    reader?.parse(data) ?? { ok: false, problems: [NOT_YET] };
+  /** What this tab had open before, until it has been read. */
+  let left: Edit | undefined;
   /** Raised by everything the server says: a question asked before that is out of date. */
   let epoch = 0;
 
@@ -148,7 +165,7 @@ export function createModelStore(
 
     const settled = () => {
       const { saving, unsaved, conflict } = get();
-      return saving === 0 && unsaved === undefined && conflict === undefined;
+      return saving === 0 && !left && unsaved === undefined && conflict === undefined;
     };
 
     /** Evidence as it is shown: what the server has, and what is on its way there. */
@@ -175,7 +192,7 @@ export function createModelStore(
 
     const persist = () => {
       const { unsaved, conflict, answers, past } = get();
-      const open = unsaved ?? conflict ?? edits.at(-1);
+      const open = unsaved ?? conflict ?? edits.at(-1) ?? left;
       const kept: KeptState = {
         base: confirmed.version,
         ...(open
@@ -223,7 +240,7 @@ export function createModelStore(
     const merged = (theirs: Setup, mine: Setup, over = false): Setup | undefined => {
       const patch = guardedDifference(confirmed.setup, mine);
       try {
-        const next = parseSetup(applyPatch(theirs, over ? unguarded(patch) : patch));
+        const next = parse(applyPatch(theirs, over ? unguarded(patch) : patch));
         return next.ok ? next.value : undefined;
       } catch {
         return undefined;
@@ -399,22 +416,23 @@ export function createModelStore(
       notice: undefined,
       edit(patch, label) {
         const { setup } = get();
-        const read = parseSetup(applyPatch(setup, patch));
+        const read = parse(applyPatch(setup, patch));
         if (!read.ok) return read.problems;
         // What was changed by hand is the person's, and no wish writes over it.
-        const next = { ok: true, value: claimed(setup, read.value) } as const;
-        if (guardedDifference(setup, next.value).length === 0) return [];
-        remember(setup, next.value, label);
-        void save(next.value, label);
+        const next = reader!.claimed(setup, read.value);
+        if (guardedDifference(setup, next).length === 0) return [];
+        remember(setup, next, label);
+        void save(next, label);
         return [];
       },
       undo() {
         const { past, setup } = get();
         const last = past.at(-1);
         if (!last) return;
+        if (!reader) return say(NOT_YET.reason);
         set({ past: past.slice(0, -1) });
         try {
-          const next = parseSetup(applyPatch(setup, last.patch));
+          const next = parse(applyPatch(setup, last.patch));
           if (next.ok) {
             set({ changed: { before: setup, label: `Undone: ${last.label}` } });
             void save(next.value, `Undone: ${last.label}`.slice(0, 80));
@@ -516,19 +534,29 @@ export function createModelStore(
     };
   });
 
-  restore();
+  const kept = readKept<KeptState>(key);
+  if (kept) {
+    left = kept.unsaved;
+    store.setState({
+      past: kept.past,
+      answers: kept.answers.map((a) =>
+        a.state === 'refused' ? a : { ...a, state: 'failed' as const },
+      ),
+    });
+  }
+  if (coming instanceof Promise) void coming.then(begin, () => undefined);
+  else begin(coming);
   return store;
 
+  function begin(read: Reader): void {
+    reader = read;
+    if (kept) restore(kept);
+  }
+
   /** What this tab had open when the page was left or loaded again. */
-  function restore(): void {
-    const kept = readKept<KeptState>(key);
-    if (!kept) return;
-    const { unsaved, answers, past, base, baseSetup } = kept;
-    store.setState({
-      past,
-      answers: answers.map((a) => (a.state === 'refused' ? a : { ...a, state: 'failed' as const })),
-    });
-    const mine = unsaved ? parseSetup(unsaved.setup) : undefined;
+  function restore({ unsaved, base, baseSetup }: KeptState): void {
+    left = undefined;
+    const mine = unsaved ? parse(unsaved.setup) : undefined;
     if (!unsaved || !mine?.ok || !baseSetup) return;
     if (JSON.stringify(mine.value) === JSON.stringify(view.setup)) return;
     const edit = { setup: mine.value, label: unsaved.label };

@@ -2,6 +2,7 @@
 
 import type { ModelView } from '@/server/models';
 import { createModelStore, type ModelStore } from './modelStore';
+import { loadReader } from './reading';
 import { send } from './send';
 
 /**
@@ -29,6 +30,7 @@ export function openModel(view: ModelView): ModelStore {
   const store = createModelStore(view, {
     send,
     saved: (id) => channel?.postMessage(id),
+    reader: loadReader(),
   });
   open.set(view.id, store);
   return store;

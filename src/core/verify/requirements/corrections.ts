@@ -89,6 +89,7 @@ export const corrections: Requirement = {
         about: { surface: left.id, how: 'half' },
       });
     const told = new Set<string>();
+    const locked = setup.intents.program.lock !== undefined;
     for (const c of bestOfEach(asked)) {
       const { controls, memory } = mostGain(asked, c);
       const gain = [...stand.put(controls, memory).step().gainPct];
@@ -106,14 +107,13 @@ export const corrections: Requirement = {
           if (
             gain.every((g) => g <= GAIN_NONE_PCT) &&
             !c.recovering &&
-            !told.has(`none ${c.mode}`)
+            !told.has(locked ? 'locked' : `none ${c.mode}`)
           ) {
-            told.add(`none ${c.mode}`);
-            const locked = setup.intents.program.lock !== undefined;
+            told.add(locked ? 'locked' : `none ${c.mode}`);
             looking.fail({
-              severity: locked ? 'note' : 'stop',
+              severity: locked ? 'caution' : 'stop',
               says: locked
-                ? `The gain is locked at off: in ${name} nothing is corrected, and no correction is proved, until the lock is taken out.`
+                ? 'The gain is locked at off: nothing is corrected, and no correction is proved, until the lock is taken out.'
                 : `In ${name} the unit does nothing: no position of any control gives it gain.`,
               where: locked ? '/intents/program/lock' : '/program/lines',
               witness: witness('gain as high as it goes'),

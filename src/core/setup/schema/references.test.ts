@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { makeSetup } from '../../../tests/kit/setups';
-import { applyPatch } from '../patch';
-import { parseSetup } from './index';
+import { makeSetup } from '../../../../tests/kit/setups';
+import { applyPatch } from '../../patch';
+import { parseSetup } from '../index';
 
 const line = {
   id: 'n',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { TRANSMITTERS, UNITS, unitGuide } from '../catalogue';
+import { TRANSMITTERS, UNITS, unitGuide } from '../../catalogue';
 import { HANGAR_FORMAT, parseHangarFile, parsePart, type Part } from './parts';
 
 const unit = (id: string, copyOf?: string): Part => ({

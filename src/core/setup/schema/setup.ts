@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SETUP_FORMAT, SETUP_VERSION } from '../lists';
 import { AirframeSchema } from './airframe';
 import { LabelSchema, NoteSchema } from './basics';
 import { InstallationSchema } from './installation';
@@ -6,9 +7,6 @@ import { IntentsSchema } from './intents';
 import { ProgramSchema } from './program';
 import { TransmitterSchema } from './transmitter';
 import { UnitSchema } from './unit';
-
-export const SETUP_FORMAT = 'tolvan-setup';
-export const SETUP_VERSION = 2;
 
 /** Everything decided about one model. Immutable: every save is a new version. */
 export const SetupSchema = z.strictObject({

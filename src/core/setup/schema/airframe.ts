@@ -1,20 +1,8 @@
 import { z } from 'zod';
+import { SURFACE_ROLES } from '../lists';
 import { AngleDegSchema, IdSchema, LabelSchema, PulseUsSchema } from './basics';
 import { FunctionSchema } from './functions';
-import { AIRFRAME_KINDS } from './kinds';
-
-export const SURFACE_ROLES = [
-  'aileron',
-  'elevator',
-  'rudder',
-  'elevon',
-  'ruddervator',
-  'flaperon',
-  'flap',
-  'gear',
-  'brake',
-  'wheel',
-] as const;
+import { AIRFRAME_KINDS } from '../kinds';
 
 /** Rod from servo arm to surface horn, as a plane four-bar. Angles are at servo centre. */
 export const LinkageSchema = z.strictObject({
@@ -127,7 +115,6 @@ export const AirframeSchema = z.strictObject({
   steering: SteeringSchema.optional(),
 });
 
-export type SurfaceRole = (typeof SURFACE_ROLES)[number];
 export type Linkage = z.infer<typeof LinkageSchema>;
 export type Steering = z.infer<typeof SteeringSchema>;
 export type Surface = z.infer<typeof SurfaceSchema>;

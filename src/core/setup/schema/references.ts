@@ -1,7 +1,7 @@
-import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../linkage';
-import { roleOf } from './functions';
-import { pointer, type Problem } from './problem';
-import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from './reads';
+import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../../linkage';
+import { roleOf } from '../functions';
+import { pointer, type Problem } from '../problem';
+import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from '../reads';
 import type { Setup } from './setup';
 import type { Transmitter } from './transmitter';
 import type { Unit } from './unit';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { GAIN_LAWS, type Mode } from '../lists';
 import {
   AngleDegSchema,
   ChannelSchema,
@@ -11,7 +12,6 @@ import {
   SenseSchema,
   ShareSchema,
   AxisSchema,
-  type Mode,
 } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -44,14 +44,6 @@ export const ModeSelectSchema = z.discriminatedUnion('by', [
   /** Slot 0 below centre, slot 1 within ±deadPct of it, slot 2 above. */
   z.strictObject({ by: z.literal('gain-sign'), deadPct: z.number().min(0).max(20) }),
 ]);
-
-export const GAIN_LAWS = [
-  'fixed',
-  'zero-to-full',
-  'magnitude',
-  'full-range',
-  'sign-selects-set',
-] as const;
 
 /** How a unit is taught what attitude counts as level. */
 export const LevelCaptureSchema = z.discriminatedUnion('by', [
@@ -284,9 +276,6 @@ export const UnitSettingsSchema = z.strictObject({
     .optional(),
 });
 
-/** Centre and ends an output has out of the box, on a unit where it has any of its own. */
-export const SHIPPED_TRAVEL = { centrePct: 0, minPct: -100, maxPct: 100 } as const;
-
 export const UnitSchema = z.strictObject({
   name: LabelSchema,
   description: NoteSchema,
@@ -304,7 +293,6 @@ export const UnitSchema = z.strictObject({
 export type GainSet = z.infer<typeof GainSetSchema>;
 export type LevelCapture = z.infer<typeof LevelCaptureSchema>;
 export type Port = z.infer<typeof PortSchema>;
-export type GainLaw = (typeof GAIN_LAWS)[number];
 export type UnitTraits = z.infer<typeof UnitTraitsSchema>;
 export type UnitSettings = z.infer<typeof UnitSettingsSchema>;
 export type Unit = z.infer<typeof UnitSchema>;

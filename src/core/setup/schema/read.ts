@@ -1,8 +1,9 @@
 import type { z } from 'zod';
-import { parseJson } from '../json';
-import { pointer, type Problem, type Result } from './problem';
+import { parseJson } from '../../json';
+import { pointer, type Problem, type Result } from '../problem';
 import { checkReferences } from './references';
-import { SETUP_FORMAT, SETUP_VERSION, SetupSchema, type Setup } from './setup';
+import { SETUP_FORMAT, SETUP_VERSION } from '../lists';
+import { SetupSchema, type Setup } from './setup';
 import { UPGRADES } from './upgrades';
 
 /** Largest Setup file accepted, in characters. A full one is about 30 000. */

@@ -1,19 +1,7 @@
 import { z } from 'zod';
+import { CONTROL_KINDS, ENTRY_STYLES } from '../lists';
 import { ChannelSchema, IdSchema, LabelSchema, NoteSchema } from './basics';
 import { FunctionSchema } from './functions';
-
-export const CONTROL_KINDS = [
-  'stick',
-  'switch-2',
-  'switch-3',
-  'momentary',
-  'knob',
-  'slider',
-  'trim',
-] as const;
-
-/** In what manner a transmitter takes a program. */
-export const ENTRY_STYLES = ['line', 'function', 'switch-value'] as const;
 
 /**
  * One thing a hand can move. Values run −100…+100: a stick right or away from you is positive; a
@@ -64,7 +52,5 @@ export const TransmitterSchema = z.strictObject({
   link: IdSchema,
 });
 
-export type EntryStyle = (typeof ENTRY_STYLES)[number];
 export type Control = z.infer<typeof ControlSchema>;
-export type ControlKind = (typeof CONTROL_KINDS)[number];
 export type Transmitter = z.infer<typeof TransmitterSchema>;

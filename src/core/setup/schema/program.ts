@@ -1,29 +1,7 @@
 import { z } from 'zod';
+import { WISHES } from '../lists';
 import { ChannelSchema, IdSchema, LabelSchema, PctSchema } from './basics';
 import { FunctionSchema } from './functions';
-
-/**
- * What can be chosen of a program, in the order in which their entries stand: of two lines of a
- * channel the later has the last word, so panic comes after the mode and the throttle cut after all.
- */
-export const WISHES = [
-  'sticks',
-  'flaps',
-  'gear',
-  'brake',
-  'capture',
-  'modes',
-  'gain',
-  'lock',
-  'rates',
-  'reverse',
-  'launch',
-  'panic',
-  'cut',
-  'voice',
-  'timer',
-  'failsafe',
-] as const;
 
 /** The wish that wrote an entry, and may write it anew. Left out where the person wrote it. */
 const owner = z.enum(WISHES).optional();
@@ -253,4 +231,3 @@ export type Line = z.infer<typeof LineSchema>;
 export type Output = z.infer<typeof OutputSchema>;
 export type Failsafe = z.infer<typeof FailsafeSchema>;
 export type Program = z.infer<typeof ProgramSchema>;
-export type WishId = (typeof WISHES)[number];

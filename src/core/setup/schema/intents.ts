@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FAILSAFE_SCHOOLS, PANIC_WAYS } from '../lists';
 import { ChannelSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -50,9 +51,6 @@ export const GainWishSchema = z.discriminatedUnion('by', [
   }),
   z.strictObject({ by: z.literal('fixed'), pct: ShareSchema }),
 ]);
-
-export const PANIC_WAYS = ['none', 'replace', 'offsets', 'channel', 'mode-position'] as const;
-export const FAILSAFE_SCHOOLS = ['motor-off', 'brake', 'glide', 'circle', 'home'] as const;
 
 const rate = {
   pct: z.number().min(10).max(150),
@@ -154,34 +152,4 @@ export type ProgramWishes = z.infer<typeof ProgramWishesSchema>;
 export type ModeWish = z.infer<typeof ModeWishSchema>;
 export type RatesWish = z.infer<typeof RatesWishSchema>;
 export type GainWish = z.infer<typeof GainWishSchema>;
-export type PanicWay = (typeof PANIC_WAYS)[number];
-export type FailsafeSchool = (typeof FAILSAFE_SCHOOLS)[number];
 export type Intents = z.infer<typeof IntentsSchema>;
-
-/** Every control that some wish names, once for each naming. */
-export function controlsWished(wishes: ProgramWishes): string[] {
-  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
-  const ofGain =
-    gain === undefined || gain.by === 'fixed'
-      ? []
-      : gain.by === 'axes'
-        ? [gain.roll, gain.pitch, gain.yaw]
-        : [
-            gain.control,
-            ...(gain.by === 'flap' ? [gain.off] : []),
-            ...(gain.by === 'sets' ? [gain.knob] : []),
-          ];
-  return [
-    ...(modes?.switches ?? []),
-    ...ofGain,
-    ...(rates.by === 'switch' ? [rates.control] : []),
-    panic?.control,
-    cut?.control,
-    launch?.control,
-    launch?.adjust,
-    flaps?.control,
-    gear?.control,
-    brake?.control,
-    capture?.control,
-  ].filter((id) => id !== undefined);
-}

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { IdSchema } from './basics';
-import type { Problem, Result } from './problem';
+import type { Problem, Result } from '../problem';
 import { describeIssue } from './read';
 import { checkTransmitter, checkUnit } from './references';
 import { TransmitterSchema } from './transmitter';

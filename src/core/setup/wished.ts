@@ -1,0 +1,29 @@
+import type { ProgramWishes } from './schema/intents';
+
+/** Every control that some wish names, once for each naming. */
+export function controlsWished(wishes: ProgramWishes): string[] {
+  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
+  const ofGain =
+    gain === undefined || gain.by === 'fixed'
+      ? []
+      : gain.by === 'axes'
+        ? [gain.roll, gain.pitch, gain.yaw]
+        : [
+            gain.control,
+            ...(gain.by === 'flap' ? [gain.off] : []),
+            ...(gain.by === 'sets' ? [gain.knob] : []),
+          ];
+  return [
+    ...(modes?.switches ?? []),
+    ...ofGain,
+    ...(rates.by === 'switch' ? [rates.control] : []),
+    panic?.control,
+    cut?.control,
+    launch?.control,
+    launch?.adjust,
+    flaps?.control,
+    gear?.control,
+    brake?.control,
+    capture?.control,
+  ].filter((id) => id !== undefined);
+}
