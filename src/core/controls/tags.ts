@@ -115,7 +115,7 @@ function workOut(setup: Setup): Tag[] {
         places: frames.map(({ place, value, ...seen }) => ({
           place,
           value,
-          does: kinds.flatMap((kind) => SAYS[kind](setup, { ...seen, rest })),
+          does: [...new Set(kinds.flatMap((kind) => SAYS[kind](setup, { ...seen, rest })))],
         })),
       };
     });

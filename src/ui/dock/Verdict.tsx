@@ -13,8 +13,13 @@ export function Verdict() {
   if (!findings || !proof)
     return <p className="text-soft py-1 text-sm">Trying every combination …</p>;
   const serious = findings.filter((f) => f.severity !== 'note');
-  const titles = [...new Set(serious.map((f) => reasons[f.rule]?.title ?? f.says))];
-  const stop = serious.some((f) => f.severity === 'stop');
+  // The title of a mistake says what is wrong; that of a requirement says what must be.
+  const wrong = new Map(
+    serious.map((f) => [
+      (f.requirements.includes(f.rule) ? undefined : reasons[f.rule]?.title) ?? f.says,
+      f.severity,
+    ]),
+  );
   return (
     <section aria-label="Verdict" className="border-t border-(--card-edge) py-1.5">
       {visiting !== undefined ? (
@@ -26,12 +31,12 @@ export function Verdict() {
         />
       ) : (
         <>
-          {titles.slice(0, 2).map((title) => (
-            <p key={title}>
-              <StatusMark status={stop ? 'stop' : 'caution'} words={title} />
+          {[...wrong].slice(0, 2).map(([words, severity]) => (
+            <p key={words}>
+              <StatusMark status={severity === 'stop' ? 'stop' : 'caution'} words={words} />
             </p>
           ))}
-          {titles.length > 2 && <p className="text-soft text-sm">and {titles.length - 2} more</p>}
+          {wrong.size > 2 && <p className="text-soft text-sm">and {wrong.size - 2} more</p>}
         </>
       )}{' '}
       <Link className="block text-sm underline" href={`/models/${id}/proof`}>

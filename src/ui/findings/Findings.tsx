@@ -26,7 +26,7 @@ export function Findings() {
           ? ''
           : visiting === 0
             ? 'looking …'
-            : `looking … ${visiting.toLocaleString('en')} states so far`}
+            : `looking … ${visiting.toLocaleString('en')} ${visiting === 1 ? 'state' : 'states'} so far`}
       </p>
       {findings && serious.length === 0 && (
         <p className="mt-1">

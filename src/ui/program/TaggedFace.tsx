@@ -34,9 +34,12 @@ export function TaggedFace(props: Sentenced) {
   );
   return (
     <section ref={box} className="relative mb-4" aria-label="Your transmitter">
-      <ul className="relative z-10 mb-7 flex flex-wrap gap-2 @max-lg:mb-2">
+      <ul
+        className="relative z-10 mb-7 grid gap-1.5 [grid-template-columns:repeat(var(--tags),minmax(0,1fr))] @max-lg:mb-2 @max-lg:[grid-template-columns:1fr_1fr]"
+        style={{ '--tags': inOneRow(used.length) } as React.CSSProperties}
+      >
         {used.map((tag) => (
-          <li key={tag.control.id} className="min-w-0 flex-auto">
+          <li key={tag.control.id} className="min-w-0">
             <TagCard tag={tag} {...props} />
           </li>
         ))}
@@ -81,6 +84,9 @@ export function TaggedFace(props: Sentenced) {
   );
 }
 
+/** How many tags stand beside each other: all of them while they can be read, else two rows. */
+const inOneRow = (tags: number): number => Math.max(3, tags <= 6 ? tags : Math.ceil(tags / 2));
+
 /** Tags in the order their controls stand from left to right, so that no two strings cross. */
 function inRow(setup: Setup, tags: readonly Tag[]): Tag[] {
   const spots = layoutOf(setup.transmitter);
@@ -102,7 +108,7 @@ function TagCard({ tag, ...props }: { tag: Tag } & Sentenced) {
       <button
         type="button"
         data-tag={control.id}
-        className="flex h-full w-full flex-col rounded-[3px_12px_3px_3px] border-[1.5px] border-(--line) bg-(--card) px-2 py-1 text-left text-[0.82rem] leading-snug whitespace-nowrap hover:border-(--accent)"
+        className="flex h-full w-full flex-col rounded-[3px_12px_3px_3px] border-[1.5px] border-(--line) bg-(--card) px-2 py-1 text-left text-[0.82rem] leading-snug hover:border-(--accent)"
         {...pointing({ controls: [control.id] })}
       >
         <span className="block font-bold">

@@ -1,6 +1,22 @@
 'use client';
 
+import {
+  columnFilteringFeature,
+  columnGroupingFeature,
+  createColumnHelper,
+  createExpandedRowModel,
+  createFilteredRowModel,
+  createGroupedRowModel,
+  createSortedRowModel,
+  globalFilteringFeature,
+  rowExpandingFeature,
+  rowSortingFeature,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { controlWords, positionWord, switchPosition } from '@/core/chain';
 import type { Setup } from '@/core/setup';
@@ -13,75 +29,177 @@ import { count } from './count';
 
 const ROW_PX = 44;
 type Only = 'all' | 'panic' | 'on';
-type GroupBy = 'none' | 'mode' | 'lost' | 'first';
-type Item = { group: string; count: number } | { row: ProofRow; at: number };
+/** A combination and where it stands in the proof. */
+interface Combination {
+  row: ProofRow;
+  at: number;
+  /** All it can be found by. */
+  words: string;
+}
 
 const ORDER = ['switch-3', 'switch-2', 'momentary', 'knob', 'slider', 'stick', 'trim'];
 
-/** Every combination in a row: found, filtered, grouped, put on the rig. */
-export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
-  const show = useShow();
-  const scroller = useRef<HTMLDivElement>(null);
-  const [only, setOnly] = useState<Only>('all');
-  const [groupBy, setGroupBy] = useState<GroupBy>('none');
-  const [text, setText] = useState('');
-  // Switches first: a hand thinks in them.
-  const places = proof.controls
+const features = tableFeatures({
+  columnFilteringFeature,
+  globalFilteringFeature,
+  columnGroupingFeature,
+  rowExpandingFeature,
+  rowSortingFeature,
+  filteredRowModel: createFilteredRowModel(),
+  groupedRowModel: createGroupedRowModel(),
+  expandedRowModel: createExpandedRowModel(),
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { basic: sortFn_basic },
+});
+const column = createColumnHelper<typeof features, Combination>();
+
+/** The controls that matter, with their place in a row; switches first: a hand thinks in them. */
+const placesOf = (setup: Setup, proof: Proof) =>
+  proof.controls
     .map((id, at) => ({ at, control: setup.transmitter.controls.find((x) => x.id === id)! }))
     .toSorted((a, b) => ORDER.indexOf(a.control.kind) - ORDER.indexOf(b.control.kind));
-  const controls = places.map((p) => p.control);
-  const hasPanic = proof.panic !== undefined;
 
-  const items = useMemo(() => {
-    const words = (row: ProofRow) =>
-      [
-        ...places.map((p) => controlWords(p.control, row.values[p.at]!)),
-        ...row.remembered,
-        MODE_WORDS[row.mode],
-      ]
-        .join(' ')
-        .toLowerCase();
-    const keep = (row: ProofRow) =>
-      (only === 'all' ||
-        (only === 'panic' && row.panic !== undefined && !row.panic.righted) ||
-        (only === 'on' && row.mode !== 'off')) &&
-      text
+/** What each column is grouped and sorted by, and its cell. */
+function columnsOf(setup: Setup, proof: Proof, hasPanic: boolean) {
+  const places = placesOf(setup, proof);
+  return column.columns([
+    ...places.map(({ control, at }) =>
+      column.accessor(({ row }) => row.values[at]!, {
+        id: control.id,
+        header: control.label,
+        getGroupingValue: ({ row }) => controlWords(control, row.values[at]!),
+        cell: ({ row }) => {
+          const { values, lo, hi } = row.original.row;
+          return short(control.kind, values[at]!, lo[at]!, hi[at]!);
+        },
+      }),
+    ),
+    column.accessor(({ row }) => MODE_WORDS[row.mode], {
+      id: 'mode',
+      header: 'Mode',
+      cell: ({ row }) => {
+        const { mode, remembered } = row.original.row;
+        return (
+          <>
+            <span className="font-semibold">{MODE_WORDS[mode]}</span>
+            {remembered.length > 0 && <span className="text-soft">, {remembered.join(', ')}</span>}
+          </>
+        );
+      },
+    }),
+    column.accessor(({ row }) => Math.max(...row.gainPct), {
+      id: 'gain',
+      header: 'Gain',
+      cell: ({ row }) => <span className="font-num">{gainWords(row.original.row)}</span>,
+    }),
+    ...(hasPanic
+      ? [
+          column.accessor(({ row }) => row.panic?.afterMs ?? -1, {
+            id: 'panic',
+            header: 'Panic',
+            cell: ({ row }) => <Panic row={row.original.row} />,
+          }),
+        ]
+      : []),
+    column.accessor(({ row }) => MODE_WORDS[row.lost.mode], {
+      id: 'lost',
+      header: 'Link lost',
+      getGroupingValue: ({ row }) => `link lost: ${MODE_WORDS[row.lost.mode]}`,
+      cell: ({ getValue }) => getValue(),
+    }),
+    column.display({
+      id: 'show',
+      header: '',
+      cell: ({ row }) => <ShowMe setup={setup} at={row.original.at} />,
+    }),
+  ]);
+}
+
+function Panic({ row: { panic } }: { row: ProofRow }) {
+  if (!panic) return 'on';
+  return panic.righted ? (
+    `${MODE_WORDS[panic.mode]}, ${(panic.afterMs / 1000).toFixed(1)} s`
+  ) : (
+    <span className="text-stop font-bold">
+      ✕ {MODE_WORDS[panic.mode]}, gain {panic.gainPct.toFixed(0)} %
+    </span>
+  );
+}
+
+function ShowMe({ setup, at }: { setup: Setup; at: number }) {
+  const show = useShow();
+  return (
+    <button
+      type="button"
+      className="btn px-2 text-sm"
+      onClick={() => {
+        const witness = witnessOfRow(setup, at, 'this combination');
+        if (witness) show(witness);
+      }}
+    >
+      Show me
+    </button>
+  );
+}
+
+/** Every combination in a row: found, filtered, grouped, sorted, put on the rig. */
+export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const [only, setOnly] = useState<Only>('all');
+  const [groupBy, setGroupBy] = useState('none');
+  const [text, setText] = useState('');
+  const hasPanic = proof.panic !== undefined;
+  const columns = useMemo(() => columnsOf(setup, proof, hasPanic), [setup, proof, hasPanic]);
+  const all = useMemo(() => {
+    const places = placesOf(setup, proof);
+    return proof.rows.map((row, at): Combination => {
+      const said = places.map((p) => controlWords(p.control, row.values[p.at]!));
+      const words = [...said, ...row.remembered, MODE_WORDS[row.mode]].join(' ').toLowerCase();
+      return { row, at, words };
+    });
+  }, [setup, proof]);
+  const data = useMemo(
+    () =>
+      all.filter(
+        ({ row }) =>
+          only === 'all' ||
+          (only === 'panic' && row.panic !== undefined && !row.panic.righted) ||
+          (only === 'on' && row.mode !== 'off'),
+      ),
+    [all, only],
+  );
+  const first = columns[0]!;
+  const table = useTable({
+    features,
+    columns,
+    data,
+    groupedColumnMode: false,
+    autoResetExpanded: false,
+    state: {
+      expanded: true,
+      globalFilter: text,
+      grouping: groupBy === 'none' ? [] : [groupBy],
+    },
+    // A row is found by all its words at once, looked at in one of its columns.
+    getColumnCanGlobalFilter: ({ id }) => id === 'mode',
+    globalFilterFn: ({ original }, _, value: string) =>
+      value
         .toLowerCase()
         .split(/\s+/)
-        .every((part) => words(row).includes(part));
-    const rows = proof.rows.map((row, at) => ({ row, at })).filter(({ row }) => keep(row));
-    if (groupBy === 'none') return rows as Item[];
-    const keyOf = (row: ProofRow) =>
-      groupBy === 'mode'
-        ? MODE_WORDS[row.mode]
-        : groupBy === 'lost'
-          ? `link lost: ${MODE_WORDS[row.lost.mode]}`
-          : controlWords(controls[0]!, row.values[places[0]!.at]!);
-    const groups = new Map<string, Item[]>();
-    for (const item of rows) {
-      const key = keyOf(item.row);
-      groups.set(key, [...(groups.get(key) ?? []), item]);
-    }
-    return [...groups].flatMap(([group, list]): Item[] => [{ group, count: list.length }, ...list]);
-  }, [proof, places, controls, only, groupBy, text]);
+        .every((part) => original.words.includes(part)),
+  });
+  const { rows } = table.getRowModel();
+  const found = table.getFilteredRowModel().rows.length;
 
   // Its functions change behind the same object, so the compiler rightly leaves this component alone.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useVirtualizer({
-    count: items.length,
+    count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
     overscan: 12,
   });
-  const columns = [
-    ...controls.map((c) => c.label),
-    'Mode',
-    'Gain',
-    ...(hasPanic ? ['Panic'] : []),
-    'Link lost',
-    '',
-  ];
-  const template = `${controls.map(() => 'minmax(5.5rem,1fr)').join(' ')} minmax(7rem,1fr) minmax(9rem,1fr) ${hasPanic ? 'minmax(9rem,1.2fr) ' : ''}minmax(8rem,1fr) 6.5rem`;
+  const template = columns.map(({ id }) => WIDTHS[id ?? ''] ?? 'minmax(5rem,1fr)').join(' ');
 
   return (
     <section className="card" aria-labelledby="table-title">
@@ -112,14 +230,16 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
           options={[
             ['none', 'nothing'],
             ['mode', 'mode'],
-            ...(controls[0] ? ([['first', controls[0].label]] as const) : []),
+            ...(first.id && proof.controls.includes(first.id)
+              ? ([[first.id, String(first.header)]] as const)
+              : []),
             ['lost', 'link lost'],
           ]}
           onChange={setGroupBy}
         />
       </div>
       <p className="text-soft mt-2 text-sm" aria-live="polite">
-        {items.filter((i) => 'row' in i).length} of {proof.rows.length} combinations
+        {found} of {proof.rows.length} combinations
         {proof.rows.length < proof.visited &&
           `, the first of ${count(proof.visited)}: the requirements were held against all of them`}
       </p>
@@ -132,20 +252,42 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
         aria-rowcount={proof.rows.length + 1}
       >
         <div className="min-w-max">
-          <div
-            role="row"
-            className="bg-card sticky top-0 z-1 grid gap-x-3 border-b-2 border-(--line) px-3 py-2 text-sm font-semibold"
-            style={{ gridTemplateColumns: template }}
-          >
-            {columns.map((c, i) => (
-              <span key={i} role="columnheader">
-                {c}
-              </span>
-            ))}
-          </div>
+          {table.getHeaderGroups().map((group) => (
+            <div
+              key={group.id}
+              role="row"
+              className="bg-card sticky top-0 z-1 grid gap-x-3 border-b-2 border-(--line) px-3 text-sm font-semibold"
+              style={{ gridTemplateColumns: template }}
+            >
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <span
+                    key={header.id}
+                    role="columnheader"
+                    aria-sort={
+                      sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'
+                    }
+                  >
+                    {header.column.getCanSort() && (
+                      <button
+                        type="button"
+                        className="flex min-h-11 items-center gap-1 text-left"
+                        onClick={header.column.getToggleSortingHandler()}
+                      >
+                        <table.FlexRender header={header} />
+                        {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
+                        {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}
+                      </button>
+                    )}
+                  </span>
+                );
+              })}
+            </div>
+          ))}
           <div style={{ height: virtual.getTotalSize(), position: 'relative' }} role="rowgroup">
             {virtual.getVirtualItems().map((v) => {
-              const item = items[v.index]!;
+              const row = rows[v.index]!;
               const place = {
                 position: 'absolute' as const,
                 top: 0,
@@ -154,7 +296,7 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
                 height: ROW_PX,
                 transform: `translateY(${v.start}px)`,
               };
-              if ('group' in item)
+              if (row.getIsGrouped())
                 return (
                   <div
                     key={v.key}
@@ -163,58 +305,23 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
                     className="flex items-center bg-(--shade) px-3 font-bold"
                   >
                     <span role="cell">
-                      {item.group}: {item.count}
+                      {String(row.groupingValue)}: {row.subRows.length}
                     </span>
                   </div>
                 );
-              const { row, at } = item;
               return (
                 <div
                   key={v.key}
                   role="row"
-                  aria-rowindex={at + 2}
+                  aria-rowindex={row.original.at + 2}
                   style={{ ...place, gridTemplateColumns: template }}
                   className="grid items-center gap-x-3 border-b border-(--card-edge) px-3 text-sm"
                 >
-                  {places.map(({ control, at: i }) => (
-                    <span key={control.id} role="cell">
-                      {short(control.kind, row.values[i]!, row.lo[i]!, row.hi[i]!)}
+                  {row.getAllCells().map((cell) => (
+                    <span key={cell.id} role="cell">
+                      <table.FlexRender cell={cell} />
                     </span>
                   ))}
-                  <span role="cell" className="font-semibold">
-                    {MODE_WORDS[row.mode]}
-                    {row.remembered.length > 0 && (
-                      <span className="text-soft font-normal">, {row.remembered.join(', ')}</span>
-                    )}
-                  </span>
-                  <span role="cell" className="font-num">
-                    {gainWords(row)}
-                  </span>
-                  {hasPanic && (
-                    <span
-                      role="cell"
-                      className={row.panic && !row.panic.righted ? 'text-stop font-bold' : ''}
-                    >
-                      {!row.panic
-                        ? 'on'
-                        : row.panic.righted
-                          ? `${MODE_WORDS[row.panic.mode]}, ${(row.panic.afterMs / 1000).toFixed(1)} s`
-                          : `✕ ${MODE_WORDS[row.panic.mode]}, gain ${row.panic.gainPct.toFixed(0)} %`}
-                    </span>
-                  )}
-                  <span role="cell">{MODE_WORDS[row.lost.mode]}</span>
-                  <span role="cell">
-                    <button
-                      type="button"
-                      className="btn px-2 text-sm"
-                      onClick={() => {
-                        const witness = witnessOfRow(setup, at, 'this combination');
-                        if (witness) show(witness);
-                      }}
-                    >
-                      Show me
-                    </button>
-                  </span>
                 </div>
               );
             })}
@@ -224,6 +331,14 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
     </section>
   );
 }
+
+const WIDTHS: Record<string, string> = {
+  mode: 'minmax(7.5rem,1.5fr)',
+  gain: 'minmax(7.5rem,1.5fr)',
+  panic: 'minmax(9rem,1.8fr)',
+  lost: 'minmax(7.5rem,1.5fr)',
+  show: '6.5rem',
+};
 
 /** Gain in a cell: one figure, or how far it goes; each axis by itself where they differ. */
 function gainWords({ gainPct, gainLoPct }: ProofRow): string {

@@ -71,7 +71,7 @@ function LiveControl({ tag, digit }: { tag: Tag; digit: number }) {
       title={`${control.label}${digit >= 1 && digit <= 9 ? `, key ${digit}` : ''}${used ? `: ${tag.purposes.join(', ')}` : ', not used'}`}
     >
       <Drawn control={control} value={value} put={put} words={wordsAt(tag, value)} />
-      <span className={`text-xs whitespace-nowrap ${used ? 'font-bold' : 'text-soft'}`}>
+      <span className={`max-w-20 text-center text-xs ${used ? 'font-bold' : 'text-soft'}`}>
         {shortLabel(control)}
         {used && <span className="text-accent font-normal"> {tag.purposes[0]}</span>}
       </span>
