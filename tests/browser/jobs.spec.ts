@@ -84,9 +84,10 @@ class Person {
   async settled() {
     await expect(this.page.getByText(/^Saved, version \d+$/).first()).toBeAttached();
     await expect(this.page.getByText(/Trying every combination/)).toHaveCount(0);
-    this.setup = (await (
-      await this.page.request.get(`/api/models/${this.id}/export`)
-    ).json()) as Setup;
+    this.setup = (await this.page.evaluate(
+      async (id) => (await fetch(`/api/models/${id}/export`)).json(),
+      this.id,
+    )) as Setup;
   }
 
   /** A model from nothing: a name and what it is made of. */

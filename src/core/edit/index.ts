@@ -1,1 +1,3 @@
+export * from './conditions';
+export * from './entries';
 export * from './lines';

@@ -5,13 +5,16 @@ import { applyPatch } from '../patch';
 import { choose, outOfStep } from '../plan';
 import { parseSetup, type Setup } from '../setup';
 import { findingsOf } from '../verify';
+import { atomsFor } from './conditions';
 import {
   addLine,
   changeLine,
-  conditionsFor,
+  bringBack,
+  dropAside,
   duplicateLine,
   moveLine,
   removeLine,
+  setAside,
   sourcesFor,
   writerOf,
 } from './lines';
@@ -34,8 +37,8 @@ describe('lines changed by hand', () => {
           after(setup, changeLine(setup, line.id, { follows: source }));
           tried++;
         }
-        for (const { condition } of conditionsFor(setup).slice(0, 6)) {
-          after(setup, changeLine(setup, line.id, { when: condition }));
+        for (const atom of atomsFor(setup).slice(0, 6)) {
+          after(setup, changeLine(setup, line.id, { when: atom }));
           tried++;
         }
       }
@@ -105,5 +108,65 @@ describe('lines changed by hand', () => {
         expect(mine.program.lines.find((l) => l.id === own.id)).toEqual(kept);
       }
     }
+  });
+});
+
+describe('lines switched off', () => {
+  it('do nothing, and brought back are the line they were where they stood, over random programs', () => {
+    let tried = 0;
+    for (let seed = 1; seed <= 40; seed++) {
+      const setup = randomProgram(seed, { logic: 3, lines: 6, rich: seed % 2 === 0 });
+      for (const { id, channel } of setup.program.lines) {
+        const off = after(setup, setAside(setup, id));
+        // Off is as good as out, in every number the chain gives.
+        const { aside, ...program } = off.program;
+        expect(aside).toHaveLength(1);
+        expect(program).toEqual(after(setup, removeLine(setup, id)).program);
+        const back = after(off, bringBack(off, id));
+        expect(back.program.aside).toBeUndefined();
+        expect(idsOf(back, channel)).toEqual(idsOf(setup, channel));
+        const { owner: _, ...was } = setup.program.lines.find((l) => l.id === id)!;
+        expect(back.program.lines.find((l) => l.id === id)).toEqual(was);
+        expect(after(off, dropAside(off, id)).program.aside).toBeUndefined();
+        tried++;
+      }
+    }
+    expect(tried).toBeGreaterThan(100);
+  });
+  it('of a wish are not written again beside it', () => {
+    const setup = makeSetup();
+    const line = setup.program.lines.find((l) => l.owner === 'gain')!;
+    const off = after(setup, setAside(setup, line.id));
+    const next = choose(off, { wish: 'timer', value: { minutes: 4 } }, 'all');
+    expect(next.ok && next.setup.program.lines.some((l) => l.id === line.id)).toBe(false);
+    expect(next.ok && next.setup.program.aside).toEqual(off.program.aside);
+    const again = choose(off, { wish: 'gain', value: off.intents.program.gain! });
+    expect(again.ok && again.kept).toEqual([`lines ${line.id}`]);
+  });
+  it('are refused beside one of the same name', () => {
+    const setup = makeSetup();
+    const line = setup.program.lines[0]!;
+    const read = parseSetup({
+      ...setup,
+      program: { ...setup.program, aside: [{ line }] },
+    });
+    expect(!read.ok && read.problems).toEqual([
+      {
+        path: '/program/aside/0/line/id',
+        reason: `"${line.id}" is also a line that is switched on`,
+      },
+    ]);
+  });
+  it('whose place is gone come to the end of their channel, and one that was first comes first', () => {
+    const setup = makeSetup();
+    const channel = setup.program.outputs.find((o) => o.carries === 'gain')!.channel;
+    const [first] = idsOf(setup, channel);
+    const two = after(setup, addLine(setup, channel, { kind: 'fixed' }));
+    const own = idsOf(two, channel)[1]!;
+    const off = after(two, setAside(two, own));
+    const moved = after(off, removeLine(off, first!));
+    expect(idsOf(after(moved, bringBack(moved, own)), channel)).toEqual([own]);
+    const none = after(two, setAside(two, first!));
+    expect(idsOf(after(none, bringBack(none, first!)), channel)).toEqual([first, own]);
   });
 });

@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch';
-import { pointer, type Condition, type Line, type Setup, type Source, type WishId } from '../setup';
+import { pointer, type Line, type Setup, type Source, type WishId } from '../setup';
 
 /*
  * Lines of a program changed by hand: each change is a patch, and what it is offered from is what the
@@ -23,8 +23,11 @@ export const sourceKey = (source: Source): string => {
   }
 };
 
-/** Everything a line of a channel may follow: no channel that comes back to it, however far round. */
-export function sourcesFor({ program, transmitter }: Setup, channel: number): SourceChoice[] {
+/**
+ * Everything a line of a channel may follow: no channel that comes back to it, however far round.
+ * @param channel left out where nothing can come back: a comparison, a call-out
+ */
+export function sourcesFor({ program, transmitter }: Setup, channel?: number): SourceChoice[] {
   const reaches = (from: number, seen = new Set<number>()): boolean => {
     if (from === channel) return true;
     if (seen.has(from)) return false;
@@ -44,38 +47,6 @@ export function sourcesFor({ program, transmitter }: Setup, channel: number): So
     { kind: 'fixed' },
   ];
   return sources.map((source) => ({ key: sourceKey(source), source }));
-}
-
-/** A condition that can be picked from a list; any other is kept as it is and said in words. */
-export interface ConditionChoice {
-  key: string;
-  condition: Condition | undefined;
-}
-
-const ALWAYS = 'always';
-
-export const conditionKey = (condition: Condition | undefined): string | undefined => {
-  if (condition === undefined) return ALWAYS;
-  if (condition.kind === 'switch') return `switch ${condition.control} ${condition.position}`;
-  if (condition.kind === 'logic') return `logic ${condition.id}`;
-  return undefined;
-};
-
-/** Always, each position of each switch, each logic. */
-export function conditionsFor({ program, transmitter }: Setup): ConditionChoice[] {
-  const positions: Partial<Record<string, number>> = { 'switch-2': 2, 'switch-3': 3, momentary: 2 };
-  const conditions: (Condition | undefined)[] = [
-    undefined,
-    ...transmitter.controls.flatMap((c) =>
-      Array.from({ length: positions[c.kind] ?? 0 }, (_, position) => ({
-        kind: 'switch' as const,
-        control: c.id,
-        position,
-      })),
-    ),
-    ...program.logic.map(({ id }) => ({ kind: 'logic' as const, id })),
-  ];
-  return conditions.map((condition) => ({ key: conditionKey(condition)!, condition }));
 }
 
 const at = (setup: Setup, id: string): number => setup.program.lines.findIndex((l) => l.id === id);
@@ -101,7 +72,9 @@ function freeId(setup: Setup, stem: string): string {
   const base = stem.slice(0, 34);
   for (let n = 1; ; n++) {
     const id = `${base}-${n}`;
-    if (!setup.program.lines.some((l) => l.id === id)) return id;
+    const known = (l: Line) => l.id === id;
+    const { lines, aside = [] } = setup.program;
+    if (!lines.some(known) && !aside.some((a) => known(a.line))) return id;
   }
 }
 
@@ -149,3 +122,55 @@ export function moveLine(setup: Setup, id: string, by: -1 | 1): PatchOperation[]
     ? [{ op: 'move', from: pointer('program', 'lines', i), path: pointer('program', 'lines', j) }]
     : [];
 }
+
+/**
+ * Switches a line off without losing it: it stands aside and does nothing until it is brought back to
+ * where it stood. A line of a wish becomes the person's own by that, and is not written again.
+ */
+export function setAside(setup: Setup, id: string): PatchOperation[] {
+  const { lines, aside } = setup.program;
+  const i = at(setup, id);
+  if (i < 0) return [];
+  const { owner: _, ...line } = lines[i]!;
+  const above = lines.slice(0, i).findLast((l) => l.channel === line.channel);
+  const value = { line, ...(above ? { after: above.id } : {}) };
+  return [
+    { op: 'remove', path: pointer('program', 'lines', i) },
+    aside
+      ? { op: 'add', path: '/program/aside/-', value }
+      : { op: 'add', path: '/program/aside', value: [value] },
+  ];
+}
+
+/** Switches a line on again, behind the line it stood behind; at the end of its channel where that is gone. */
+export function bringBack(setup: Setup, id: string): PatchOperation[] {
+  const { lines, aside = [] } = setup.program;
+  const i = aside.findIndex(({ line }) => line.id === id);
+  const entry = aside[i];
+  if (!entry) return [];
+  const own = lines.flatMap((l, k) => (l.channel === entry.line.channel ? [k] : []));
+  const behind = own.find((k) => lines[k]!.id === entry.after);
+  const place = entry.after === undefined ? own[0] : behind === undefined ? undefined : behind + 1;
+  return [
+    ...takenAway(setup, i),
+    {
+      op: 'add',
+      path: place === undefined ? '/program/lines/-' : pointer('program', 'lines', place),
+      value: entry.line,
+    },
+  ];
+}
+
+/** A line that stands aside, gone for good. */
+export function dropAside(setup: Setup, id: string): PatchOperation[] {
+  const i = (setup.program.aside ?? []).findIndex(({ line }) => line.id === id);
+  return i < 0 ? [] : takenAway(setup, i);
+}
+
+/** No empty list stays behind: a program without lines aside is the one it was before. */
+const takenAway = ({ program }: Setup, i: number): PatchOperation[] => [
+  {
+    op: 'remove',
+    path: program.aside!.length === 1 ? '/program/aside' : pointer('program', 'aside', i),
+  },
+];

@@ -68,8 +68,8 @@ export function partsOfEntry({ program, transmitter, installation }: Setup): Par
   ];
 }
 
-/** A line by what it does: nothing refers to it by its id. */
-export const bareLine = ({ id: _, ...line }: Line) => line;
+/** A line by what it does: nothing refers to it by its id, and why it is there changes nothing. */
+export const bareLine = ({ id: _, note: __, ...line }: Line) => line;
 
 /** What some channels are made of: their lines, and the rates and expo of the inputs these read. */
 function makeupOf({ program }: Setup, channels: readonly number[]): unknown[] {
@@ -311,7 +311,9 @@ export const partsOfUnit = (setup: Setup): Part[] => [unitWork(setup)];
 
 /** What a preflight check depends on: all that moves, and everything that happened to it. */
 export function partsOfFlight(setup: Setup): Part[] {
-  const { program, unit, airframe, installation, transmitter } = setup;
+  const { unit, airframe, installation, transmitter } = setup;
+  // What is switched off does nothing.
+  const { aside: _, ...program } = setup.program;
   return [
     {
       key: 'program',

@@ -17,6 +17,6 @@ export type { SheetSection, SheetStep } from './section';
 export { sheetFor, sheetSections, type Sheet } from './sheet';
 export { STYLES } from './styles';
 export { asMixes, type Mix } from './mixes';
-export { channelWords, conditionWords, pct, sourceWords } from './words';
+export { channelWords, conditionWords, lineWords, pct, sourceWords } from './words';
 export { entryScript } from './unseen';
 export { BY_EYE_PCT, TOLERANCE_PCT } from './hands';

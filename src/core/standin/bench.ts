@@ -21,6 +21,8 @@ export interface Snapshot {
   controls: number[];
   linkUp: boolean;
   inputsPct: number[];
+  /** Of each logic whether it holds. */
+  logic: boolean[];
   channelsPct: number[];
   sentUs: number[];
   receivedUs: number[];
@@ -145,6 +147,7 @@ export function createBench(setup: Setup): Bench {
       controls: [...stimulus.controls],
       linkUp: stimulus.linkUp,
       inputsPct: [...frame.inputsPct],
+      logic: Array.from(frame.logic, Boolean),
       channelsPct: [...frame.channelsPct],
       sentUs: [...frame.sentUs],
       receivedUs: [...frame.receivedUs],

@@ -10,14 +10,14 @@ import { TaggedFace } from './TaggedFace';
 import { useWishes } from './useWishes';
 import { WhatElse } from './WhatElse';
 
-const LinesEditor = dynamic(() => import('./lines/LinesEditor'), { ssr: false });
+const ByHand = dynamic(() => import('./byhand/ByHand'), { ssr: false });
 
 /** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
 export function ProgramStation() {
   const wishing = useWishes();
   const { setup, wishes, wish, reasons, notes } = wishing;
   const [explained, explain] = useState<string>();
-  const [byLine, setByLine] = useState(false);
+  const [byHand, setByHand] = useState(false);
   const own = SENTENCES.filter((s) => s.applies(setup));
   const said = own.filter((s) => s.wished(wishes));
   const offered = own.filter((s) => s.offer && !s.wished(wishes));
@@ -92,11 +92,11 @@ export function ProgramStation() {
           ))}
         </p>
       )}
-      <details className="mt-4" onToggle={(e) => setByLine(e.currentTarget.open)}>
+      <details className="mt-4" onToggle={(e) => setByHand(e.currentTarget.open)}>
         <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-          <span className="underline">Line by line</span>
+          <span className="underline">By hand, line by line</span>
         </summary>
-        {byLine && <LinesEditor />}
+        {byHand && <ByHand />}
       </details>
     </>
   );

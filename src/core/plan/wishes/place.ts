@@ -25,7 +25,9 @@ export function placed(
   const next = { ...program };
   const kept: string[] = [];
   for (const list of LISTS) {
-    const { entries, standing } = placedIn<Owned>(program[list], owner, own[list], over);
+    // A line that the person has switched off is not written again beside it.
+    const off = list === 'lines' ? (program.aside ?? []).map((a) => a.line.id) : [];
+    const { entries, standing } = placedIn<Owned>(program[list], owner, own[list], over, off);
     Object.assign(next, { [list]: entries });
     kept.push(...standing.map((name) => `${list} ${name}`));
   }
@@ -37,10 +39,11 @@ function placedIn<T extends Owned & object>(
   owner: WishId,
   fresh: readonly T[],
   over: boolean,
+  off: readonly string[],
 ): { entries: T[]; standing: string[] } {
   const names = new Set(fresh.map(nameOf));
   const mine = (e: T) => e.owner === owner || (over && !e.owner && names.has(nameOf(e)));
-  const others = new Set(before.filter((e) => !mine(e)).map(nameOf));
+  const others = new Set([...before.filter((e) => !mine(e)).map(nameOf), ...off]);
   const standing = fresh.map(nameOf).filter((name) => others.has(name));
   const waiting = new Map(
     fresh.filter((e) => !others.has(nameOf(e))).map((e) => [nameOf(e), e] as const),

@@ -155,6 +155,8 @@ export const LineSchema = z.strictObject({
   purpose: z
     .enum(['stick', 'mode', 'gain', 'panic', 'throttle-cut', 'launch', 'mix', 'other'])
     .optional(),
+  /** Why it is there, in the person's words. */
+  note: z.string().trim().min(1).max(300).optional(),
   owner,
 });
 
@@ -187,6 +189,12 @@ export const ProgramSchema = z.strictObject({
   shapes: z.array(ShapeSchema).max(32),
   variables: z.array(VariableSchema).max(16),
   lines: z.array(LineSchema).max(128),
+  /** Lines switched off: kept, and doing nothing until they are brought back behind the line they stood behind. */
+  aside: z
+    .array(z.strictObject({ line: LineSchema, after: IdSchema.optional() }))
+    .min(1)
+    .max(64)
+    .optional(),
   outputs: z.array(OutputSchema).max(32),
   failsafe: z.array(FailsafeSchema).max(32),
   callouts: z

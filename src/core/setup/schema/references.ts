@@ -156,7 +156,13 @@ export function checkReferences(setup: Setup): Problem[] {
   const logic = unique(['program', 'logic'], program.logic, 'id', (l) => l.id);
   const shapes = unique(['program', 'shapes'], program.shapes, 'id', (c) => c.id);
   const variables = unique(['program', 'variables'], program.variables, 'id', (v) => v.id);
-  unique(['program', 'lines'], program.lines, 'id', (l) => l.id);
+  const lines = unique(['program', 'lines'], program.lines, 'id', (l) => l.id);
+  const aside = (program.aside ?? []).map((a) => a.line);
+  unique(['program', 'aside'], aside, 'id', (l) => l.id);
+  aside.forEach((l, i) => {
+    if (lines.has(l.id))
+      report(['program', 'aside', i, 'line', 'id'], `"${l.id}" is also a line that is switched on`);
+  });
   unique(['program', 'outputs'], program.outputs, 'channel', (o) => o.channel);
   unique(['program', 'failsafe'], program.failsafe, 'channel', (f) => f.channel);
   unique(['program', 'callouts'], program.callouts, 'id', (c) => c.id);

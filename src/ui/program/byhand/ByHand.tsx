@@ -1,0 +1,55 @@
+'use client';
+
+import { Tabs } from 'radix-ui';
+import { useModel } from '../../frame/modelStore';
+import { ChannelPart } from './ChannelPart';
+import { InputsPart } from './InputsPart';
+import { LogicPart } from './LogicPart';
+import { ShapesPart } from './ShapesPart';
+import { ValuesPart } from './ValuesPart';
+import { VoicePart } from './VoicePart';
+
+function Channels() {
+  const outputs = useModel((s) => s.setup.program.outputs);
+  return outputs.map((output) => <ChannelPart key={output.channel} output={output} />);
+}
+
+/** The lists of a program, in the order in which one is made of another. */
+const PARTS: readonly (readonly [id: string, title: string, Part: React.ComponentType])[] = [
+  ['channels', 'Channels', Channels],
+  ['inputs', 'Inputs', InputsPart],
+  ['logic', 'Logic', LogicPart],
+  ['shapes', 'Shapes', ShapesPart],
+  ['values', 'Values', ValuesPart],
+  ['voice', 'Call-outs', VoicePart],
+];
+
+/** The program entry by entry: every word changed where it stands, one's own entries beside those of the wishes. */
+export default function ByHand() {
+  return (
+    <>
+      <p className="text-soft text-sm">
+        Lines of a channel act from top to bottom. What a wish has written becomes your own when you
+        change it: the wish leaves it alone from then on, and what it is for is still proved.
+      </p>
+      <Tabs.Root defaultValue="channels" className="mt-2">
+        <Tabs.List className="mb-3 flex flex-wrap gap-1" aria-label="Parts of the program">
+          {PARTS.map(([id, title]) => (
+            <Tabs.Trigger
+              key={id}
+              value={id}
+              className="btn data-[state=active]:bg-ink data-[state=active]:text-card px-3 text-sm"
+            >
+              {title}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        {PARTS.map(([id, , Shown]) => (
+          <Tabs.Content key={id} value={id} className="flex flex-col gap-4">
+            <Shown />
+          </Tabs.Content>
+        ))}
+      </Tabs.Root>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+'use client';
+
+import { Trash2, type LucideIcon } from 'lucide-react';
+import { createContext, useContext, useState } from 'react';
+import type { PatchOperation } from '@/core/patch';
+import { WISH_TITLES } from '@/core/plan';
+import type { WishId } from '@/core/setup';
+import { useModel } from '../../frame/modelStore';
+import { Pointing } from '../../rig/Pointing';
+
+/** A change of an entry: kept and saved, or the reason why not, which also stands below the entry. */
+export type Put = (patch: readonly PatchOperation[], words: string) => string | undefined;
+
+const PutContext = createContext<Put>(() => undefined);
+export const usePut = (): Put => useContext(PutContext);
+
+export interface RowAct {
+  label: string;
+  Icon: LucideIcon;
+  patch: readonly PatchOperation[];
+  words: string;
+  off?: boolean;
+}
+
+export const takeOut = (patch: readonly PatchOperation[]): RowAct => ({
+  label: 'Take out',
+  Icon: Trash2,
+  patch,
+  words: 'taken out',
+});
+
+/** One entry of the program: its sentence, whose it is, what can be done with it, and what was refused. */
+export function EntryRow({
+  name,
+  owner,
+  controls = [],
+  acts,
+  children,
+  more,
+  ends,
+}: {
+  name: string;
+  owner?: WishId | undefined;
+  controls?: readonly string[];
+  acts: readonly RowAct[];
+  children: React.ReactNode;
+  /** Stands below the sentence. */
+  more?: React.ReactNode;
+  /** Nobody wrote it: it is there with its channel. */
+  ends?: true;
+}) {
+  const edit = useModel((s) => s.edit);
+  const [refused, setRefused] = useState<string>();
+  const put: Put = (patch, words) => {
+    const [problem] = edit(patch, `${name}: ${words}`.slice(0, 80));
+    setRefused(problem?.reason);
+    return problem?.reason;
+  };
+  return (
+    <PutContext value={put}>
+      <Pointing
+        as="li"
+        at={{ controls: [...controls] }}
+        className="flex flex-wrap items-start justify-between gap-x-2 border-t border-(--card-edge) py-1 pl-2"
+      >
+        <div className="min-w-60 flex-1 leading-relaxed">
+          <p>
+            {children}{' '}
+            {!ends && (
+              <span className="text-soft text-sm">
+                {owner ? `Written by ${WISH_TITLES[owner]}.` : 'Your own.'}
+              </span>
+            )}
+          </p>
+          {more}
+          {refused && (
+            <p role="alert" className="text-stop text-sm font-semibold">
+              Not changed: {refused}
+            </p>
+          )}
+        </div>
+        <span className="flex">
+          {acts.map(({ label, Icon, patch, words, off }) => (
+            <button
+              key={label}
+              type="button"
+              className="head-btn text-soft min-w-8"
+              aria-label={`${label}: ${name}`}
+              title={label}
+              disabled={off}
+              onClick={() => void put(patch, words)}
+            >
+              <Icon size={15} aria-hidden />
+            </button>
+          ))}
+        </span>
+      </Pointing>
+    </PutContext>
+  );
+}

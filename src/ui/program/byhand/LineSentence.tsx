@@ -1,0 +1,133 @@
+'use client';
+
+import { ArrowDown, ArrowUp, Copy, EyeOff } from 'lucide-react';
+import { changeLine, duplicateLine, moveLine, removeLine, setAside, writerOf } from '@/core/edit';
+import { allReads, readsOfLine, type Line, type Setup } from '@/core/setup';
+import { sourceWords } from '@/core/sheets';
+import { NumberWord } from '../../fields/NumberWord';
+import { useModel } from '../../frame/modelStore';
+import { PickWord } from '../../parts/PickWord';
+import { ConditionWord } from './ConditionWord';
+import { EntryRow, takeOut, usePut } from './EntryRow';
+import { NoteLine } from './NoteLine';
+import { SourceWord } from './SourceWord';
+
+const EFFECTS: readonly { value: Line['effect']; words: string; more: string }[] = [
+  { value: 'adds', words: 'added to what is above', more: 'Both count.' },
+  { value: 'scales', words: 'scaling what is above', more: '100 % leaves it as it is.' },
+  { value: 'takes-over', words: 'in place of what is above', more: 'Only this counts.' },
+];
+
+/** One line as a sentence; every word is changed where it stands. */
+export function LineSentence({ line, first, last }: { line: Line; first: boolean; last: boolean }) {
+  const setup = useModel((s) => s.setup);
+  return (
+    <EntryRow
+      name={nameOf(setup, line)}
+      owner={writerOf(line)}
+      controls={controlsOf(setup, line)}
+      acts={[
+        {
+          label: 'Up',
+          Icon: ArrowUp,
+          patch: moveLine(setup, line.id, -1),
+          words: 'moved up',
+          off: first,
+        },
+        {
+          label: 'Down',
+          Icon: ArrowDown,
+          patch: moveLine(setup, line.id, 1),
+          words: 'moved down',
+          off: last,
+        },
+        {
+          label: 'Once more',
+          Icon: Copy,
+          patch: duplicateLine(setup, line.id),
+          words: 'once more',
+        },
+        {
+          label: 'Switch off, and keep',
+          Icon: EyeOff,
+          patch: setAside(setup, line.id),
+          words: 'switched off',
+        },
+        takeOut(removeLine(setup, line.id)),
+      ]}
+      more={<NoteLine line={line} name={nameOf(setup, line)} />}
+    >
+      <Words setup={setup} line={line} first={first} />
+    </EntryRow>
+  );
+}
+
+function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolean }) {
+  const put = usePut();
+  const name = nameOf(setup, line);
+  const change = (next: Partial<Line>, words: string) =>
+    put(changeLine(setup, line.id, next), words);
+  const number = (key: 'sharePct' | 'shiftPct', label: string) => (
+    <NumberWord
+      label={`${name}: ${label}`}
+      unit="%"
+      at={`/program/lines/0/${key}`}
+      step={setup.transmitter.stepPct ?? 1}
+      value={line[key]}
+      onCommit={(v) => change({ [key]: v }, `${label} ${v} %`)}
+    />
+  );
+  return (
+    <>
+      {line.when ? 'When' : ''}{' '}
+      <ConditionWord
+        setup={setup}
+        label={`${name}: when`}
+        always
+        value={line.when}
+        onPut={(when) => change({ when }, 'another condition')}
+      />
+      , {number('sharePct', 'share')} of{' '}
+      <SourceWord
+        setup={setup}
+        label={`${name}: follows`}
+        channel={line.channel}
+        value={line.follows}
+        onPut={(follows) => change({ follows }, 'follows something else')}
+      />{' '}
+      {setup.program.shapes.length > 0 && (
+        <>
+          <PickWord
+            label={`${name}: shape`}
+            value={line.shape ?? 'none'}
+            options={[
+              { value: 'none', words: 'in a straight line' },
+              ...setup.program.shapes.map((s) => ({ value: s.id, words: `through ${s.label}` })),
+            ]}
+            onPick={(id) => change({ shape: id === 'none' ? undefined : id }, 'another shape')}
+          />{' '}
+        </>
+      )}
+      shifted by {number('shiftPct', 'shift')}
+      {(!first || line.effect !== 'adds') && (
+        <>
+          ,{' '}
+          <PickWord
+            label={`${name}: effect`}
+            value={line.effect}
+            options={EFFECTS}
+            onPick={(effect) => change({ effect }, EFFECTS.find((e) => e.value === effect)!.words)}
+          />
+        </>
+      )}
+      .
+    </>
+  );
+}
+
+export const nameOf = (setup: Setup, line: Line): string =>
+  line.label ?? `Channel ${line.channel}, ${sourceWords(setup, line.follows)}`;
+
+/** The controls a line listens to, for the rig beside it. */
+const controlsOf = ({ program }: Setup, line: Line): string[] =>
+  allReads(program, readsOfLine(line)).flatMap((r) => (r.kind === 'control' ? [r.id] : []));
