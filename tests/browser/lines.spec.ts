@@ -7,21 +7,19 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   const id = await newModel(page, 'By line');
   await page.goto(`/models/${id}/program`);
   await page.locator('html[data-live]').waitFor({ state: 'attached' });
-  await page.getByText('Line by line').click();
+  await page.getByText('By hand, line by line').click();
   const elevator = page.getByRole('region', { name: 'Channel 2, elevator' });
   await elevator.getByRole('button', { name: /^One more line/ }).click();
-  const own = elevator.getByRole('listitem').last();
-  await expect(own).toContainText('Your own.');
+  const mine = elevator.getByRole('listitem').filter({ hasText: 'Your own.' });
+  const own = mine.last();
+  await expect(own).toBeVisible();
   await own.getByRole('combobox', { name: /follows$/ }).click();
   await page.getByRole('option', { name: 'Knob 2', exact: true }).click();
-  const share = elevator
-    .getByRole('listitem')
-    .last()
-    .getByLabel(/: share, %$/);
+  const share = own.getByLabel(/: share, %$/);
   await share.fill('10');
   await share.press('Enter');
   await own.getByRole('combobox', { name: /when$/ }).click();
-  await page.getByRole('option', { name: 'When Switch B near,' }).click();
+  await page.getByRole('option', { name: 'Switch B near' }).click();
   await expect(page.getByText('Saved, version 5')).toBeVisible();
   await expectAccessible(page);
 
@@ -35,7 +33,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
 
   // A wish chosen afterwards touches neither.
   await page.getByRole('button', { name: 'timer', exact: true }).click();
-  await expect(elevator.getByRole('listitem').last()).toContainText('Knob 2');
+  await expect(own).toContainText('Knob 2');
   await expect(gain.getByLabel(/: share, %$/).first()).toHaveValue('45');
 
   // Out of its range it is refused where it stands, and nothing is lost.

@@ -5,7 +5,11 @@ import type { Control } from '../setup';
 /** What one channel does with the switches that matter standing still. */
 export type Branch =
   | { kind: 'shares'; shift: number; terms: { of: number; share: number }[] }
-  | { kind: 'curve'; of: number; points: (readonly [inPct: number, outPct: number])[] };
+  | { kind: 'curve'; of: number; points: Points }
+  /** From where they all rest, each hand adds what it adds by itself. */
+  | { kind: 'sum'; shift: number; terms: { of: number; points: Points }[] };
+
+type Points = (readonly [inPct: number, outPct: number])[];
 
 /** A branch for every place of the switches that matter; places nothing was read at are left out. */
 export interface Fit {
@@ -42,7 +46,7 @@ export function combinationOf(
 
 /**
  * The simplest fit within a tolerance: fewest switches first, and within them fixed before straight,
- * straight before two together, two before a curve.
+ * straight before two together, two before a curve, a curve before a sum of several.
  * @returns undefined where nothing of the kind gives what was read
  */
 export function fitChannel(
@@ -59,6 +63,9 @@ export function fitChannel(
     [],
     ...switches.map((s) => [s]),
     ...switches.flatMap((a, k) => switches.slice(k + 1).map((b) => [a, b])),
+    ...switches.flatMap((a, k) =>
+      switches.slice(k + 1).flatMap((b, m) => switches.slice(k + m + 2).map((c) => [a, b, c])),
+    ),
   ];
   for (const chosen of tried) {
     const groups = new Map<string, Seen[]>();
@@ -68,8 +75,9 @@ export function fitChannel(
     }
     const branches = new Map<string, Branch>();
     for (const [key, group] of groups) {
-      const branch = fitBranch(free, group, within);
-      if (branch) branches.set(key, branch);
+      const branch = fitBranch(controls, free, group, within);
+      if (!branch) break;
+      branches.set(key, branch);
     }
     if (branches.size === groups.size) return { switches: chosen, branches };
   }
@@ -77,10 +85,12 @@ export function fitChannel(
 }
 
 function fitBranch(
+  controls: readonly Control[],
   free: readonly number[],
   group: readonly Seen[],
   within: number,
 ): Branch | undefined {
+  if (!toldApart(free, group, within)) return undefined;
   const pairs = free.flatMap((a, k) => free.slice(k + 1).map((b) => [a, b]));
   for (const of of [[], ...free.map((f) => [f]), ...pairs]) {
     const shares = solved(of, group);
@@ -113,7 +123,49 @@ function fitBranch(
         points: [...points].toSorted(([a], [b]) => a - b),
       };
   }
-  return undefined;
+  return summed(controls, free, group, within);
+}
+
+/** No two readings differ with the hands that count in the same places: then no curve of theirs will do. */
+function toldApart(free: readonly number[], group: readonly Seen[], within: number): boolean {
+  const first = new Map<string, number>();
+  return group.every((s) => {
+    const key = free.map((f) => s.hands[f]).join();
+    const known = first.get(key);
+    if (known === undefined) first.set(key, s.value);
+    return known === undefined || Math.abs(known - s.value) <= 2 * within;
+  });
+}
+
+/** What each hand adds by itself, seen from where all of them rest; undefined where they do more together. */
+function summed(
+  controls: readonly Control[],
+  free: readonly number[],
+  group: readonly Seen[],
+  within: number,
+): Branch | undefined {
+  const off = (s: Seen) => free.filter((f) => s.hands[f] !== controls[f]!.rest);
+  const base = group.find((s) => off(s).length === 0);
+  if (!base) return undefined;
+  const added = new Map<number, Map<number, number>>();
+  for (const s of group) {
+    const [f, ...more] = off(s);
+    if (f === undefined || more.length > 0) continue;
+    const points = added.get(f) ?? new Map([[controls[f]!.rest, 0]]);
+    added.set(f, points.set(s.hands[f]!, s.value - base.value));
+  }
+  const fits = group.every((s) => {
+    const parts = off(s).map((f) => added.get(f)?.get(s.hands[f]!));
+    return parts.every((p) => p !== undefined)
+      ? Math.abs(base.value + parts.reduce((a, b) => a + b, 0) - s.value) <= 2 * within
+      : false;
+  });
+  const terms = [...added]
+    .filter(([, points]) => [...points.values()].some((v) => Math.abs(v) > within))
+    .map(([of, points]) => ({ of, points: [...points].toSorted(([a], [b]) => a - b) }));
+  return fits && terms.every((t) => t.points.length <= MOST_POINTS)
+    ? { kind: 'sum', shift: base.value, terms }
+    : undefined;
 }
 
 /**

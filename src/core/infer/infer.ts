@@ -37,7 +37,8 @@ export const SAME_PCT = 0.75;
 
 /**
  * The simplest program that gives what was read: for each channel a fixed value, a share of one
- * control or of two, a curve of one, or one of these for each position of one switch or two. What
+ * control or of two, a curve of one, a sum of several, or one of these for each place of up to three
+ * switches. What
  * needs memory (latches, delays) shows in no reading and is not looked for.
  */
 export function infer(transmitter: Transmitter, readings: readonly Reading[]): Inferred {
@@ -148,6 +149,23 @@ function written(
           shape,
         }),
       );
+    } else if (branch.kind === 'sum') {
+      branch.terms.forEach(({ of, points }, k) => {
+        const shape = `read-${channel}-${n + 1}-${k + 1}`;
+        shapes.push({
+          id: shape,
+          label: `Channel ${channel}, ${controls[of]!.label} as read`,
+          points: points.map(([inPct, outPct]) => ({ inPct, outPct })),
+        });
+        lines.push(
+          line(k, {
+            follows: { kind: 'control', id: controls[of]!.id },
+            sharePct: 100,
+            shiftPct: k === 0 ? tidy(branch.shift) : 0,
+            shape,
+          }),
+        );
+      });
     } else if (branch.terms.length === 0)
       lines.push(line(0, { follows: { kind: 'fixed' }, sharePct: tidy(branch.shift) }));
     else

@@ -56,9 +56,16 @@ export function cornersOf(
   besidePct = BESIDE_PCT,
 ): Corner[] {
   const { box } = cell;
+  const kindOf = (at: number) => setup.transmitter.controls[at]!.kind;
+  // Where a stick is held far out by the cell itself, trims at their ends would leave no room either.
+  const crowded = controls.some(
+    (at, i) =>
+      at !== skip && kindOf(at) === 'stick' && (box.lo[i]! > besidePct || box.hi[i]! < -besidePct),
+  );
   const told: number[] = [];
   for (let i = 0; i < controls.length && told.length < 6; i++) {
     const at = controls[i]!;
+    if (crowded && kindOf(at) === 'trim') continue;
     if (at !== skip && box.hi[i]! > box.lo[i]! && isContinuous(setup, at) && counts(at))
       told.push(at);
   }
@@ -66,7 +73,7 @@ export function cornersOf(
     const i = told.indexOf(control);
     if (i < 0) return easiest(setup)(control, lo, hi);
     const end = (pick >> i) & 1 ? hi : lo;
-    if (setup.transmitter.controls[control]!.kind !== 'stick') return end;
+    if (kindOf(control) !== 'stick') return end;
     return Math.min(hi, Math.max(lo, Math.min(besidePct, Math.max(-besidePct, end))));
   });
 }

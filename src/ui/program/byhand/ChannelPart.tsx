@@ -38,6 +38,7 @@ export function ChannelPart({ output }: { output: Output }) {
         <EntryRow
           key={line.id}
           name={nameOf(setup, line)}
+          unsigned
           acts={[
             {
               label: 'Switch on again',
@@ -53,7 +54,7 @@ export function ChannelPart({ output }: { output: Output }) {
           </span>
         </EntryRow>
       ))}
-      <EntryRow name={`Channel ${channel}`} acts={[]} ends>
+      <EntryRow name={`Channel ${channel}`} acts={[]} unsigned>
         <LastStage setup={setup} output={output} />
       </EntryRow>
     </Part>

@@ -1,13 +1,18 @@
 'use client';
 
-import { Plus } from 'lucide-react';
 import { atomKey, atomsFor, conditionOf, termsOf, type Term, type Terms } from '@/core/edit';
 import type { Condition, Setup } from '@/core/setup';
 import { conditionWords } from '@/core/sheets';
 import { PickWord } from '../../parts/PickWord';
 
+/** What can be done with a term besides putting another in its place. */
+const TURN = 'turn';
+const MORE = 'more';
 const OUT = 'out';
+/** Stands for a condition that is nested deeper than terms go. */
 const DEEP = 'deep';
+
+const MOST_TERMS = 8;
 
 /** A condition in a sentence: places and logic joined by "and" or "or", each straight or turned round. */
 export function ConditionWord({
@@ -15,7 +20,7 @@ export function ConditionWord({
   label,
   value,
   but,
-  always = false,
+  always,
   onPut,
 }: {
   setup: Setup;
@@ -23,93 +28,72 @@ export function ConditionWord({
   value: Condition | undefined;
   /** Logic that is being put together itself. */
   but?: string;
-  /** It may hold always: then nothing is said of it. */
-  always?: boolean;
+  /** What stands there where it always holds; left out where it must not. */
+  always?: string;
   onPut: (condition: Condition | undefined) => void;
 }) {
-  const atoms = atomsFor(setup, but);
+  const atoms = atomsFor(setup, but).map((of) => ({
+    of,
+    value: atomKey(of),
+    words: conditionWords(setup, of),
+  }));
+  const atomOf = (key: string) => atoms.find((a) => a.value === key)?.of;
+  const none = always === undefined ? [] : [{ value: OUT, words: always }];
   const row = termsOf(value);
-  const options = (last: boolean) => [
-    ...atoms.map((a) => ({ value: atomKey(a), words: conditionWords(setup, a) })),
-    ...(!last || always ? [{ value: OUT, words: last ? 'always' : 'take this out' }] : []),
-  ];
-  if (!row)
+  if (!row || row.terms.length === 0)
     return (
       <PickWord
         label={label}
-        value={DEEP}
-        options={[{ value: DEEP, words: conditionWords(setup, value!) }, ...options(true)]}
-        onPick={(key) => {
-          const atom = atoms.find((a) => atomKey(a) === key);
-          if (atom || key === OUT) onPut(atom);
-        }}
+        value={row ? OUT : DEEP}
+        options={[
+          ...(row ? [] : [{ value: DEEP, words: conditionWords(setup, value!) }]),
+          ...none,
+          ...atoms,
+        ]}
+        onPick={(key) => (key === DEEP ? undefined : onPut(atomOf(key)))}
       />
     );
   const put = (terms: readonly Term[], by: Terms['by'] = row.by) =>
     onPut(conditionOf({ by, terms }));
-  if (row.terms.length === 0)
-    return (
-      <PickWord
-        label={label}
-        value="always"
-        options={[{ value: 'always', words: 'always' }, ...options(true).slice(0, atoms.length)]}
-        onPick={(key) => {
-          const of = atoms.find((a) => atomKey(a) === key);
-          if (of) put([{ of, not: false }]);
-        }}
-      />
-    );
   const many = row.terms.length > 1;
-  return (
-    <>
-      {row.terms.map((term, i) => (
-        <span key={i}>
-          {i > 0 && (
-            <>
-              {' '}
-              <PickWord
-                label={`${label}: joined by`}
-                value={row.by}
-                options={[
-                  { value: 'all', words: 'and' },
-                  { value: 'any', words: 'or' },
-                ]}
-                onPick={(by) => put(row.terms, by)}
-              />{' '}
-            </>
-          )}
-          <button
-            type="button"
-            className={`rounded px-1 ${term.not ? 'bg-ink text-card font-bold' : 'text-soft'}`}
-            aria-pressed={term.not}
-            aria-label={`${label}: turned round`}
-            onClick={() => put(row.terms.with(i, { ...term, not: !term.not }))}
-          >
-            not
-          </button>{' '}
-          <PickWord
-            label={many ? `${label}, ${i + 1}` : label}
-            value={atomKey(term.of)}
-            options={options(!many)}
-            onPick={(key) => {
-              const of = atoms.find((a) => atomKey(a) === key);
-              if (of) put(row.terms.with(i, { ...term, of }));
-              else put(row.terms.toSpliced(i, 1));
-            }}
-          />
-        </span>
-      ))}
-      {row.terms.length < 8 && (
-        <button
-          type="button"
-          className="text-accent inline-flex min-h-6 items-center px-1 align-middle"
-          aria-label={`${label}: one more`}
-          title="And, or"
-          onClick={() => put([...row.terms, row.terms.at(-1)!])}
-        >
-          <Plus size={14} aria-hidden />
-        </button>
-      )}
-    </>
-  );
+  return row.terms.map((term, i) => {
+    const turned = (t: Term) => conditionWords(setup, conditionOf({ by: 'all', terms: [t] })!);
+    const other = { ...term, not: !term.not };
+    return (
+      <span key={i}>
+        {i > 0 && (
+          <>
+            {' '}
+            <PickWord
+              label={`${label}: joined by`}
+              value={row.by}
+              options={[
+                { value: 'all', words: 'and' },
+                { value: 'any', words: 'or' },
+              ]}
+              onPick={(by) => put(row.terms, by)}
+            />{' '}
+          </>
+        )}
+        <PickWord
+          label={many ? `${label}, ${i + 1}` : label}
+          value={atomKey(term.of)}
+          options={[
+            { value: TURN, words: `turned round: ${turned(other)}` },
+            ...(row.terms.length < MOST_TERMS ? [{ value: MORE, words: 'and one more …' }] : []),
+            ...(many ? [{ value: OUT, words: 'take this out' }] : none),
+            ...atoms.map((a) =>
+              a.value === atomKey(term.of) && term.not ? { ...a, words: turned(term) } : a,
+            ),
+          ]}
+          onPick={(key) => {
+            if (key === TURN) return put(row.terms.with(i, other));
+            if (key === MORE) return put(row.terms.toSpliced(i + 1, 0, term));
+            const of = atomOf(key);
+            return put(of ? row.terms.with(i, { of, not: false }) : row.terms.toSpliced(i, 1));
+          }}
+        />
+      </span>
+    );
+  });
 }

@@ -37,7 +37,7 @@ export function EntryRow({
   acts,
   children,
   more,
-  ends,
+  unsigned,
 }: {
   name: string;
   owner?: WishId | undefined;
@@ -46,8 +46,8 @@ export function EntryRow({
   children: React.ReactNode;
   /** Stands below the sentence. */
   more?: React.ReactNode;
-  /** Nobody wrote it: it is there with its channel. */
-  ends?: true;
+  /** Whose it is need not be said. */
+  unsigned?: true;
 }) {
   const edit = useModel((s) => s.edit);
   const [refused, setRefused] = useState<string>();
@@ -66,7 +66,7 @@ export function EntryRow({
         <div className="min-w-60 flex-1 leading-relaxed">
           <p>
             {children}{' '}
-            {!ends && (
+            {!unsigned && (
               <span className="text-soft text-sm">
                 {owner ? `Written by ${WISH_TITLES[owner]}.` : 'Your own.'}
               </span>

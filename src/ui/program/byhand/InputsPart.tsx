@@ -103,7 +103,7 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
           <ConditionWord
             setup={setup}
             label={`${name}: when rate ${i + 1} counts`}
-            always
+            always="Always"
             value={r.when}
             onPut={(when) => rate(i, { when }, 'another condition of a rate')}
           />

@@ -18,6 +18,18 @@ const EFFECTS: readonly { value: Line['effect']; words: string; more: string }[]
   { value: 'takes-over', words: 'in place of what is above', more: 'Only this counts.' },
 ];
 
+/** What a line is for decides what is proved of it. */
+const PURPOSES: readonly { value: NonNullable<Line['purpose']>; words: string; more?: string }[] = [
+  { value: 'mix', words: 'a mix' },
+  { value: 'stick', words: 'a stick', more: 'Its surfaces must go the right way.' },
+  { value: 'mode', words: 'the mode', more: 'Every mode must be reached, and stay.' },
+  { value: 'gain', words: 'the gain', more: 'It must reach from nothing to full.' },
+  { value: 'panic', words: 'panic', more: 'It must right the model from everywhere.' },
+  { value: 'throttle-cut', words: 'the throttle cut', more: 'The motor must stand still.' },
+  { value: 'launch', words: 'hand launch', more: 'Any stick must let it go.' },
+  { value: 'other', words: 'something else' },
+];
+
 /** One line as a sentence; every word is changed where it stands. */
 export function LineSentence({ line, first, last }: { line: Line; first: boolean; last: boolean }) {
   const setup = useModel((s) => s.setup);
@@ -83,7 +95,7 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
       <ConditionWord
         setup={setup}
         label={`${name}: when`}
-        always
+        always="Always"
         value={line.when}
         onPut={(when) => change({ when }, 'another condition')}
       />
@@ -121,6 +133,19 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
         </>
       )}
       .
+      {!line.owner && (
+        <>
+          {' '}
+          It is for{' '}
+          <PickWord
+            label={`${name}: for`}
+            value={line.purpose ?? 'other'}
+            options={PURPOSES}
+            onPick={(purpose) => change({ purpose }, 'what it is for')}
+          />
+          .
+        </>
+      )}
     </>
   );
 }

@@ -25,8 +25,8 @@ export function NameWord({
     <input
       id={id}
       aria-label={label}
-      className="word bg-transparent font-bold"
-      style={{ width: `calc(${Math.max(4, shown.length)}ch + 8px)`, maxWidth: '100%' }}
+      className="word field-sizing-content max-w-full bg-transparent font-bold"
+      size={Math.max(4, shown.length)}
       maxLength={80}
       value={shown}
       onChange={(e) => setText(e.target.value)}

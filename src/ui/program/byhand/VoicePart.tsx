@@ -103,7 +103,7 @@ function CalloutWords({ setup, callout }: { setup: Setup; callout: Callout }) {
           <ConditionWord
             setup={setup}
             label={`${name}: when`}
-            always={moved !== undefined}
+            {...(moved ? { always: 'it does not matter what else' } : {})}
             value={when}
             onPut={(c) =>
               change(c ? { ...callout, when: c } : without('when'), 'another condition')

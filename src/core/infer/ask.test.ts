@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { randomOf } from '../../../tests/kit/random-program';
+import { SEED, share } from '../../../tests/kit/share';
+import { LAKE_HOLLOW } from '../../demo/lake-hollow';
+import { READY_IDS, readyMade } from '../catalogue/ready';
+import { switchValue, positionsOf } from '../chain';
+import { applyPatch } from '../patch';
+import { outOfStep } from '../plan';
+import { parseSetup, type Setup } from '../setup';
+import { monitorOf } from '../sheets';
+import { asks, infer, takenIn, type Reading } from './index';
+
+/** What only shows over time is in no reading: a latch for the launch, a trigger that brakes first. */
+const REMEMBERS = new Set(['launch-on', 'reverse-free']);
+const remembers = (s: Setup) => s.program.logic.some((l) => REMEMBERS.has(l.id));
+
+const PROGRAMS: [string, Setup][] = [
+  ...READY_IDS.map((id): [string, Setup] => [id, readyMade(id, id)]),
+  ...LAKE_HOLLOW.map((make): [string, Setup] => {
+    const { setup } = make().versions.at(-1)!;
+    return [setup.name, setup];
+  }),
+].filter(([, setup]) => !remembers(setup));
+
+/** Everything asked, read off the monitor as a person reads it: whole percents. */
+function readAll(setup: Setup): Reading[] {
+  const monitor = monitorOf(setup);
+  const channels = setup.program.outputs.map((o) => o.channel);
+  const readings: Reading[] = [];
+  for (;;) {
+    const [controls] = asks(setup.transmitter, readings);
+    if (!controls) return readings;
+    if (readings.length > 200) throw new Error('asked without end');
+    readings.push({
+      controls,
+      channels: Array.from({ length: Math.max(...channels) }, (_, i) =>
+        channels.includes(i + 1) ? Math.round(monitor.read(i + 1, controls).pct) : undefined,
+      ),
+    });
+  }
+}
+
+/** Everything read and taken in, as the Setup then is. */
+function readIn(setup: Setup): Setup {
+  const found = infer(setup.transmitter, readAll(setup));
+  if (!found.ok) throw new Error(JSON.stringify(found));
+  const read = parseSetup(applyPatch(setup, takenIn(setup, found.channels)));
+  if (!read.ok) throw new Error(read.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
+  return read.value;
+}
+
+/** Hands anywhere. */
+function anywhere({ transmitter }: Setup, random: () => number): Record<string, number> {
+  return Object.fromEntries(
+    transmitter.controls
+      .filter((c) => c.kind !== 'trim')
+      .map((c) => {
+        const places = positionsOf(c.kind);
+        return [
+          c.id,
+          places > 1
+            ? switchValue(c.kind, Math.floor(random() * places))
+            : Math.round(random() * 200 - 100),
+        ];
+      }),
+  );
+}
+
+describe('a program read in, question by question', () => {
+  it.each(share(PROGRAMS, 3))('%s: the same on the chain wherever the hands are', (_, setup) => {
+    const again = readIn(setup);
+    const random = randomOf(900 + SEED);
+    const [was, is] = [monitorOf(setup), monitorOf(again)];
+    for (let i = 0; i < 120; i++) {
+      const hands = anywhere(setup, random);
+      for (const { channel, carries } of setup.program.outputs)
+        expect(
+          Math.abs(was.read(channel, hands).pct - is.read(channel, hands).pct),
+          `${carries} ${JSON.stringify(hands)}`,
+        ).toBeLessThanOrEqual(2);
+    }
+  });
+  it('is the person’s own: nothing is written over, and no wish asks to write it again', () => {
+    const [, setup] = PROGRAMS.find(([name]) => name === 'trainer')!;
+    const again = readIn(setup);
+    expect(again.program.lines.every((l) => l.owner === undefined)).toBe(true);
+    expect(again.program.aside).toHaveLength(setup.program.lines.length);
+    const line = (id: string) => again.program.lines.find((l) => l.id === id);
+    const moded = outOfStep(again).filter((w) => w === 'modes' || w === 'gain' || w === 'sticks');
+    expect(moded).toEqual([]);
+    expect(again.program.lines.map((l) => l.purpose)).toEqual(
+      expect.arrayContaining(['stick', 'mode', 'gain', 'panic', 'throttle-cut']),
+    );
+    expect(line(setup.program.lines[0]!.id)).toBeUndefined();
+  });
+  it('read in again, what was read before gives way', () => {
+    const [, setup] = PROGRAMS.find(([name]) => name === 'pilot-boat')!;
+    const once = readIn(setup);
+    const twice = readIn(once);
+    expect(twice.program.lines).toEqual(once.program.lines);
+    expect(twice.program.aside).toEqual(once.program.aside);
+    expect(twice.program.shapes).toEqual(once.program.shapes);
+  });
+  it('asks first for everything at rest, never twice for the same, and comes to an end', () => {
+    const [, setup] = PROGRAMS[0]!;
+    const asked = readAll(setup).map((r) => JSON.stringify(r.controls));
+    expect(asked[0]).toBe('{}');
+    expect(new Set(asked).size).toBe(asked.length);
+  });
+});

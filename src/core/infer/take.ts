@@ -1,0 +1,115 @@
+import type { PatchOperation } from '../patch';
+import { pointer, roleOf, type Condition, type Line, type Setup } from '../setup';
+import type { InferredChannel } from './infer';
+
+/** Lines that were read in have names that begin so; read again, they give way to the new ones. */
+const READ = 'read-';
+
+/**
+ * What was read, as the program: every line the person's own, in place of what the channels did. What
+ * stood there is switched off and kept, so that no wish writes it again; inputs that lines follow
+ * become plain, since their rates and expo are in what was read; ends and reversal as well.
+ */
+export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchOperation[] {
+  const { program } = setup;
+  const channels = new Set(found.map((f) => f.channel));
+  const isRead = ({ channel }: { channel: number }) => channels.has(channel);
+  const used = new Set(
+    found.flatMap((f) =>
+      f.lines.flatMap(({ follows }) => (follows.kind === 'control' ? [follows.id] : [])),
+    ),
+  );
+  const inputOf = (control: string) => program.inputs.find((i) => i.control === control);
+  const plain = program.inputs.filter((i) => used.has(i.control));
+  const lines = found.flatMap((f) =>
+    f.lines.map((line): Line => {
+      const { follows } = line;
+      const input = follows.kind === 'control' ? inputOf(follows.id) : undefined;
+      return {
+        ...line,
+        label: 'As read off the monitor',
+        // The input brings the trim along, which no reading shows.
+        ...(input ? { follows: { kind: 'input', id: input.id } } : {}),
+        purpose: purposeOf(setup, line),
+      };
+    }),
+  );
+  const off = [
+    ...(program.aside ?? []),
+    ...program.lines
+      .filter((l) => isRead(l) && !l.id.startsWith(READ))
+      .map(({ owner: _, ...line }) => ({ line })),
+  ];
+  return [
+    {
+      op: 'replace',
+      path: '/program/lines',
+      value: [...program.lines.filter((l) => !isRead(l)), ...lines],
+    },
+    {
+      op: 'replace',
+      path: '/program/shapes',
+      value: [
+        ...program.shapes.filter((s) => !s.id.startsWith(READ)),
+        ...found.flatMap((f) => f.shapes),
+      ],
+    },
+    ...(off.length > 0 ? [{ op: 'add' as const, path: '/program/aside', value: off }] : []),
+    ...plain.map(({ owner: _, ...input }): PatchOperation => ({
+      op: 'replace',
+      path: pointer(
+        'program',
+        'inputs',
+        program.inputs.findIndex((i) => i.id === input.id),
+      ),
+      value: { ...input, rates: [{ sharePct: 100, expoPct: 0 }] },
+    })),
+    ...program.outputs.flatMap((o, i): PatchOperation[] =>
+      isRead(o)
+        ? [
+            {
+              op: 'replace',
+              path: pointer('program', 'outputs', i),
+              value: { ...o, reversed: false, subtrimPct: 0, minPct: -100, maxPct: 100 },
+            },
+          ]
+        : [],
+    ),
+  ];
+}
+
+/** What a line is for, by the channel it is on and the controls the wishes name: so it is known what to prove of it. */
+function purposeOf(
+  { program, intents, transmitter }: Setup,
+  line: Line,
+): NonNullable<Line['purpose']> {
+  const carries = program.outputs.find((o) => o.channel === line.channel)?.carries;
+  const { panic, cut, launch } = intents.program;
+  // In the place it rests in, a button orders nothing.
+  const pressed = (control: string | undefined) =>
+    control !== undefined &&
+    line.when !== undefined &&
+    placed(line.when).some(
+      (p) =>
+        p.control === control &&
+        (p.position > 0 ||
+          transmitter.controls.find((c) => c.id === control)?.kind !== 'momentary'),
+    );
+  if (carries === undefined) return 'other';
+  const role = roleOf(carries);
+  if (role === 'motor')
+    return line.follows.kind === 'fixed' && pressed(cut?.control) ? 'throttle-cut' : 'stick';
+  if (role === 'order') {
+    if (pressed(panic?.control)) return 'panic';
+    if (pressed(launch?.control)) return 'launch';
+    return carries === 'mode' ? 'mode' : /^gain/.test(carries) ? 'gain' : 'other';
+  }
+  return role === 'device' || role === 'free' ? 'other' : 'stick';
+}
+
+const placed = (c: Condition): { control: string; position: number }[] =>
+  c.kind === 'switch'
+    ? [{ control: c.control, position: c.position }]
+    : c.kind === 'all' || c.kind === 'any'
+      ? c.of.flatMap(placed)
+      : [];
