@@ -6,8 +6,8 @@ import { READY_IDS, readyMade } from '../catalogue/ready';
 import { switchValue, positionsOf } from '../chain';
 import { applyPatch } from '../patch';
 import { outOfStep } from '../plan';
-import { parseSetup, type Setup } from '../setup';
-import { monitorOf } from '../sheets';
+import { parseSetup, roleOf, type Setup } from '../setup';
+import { byEye, monitorOf } from '../sheets';
 import { asks, infer, takenIn, type Reading } from './index';
 
 /** What only shows over time is in no reading: a latch for the launch, a trigger that brakes first. */
@@ -22,19 +22,31 @@ const PROGRAMS: [string, Setup][] = [
   }),
 ].filter(([, setup]) => !remembers(setup));
 
-/** Everything asked, read off the monitor as a person reads it: whole percents. */
-function readAll(setup: Setup): Reading[] {
+/** A hand held between its ends by eye stands up to this far off. */
+const HELD_WRONG_PCT = 3;
+
+/** Everything asked, read off the monitor as a person reads it: whole percents, hands held by eye. */
+function readAll(setup: Setup, random = randomOf(700 + SEED)): Reading[] {
   const monitor = monitorOf(setup);
+  const held = (hands: Record<string, number>) =>
+    Object.fromEntries(
+      Object.entries(hands).map(([id, value]) => {
+        const control = setup.transmitter.controls.find((c) => c.id === id)!;
+        const off = byEye(control, value) ? (random() * 2 - 1) * HELD_WRONG_PCT : 0;
+        return [id, value + off];
+      }),
+    );
   const channels = setup.program.outputs.map((o) => o.channel);
   const readings: Reading[] = [];
   for (;;) {
     const [controls] = asks(setup.transmitter, readings);
     if (!controls) return readings;
     if (readings.length > 200) throw new Error('asked without end');
+    const hands = held(controls);
     readings.push({
       controls,
       channels: Array.from({ length: Math.max(...channels) }, (_, i) =>
-        channels.includes(i + 1) ? Math.round(monitor.read(i + 1, controls).pct) : undefined,
+        channels.includes(i + 1) ? Math.round(monitor.read(i + 1, hands).pct) : undefined,
       ),
     });
   }
@@ -77,7 +89,8 @@ describe('a program read in, question by question', () => {
         expect(
           Math.abs(was.read(channel, hands).pct - is.read(channel, hands).pct),
           `${carries} ${JSON.stringify(hands)}`,
-        ).toBeLessThanOrEqual(2);
+          // Orders to the unit are exact; a stick is as near as an eye holds it and a curve of few points goes.
+        ).toBeLessThanOrEqual(roleOf(carries) === 'order' ? 2 : 10);
     }
   });
   it('is the person’s own: nothing is written over, and no wish asks to write it again', () => {
@@ -97,9 +110,10 @@ describe('a program read in, question by question', () => {
     const [, setup] = PROGRAMS.find(([name]) => name === 'pilot-boat')!;
     const once = readIn(setup);
     const twice = readIn(once);
-    expect(twice.program.lines).toEqual(once.program.lines);
+    const names = ({ program }: Setup) =>
+      [program.lines, program.shapes].map((list) => list.map((e) => e.id));
+    expect(names(twice)).toEqual(names(once));
     expect(twice.program.aside).toEqual(once.program.aside);
-    expect(twice.program.shapes).toEqual(once.program.shapes);
   });
   it('asks first for everything at rest, never twice for the same, and comes to an end', () => {
     const [, setup] = PROGRAMS[0]!;

@@ -1,5 +1,6 @@
 import { positionsOf, switchValue } from '../chain';
 import type { Control, Transmitter } from '../setup';
+import { BY_EYE_PCT, HALF_WAY_PCT } from '../sheets';
 import { SAME_PCT, type Reading } from './infer';
 
 /** Hands on the transmitter, by control id; what is not named rests. */
@@ -16,18 +17,17 @@ const endsOf = (c: Control): number[] =>
       )
     : [-100, 100].filter((v) => v !== c.rest);
 
-/** Between its ends, where a curve shows. */
-const middlesOf = (c: Control): number[] => [-50, 0, 50].filter((v) => v !== c.rest);
-/** And between these, where it is a strong one. */
-const QUARTERS = [-75, -25, 25, 75];
-/** Where a hand is half out. */
-const HALF_PCT = 50;
-/** Off the straight line by more than this, a curve is strong. */
-const STRONG_PCT = 4;
+/** Between its ends, where a curve shows; held there by eye. */
+const middlesOf = (c: Control): number[] =>
+  [-HALF_WAY_PCT, 0, HALF_WAY_PCT].filter((v) => v !== c.rest);
+/** Off the straight line by more than a hand is held wrong by eye. */
+const BENT_PCT = BY_EYE_PCT + 1;
+/** Sticks that two hands hold out one at a time: with another they could leave a mixed channel no room. */
+const ALONE = new Set<Control['hand']>(['elevator', 'rudder']);
 
 /**
  * What to read next of a transmitter that is already programmed, the next one first: everything at
- * rest, each control by itself, each switch with every hand half out, then together whatever was seen
+ * rest, each control by itself, the switches with hands out, then together whatever was seen
  * to work on the same channel. What shows nothing so is not asked with everything else.
  * @returns nothing where there is nothing left to ask
  */
@@ -57,11 +57,15 @@ export function asks(transmitter: Transmitter, readings: readonly Reading[]): As
 
   const switches = controls.filter((c) => SWITCHED.has(c.kind));
   const free = controls.filter((c) => !SWITCHED.has(c.kind));
-  // With every hand half out, a switch shows that changes a rate, or holds a hand off.
-  const half = Object.fromEntries(free.map((f) => [f.id, HALF_PCT]));
-  for (const from of [{}, half]) shown(from);
+  // With hands out, a switch shows that changes a rate, or holds a hand off.
+  const out = (list: readonly Control[]): Asked =>
+    Object.fromEntries(list.map((f) => [f.id, f.rest === 100 ? -100 : 100]));
+  const outs = [
+    out(free.filter((f) => !ALONE.has(f.hand))),
+    ...free.filter((f) => ALONE.has(f.hand)).map((f) => out([f])),
+  ].filter((hands) => Object.keys(hands).length > 0);
+  for (const from of [{}, ...outs]) shown(from);
   for (const c of controls) for (const value of endsOf(c)) shown({ [c.id]: value });
-  for (const s of switches) for (const value of endsOf(s)) shown({ ...half, [s.id]: value });
   if (wanted.size > 0) return [...wanted.values()];
 
   const all = Array.from({ length: count }, (_, i) => i);
@@ -69,10 +73,12 @@ export function asks(transmitter: Transmitter, readings: readonly Reading[]): As
     endsOf(c).some((value) => differs(at, { ...at, [c.id]: value }, channel));
   const silent = free.filter((f) => !all.some((ch) => moves(f, ch, {})));
   for (let channel = 0; channel < count; channel++) {
-    const plain = switches.filter((s) => moves(s, channel, {}) || moves(s, channel, half));
-    const own = [...plain, ...masked(channel, plain)];
+    const plain = switches.filter((s) => moves(s, channel, {}));
+    const own = [
+      ...new Set([...plain, ...stirring(channel, plain, outs), ...masked(channel, plain)]),
+    ];
     const places = placesTogether(own);
-    for (const at of places) for (const from of [{}, half]) shown({ ...from, ...at });
+    for (const at of places) shown(at);
     const hands = free.filter((f) =>
       silent.includes(f) && f.kind === 'stick'
         ? // Held off at rest: one end in every place tells whether it is this channel's.
@@ -86,17 +92,28 @@ export function asks(transmitter: Transmitter, readings: readonly Reading[]): As
       const off = Math.max(
         ...places.flatMap((at) => middlesOf(f).map((value) => bend(f, value, channel, at))),
       );
-      const more =
-        off > STRONG_PCT ? [...middlesOf(f), ...QUARTERS] : off > MOVED_PCT ? middlesOf(f) : [];
-      for (const at of places) for (const value of more) shown({ ...at, [f.id]: value });
+      if (off > BENT_PCT)
+        for (const at of places) for (const value of middlesOf(f)) shown({ ...at, [f.id]: value });
     }
   }
   return [...wanted.values()];
 
-  /** Switches that another holds off: all that do nothing are moved at once where a working one stands elsewhere. */
+  /** Switches that another holds off: asked where a working one stands elsewhere. */
   function masked(channel: number, working: readonly Control[]): Control[] {
+    return stirring(
+      channel,
+      working,
+      working.flatMap((s) => endsOf(s).map((v): Asked => ({ [s.id]: v }))),
+    );
+  }
+
+  /** Switches that do something from some places only: all are moved at once, and one by one where that shows. */
+  function stirring(
+    channel: number,
+    working: readonly Control[],
+    places: readonly Asked[],
+  ): Control[] {
     const others = switches.filter((s) => !working.includes(s));
-    const places = working.flatMap((s) => endsOf(s).map((v): Asked => ({ [s.id]: v })));
     const stirred = places.filter((at) =>
       [0, -1].some((k) => {
         const together = Object.fromEntries(others.map((s) => [s.id, endsOf(s).at(k)!]));

@@ -1,5 +1,6 @@
 import { Matrix, SVD } from 'ml-matrix';
 import { positionsOf, switchValue } from '../chain';
+import { BY_EYE_PCT } from '../sheets';
 import type { Control } from '../setup';
 
 /** What one channel does with the switches that matter standing still. */
@@ -19,10 +20,13 @@ export interface Fit {
   branches: Map<string, Branch>;
 }
 
-interface Seen {
+export interface Seen {
   hands: readonly number[];
   value: number;
 }
+
+/** How far off a reading may be: more where a hand was held by eye. */
+export type Within = (seen: Seen) => number;
 
 const SWITCHED = new Set(['switch-2', 'switch-3', 'momentary']);
 const MOST_POINTS = 17;
@@ -52,7 +56,7 @@ export function combinationOf(
 export function fitChannel(
   controls: readonly Control[],
   seen: readonly Seen[],
-  within: number,
+  within: Within,
 ): Fit | undefined {
   const moved = controls.flatMap((c, i) =>
     new Set(seen.map((s) => s.hands[i])).size > 1 ? [{ i, switched: SWITCHED.has(c.kind) }] : [],
@@ -88,18 +92,23 @@ function fitBranch(
   controls: readonly Control[],
   free: readonly number[],
   group: readonly Seen[],
-  within: number,
+  within: Within,
 ): Branch | undefined {
   if (!toldApart(free, group, within)) return undefined;
   const pairs = free.flatMap((a, k) => free.slice(k + 1).map((b) => [a, b]));
   for (const of of [[], ...free.map((f) => [f]), ...pairs]) {
-    const shares = solved(of, group);
+    // Solved from what is exact, where that is enough.
+    const shares =
+      solved(
+        of,
+        group.filter((s) => within(s) < BY_EYE_PCT),
+      ) ?? solved(of, group);
     if (!shares) continue;
     const [shift = 0, ...terms] = shares;
     const fits = group.every(
       (s) =>
         Math.abs(shift + of.reduce((sum, f, k) => sum + terms[k]! * s.hands[f]!, 0) - s.value) <=
-        within,
+        within(s),
     );
     const inRange = Math.abs(shift) <= 200 && terms.every((t) => Math.abs(t * 100) <= 200);
     if (fits && inRange)
@@ -114,7 +123,7 @@ function fitBranch(
     const single = group.every((s) => {
       const known = points.get(s.hands[f]!);
       points.set(s.hands[f]!, known ?? s.value);
-      return known === undefined || Math.abs(known - s.value) <= within;
+      return known === undefined || Math.abs(known - s.value) <= within(s);
     });
     if (single && points.size >= 3 && points.size <= MOST_POINTS)
       return {
@@ -127,13 +136,13 @@ function fitBranch(
 }
 
 /** No two readings differ with the hands that count in the same places: then no curve of theirs will do. */
-function toldApart(free: readonly number[], group: readonly Seen[], within: number): boolean {
+function toldApart(free: readonly number[], group: readonly Seen[], within: Within): boolean {
   const first = new Map<string, number>();
   return group.every((s) => {
     const key = free.map((f) => s.hands[f]).join();
     const known = first.get(key);
     if (known === undefined) first.set(key, s.value);
-    return known === undefined || Math.abs(known - s.value) <= 2 * within;
+    return known === undefined || Math.abs(known - s.value) <= 2 * within(s);
   });
 }
 
@@ -142,7 +151,7 @@ function summed(
   controls: readonly Control[],
   free: readonly number[],
   group: readonly Seen[],
-  within: number,
+  within: Within,
 ): Branch | undefined {
   const off = (s: Seen) => free.filter((f) => s.hands[f] !== controls[f]!.rest);
   const base = group.find((s) => off(s).length === 0);
@@ -157,11 +166,11 @@ function summed(
   const fits = group.every((s) => {
     const parts = off(s).map((f) => added.get(f)?.get(s.hands[f]!));
     return parts.every((p) => p !== undefined)
-      ? Math.abs(base.value + parts.reduce((a, b) => a + b, 0) - s.value) <= 2 * within
+      ? Math.abs(base.value + parts.reduce((a, b) => a + b, 0) - s.value) <= 2 * within(s)
       : false;
   });
   const terms = [...added]
-    .filter(([, points]) => [...points.values()].some((v) => Math.abs(v) > within))
+    .filter(([, points]) => [...points.values()].some((v) => Math.abs(v) > within(base)))
     .map(([of, points]) => ({ of, points: [...points].toSorted(([a], [b]) => a - b) }));
   return fits && terms.every((t) => t.points.length <= MOST_POINTS)
     ? { kind: 'sum', shift: base.value, terms }
@@ -173,6 +182,7 @@ function summed(
  * @returns shift first; undefined where the readings do not tell the hands apart
  */
 function solved(of: readonly number[], group: readonly Seen[]): number[] | undefined {
+  if (group.length === 0) return undefined;
   const hands = new Matrix(group.map((s) => [1, ...of.map((f) => s.hands[f]! / 100)]));
   const svd = new SVD(hands, { autoTranspose: true });
   if (svd.rank < of.length + 1) return undefined;

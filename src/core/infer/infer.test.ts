@@ -169,6 +169,7 @@ describe('a program from what the monitor shows', () => {
     ).toEqual({
       ok: false,
       unexplained: [],
+      channels: [],
       contradictions: [
         {
           channel: 1,

@@ -1,5 +1,6 @@
 import { positionsOf, switchValue } from '../chain';
 import type { Condition, Control, Line, Shape, Transmitter } from '../setup';
+import { byEye, BY_EYE_PCT } from '../sheets';
 import { fitChannel, type Fit } from './fit';
 
 /** Hands so, and what the monitor showed then. */
@@ -30,7 +31,14 @@ export interface Contradiction {
 
 export type Inferred =
   | { ok: true; channels: InferredChannel[] }
-  | { ok: false; contradictions: Contradiction[]; unexplained: number[] };
+  | {
+      ok: false;
+      contradictions: Contradiction[];
+      /** Channels that no simple program gives. */
+      unexplained: number[];
+      /** All the others. */
+      channels: InferredChannel[];
+    };
 
 /** Monitors round, and hands are not exact. */
 export const SAME_PCT = 0.75;
@@ -65,12 +73,14 @@ export function infer(transmitter: Transmitter, readings: readonly Reading[]): I
       });
       continue;
     }
-    const fit = fitChannel(controls, seen, SAME_PCT);
+    const fit = fitChannel(controls, seen, (s) =>
+      s.hands.some((v, i) => byEye(controls[i]!, v)) ? BY_EYE_PCT : SAME_PCT,
+    );
     if (!fit) unexplained.push(at + 1);
     else found.push(written(controls, at + 1, fit, seen));
   }
   return contradictions.length + unexplained.length > 0
-    ? { ok: false, contradictions, unexplained }
+    ? { ok: false, contradictions, unexplained, channels: found }
     : { ok: true, channels: found };
 }
 

@@ -10,7 +10,7 @@ export const TOLERANCE_PCT = 3;
 /** The same where something is held between its ends by eye. Common practice, no source. */
 export const BY_EYE_PCT = 5;
 /** Where expo bends a stick most, 100 · √⅓, rounded to what an eye can tell. */
-const HALF_WAY_PCT = 60;
+export const HALF_WAY_PCT = 60;
 
 /** Where a control can be put for a reading. */
 export function valuesOf(setup: Setup, control: Control): number[] {

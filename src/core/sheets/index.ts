@@ -19,4 +19,4 @@ export { STYLES } from './styles';
 export { asMixes, type Mix } from './mixes';
 export { channelWords, conditionWords, lineWords, pct, sourceWords } from './words';
 export { entryScript } from './unseen';
-export { BY_EYE_PCT, TOLERANCE_PCT } from './hands';
+export { byEye, BY_EYE_PCT, HALF_WAY_PCT, handWords, TOLERANCE_PCT } from './hands';

@@ -10,6 +10,7 @@ import { TaggedFace } from './TaggedFace';
 import { useWishes } from './useWishes';
 import { WhatElse } from './WhatElse';
 
+const ReadIn = dynamic(() => import('./readin/ReadIn'), { ssr: false });
 const ByHand = dynamic(() => import('./byhand/ByHand'), { ssr: false });
 
 /** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
@@ -18,6 +19,7 @@ export function ProgramStation() {
   const { setup, wishes, wish, reasons, notes } = wishing;
   const [explained, explain] = useState<string>();
   const [byHand, setByHand] = useState(false);
+  const [readIn, setReadIn] = useState(false);
   const own = SENTENCES.filter((s) => s.applies(setup));
   const said = own.filter((s) => s.wished(wishes));
   const offered = own.filter((s) => s.offer && !s.wished(wishes));
@@ -97,6 +99,12 @@ export function ProgramStation() {
           <span className="underline">By hand, line by line</span>
         </summary>
         {byHand && <ByHand />}
+      </details>
+      <details className="mt-2" onToggle={(e) => setReadIn(e.currentTarget.open)}>
+        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
+          <span className="underline">It is already programmed: read it in</span>
+        </summary>
+        {readIn && <ReadIn />}
       </details>
     </>
   );
