@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { randomOf, randomProgram } from '../../../tests/kit/random-program';
 import { makeSetup } from '../../../tests/kit/setups';
 import { applyPatch } from '../patch';
-import { choose, outOfStep } from '../plan';
+import { choose, outOfStep, rewrite } from '../plan';
 import { parseSetup, type Setup } from '../setup';
 import { findingsOf } from '../verify';
 import { atomsFor } from './conditions';
@@ -142,6 +142,8 @@ describe('lines switched off', () => {
     expect(next.ok && next.setup.program.aside).toEqual(off.program.aside);
     const again = choose(off, { wish: 'gain', value: off.intents.program.gain! });
     expect(again.ok && again.kept).toEqual([`lines ${line.id}`]);
+    // Written anew on purpose, it is back, and no longer stands aside.
+    expect(rewrite(off, 'gain', true).setup).toEqual(setup);
   });
   it('are refused beside one of the same name', () => {
     const setup = makeSetup();

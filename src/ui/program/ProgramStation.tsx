@@ -3,7 +3,9 @@
 import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { WISH_TITLES } from '@/core/plan';
 import { Pointing } from '../rig/Pointing';
+import { Yours } from './Yours';
 import { OutOfStep } from './OutOfStep';
 import { SENTENCES } from './sentences';
 import { TaggedFace } from './TaggedFace';
@@ -67,13 +69,14 @@ export function ProgramStation() {
                   <button
                     type="button"
                     className="head-btn text-soft min-w-8"
-                    aria-label={`Take out: ${id}`}
-                    onClick={() => wish(drop(wishes), `Without ${id}`)}
+                    aria-label={`Take out: ${WISH_TITLES[id]}`}
+                    onClick={() => wish(drop(wishes), `Without: ${WISH_TITLES[id]}`)}
                   >
                     <X size={16} aria-hidden />
                   </button>
                 )}
               </span>
+              <Yours setup={setup} of={id} take={wishing.take} />
               {explained === id && <p className="text-soft text-base">{why}</p>}
             </Pointing>
           );

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { ProgramWishes, Setup } from '@/core/setup';
+import type { ProgramWishes, Setup, WishId } from '@/core/setup';
 
 /** What a sentence reads, and how it changes its wish. */
 export interface Sentenced {
@@ -10,7 +10,7 @@ export interface Sentenced {
 
 /** One thing that can be wished, as a sentence; what it speaks of is shown on the rig. */
 export interface Sentence {
-  id: string;
+  id: Exclude<WishId, 'sticks'>;
   /** Whether the model has anything of the kind. */
   applies: (setup: Setup) => boolean;
   /** Whether it is said, or only offered. */

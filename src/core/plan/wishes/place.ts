@@ -26,10 +26,16 @@ export function placed(
   const kept: string[] = [];
   for (const list of LISTS) {
     // A line that the person has switched off is not written again beside it.
-    const off = list === 'lines' ? (program.aside ?? []).map((a) => a.line.id) : [];
+    const off = list === 'lines' && !over ? (program.aside ?? []).map((a) => a.line.id) : [];
     const { entries, standing } = placedIn<Owned>(program[list], owner, own[list], over, off);
     Object.assign(next, { [list]: entries });
     kept.push(...standing.map((name) => `${list} ${name}`));
+  }
+  if (over && program.aside) {
+    const again = new Set(own.lines.map((l) => l.id));
+    const { aside, ...rest } = next;
+    const left = aside!.filter((a) => !again.has(a.line.id));
+    return { program: left.length > 0 ? { ...rest, aside: left } : rest, kept };
   }
   return { program: next, kept };
 }

@@ -5,7 +5,7 @@ import { NumberWord } from '../../fields/NumberWord';
 import type { Sentence } from '../wishing';
 
 export const reverse: Sentence = {
-  id: 'brake before reverse',
+  id: 'reverse',
   // A controller that brakes by itself before it reverses needs no help.
   applies: ({ airframe }) =>
     kindOf(airframe).onSurface && airframe.motors.some((m) => m.reverse === 'reverses'),
