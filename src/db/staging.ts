@@ -11,7 +11,9 @@ export function createStaging(file: string) {
   db.pragma('journal_mode = OFF');
   db.pragma('synchronous = OFF');
   db.exec(`
-    CREATE TABLE model (id TEXT PRIMARY KEY, name TEXT NOT NULL) STRICT;
+    CREATE TABLE model (
+      id TEXT PRIMARY KEY, name TEXT NOT NULL, retired INTEGER NOT NULL, tags TEXT NOT NULL
+    ) STRICT;
     CREATE TABLE setup_version (
       model_id TEXT NOT NULL, version INTEGER NOT NULL, label TEXT NOT NULL,
       setup TEXT NOT NULL, created_at TEXT NOT NULL
@@ -29,7 +31,7 @@ export function createStaging(file: string) {
     CREATE INDEX log_of_model ON log_entry (model_id, uid);
     CREATE TABLE part (body TEXT NOT NULL) STRICT;
   `);
-  const model = db.prepare('INSERT INTO model (id, name) VALUES (?, ?)');
+  const model = db.prepare('INSERT INTO model (id, name, retired, tags) VALUES (?, ?, ?, ?)');
   const version = db.prepare(
     `INSERT INTO setup_version (model_id, version, label, setup, created_at)
      VALUES (@modelId, @version, @label, @setup, @createdAt)`,
@@ -45,7 +47,8 @@ export function createStaging(file: string) {
   const part = db.prepare('INSERT INTO part (body) VALUES (?)');
   db.exec('BEGIN');
   return {
-    model: (id: string, name: string) => void model.run(id, name),
+    model: (id: string, name: string, retired: boolean, tags: string) =>
+      void model.run(id, name, retired ? 1 : 0, tags),
     version: (row: object) => void version.run(row),
     evidence: (row: object) => void evidence.run(row),
     log: (row: object) => void log.run(row),
@@ -69,7 +72,7 @@ export interface StagedVersion {
 /** What stands in a staging file, beside the database it is to come into. */
 export function stagedRepository(db: Db, file: string) {
   db.prepare('ATTACH ? AS incoming').run(file);
-  const models = db.prepare('SELECT id, name FROM incoming.model ORDER BY rowid');
+  const models = db.prepare('SELECT id, name, retired, tags FROM incoming.model ORDER BY rowid');
   const parts = db.prepare('SELECT body FROM incoming.part ORDER BY rowid').pluck();
   const count = (table: string) =>
     db.prepare(`SELECT count(*) FROM incoming.${table} WHERE model_id = ?`).pluck();
@@ -112,7 +115,7 @@ export function stagedRepository(db: Db, file: string) {
   );
   const log = db.prepare('SELECT * FROM incoming.log_entry WHERE model_id = ? ORDER BY rowid');
   return {
-    models: () => models.all() as { id: string; name: string }[],
+    models: () => models.all() as { id: string; name: string; retired: number; tags: string }[],
     /** Parts of the hangar as JSON. */
     parts: () => parts.all() as string[],
     counts: (id: string) => ({

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { readyMade, READY_IDS } from '../core/catalogue/ready';
 import { LabelSchema } from '../core/setup';
 import { PLACES, type KeptPlace } from '../db';
+import { TagsSchema } from './archive/format';
 import { checked } from './http';
 import { addModel } from './models';
 import { headOf } from './observations';
@@ -54,7 +55,7 @@ export function renameModel(id: string, data: unknown, store = workshop()): { ve
 
 const PlaceSchema = z.strictObject({
   kept: z.enum(PLACES).optional(),
-  tags: z.array(z.string().trim().min(1).max(24).regex(/^\S+$/, 'is one word')).max(8).optional(),
+  tags: TagsSchema.optional(),
 });
 
 /** Puts a model on the shelf, away, or off it; and gives it the words it is found by. */

@@ -85,6 +85,32 @@ describe('the whole workshop', () => {
     const again = await bring(zip, other, false);
     expect(again.models.every((m) => m.does === 'nothing')).toBe(true);
   });
+  it('brings along what is retired and the words models are found by, and nothing that was taken off', async () => {
+    fill(store);
+    const [first, second, third] = store.shelf.heads();
+    store.shelf.tag(first!.id, 'winter club');
+    store.shelf.move(second!.id, 'retired', '2026-11-01T10:00:00.000Z');
+    store.shelf.move(third!.id, 'off', '2026-11-01T10:00:00.000Z');
+    const zip = await out(store);
+    const done = await bring(zip, other);
+    expect(done.models).toHaveLength(LAKE_HOLLOW.length - 1);
+    expect(other.shelf.heads('winter').map((h) => [h.id, h.tags])).toEqual([
+      [first!.id, 'winter club'],
+    ]);
+    expect(other.shelf.heads('', -1, 'retired').map((h) => h.id)).toEqual([second!.id]);
+    expect(other.models.head(third!.id)).toBeUndefined();
+    expect(jsonOf(await out(other))).toEqual(jsonOf(zip));
+    const bad = await resealed(
+      zip,
+      (f) =>
+        void (f[`models/${first!.id}.json`] = strToU8(
+          Buffer.from(f[`models/${first!.id}.json`]!).toString().replace('"winter"', '"two words"'),
+        )),
+    );
+    await expect(bring(bad, other)).rejects.toMatchObject({
+      problems: [{ path: `/models/${first!.id}.json/tags/0`, reason: 'is one word' }],
+    });
+  });
   it('holds a database that opens', async () => {
     fill(store);
     const bytes = unzipSync(await out(store))['tolvan.db']!;

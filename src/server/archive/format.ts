@@ -26,6 +26,11 @@ export const MODEL_LISTS = ['versions', 'evidence', 'log'] as const;
 export const NAME =
   /^(manifest\.json|hangar\.json|tolvan\.db|models\/([a-z0-9][a-z0-9-]{0,39})\.json)$/;
 
+/** The words a model is found by. */
+export const TagsSchema = z
+  .array(z.string().trim().min(1).max(24).regex(/^\S+$/, 'is one word'))
+  .max(8);
+
 export const VersionSchema = z.strictObject({
   version: z.int().min(1),
   label: LabelSchema,

@@ -32,10 +32,10 @@ function withStaged(
   try {
     const work = () => {
       const list = staged.models();
-      const models = list.map(({ id, name }, i) => {
+      const models = list.map((model, i) => {
         goOn(watcher);
         if (i % 50 === 0) watcher.progress(write ? 'bringing in' : 'comparing', i, list.length);
-        return changeOf(store, staged, id, name, write);
+        return changeOf(store, staged, model, write && madeAt);
       });
       const hangar = staged.parts().map((body) => {
         const part = JSON.parse(body) as Part;
@@ -55,13 +55,16 @@ function withStaged(
 const same = (a: string, b: string) =>
   a === b || canonicalize(JSON.parse(a)) === canonicalize(JSON.parse(b));
 
-/** One model: what comes in, or would. */
+/**
+ * One model: what comes in, or would. Where a model is kept and what it is found by is its owner's
+ * word here, and comes along only with a model that is new.
+ * @param write when the archive was made, or false where nothing is written
+ */
 function changeOf(
   store: Workshop,
   staged: Staged,
-  id: string,
-  name: string,
-  write: boolean,
+  { id, name, retired, tags }: ReturnType<Staged['models']>[number],
+  write: string | false,
 ): ArchiveChange {
   const there = staged.counts(id);
   const head = store.models.head(id);
@@ -74,6 +77,8 @@ function changeOf(
       staged.addEvidence(id);
       if (plain) staged.addLog(id);
       else addLines(store, id, staged);
+      if (tags !== '') store.shelf.tag(id, tags);
+      if (retired) store.shelf.move(id, 'retired', write);
     }
     return {
       id,

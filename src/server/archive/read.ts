@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Readable } from 'node:stream';
+import { z } from 'zod';
 import { fromFd, type Entry, type ZipFile } from 'yauzl';
 import { closeSync, openSync } from 'node:fs';
 import { JsonItemsError, itemReader, parseJson, type ItemHandler } from '../../core/json';
@@ -19,6 +20,7 @@ import {
   MOST_MANIFEST_BYTES,
   NAME,
   Ended,
+  TagsSchema,
   UNWATCHED,
   VersionSchema,
   goOn,
@@ -164,6 +166,8 @@ function modelReader(name: string, into: Staging) {
   const id = NAME.exec(name)![2]!;
   let modelName: string | undefined;
   let given: unknown;
+  let tags: string[] = [];
+  let retired = false;
   let versions = 0;
   let newest = { list: '', index: 0, version: 0 };
   // The same Setup again, as after an undo, need not be checked again.
@@ -195,8 +199,11 @@ function modelReader(name: string, into: Staging) {
   };
   const handler: ItemHandler = {
     member(member, value) {
-      if (member !== 'id') throw refuse(`/${name}/${member.slice(0, 40)}`, 'unknown field');
-      given = value;
+      const at = `/${name}/${member.slice(0, 40)}`;
+      if (member === 'id') given = value;
+      else if (member === 'tags') tags = checked(TagsSchema, value, at);
+      else if (member === 'retired') retired = checked(z.literal(true), value, at);
+      else throw refuse(at, 'unknown field');
     },
     item(list, value, index) {
       if (list === 'versions') return version(value, index);
@@ -217,7 +224,7 @@ function modelReader(name: string, into: Staging) {
       if (modelName === undefined) throw refuse(`/${name}/versions`, 'there is no version');
       if (newest.version > versions)
         throw refuse(`/${name}/${newest.list}/${newest.index}/version`, 'there is no such version');
-      into.model(id, modelName);
+      into.model(id, modelName, retired, tags.join(' '));
     },
   };
 }

@@ -57,12 +57,17 @@ export async function writeArchive(
         stream.on('end', () => sums.set(name, hash.digest('hex')));
         ready(null, stream);
       });
-    const heads = snapshot.shelf.heads();
-    heads.forEach(({ id }, i) =>
-      add(`models/${id}.json`, () => {
+    // What was taken off is on its way out; all else comes along, put away or not.
+    const heads = (['shelf', 'retired'] as const).flatMap((kept) =>
+      snapshot.shelf
+        .heads('', -1, kept)
+        .map(({ id, tags }) => ({ id, tags, retired: kept === 'retired' })),
+    );
+    heads.forEach((head, i) =>
+      add(`models/${head.id}.json`, () => {
         goOn(watcher);
         watcher.progress('packing models', i, heads.length);
-        return modelText(snapshot, id);
+        return modelText(snapshot, head);
       }),
     );
     add('hangar.json', () => hangarText(snapshot));
@@ -130,8 +135,13 @@ function* listText(name: string, items: Iterable<string>): Iterable<string> {
   yield first ? ']' : '\n ]';
 }
 
-function* modelText(store: Workshop, id: string): Iterable<string> {
+function* modelText(
+  store: Workshop,
+  { id, tags, retired }: { id: string; tags: string; retired: boolean },
+): Iterable<string> {
   yield `{\n "id": ${JSON.stringify(id)}`;
+  if (tags !== '') yield `,\n "tags": ${JSON.stringify(tags.split(' '))}`;
+  if (retired) yield ',\n "retired": true';
   yield* listText('versions', versionTexts(store, id));
   yield* listText('evidence', texts(store.evidence.each(id)));
   yield* listText('log', texts(store.log.each(id)));
