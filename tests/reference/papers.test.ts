@@ -5,6 +5,7 @@ import type { Setup } from '@/core/setup';
 import { everything } from '@/demo/kit';
 import { QUESTIONS } from '@/server/judge/questions';
 import type { ModelView } from '@/server/models';
+import { inMeasures } from '@/ui/paper/inMeasures';
 import { PAPERS, listPdf } from '@/ui/paper/listPdf';
 import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
 import { sheetPdf } from '@/ui/sheet/sheetPdf';
@@ -47,6 +48,21 @@ describe('papers', () => {
       for (const page of pages) expect(page).toEqual(SIZES[paper]);
     },
   );
+  it('says lengths, weights and speeds in inches, ounces and miles where they are wished for', () => {
+    const list = {
+      title: 'Card',
+      caution: 'Nobody within 5 m.',
+      sections: [
+        { heading: 'Before', lines: [{ does: 'Block of 35 mm', sees: ['flies at 14 m/s'] }] },
+      ],
+      fields: [],
+    };
+    expect(inMeasures(list, 'metric')).toEqual(list);
+    const said = JSON.stringify(inMeasures(list, 'imperial'));
+    expect(said).not.toMatch(/\d (?:mm|m\/s)\b/);
+    expect(said).toContain('1.38 in');
+    expect(said).toContain('31.3 mph');
+  });
   it('names of any length and of other letters, and many channels, still make a sheet', async () => {
     const setup = makeSetup();
     setup.name = 'Ett mycket långt namn utan ände '.repeat(2).trim();

@@ -1,6 +1,7 @@
 'use client';
 
 import { Printer } from 'lucide-react';
+import { useSystem } from '../measure/useSystem';
 import { useModel } from '../frame/modelStore';
 import type { Paper } from './listPdf';
 
@@ -17,8 +18,13 @@ export function PaperLinks({
   papers: readonly Paper[];
 }) {
   const id = useModel((s) => s.id);
+  const [measures] = useSystem();
   return papers.map((paper) => (
-    <a key={paper} className="btn" href={`/api/models/${id}/paper?what=${what}&paper=${paper}`}>
+    <a
+      key={paper}
+      className="btn"
+      href={`/api/models/${id}/paper?what=${what}&paper=${paper}&measures=${measures}`}
+    >
       <Printer size={18} aria-hidden />
       {words}, {WORDS[paper]}
     </a>

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { SYSTEMS } from '@/core/measure';
 import { answer, checked, download } from '@/server/http';
 import { ask } from '@/server/judge';
 import { getModel, type ModelView } from '@/server/models';
+import { inMeasures } from '@/ui/paper/inMeasures';
 import { PAPERS, listPdf, type PaperList } from '@/ui/paper/listPdf';
 import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
 
@@ -16,15 +18,16 @@ const MAKERS: Record<string, (view: ModelView) => PaperList | Promise<PaperList>
 const QuerySchema = z.object({
   what: z.enum(['preflight', 'job', 'wiring']),
   paper: z.enum(PAPERS).default('A4'),
+  measures: z.enum(SYSTEMS).default('metric'),
 });
 
 export const GET = (request: Request, { params }: Context) =>
   answer(async () => {
     const view = getModel((await params).id);
-    const { what, paper } = checked(
+    const { what, paper, measures } = checked(
       QuerySchema,
       Object.fromEntries(new URL(request.url).searchParams),
     );
-    const pdf = await listPdf(await MAKERS[what]!(view), paper);
+    const pdf = await listPdf(inMeasures(await MAKERS[what]!(view), measures), paper);
     return download(pdf, `${view.setup.name} ${what}.pdf`, 'application/pdf');
   });
