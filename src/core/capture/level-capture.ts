@@ -1,4 +1,4 @@
-import { MODE_WORDS } from '../chain';
+import { modeWords } from '../chain';
 import type { Setup } from '../setup';
 import { STICK_ENDS, movedSticks, type StickName } from './corner';
 
@@ -26,7 +26,7 @@ export function levelCaptureWords(setup: Setup): string {
         const [low, high] = STICK_ENDS[stick];
         return `the ${stick} stick ${at > 0 === moved.has(stick) ? low : high}`;
       });
-      const where = how.mode ? `in ${MODE_WORDS[how.mode]}, ` : '';
+      const where = how.mode ? `in ${modeWords(setup.unit, how.mode)}, ` : '';
       return `${where}hold ${holds.join(' and ')} for ${how.seconds} s`;
     }
     case 'flick':

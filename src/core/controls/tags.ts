@@ -1,7 +1,7 @@
 import {
   compileChain,
   gainWords,
-  MODE_WORDS,
+  modeWords,
   positionWord,
   switchValue,
   type Frame,
@@ -185,14 +185,15 @@ function gainOf({ unit }: Setup, frame: Frame): string {
 }
 
 const SAYS: Record<Kind, (setup: Setup, seen: Seen) => string[]> = {
-  mode: (_, { frame }) => [MODE_WORDS[frame.mode]],
+  mode: (setup, { frame }) => [modeWords(setup.unit, frame.mode)],
   gain: (setup, { frame }) => [`gain ${gainOf(setup, frame)}`],
   motor: (_, { full }) => [loudest(full.motorPct) < 1 ? 'motor held off' : 'motor free'],
-  panic: (_, { frame, rest }) =>
+  panic: (setup, { frame, rest }) =>
     frame.mode === rest.mode && !frame.recovering
       ? []
-      : [frame.recovering ? 'recovery' : MODE_WORDS[frame.mode]],
-  launch: (_, { frame, rest }) => (frame.mode === rest.mode ? [] : [MODE_WORDS[frame.mode]]),
+      : [frame.recovering ? 'recovery' : modeWords(setup.unit, frame.mode)],
+  launch: (setup, { frame, rest }) =>
+    frame.mode === rest.mode ? [] : [modeWords(setup.unit, frame.mode)],
   flaps: ({ airframe }, { frame }) => {
     const i = airframe.surfaces.findIndex((s) => s.role === 'flap');
     const deg = i < 0 ? NaN : Math.round(frame.surfaceDeg[i]!);

@@ -1,4 +1,4 @@
-import { controlWords, MODE_WORDS } from '../chain';
+import { controlWords, modeWords } from '../chain';
 import type { Setup } from '../setup';
 import { checksFor, expectationsOf, type Check, type Expectation } from './checks';
 import { handsOf } from './pose';
@@ -81,8 +81,8 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
     ...(held
       ? [
           {
-            title: `Keep it there: ${held.check.mode && MODE_WORDS[held.check.mode]}`,
-            does: `${controlsFor(setup, held.check).join(', ')}. ${held.check.instruction}: in ${held.check.mode && MODE_WORDS[held.check.mode]} the ${name} stays over as long as you hold the model, and there is time to look.`,
+            title: `Keep it there: ${held.check.mode && modeWords(setup.unit, held.check.mode)}`,
+            does: `${controlsFor(setup, held.check).join(', ')}. ${held.check.instruction}: in ${held.check.mode && modeWords(setup.unit, held.check.mode)} the ${name} stays over as long as you hold the model, and there is time to look.`,
             instead: held,
           },
         ]

@@ -1,4 +1,4 @@
-import { compileChain, controlWords, MODE_WORDS, positionsOf, switchValue } from '../chain';
+import { compileChain, controlWords, modeWords, positionsOf, switchValue } from '../chain';
 import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
 import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
@@ -114,7 +114,7 @@ export function preflightCard(setup: Setup): PreflightItem[] {
           [
             'modes',
             'Mode switch through its positions: look at the light, or at what the unit does.',
-            modes.map((m) => `${m.words}: ${MODE_WORDS[m.mode]}`),
+            modes.map((m) => `${m.words}: ${modeWords(setup.unit, m.mode)}`),
           ] as const,
         ]
       : []),

@@ -1,5 +1,5 @@
 export { steeringScript } from './steering';
-import { MODE_WORDS, movementOf, throwsOf } from '../chain';
+import { modeWords, movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import { meansOf, settingGroups, type Means, type Row } from '../settings';
 import { handWords, isDevice, kindOf, type Setup } from '../setup';
@@ -93,7 +93,8 @@ export function unitScript(setup: Setup): ScriptStep[] {
 }
 
 /** What it shows of itself as it is switched on, and in each of its modes. */
-function signsOf({ traits, settings }: Setup['unit']): string[] {
+function signsOf(unit: Setup['unit']): string[] {
+  const { traits, settings } = unit;
   const { twitchesAtPowerUp: twitches, lights } = traits;
   const shown = lights.filter((l) => settings.slots.includes(l.mode) && l.colour !== 'none');
   return [
@@ -102,7 +103,7 @@ function signsOf({ traits, settings }: Setup['unit']): string[] {
       : []),
     ...shown.map(
       (l) =>
-        `${MODE_WORDS[l.mode]}: ${l.colour}${l.blinks > 0 ? `, ${l.blinks} blink${l.blinks > 1 ? 's' : ''}` : ''}`,
+        `${modeWords(unit, l.mode)}: ${l.colour}${l.blinks > 0 ? `, ${l.blinks} blink${l.blinks > 1 ? 's' : ''}` : ''}`,
     ),
   ];
 }

@@ -2,7 +2,7 @@ import {
   compileChain,
   controlWords,
   describeSurface,
-  MODE_WORDS,
+  modeWords,
   releaseCut,
   stickOf,
 } from '../chain';
@@ -46,10 +46,10 @@ export function panicScript(setup: Setup): ScriptStep[] {
     does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
     sees: [
       row.panic!.righted
-        ? `${MODE_WORDS[row.panic!.mode]} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
-        : `WRONG in the program: ${MODE_WORDS[row.panic!.mode]}, not self-levelling`,
+        ? `${modeWords(setup.unit, row.panic!.mode)} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
+        : `WRONG in the program: ${modeWords(setup.unit, row.panic!.mode)}, not self-levelling`,
       ...answers,
-      `let go: ${MODE_WORDS[row.mode]} again`,
+      `let go: ${modeWords(setup.unit, row.mode)} again`,
     ],
   }));
 }

@@ -1,4 +1,4 @@
-import { MODE_WORDS } from '../chain';
+import { modeWords } from '../chain';
 import type { Axis, Setup } from '../setup';
 import { flagRow, numberRow, onAxis } from './lens';
 import { AXIS_NAMES, axesOf, dialWords, howTurned, meansOf } from './means';
@@ -97,7 +97,7 @@ export const modeGain: Setting = {
           {
             id: `mode-gain ${axis} ${mode}`,
             about: AXIS_NAMES[axis],
-            name: `gain in ${MODE_WORDS[mode]}`,
+            name: `gain in ${modeWords(setup.unit, mode)}`,
             path: `/unit/settings/axes/${axis}/gainByMode/${mode}`,
             write(to, value) {
               const axes = to.axes[axis];

@@ -1,15 +1,15 @@
-import { MODE_WORDS } from '../chain';
-import type { Mode, Setup } from '../setup';
+import { modeWords } from '../chain';
+import type { Mode, Setup, Unit } from '../setup';
 import { choiceRow, inSettings } from './lens';
 import type { Setting } from './setting';
 
 /** The modes of a unit, for choosing one. */
-export const modeOptions = (modes: readonly Mode[]) =>
-  modes.map((m) => [m, MODE_WORDS[m]] as const);
+export const modeOptions = (unit: Unit) =>
+  unit.traits.modes.map((m): readonly [Mode, string] => [m, modeWords(unit, m)]);
 
 export const modes: Setting = {
   id: 'modes',
-  rows: ({ unit: { traits, settings } }) =>
+  rows: ({ unit, unit: { traits, settings } }) =>
     traits.slotsSettable && traits.modeSelect.by !== 'fixed'
       ? settings.slots.map((mode, slot) =>
           choiceRow(
@@ -20,7 +20,7 @@ export const modes: Setting = {
               ...inSettings('slots', slot),
             },
             mode,
-            modeOptions(traits.modes),
+            modeOptions(unit),
           ),
         )
       : [],

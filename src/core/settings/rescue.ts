@@ -8,7 +8,8 @@ import type { Setting } from './setting';
 
 export const recovery: Setting = {
   id: 'recovery',
-  rows({ unit: { traits, settings } }) {
+  rows(setup) {
+    const { traits, settings } = setup.unit;
     const own = settings.recovery;
     const heard = settings.inputs.some((i) => i.carries === 'recovery');
     if (!own || !heard || traits.panic === 'none' || traits.panic === 'mode-band') return [];
@@ -27,7 +28,7 @@ export const recovery: Setting = {
       choiceRow(
         { id: 'recovery mode', about: 'Recovery', name: 'mode', ...write('mode') },
         own.mode,
-        modeOptions(traits.modes),
+        modeOptions(setup.unit),
       ),
       row('rollLimitDeg', 'bank at most', '°'),
       row('pitchLimitDeg', 'pitch at most', '°'),
@@ -39,7 +40,8 @@ export const recovery: Setting = {
 
 export const failsafe: Setting = {
   id: 'failsafe',
-  rows({ unit: { traits, settings } }) {
+  rows(setup) {
+    const { traits, settings } = setup.unit;
     if (!traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot')) return [];
     const own = settings.failsafe;
     const fresh = {
@@ -75,7 +77,7 @@ export const failsafe: Setting = {
             choiceRow(
               { id: 'failsafe mode', about, name: 'mode', ...write('mode') },
               own.mode,
-              modeOptions(traits.modes),
+              modeOptions(setup.unit),
             ),
             numberRow(
               { id: 'failsafe pitch', about, name: 'nose up', ...write('pitchDeg') },

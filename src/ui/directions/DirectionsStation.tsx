@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { MODE_WORDS } from '@/core/chain';
+import { modeWords } from '@/core/chain';
 import { diagnose, type Check, type Diagnosis, type Expectation } from '@/core/directions';
 import {
   freshObservations,
@@ -19,7 +19,7 @@ import { StatusMark } from '../status/StatusMark';
 import { Finding } from './Finding';
 import { Question } from './Question';
 import { StillQuestion } from './StillQuestion';
-import { handWords, type HandWords } from '@/core/setup';
+import { handWords, type Setup } from '@/core/setup';
 
 const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
 /** Which answer it is, where the server would not keep it. */
@@ -190,7 +190,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             </ul>
           </section>
         )}
-        {groupsOf(order, handWords(setup.transmitter)).map(({ title, members }) => (
+        {groupsOf(setup, order).map(({ title, members }) => (
           <section key={title} className="card">
             <h2 className="text-lg font-bold">{title}</h2>
             <ul className="mt-1">
@@ -284,15 +284,16 @@ function School() {
 
 /** Sticks, corrections, and each further mode by itself. */
 function groupsOf(
+  setup: Setup,
   order: readonly Observed[],
-  hands: HandWords,
 ): { title: string; members: Observed[] }[] {
+  const hands = handWords(setup.transmitter);
   const title = ({ kind, mode, again }: Check) =>
     kind === 'stick'
       ? `${hands.title}, unit off`
       : again
-        ? `Once more in ${mode && MODE_WORDS[mode]}`
-        : `Corrections${mode ? ` in ${MODE_WORDS[mode]}` : ', unit on'}`;
+        ? `Once more in ${mode && modeWords(setup.unit, mode)}`
+        : `Corrections${mode ? ` in ${modeWords(setup.unit, mode)}` : ', unit on'}`;
   const groups = new Map<string, Observed[]>();
   for (const o of order) {
     const name = title(o.expectation.check);

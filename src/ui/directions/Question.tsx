@@ -11,7 +11,7 @@ import {
   Undo2,
 } from 'lucide-react';
 import { useState } from 'react';
-import { isUpright, MODE_WORDS } from '@/core/chain';
+import { isUpright, modeWords } from '@/core/chain';
 import { aidsFor, controlsFor, type Check, type Expectation } from '@/core/directions';
 import type { Surface } from '@/core/setup';
 import type { Observed } from '@/core/logbook';
@@ -101,8 +101,12 @@ export function Question({
     <section className="card" aria-labelledby="question-title" data-check={check.id}>
       <div className="flex items-baseline justify-between gap-3">
         <p className="text-soft text-sm">
-          {check.kind === 'stick' ? 'Unit off' : check.mode ? MODE_WORDS[check.mode] : 'Unit on'} ·{' '}
-          {check.axis}
+          {check.kind === 'stick'
+            ? 'Unit off'
+            : check.mode
+              ? modeWords(setup.unit, check.mode)
+              : 'Unit on'}{' '}
+          · {check.axis}
           {controls.length > 0 && <span className="text-ink"> · {controls.join(', ')}</span>}
         </p>
         <p className="text-soft shrink-0 text-sm" aria-live="polite">
@@ -191,7 +195,8 @@ export function Question({
               className="btn btn-main mt-2"
               onClick={() => onInstead(aid.instead!)}
             >
-              Look at it in {aid.instead.check.mode && MODE_WORDS[aid.instead.check.mode]} instead
+              Look at it in{' '}
+              {aid.instead.check.mode && modeWords(setup.unit, aid.instead.check.mode)} instead
             </button>
           )}
         </div>

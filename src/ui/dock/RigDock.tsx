@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronUp, Maximize2, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
-import { gainWords, MODE_WORDS } from '@/core/chain';
+import { gainWords, modeWords } from '@/core/chain';
 import { keep, readKept } from '../frame/keep';
 import { useModel } from '../frame/modelStore';
 import { LiveFace } from '../transmitter/LiveFace';
@@ -142,6 +142,7 @@ export function RigDock({ blind }: { blind: boolean }) {
 
 /** "Self-levelling · gain 50 %" */
 function ModeLine() {
+  const unit = useRig((s) => s.setup.unit);
   const mode = useRig((s) => s.snapshot?.mode);
   const gain = useRig((s) => gainWords(Math.max(0, ...(s.snapshot?.gainPct ?? [0]))));
   const state = useRig((s) =>
@@ -154,7 +155,7 @@ function ModeLine() {
           : '',
   );
   if (!mode) return <p className="text-soft text-sm">setting the model on the stand …</p>;
-  const words = MODE_WORDS[mode];
+  const words = modeWords(unit, mode);
   return (
     <p className="truncate leading-tight" aria-live="polite">
       <strong>{words[0]!.toUpperCase() + words.slice(1)}</strong>

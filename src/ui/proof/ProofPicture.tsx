@@ -5,7 +5,7 @@ import { controlWords, positionWord, positionsOf, switchPosition } from '@/core/
 import type { Control, Mode, Setup } from '@/core/setup';
 import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
 import { useShow } from '../rig/useShow';
-import { MODE_WORDS } from '../unit/words';
+import { modeName, modeWords } from '../unit/words';
 
 /** More rows than this say less than the table does. */
 const MOST_ROWS = 40;
@@ -86,6 +86,7 @@ export function ProofPicture({ setup, proof }: { setup: Setup; proof: Proof }) {
                 <td key={cell.key} className="p-0">
                   <CellButton
                     cell={cell}
+                    modeOf={(mode) => modeName(setup.unit, mode)}
                     onShow={() => {
                       const first = cell.rows.find(isHole) ?? cell.rows[0];
                       const witness = first && witnessOfRow(setup, first.at, 'this combination');
@@ -101,7 +102,7 @@ export function ProofPicture({ setup, proof }: { setup: Setup; proof: Proof }) {
       <figcaption className="text-soft mt-1 flex flex-wrap gap-x-4 text-sm">
         {present.map((mode) => (
           <span key={mode} className="flex items-center gap-1">
-            <ModeShape mode={mode} /> {MODE_WORDS[mode]}
+            <ModeShape mode={mode} /> {modeWords(setup.unit, mode)}
           </span>
         ))}
         <span>Press a cell to put it on the rig.</span>
@@ -112,7 +113,16 @@ export function ProofPicture({ setup, proof }: { setup: Setup; proof: Proof }) {
 
 const isHole = ({ row }: { row: ProofRow }) => row.panic !== undefined && !row.panic.righted;
 
-function CellButton({ cell, onShow }: { cell: Cell; onShow: () => void }) {
+function CellButton({
+  cell,
+  modeOf,
+  onShow,
+}: {
+  cell: Cell;
+  /** A mode in few words. */
+  modeOf: (mode: Mode) => string;
+  onShow: () => void;
+}) {
   const modes = [...new Set(cell.rows.map(({ row }) => row.mode))];
   const hole = cell.rows.some(isHole);
   if (modes.length === 0) return <span className="block h-10 w-28" />;
@@ -128,7 +138,7 @@ function CellButton({ cell, onShow }: { cell: Cell; onShow: () => void }) {
         <ModeShape key={mode} mode={mode} />
       ))}
       <span className={`leading-tight ${modes.length > 1 ? 'sr-only' : ''}`}>
-        {modes.map((m) => MODE_WORDS[m]).join(' or ')}
+        {modes.map(modeOf).join(' or ')}
       </span>
       {hole && <span>✕ panic fails</span>}
     </button>

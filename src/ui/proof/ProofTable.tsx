@@ -24,7 +24,7 @@ import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
 import { Choice } from '../fields/Choice';
 import { Select } from '../parts/Select';
 import { useShow } from '../rig/useShow';
-import { MODE_WORDS } from '../unit/words';
+import { modeWords } from '../unit/words';
 import { count } from './count';
 
 const ROW_PX = 44;
@@ -74,14 +74,14 @@ function columnsOf(setup: Setup, proof: Proof, hasPanic: boolean) {
         },
       }),
     ),
-    column.accessor(({ row }) => MODE_WORDS[row.mode], {
+    column.accessor(({ row }) => modeWords(setup.unit, row.mode), {
       id: 'mode',
       header: 'Mode',
       cell: ({ row }) => {
         const { mode, remembered } = row.original.row;
         return (
           <>
-            <span className="font-semibold">{MODE_WORDS[mode]}</span>
+            <span className="font-semibold">{modeWords(setup.unit, mode)}</span>
             {remembered.length > 0 && <span className="text-soft">, {remembered.join(', ')}</span>}
           </>
         );
@@ -97,14 +97,14 @@ function columnsOf(setup: Setup, proof: Proof, hasPanic: boolean) {
           column.accessor(({ row }) => row.panic?.afterMs ?? -1, {
             id: 'panic',
             header: 'Panic',
-            cell: ({ row }) => <Panic row={row.original.row} />,
+            cell: ({ row }) => <Panic setup={setup} row={row.original.row} />,
           }),
         ]
       : []),
-    column.accessor(({ row }) => MODE_WORDS[row.lost.mode], {
+    column.accessor(({ row }) => modeWords(setup.unit, row.lost.mode), {
       id: 'lost',
       header: 'Link lost',
-      getGroupingValue: ({ row }) => `link lost: ${MODE_WORDS[row.lost.mode]}`,
+      getGroupingValue: ({ row }) => `link lost: ${modeWords(setup.unit, row.lost.mode)}`,
       cell: ({ getValue }) => getValue(),
     }),
     column.display({
@@ -115,13 +115,13 @@ function columnsOf(setup: Setup, proof: Proof, hasPanic: boolean) {
   ]);
 }
 
-function Panic({ row: { panic } }: { row: ProofRow }) {
+function Panic({ setup, row: { panic } }: { setup: Setup; row: ProofRow }) {
   if (!panic) return 'on';
   return panic.righted ? (
-    `${MODE_WORDS[panic.mode]}, ${(panic.afterMs / 1000).toFixed(1)} s`
+    `${modeWords(setup.unit, panic.mode)}, ${(panic.afterMs / 1000).toFixed(1)} s`
   ) : (
     <span className="text-stop font-bold">
-      ✕ {MODE_WORDS[panic.mode]}, gain {panic.gainPct.toFixed(0)} %
+      ✕ {modeWords(setup.unit, panic.mode)}, gain {panic.gainPct.toFixed(0)} %
     </span>
   );
 }
@@ -154,7 +154,9 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
     const places = placesOf(setup, proof);
     return proof.rows.map((row, at): Combination => {
       const said = places.map((p) => controlWords(p.control, row.values[p.at]!));
-      const words = [...said, ...row.remembered, MODE_WORDS[row.mode]].join(' ').toLowerCase();
+      const words = [...said, ...row.remembered, modeWords(setup.unit, row.mode)]
+        .join(' ')
+        .toLowerCase();
       return { row, at, words };
     });
   }, [setup, proof]);

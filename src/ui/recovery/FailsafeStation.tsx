@@ -7,7 +7,7 @@ import { footprint } from '@/core/recovery';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { kindOf } from '@/core/setup';
-import { MODE_WORDS } from '../unit/words';
+import { modeWords } from '../unit/words';
 import { FootprintDrawing } from './FootprintDrawing';
 import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
@@ -38,7 +38,7 @@ export function FailsafeStation() {
           </h2>
           {failsafe && (
             <p className="mt-1">
-              The unit goes to <strong>{MODE_WORDS[failsafe.mode]}</strong>, pitch{' '}
+              The unit goes to <strong>{modeWords(setup.unit, failsafe.mode)}</strong>, pitch{' '}
               {failsafe.pitchDeg}°, bank {failsafe.rollDeg}°, throttle{' '}
               {failsafe.cutThrottle ? 'off' : 'left to it'}.
             </p>

@@ -4,7 +4,7 @@ import { gainWords } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
 import { UnitLight } from '../unit/UnitLight';
-import { AXIS_WORDS, MODE_WORDS } from '../unit/words';
+import { AXIS_WORDS, modeWords } from '../unit/words';
 import { AXES } from '@/core/setup';
 
 const signed = (n: number, digits = 0) =>
@@ -28,7 +28,7 @@ export function TextTwin({
   return (
     <aside className="card flex flex-col gap-3" aria-label="In words">
       <div>
-        <h2 className="text-lg font-bold">The unit: {MODE_WORDS[snapshot.mode]}</h2>
+        <h2 className="text-lg font-bold">The unit: {modeWords(setup.unit, snapshot.mode)}</h2>
         <p className="text-soft text-sm">
           {linkUp ? 'link up' : 'LINK LOST'}
           {snapshot.recovering && ', recovering'}

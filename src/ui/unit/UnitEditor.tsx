@@ -7,6 +7,7 @@ import { GestureEditor } from './GestureEditor';
 import { PortsEditor } from './PortsEditor';
 import { SignsEditor } from './SignsEditor';
 import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
+import { WordsEditor } from './WordsEditor';
 
 /** A unit described from end to end: on a model's own page and in the hangar alike. */
 export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
@@ -30,6 +31,7 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
         />
       </div>
       <TraitQuestions unit={unit} change={change} />
+      <WordsEditor unit={unit} change={change} />
       <GestureEditor unit={unit} change={change} />
       <div className="grid gap-6 @4xl:grid-cols-2">
         <BandsEditor unit={unit} change={change} />

@@ -2,4 +2,4 @@ import type { Axis } from '@/core/setup';
 
 export const AXIS_WORDS: Record<Axis, string> = { roll: 'Roll', pitch: 'Pitch', yaw: 'Yaw' };
 
-export { MODE_WORDS } from '@/core/chain';
+export { MODE_WORDS, modeName, modeWords } from '@/core/chain';

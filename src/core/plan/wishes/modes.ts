@@ -1,5 +1,6 @@
 import {
   MODE_WORDS,
+  modeWords,
   compileChain,
   positionWord,
   positionsOf,
@@ -72,7 +73,9 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
     const slot = inMenuOrder(setup, wish) ? i : settings.slots.indexOf(mode);
     const band = bandOf(select, slot);
     if (!band) {
-      reasons.push(`No position of the unit’s mode channel stands for ${MODE_WORDS[mode]}.`);
+      reasons.push(
+        `No position of the unit’s mode channel stands for ${modeWords(setup.unit, mode)}.`,
+      );
       return [];
     }
     const value = valueInBand(setup, channel, band.fromUs, band.toUs);
@@ -82,7 +85,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
         : valueInBand(setup, secondChannel, band.secondFromUs, band.secondToUs!);
     if (value === undefined) {
       reasons.push(
-        `Channel ${channel} cannot reach ${MODE_WORDS[mode]}: its ends or its scale are too short.`,
+        `Channel ${channel} cannot reach ${modeWords(setup.unit, mode)}: its ends or its scale are too short.`,
       );
       return [];
     }

@@ -1,4 +1,4 @@
-import { MODE_WORDS, movementOf } from '../../chain';
+import { modeWords, movementOf } from '../../chain';
 import { authority, isStabilized } from '../../directions';
 import {
   AXES,
@@ -93,7 +93,7 @@ export const corrections: Requirement = {
     for (const c of bestOfEach(asked)) {
       const { controls, memory } = mostGain(asked, c);
       const gain = [...stand.put(controls, memory).step().gainPct];
-      const name = MODE_WORDS[c.mode];
+      const name = modeWords(unit, c.mode);
       const witness = (words: string) =>
         asked.witness(orders, c.cell, `${name}, ${words}`, {
           corner: (at, lo, hi) => Math.min(hi, Math.max(lo, controls[at]!)),

@@ -1,4 +1,4 @@
-import { MODE_WORDS } from '../../chain';
+import { modeWords } from '../../chain';
 import { authority, isStabilized } from '../../directions';
 import { failsafeSchools } from '../../plan';
 import { kindOf, type Mode, type Setup } from '../../setup';
@@ -99,10 +99,10 @@ export const linkLost: Requirement = {
           severity: 'stop',
           says:
             school === 'home'
-              ? `With the link lost the unit goes into ${MODE_WORDS[lost.mode]}, not home.`
+              ? `With the link lost the unit goes into ${modeWords(setup.unit, lost.mode)}, not home.`
               : lost.mode === 'level'
                 ? 'With the link lost the unit levels in name only: the surfaces do not work a tipped model back.'
-                : `With the link lost the unit goes into ${MODE_WORDS[lost.mode]}; to ${school} it must level.`,
+                : `With the link lost the unit goes into ${modeWords(setup.unit, lost.mode)}; to ${school} it must level.`,
           where: '/program/failsafe',
           witness: asked.witness(orders, c.cell, 'this, then cut the link', { corner }),
           about: { mode: lost.mode, how: lost.mode === 'level' ? 'weak' : 'other-mode' },
@@ -114,7 +114,7 @@ export const linkLost: Requirement = {
       const second = [...modes][1];
       looking.fail({
         severity: 'caution',
-        says: `With the link lost the unit goes on in ${[...modes.keys()].map((m) => MODE_WORDS[m]).join(' or ')}, as the switches last stood.`,
+        says: `With the link lost the unit goes on in ${[...modes.keys()].map((m) => modeWords(setup.unit, m)).join(' or ')}, as the switches last stood.`,
         where: '/program/failsafe',
         witness: asked.witness(orders, second![1].cell, 'this, then cut the link'),
         about: { how: 'as-it-stood' },

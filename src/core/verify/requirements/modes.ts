@@ -1,4 +1,4 @@
-import { MODE_WORDS, switchValue } from '../../chain';
+import { modeWords, switchValue } from '../../chain';
 import { pointer, type Mode } from '../../setup';
 import { combinations } from '../../plan';
 import type { Asked, OrderCell } from '../asked';
@@ -47,7 +47,7 @@ export const modesAsWished: Requirement = {
       if (!wrong) return;
       looking.fail({
         severity: wished === 'off' ? 'stop' : 'caution',
-        says: `${words} gives ${MODE_WORDS[wrong.mode]}, you wished for ${MODE_WORDS[wished]}.`,
+        says: `${words} gives ${modeWords(setup.unit, wrong.mode)}, you wished for ${modeWords(setup.unit, wished)}.`,
         where: pointer('intents', 'program', 'modes', 'table', i),
         witness: asked.witness(orders, wrong.cell, words),
         about: { mode: wrong.mode, how: 'other-mode', figure: i },
@@ -115,7 +115,7 @@ export const modeMargins: Requirement = {
           severity: click ? 'stop' : 'caution',
           says: `${us.toFixed(0)} µs on the ${carries === 'mode' ? 'mode channel' : 'second mode channel'} is ${
             edges
-              ? `${room.toFixed(0)} µs from the edge of ${MODE_WORDS[c.mode]}`
+              ? `${room.toFixed(0)} µs from the edge of ${modeWords(setup.unit, c.mode)}`
               : 'in no band at all'
           }${scaled !== undefined && room > DRIFT_US ? `; where 100 % is ${scaled} µs it is another mode` : ''}.`,
           where: '/program/lines',
@@ -209,7 +209,7 @@ export const restCalm: Requirement = {
             severity: mode === 'home' || recovering ? 'stop' : 'caution',
             says: recovering
               ? 'Panic is pressed as the switches rest.'
-              : `With every switch where it rests the unit is in ${MODE_WORDS[mode]}${passed > 0 ? ` after ${passed.toFixed(1)} s` : ''}.`,
+              : `With every switch where it rests the unit is in ${modeWords(setup.unit, mode)}${passed > 0 ? ` after ${passed.toFixed(1)} s` : ''}.`,
             where: '/intents/program/modes/table',
             witness: {
               controls: {},

@@ -1,4 +1,4 @@
-import { hornDeg, MODE_WORDS, type Memory } from '../../chain';
+import { hornDeg, modeWords, type Memory } from '../../chain';
 import { authority, isStabilized } from '../../directions';
 import { kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { Asked, OrderCell } from '../asked';
@@ -177,10 +177,10 @@ export const panicRights: Requirement = {
         severity: 'stop',
         says:
           how === 'no-gain'
-            ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]} with a gain of ${answer.gainPct.toFixed(0)} %. So it is in ${of} of ${total} states.`
+            ? `From ${from}, panic brings ${modeWords(setup.unit, answer.mode)} with a gain of ${answer.gainPct.toFixed(0)} %. So it is in ${of} of ${total} states.`
             : answer.mode === 'level' || answer.mode === 'home'
-              ? `From ${from}, panic brings ${MODE_WORDS[answer.mode]}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
-              : `From ${from}, panic gives ${MODE_WORDS[answer.mode]}. It fails from ${of} of ${total} states.`,
+              ? `From ${from}, panic brings ${modeWords(setup.unit, answer.mode)}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
+              : `From ${from}, panic gives ${modeWords(setup.unit, answer.mode)}. It fails from ${of} of ${total} states.`,
         where: '/program/lines',
         witness: asked.witness(
           orders,

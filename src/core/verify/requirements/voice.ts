@@ -1,4 +1,4 @@
-import { compileCondition, MODE_WORDS } from '../../chain';
+import { compileCondition, modeWords } from '../../chain';
 import { MODES, pointer, readsOfCondition, type Setup } from '../../setup';
 import { everyChannel } from './influence';
 import { Looking, ORDERS, type Requirement } from './requirement';
@@ -60,7 +60,7 @@ export const voiceTrue: Requirement = {
         told.add(v.at);
         looking.fail({
           severity: 'stop',
-          says: `“${v.callout.say}” is spoken with the unit in ${MODE_WORDS[stand.frame.mode]} (${asked.words(c, orders)}).`,
+          says: `“${v.callout.say}” is spoken with the unit in ${modeWords(setup.unit, stand.frame.mode)} (${asked.words(c, orders)}).`,
           where: pointer('program', 'callouts', v.at),
           witness: asked.witness(orders, c.cell, `“${v.callout.say}” spoken`),
           about: { mode: stand.frame.mode, how: 'untrue' },

@@ -3,7 +3,7 @@
 import { combinations, positionsOfSwitches } from '@/core/plan';
 import type { Mode, Setup } from '@/core/setup';
 import { PickWord } from '../../parts/PickWord';
-import { MODE_WORDS } from '../../unit/words';
+import { modeWords } from '../../unit/words';
 import { ControlWord, SWITCHES } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
 
@@ -58,14 +58,14 @@ function Says({ setup, wishes, wish }: Sentenced) {
           <PickWord
             label={words}
             value={modes.table[i]}
-            options={traits.modes.map((m) => ({ value: m, words: MODE_WORDS[m] }))}
+            options={traits.modes.map((m) => ({ value: m, words: modeWords(setup.unit, m) }))}
             onPick={(mode) =>
               wish(
                 {
                   ...wishes,
                   modes: { ...modes, table: modes.table.map((m, j) => (j === i ? mode : m)) },
                 },
-                `${words}: ${MODE_WORDS[mode]}`,
+                `${words}: ${modeWords(setup.unit, mode)}`,
               )
             }
           />{' '}
