@@ -63,7 +63,9 @@ test('a car’s transmitter that is already programmed is read in, question by q
     for (const { channel } of real.program.outputs)
       expect(again.read(channel, hands).pct).toBeCloseTo(monitor.read(channel, hands).pct, 0);
   // The other way round than the car on the bench is plugged, and said at once.
-  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('Control the wrong way');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
+    'Control the wrong way',
+  );
   await page.setViewportSize({ width: 390, height: 844 });
   await expectNoSideways(page);
 });

@@ -108,12 +108,17 @@ function answersOf(setup: Setup): Map<string, string> {
 export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/(format|version)$/, 'always the same'],
   [/(^|\/)(name|notes|description|label|say)$/, 'a name or a note: another name is the same thing'],
-  [/^\/unit\/(shipped|leaflet)\//, 'what it came with, and what its leaflet calls it'],
+  [
+    /^\/unit\/(shipped|leaflet|notes)\//,
+    'what it came with, what its leaflet calls it, what one is reminded of',
+  ],
   [/^\/airframe\/assumed/, 'whether a measure was taken yet: what it is is read'],
   [
     /^\/transmitter\/stickMode$/,
     'how the sticks are drawn: which stick works what is said by each',
   ],
+  [/^\/program\/aside\//, 'lines that are switched off do nothing'],
+  [/^\/program\/lines\/\*\/note$/, 'why a line is there: what it does is read'],
   [/^\/program\/.*\/owner$/, 'who wrote an entry: what it says is the same'],
   [
     /^\/transmitter\/stepPct$/,

@@ -46,6 +46,7 @@ function withSets(): Setup {
     output.travel = { centrePct: 5, minPct: -90, maxPct: 95 };
   }
   setup.unit.leaflet = [{ setting: 'output-sets', word: 'priority' }];
+  setup.unit.notes = [{ step: 'capture', note: 'Its picture shows the corner mirrored.' }];
   setup.installation.receiver = { lost: 'presets', tellsUnit: false };
   setup.transmitter.stickMode = 2;
   return wished(setup, {
@@ -101,6 +102,48 @@ function measuredCar(): Setup {
   });
 }
 
+/** Lines with a note, and some that are switched off. */
+function withAside(): Setup {
+  const setup = makeSetup();
+  const [first] = setup.program.lines;
+  first!.note = 'The sticks as they were.';
+  const line = {
+    id: 'off-1',
+    channel: 2,
+    follows: { kind: 'channel' as const, channel: 1 },
+    sharePct: 20,
+    shiftPct: 5,
+    shape: 'gone',
+    when: { kind: 'switch' as const, control: 'sb', position: 1 },
+    effect: 'adds' as const,
+    purpose: 'mix' as const,
+    note: 'Tried once.',
+  };
+  setup.program.aside = [
+    { line, after: first!.id },
+    {
+      line: {
+        ...line,
+        id: 'off-2',
+        follows: { kind: 'control', id: 'k1' },
+        when: { kind: 'logic', id: 'gone' },
+      },
+    },
+    {
+      line: {
+        ...line,
+        id: 'off-3',
+        follows: { kind: 'input', id: 'aileron' },
+        when: {
+          kind: 'not',
+          of: { kind: 'any', of: [{ kind: 'switch', control: 'sb', position: 1 }] },
+        },
+      },
+    },
+  ];
+  return setup;
+}
+
 /** A few Setups that between them have every field of the schema that can have a value. */
 export const evidenceSamples = (): Sample[] =>
   [
@@ -123,6 +166,7 @@ export const evidenceSamples = (): Sample[] =>
     }),
     withSets(),
     withBanks(),
+    withAside(),
     taught({ by: 'button', presses: 3 }),
     taught({ by: 'flick', times: 2, withinS: 3 }),
     taught({

@@ -2,6 +2,7 @@
 
 import { saidOf, STEPS, stationTitle, type StationId } from '@/core/procedure';
 import { useModel } from './modelStore';
+import { StepNote } from './StepNote';
 import { Cautions } from '../job/Cautions';
 
 /** What is done where something is decided rather than shown. */
@@ -23,6 +24,7 @@ export function StationTitle({ here }: { here: StationId | undefined }) {
     <div className="mb-3">
       <h1 className="text-2xl font-bold">{stationTitle(here, setup)}</h1>
       {does && <p className="text-soft">{does}</p>}
+      {known && <StepNote key={known.id} step={known.id} />}
       {step && <Cautions cautions={step.cautions} />}
     </div>
   );

@@ -288,6 +288,11 @@ export const UnitSchema = z.strictObject({
     .array(z.strictObject({ setting: IdSchema, word: LabelSchema }))
     .max(60)
     .optional(),
+  /** What the person wants to be reminded of at a step: “the leaflet has the picture the wrong way round”. */
+  notes: z
+    .array(z.strictObject({ step: IdSchema, note: z.string().trim().min(1).max(400) }))
+    .max(60)
+    .optional(),
 });
 
 export type GainSet = z.infer<typeof GainSetSchema>;
