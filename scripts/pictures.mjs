@@ -44,7 +44,7 @@ await open(`${skua}/job`);
 await shot('job');
 
 const loon = await modelPath('Loon');
-for (const station of ['plan', 'plain-model', 'panic', 'failsafe', 'tune', 'logbook'])
+for (const station of ['plan', 'plain-model', 'panic', 'tune', 'logbook'])
   await open(`${loon}/${station}`).then(() => shot(station));
 await open(`${loon}/program`);
 await page.keyboard.press('1');
@@ -52,6 +52,9 @@ await page.keyboard.press('1');
 for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
 await page.getByRole('button', { name: /^Switch A · mode/ }).hover();
 await shot('program');
+await page.getByText('By hand, line by line').click();
+await page.getByRole('tab', { name: 'Channels' }).evaluate((e) => e.scrollIntoView());
+await shot('by-hand');
 await open(`${loon}/mounting`);
 await shot('mounting');
 await open(`${loon}/rig`);
