@@ -137,13 +137,19 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
 /** Fields that name or choose what the rest of an entry is: none can change by itself and stay valid. */
 export const NAMES = /\/(id|kind|op|by|format|version)$/;
 
-/** The table as a page. */
-export function dependencePage(found: readonly Dependence[]): string {
-  const row = (cells: string[]) => `| ${cells.join(' | ')} |`;
-  const why = ({ path, tried }: Dependence) =>
+const row = (cells: string[]) => `| ${cells.join(' | ')} |`;
+
+/** A field with what it stales, or why it stales nothing, as the page has it. */
+export function dependenceRow({ path, tried, stales }: Dependence): string {
+  const why =
     tried === 0 && NAMES.test(path)
       ? 'none: names or chooses what the rest of the entry is, never changes alone'
       : `none: ${UNREAD.find(([under]) => under.test(path))?.[1] ?? 'NOBODY READS IT'}`;
+  return row([`\`${path}\``, stales.length > 0 ? stales.join(', ') : why]);
+}
+
+/** The table as a page. */
+export function dependencePage(found: readonly Dependence[]): string {
   return `${[
     '# What a change stales',
     '',
@@ -154,7 +160,7 @@ export function dependencePage(found: readonly Dependence[]): string {
     '',
     row(['field', 'stales']),
     row(['---', '---']),
-    ...found.map((d) => row([`\`${d.path}\``, d.stales.length > 0 ? d.stales.join(', ') : why(d)])),
+    ...found.map(dependenceRow),
   ].join('\n')}\n`;
 }
 
@@ -189,10 +195,14 @@ export interface Dependence {
 /** No more places of one field than this are changed; every one of a sample is alike. */
 const MOST_PLACES = 2;
 
-/** Changes every field of the schema in every sample that has it. */
-export function dependences(samples: readonly Sample[]): Dependence[] {
+/** Changes fields of the schema, all of them unless some are named, in every sample that has them. */
+export function dependences(
+  samples: readonly Sample[],
+  wanted: (path: string) => boolean = () => true,
+): Dependence[] {
   const ids = new Map(samples.map((s) => [s, idsOf(s.setup)]));
-  return [...fieldsOf()].map(([path, named]) => {
+  const fields = [...fieldsOf()].filter(([path]) => wanted(path));
+  return fields.map(([path, named]) => {
     const stales = new Set<string>();
     const missed = new Set<string>();
     let tried = 0;
