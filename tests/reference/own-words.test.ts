@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { MODE_WORDS, modeKey, modeWords } from '@/core/chain';
+import { MODE_WORDS, modeWords } from '@/core/chain';
 import { tagsOf } from '@/core/controls';
 import { TESTS } from '@/core/logbook';
 import { preflightCard } from '@/core/preflight';
-import type { Mode, Setup } from '@/core/setup';
+import { modeKey, type Mode, type Setup } from '@/core/setup';
 import { verify } from '@/core/verify';
 import { makeSetup } from '../kit/setups';
 

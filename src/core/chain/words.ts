@@ -1,4 +1,12 @@
-import type { Control, Mode, Setup, Surface, Unit } from '../setup';
+import {
+  leafletWord,
+  modeKey,
+  type Control,
+  type Mode,
+  type Setup,
+  type Surface,
+  type Unit,
+} from '../setup';
 import { positionWord, switchPosition } from './conditions';
 import type { Frame } from './frame';
 
@@ -31,17 +39,14 @@ export const MODE_WORDS: Readonly<Record<Mode, string>> = {
 };
 
 /** A mode in the word the person's leaflet has for it, ours behind; ours alone where there is none. */
-export function modeWords({ leaflet }: Pick<Unit, 'leaflet'>, mode: Mode): string {
-  const own = leaflet?.find((l) => l.setting === modeKey(mode))?.word;
+export function modeWords(unit: Pick<Unit, 'leaflet'>, mode: Mode): string {
+  const own = leafletWord(unit, modeKey(mode));
   return own ? `“${own}” (${MODE_WORDS[mode]})` : MODE_WORDS[mode];
 }
 
-/** Under what name the leaflet’s word for a mode is kept. */
-export const modeKey = (mode: Mode): string => `mode-${mode}`;
-
 /** A mode in its one word: the leaflet’s, or ours. */
-export const modeName = ({ leaflet }: Pick<Unit, 'leaflet'>, mode: Mode): string =>
-  leaflet?.find((l) => l.setting === modeKey(mode))?.word ?? MODE_WORDS[mode];
+export const modeName = (unit: Pick<Unit, 'leaflet'>, mode: Mode): string =>
+  leafletWord(unit, modeKey(mode)) ?? MODE_WORDS[mode];
 
 /** A gain as it is said: a pulse a little beyond the end gives all there is, and none is below nothing. */
 export const gainWords = (pct: number): string =>

@@ -1,4 +1,5 @@
-import type { Condition, Setup } from '../setup';
+import { positionsOf } from '../chain';
+import { isSwitched, type Condition, type Setup } from '../setup';
 
 /*
  * Conditions put together by hand: places of switches and logic, each straight or turned round, joined
@@ -44,15 +45,13 @@ export function conditionOf({ by, terms }: Terms): Condition | undefined {
 export const atomKey = (atom: Atom): string =>
   atom.kind === 'switch' ? `switch ${atom.control} ${atom.position}` : `logic ${atom.id}`;
 
-const POSITIONS: Partial<Record<string, number>> = { 'switch-2': 2, 'switch-3': 3, momentary: 2 };
-
 /**
  * Each position of each switch, and each logic.
  * @param but logic that is being put together itself
  */
 export const atomsFor = ({ program, transmitter }: Setup, but?: string): Atom[] => [
-  ...transmitter.controls.flatMap((c) =>
-    Array.from({ length: POSITIONS[c.kind] ?? 0 }, (_, position): Atom => ({
+  ...transmitter.controls.filter(isSwitched).flatMap((c) =>
+    Array.from({ length: positionsOf(c.kind) }, (_, position): Atom => ({
       kind: 'switch',
       control: c.id,
       position,

@@ -1,17 +1,16 @@
 import { positionsOf, switchValue } from '../chain';
-import type { Control, Transmitter } from '../setup';
+import { isSwitched, type Control, type Transmitter } from '../setup';
 import { BY_EYE_PCT, HALF_WAY_PCT } from '../sheets';
 import { SAME_PCT, type Reading } from './infer';
 
 /** Hands on the transmitter, by control id; what is not named rests. */
 export type Asked = Readonly<Record<string, number>>;
 
-const SWITCHED = new Set<Control['kind']>(['switch-2', 'switch-3', 'momentary']);
 /** Two values that are one, read twice off a monitor. */
 const MOVED_PCT = 2 * SAME_PCT;
 
 const endsOf = (c: Control): number[] =>
-  SWITCHED.has(c.kind)
+  isSwitched(c)
     ? Array.from({ length: positionsOf(c.kind) }, (_, p) => switchValue(c.kind, p)).filter(
         (v) => v !== c.rest,
       )
@@ -55,8 +54,8 @@ export function asks(transmitter: Transmitter, readings: readonly Reading[]): As
     return x !== undefined && y !== undefined && Math.abs(x - y) > MOVED_PCT;
   };
 
-  const switches = controls.filter((c) => SWITCHED.has(c.kind));
-  const free = controls.filter((c) => !SWITCHED.has(c.kind));
+  const switches = controls.filter(isSwitched);
+  const free = controls.filter((c) => !isSwitched(c));
   // With hands out, a switch shows that changes a rate, or holds a hand off.
   const out = (list: readonly Control[]): Asked =>
     Object.fromEntries(list.map((f) => [f.id, f.rest === 100 ? -100 : 100]));

@@ -1,7 +1,7 @@
 import { Matrix, SVD } from 'ml-matrix';
 import { positionsOf, switchValue } from '../chain';
 import { BY_EYE_PCT } from '../sheets';
-import type { Control } from '../setup';
+import { isSwitched, type Control } from '../setup';
 
 /** What one channel does with the switches that matter standing still. */
 export type Branch =
@@ -28,7 +28,6 @@ export interface Seen {
 /** How far off a reading may be: more where a hand was held by eye. */
 export type Within = (seen: Seen) => number;
 
-const SWITCHED = new Set(['switch-2', 'switch-3', 'momentary']);
 const MOST_POINTS = 17;
 
 /** Which position of each of these switches a reading was taken at. */
@@ -59,7 +58,7 @@ export function fitChannel(
   within: Within,
 ): Fit | undefined {
   const moved = controls.flatMap((c, i) =>
-    new Set(seen.map((s) => s.hands[i])).size > 1 ? [{ i, switched: SWITCHED.has(c.kind) }] : [],
+    new Set(seen.map((s) => s.hands[i])).size > 1 ? [{ i, switched: isSwitched(c) }] : [],
   );
   const switches = moved.filter((m) => m.switched).map((m) => m.i);
   const free = moved.filter((m) => !m.switched).map((m) => m.i);

@@ -1,5 +1,13 @@
 import type { PatchOperation } from '../patch';
-import { pointer, roleOf, type Condition, type Line, type Setup } from '../setup';
+import {
+  pointer,
+  readsOfProgram,
+  roleOf,
+  type Condition,
+  type Line,
+  type Read,
+  type Setup,
+} from '../setup';
 import type { InferredChannel } from './infer';
 
 /** Lines that were read in have names that begin so; read again, they give way to the new ones. */
@@ -7,8 +15,8 @@ const READ = 'read-';
 
 /**
  * What was read, as the program: every line the person's own, in place of what the channels did. What
- * stood there is switched off and kept, so that no wish writes it again; inputs that lines follow
- * become plain, since their rates and expo are in what was read; ends and reversal as well.
+ * stood there is switched off and kept, so that no wish writes it again; inputs that nothing else
+ * reads become plain, since their rates and expo are in what was read; ends and reversal as well.
  */
 export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchOperation[] {
   const { program } = setup;
@@ -19,8 +27,13 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
       f.lines.flatMap(({ follows }) => (follows.kind === 'control' ? [follows.id] : [])),
     ),
   );
-  const inputOf = (control: string) => program.inputs.find((i) => i.control === control);
-  const plain = program.inputs.filter((i) => used.has(i.control));
+  const staying = program.lines.filter((l) => !isRead(l));
+  // What anything else reads stays as it is: then the line follows the control itself, without the trim.
+  const rest = readsOfProgram({ ...program, lines: staying });
+  const isReadStill = (kind: Read['kind'], id: string) =>
+    rest.some((r) => r.kind === kind && 'id' in r && r.id === id);
+  const plain = program.inputs.filter((i) => used.has(i.control) && !isReadStill('input', i.id));
+  const inputOf = (control: string) => plain.find((i) => i.control === control);
   const lines = found.flatMap((f) =>
     f.lines.map((line): Line => {
       const { follows } = line;
@@ -44,13 +57,13 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
     {
       op: 'replace',
       path: '/program/lines',
-      value: [...program.lines.filter((l) => !isRead(l)), ...lines],
+      value: [...staying, ...lines],
     },
     {
       op: 'replace',
       path: '/program/shapes',
       value: [
-        ...program.shapes.filter((s) => !s.id.startsWith(READ)),
+        ...program.shapes.filter((s) => !s.id.startsWith(READ) || isReadStill('shape', s.id)),
         ...found.flatMap((f) => f.shapes),
       ],
     },

@@ -1,4 +1,4 @@
-import type { Setup } from '../setup';
+import { leafletWord, type Setup } from '../setup';
 import { direction, fade, gain, hold, modeGain, secondGain } from './axes';
 import {
   channels,
@@ -104,7 +104,7 @@ export const groupWords = ({ unit }: Setup, { rows }: RowGroup): string =>
   rows
     .map((row) => {
       const name = row.about ? `${row.name} ` : '';
-      const leaflet = unit.leaflet?.find((l) => l.setting === row.setting)?.word;
+      const leaflet = leafletWord(unit, row.setting);
       const notes = [row.how, leaflet && `in your leaflet: “${leaflet}”`].filter(Boolean);
       return `${name}${row.words}${notes.length > 0 ? ` (${notes.join('; ')})` : ''}`;
     })

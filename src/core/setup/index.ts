@@ -3,6 +3,7 @@ export * from './devices';
 export * from './functions';
 export * from './hands';
 export * from './kinds';
+export * from './leaflet';
 export * from './lists';
 export * from './mounting';
 export * from './problem';

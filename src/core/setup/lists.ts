@@ -82,6 +82,10 @@ export const CONTROL_KINDS = [
 ] as const;
 export type ControlKind = (typeof CONTROL_KINDS)[number];
 
+/** Controls that stand in one of a few places, and nowhere between. */
+const SWITCH_KINDS: ReadonlySet<ControlKind> = new Set(['switch-2', 'switch-3', 'momentary']);
+export const isSwitched = ({ kind }: { kind: ControlKind }): boolean => SWITCH_KINDS.has(kind);
+
 /** In what manner a transmitter takes a program. */
 export const ENTRY_STYLES = ['line', 'function', 'switch-value'] as const;
 export type EntryStyle = (typeof ENTRY_STYLES)[number];

@@ -1,28 +1,20 @@
 'use client';
 
 import { useState } from 'react';
+import { putStepNote, stepNote } from '@/core/setup';
 import { TextField } from '../fields/TextField';
+import { prefixed } from '../hangar/prefixed';
 import { useModel } from './modelStore';
 
 /** What the person wants to be reminded of at a step of this unit; it goes with the unit to the hangar. */
 export function StepNote({ step }: { step: string }) {
-  const notes = useModel((s) => s.setup.unit.notes);
+  const unit = useModel((s) => s.setup.unit);
   const edit = useModel((s) => s.edit);
   const [open, setOpen] = useState(false);
-  const known = notes ?? [];
-  const now = known.find((n) => n.step === step)?.note ?? '';
+  const now = stepNote(unit, step) ?? '';
   const keep = (text: string) => {
     setOpen(false);
-    const note = text.trim();
-    if (note === now) return undefined;
-    const others = known.filter((n) => n.step !== step);
-    const value = note ? [...others, { step, note }] : others;
-    return edit(
-      value.length > 0
-        ? [{ op: 'add', path: '/unit/notes', value }]
-        : [{ op: 'remove', path: '/unit/notes' }],
-      'A note to this step',
-    )[0]?.reason;
+    return edit(prefixed('/unit', putStepNote(unit, step, text)), 'A note to this step')[0]?.reason;
   };
   if (open)
     return (

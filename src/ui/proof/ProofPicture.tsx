@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { controlWords, positionWord, positionsOf, switchPosition } from '@/core/chain';
-import type { Control, Mode, Setup } from '@/core/setup';
+import { isSwitched, type Mode, type Setup } from '@/core/setup';
 import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
 import { useShow } from '../rig/useShow';
 import { modeName, modeWords } from '../unit/words';
@@ -19,9 +19,6 @@ interface Picture {
   columns: string[];
   lines: { words: string; cells: Cell[] }[];
 }
-
-const isSwitched = ({ kind }: Control) =>
-  kind === 'switch-2' || kind === 'switch-3' || kind === 'momentary';
 
 /** Every combination of the switches that matter: columns by the first, lines by all others. */
 function pictureOf(setup: Setup, proof: Proof): Picture | undefined {

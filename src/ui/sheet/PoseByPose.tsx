@@ -8,6 +8,7 @@ import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { useRig } from '../rig/rigStore';
 import { StatusMark } from '../status/StatusMark';
+import { Places } from './Places';
 import { ReadingField } from './ReadingField';
 
 interface PoseSeen {
@@ -122,18 +123,7 @@ function PoseCard({
         <strong>{pose.places.length === 0 ? 'Hands off: nothing touched' : 'Hands so'}</strong>
         {pose.holdS > 0 && `, and held for ${pose.holdS} s`}
       </p>
-      {pose.places.length > 0 && (
-        <ul className="mt-1 flex flex-wrap gap-1.5">
-          {pose.places.map((p) => (
-            <li
-              key={p}
-              className="rounded-[3px_9px_3px_3px] border border-(--line) bg-(--shade) px-2"
-            >
-              {p}
-            </li>
-          ))}
-        </ul>
-      )}
+      <Places places={pose.places} />
       <table className="mt-2 w-full" data-column>
         <thead className="text-soft text-left text-sm">
           <tr>

@@ -4,10 +4,11 @@ import { difference } from '@/core/patch';
 import type { Checked } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
 import type { Row, RowGroup } from '@/core/settings';
-import type { Setup } from '@/core/setup';
+import { leafletWord, putLeafletWord, type Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
+import { prefixed } from '../hangar/prefixed';
 import { Select } from '../parts/Select';
 import { Answers, TestMark } from '../recovery/TestScript';
 
@@ -108,15 +109,12 @@ function SettingField({ row, alone }: { row: Row; alone: boolean }) {
 }
 
 function LeafletWord({ setting, name }: { setting: string; name: string }) {
-  const leaflet = useModel((s) => s.setup.unit.leaflet);
+  const unit = useModel((s) => s.setup.unit);
   const edit = useModel((s) => s.edit);
-  const known = leaflet ?? [];
-  const now = known.find((l) => l.setting === setting)?.word ?? '';
+  const now = leafletWord(unit, setting) ?? '';
   const keep = (word: string) => {
-    if (word.trim() === now) return;
-    const others = known.filter((l) => l.setting !== setting);
-    const value = word.trim() ? [...others, { setting, word: word.trim() }] : others;
-    edit([{ op: 'add', path: '/unit/leaflet', value }], `Leaflet’s word for ${name}`);
+    const patch = putLeafletWord(unit, setting, word);
+    if (patch.length > 0) edit(prefixed('/unit', patch), `Leaflet’s word for ${name}`);
   };
   return (
     <label className="text-sm">

@@ -1,25 +1,12 @@
 'use client';
 
-import { modeKey } from '@/core/chain';
-import type { Unit } from '@/core/setup';
+import { leafletWord, modeKey, putLeafletWord, type Unit } from '@/core/setup';
 import { TextField } from '../fields/TextField';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
 
 /** What the person’s leaflet calls the modes: it stands first wherever a mode is said. */
 export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
-  const known = unit.leaflet ?? [];
-  const wordFor = (setting: string) => known.find((l) => l.setting === setting)?.word ?? '';
-  const keep = (setting: string, word: string, what: string) => {
-    const others = known.filter((l) => l.setting !== setting);
-    const value = word.trim() ? [...others, { setting, word: word.trim() }] : others;
-    return change(
-      value.length > 0
-        ? [{ op: 'add', path: '/leaflet', value }]
-        : [{ op: 'remove', path: '/leaflet' }],
-      `Leaflet’s word for ${what}`,
-    )[0]?.reason;
-  };
   return (
     <section aria-labelledby="words-title" className="flex flex-col gap-2">
       <h3 id="words-title" className="font-bold">
@@ -34,8 +21,13 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           <TextField
             key={mode}
             label={`its word for ${MODE_WORDS[mode]}`}
-            value={wordFor(modeKey(mode))}
-            onCommit={(word) => keep(modeKey(mode), word, MODE_WORDS[mode])}
+            value={leafletWord(unit, modeKey(mode)) ?? ''}
+            onCommit={(word) =>
+              change(
+                putLeafletWord(unit, modeKey(mode), word),
+                `Leaflet’s word for ${MODE_WORDS[mode]}`,
+              )[0]?.reason
+            }
           />
         ))}
       </div>

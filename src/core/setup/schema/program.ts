@@ -193,7 +193,7 @@ export const ProgramSchema = z.strictObject({
   aside: z
     .array(z.strictObject({ line: LineSchema, after: IdSchema.optional() }))
     .min(1)
-    .max(64)
+    .max(128)
     .optional(),
   outputs: z.array(OutputSchema).max(32),
   failsafe: z.array(FailsafeSchema).max(32),

@@ -1,5 +1,6 @@
 import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../../linkage';
 import { roleOf } from '../functions';
+import { isSwitched } from '../lists';
 import { pointer, type Problem } from '../problem';
 import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from '../reads';
 import type { Setup } from './setup';
@@ -261,7 +262,6 @@ export function checkReferences(setup: Setup): Problem[] {
   return problems;
 }
 
-const SWITCHES = new Set(['switch-2', 'switch-3', 'momentary']);
 const positionsOf = (kind: string) => (kind === 'switch-3' ? 3 : 2);
 
 /** Wishes name controls that are there and can do what is asked of them. */
@@ -271,7 +271,7 @@ function checkWishes({ transmitter, unit, intents }: Setup, report: Report): voi
   const need = (path: Path, id: string, asSwitch: boolean) => {
     const control = transmitter.controls.find((c) => c.id === id);
     if (!control) report(path, `the transmitter has no control "${id}"`);
-    else if (asSwitch && !SWITCHES.has(control.kind))
+    else if (asSwitch && !isSwitched(control))
       report(path, `${control.label} is a ${control.kind}, not a switch`);
     else return control;
     return undefined;

@@ -60,7 +60,8 @@ export function Found({
             Take it in as my program
           </button>{' '}
           <span className="text-soft text-sm">
-            What stands there now is switched off and kept; it can be undone.
+            What stands there now is switched off and kept, what was read before gives way; it can
+            be undone.
           </span>
         </p>
       )}

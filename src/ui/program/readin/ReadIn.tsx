@@ -7,6 +7,7 @@ import { channelWords, handWords } from '@/core/sheets';
 import { useDraft } from '../../frame/useDraft';
 import { useModel } from '../../frame/modelStore';
 import { useRig } from '../../rig/rigStore';
+import { Places } from '../../sheet/Places';
 import { ReadingField } from '../../sheet/ReadingField';
 import { Found } from './Found';
 
@@ -133,16 +134,7 @@ function Question({
             : 'Hands so, everything else at rest'}
         </strong>
       </p>
-      <ul className="mt-1 flex flex-wrap gap-1.5">
-        {places.map((p) => (
-          <li
-            key={p}
-            className="rounded-[3px_9px_3px_3px] border border-(--line) bg-(--shade) px-2"
-          >
-            {p}
-          </li>
-        ))}
-      </ul>
+      <Places places={places} />
       <ul className="mt-2 grid gap-2 @lg:grid-cols-2" data-column>
         {outputs.map(({ channel }) => {
           const at = rest?.channels[channel - 1];

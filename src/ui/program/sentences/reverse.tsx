@@ -7,8 +7,10 @@ import type { Sentence } from '../wishing';
 export const reverse: Sentence = {
   id: 'reverse',
   // A controller that brakes by itself before it reverses needs no help.
-  applies: ({ airframe }) =>
-    kindOf(airframe).onSurface && airframe.motors.some((m) => m.reverse === 'reverses'),
+  applies: ({ airframe, intents }) =>
+    kindOf(airframe).onSurface &&
+    (intents.program.reverse !== undefined ||
+      airframe.motors.some((m) => m.reverse === 'reverses')),
   wished: (w) => w.reverse !== undefined,
   controls: () => [],
   offer: {
