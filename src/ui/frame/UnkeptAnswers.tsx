@@ -1,6 +1,7 @@
 'use client';
 
-import { useModel, type Answer } from './modelStore';
+import type { Answer } from './modelState';
+import { useModel } from './modelStore';
 
 /** Answers the server has not kept: taken off the screen, and offered again here. */
 export function UnkeptAnswers() {

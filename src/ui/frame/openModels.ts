@@ -1,7 +1,8 @@
 'use client';
 
 import type { ModelView } from '@/server/models';
-import { createModelStore, type ModelStore } from './modelStore';
+import type { ModelStore } from './modelState';
+import { createModelStore } from './modelStore';
 import { loadReader } from './reading';
 import { send } from './send';
 
