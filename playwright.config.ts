@@ -5,9 +5,10 @@ const PORT = 4477;
 export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results/browser',
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
-  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
+  // Waits are most of a test: two side by side fit on two processors.
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

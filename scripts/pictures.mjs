@@ -52,9 +52,6 @@ await page.keyboard.press('1');
 for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
 await page.getByRole('button', { name: /^Switch A · mode/ }).hover();
 await shot('program');
-await page.getByText('By hand, line by line').click();
-await page.getByRole('tab', { name: 'Channels' }).evaluate((e) => e.scrollIntoView());
-await shot('by-hand');
 await open(`${loon}/mounting`);
 await shot('mounting');
 await open(`${loon}/rig`);
@@ -66,6 +63,14 @@ await open(`${lynx}/steering`);
 await acknowledge();
 await page.getByRole('slider', { name: /your hand/ }).fill('-60');
 await shot('steering');
+
+const garganey = await modelPath('Garganey');
+await open(`${garganey}/program`);
+await page.getByText('By hand, line by line').click();
+await page.getByRole('combobox', { name: 'Channels are shown as' }).click();
+await page.getByRole('option', { name: /^switch values/ }).click();
+await page.locator('#lines-5').evaluate((e) => e.scrollIntoView());
+await shot('by-hand');
 
 const merganser = await modelPath('Merganser');
 await open(`${merganser}/entry`);

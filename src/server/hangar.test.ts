@@ -124,6 +124,35 @@ describe('the hangar', () => {
     expect(new Set(twice.map((p) => p.id)).size).toBe(6);
     other.db.close();
   });
+  it('one’s own words for menus, gestures and lights go with the part, out, in and into a model', () => {
+    const { id } = addPart({ copy: 'line-sixteen' }, store);
+    const menu = [{ item: 'lines', word: 'Mixer' }];
+    savePart(id, { basedOn: 1, body: { ...getPart(id, store).body, menu } }, store);
+    const box = addPart({ copy: 'menu-receiver' }, store).id;
+    const leaflet = [
+      { setting: 'gesture-menu', word: 'Teach-in' },
+      { setting: 'light-level', word: 'slow pulse' },
+    ];
+    savePart(box, { basedOn: 1, body: { ...getPart(box, store).body, leaflet } }, store);
+    const file = structuredClone(exportParts(store));
+    const other = openWorkshop(':memory:');
+    importParts(file, other);
+    const names = exportParts(other).parts;
+    expect(names).toHaveLength(2);
+    const made = createModel(
+      {
+        name: 'Worded',
+        kind: 'conventional',
+        ailerons: 'y-lead',
+        unit: names.find((p) => p.kind === 'unit')!.id,
+        transmitter: names.find((p) => p.kind === 'transmitter')!.id,
+      },
+      other,
+    );
+    const { setup } = getModel(made.id, other);
+    expect([setup.transmitter.menu, setup.unit.leaflet]).toEqual([menu, leaflet]);
+    other.db.close();
+  });
   it('takes all of a file or nothing', () => {
     const file = exportParts(store) as { parts: unknown[] };
     file.parts.push(

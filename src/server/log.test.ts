@@ -44,7 +44,13 @@ describe('the log', () => {
     const view = recordEvent('model-2', { basedOn: 1, event: 'moved', note: 'new tape' }, store);
     expect(view.setup.installation.revisions.unitMoved).toBe(1);
     expect(compareVersions('model-2', { from: 1, to: 2 }, store).differences).toEqual([
-      { what: 'installation · revisions', words: 'unit moved 0 → 1' },
+      {
+        what: 'installation · revisions',
+        words: 'unit moved 0 → 1',
+        name: 'unit moved',
+        before: '0',
+        after: '1',
+      },
     ]);
     const back = backTo('model-2', { basedOn: 2, to: 1 }, store);
     expect(back.version).toBe(3);

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { failureOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
 import { READY_IDS, readyMade } from '../core/catalogue/ready';
-import { parseSetup } from '../core/setup';
+import { parseSetup, type Setup } from '../core/setup';
 import { findingsOf } from '../core/verify';
 import { OutdatedError } from '../db';
 import { addEntry } from './log';
@@ -17,6 +17,7 @@ import {
   renameModel,
   startReady,
 } from './things';
+import { otherModel } from './other';
 import { openWorkshop, type Workshop } from './workshop';
 
 let store: Workshop;
@@ -62,6 +63,31 @@ describe('a copy', () => {
   it('of a model with the longest of names is still within bounds', async () => {
     const id = await lived('x'.repeat(80));
     expect(getModel(copyModel(id, {}, store).id, store).setup.name).toHaveLength(79);
+  });
+});
+
+describe('a model beside its copy', () => {
+  it('the newest they have in common is found, from either side', () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    const put = (of: string, basedOn: number, change: (s: Setup) => void) => {
+      const setup = structuredClone(getModel(of, store).setup);
+      change(setup);
+      store.models.save(of, basedOn, setup, 'Changed', '2026-01-03T00:00:00.000Z');
+    };
+    put(id, 1, (s) => (s.notes = 'before the copy'));
+    const copy = copyModel(id, {}, store).id;
+    put(id, 2, (s) => (s.notes = 'here'));
+    put(copy, 1, (s) => (s.notes = 'there'));
+    const beside = otherModel(id, { with: copy }, store);
+    expect(beside).toMatchObject({ name: 'Test model, copy', version: 2 });
+    expect([beside.setup.notes, beside.base!.notes]).toEqual(['there', 'before the copy']);
+    expect(otherModel(copy, { with: id }, store).base!.notes).toBe('before the copy');
+  });
+  it('strangers have none, and one that is not there is said', () => {
+    const { id } = addModel(makeSetup(), 'Started', store);
+    const other = addModel(makeSetup('v-tail'), 'Started', store).id;
+    expect(otherModel(id, { with: other }, store).base).toBeUndefined();
+    expect(failureOf(() => otherModel(id, { with: 'nobody' }, store)).status).toBe(404);
   });
 });
 

@@ -100,7 +100,7 @@ test('panic mixed in by the place of the mode switch, and the knob read aloud, a
   await hand.line(GAIN, '20', 'Momentary M pressed', 'panic', OVER);
   await hand.part('Call-outs');
   const voice = hand.region('Call-outs and timers');
-  await voice.getByRole('button', { name: /^A call-out for what was moved/ }).click();
+  await voice.getByRole('button', { name: /^A call-out for a moved control/ }).click();
   await hand.type(hand.last(voice), /: still for, s$/, '1');
   await expectAccessible(page);
 
@@ -146,13 +146,19 @@ test('a curve of the gain, then a gain for each flap place under a master with t
   // The curve rests, and the table stands in its place.
   await first.getByRole('button', { name: /^Switch off, and keep/ }).click();
   await expect(gain).toContainText('Switched off.');
-  await hand.line(GAIN, '-40', 'Switch B far', 'the gain');
-  await hand.line(GAIN, '20', 'Switch B middle', 'the gain');
-  await hand.line(GAIN, '60', 'Switch B near', 'the gain');
-  const master = await hand.line(GAIN, '-100', 'Switch C far', 'the gain', OVER);
-  await hand.pick(master, /: when$/, MORE);
-  await hand.pick(master, /: when, 2$/, 'Switch C middle');
-  await hand.pick(master, /: joined by$/, 'or');
+  await page.getByRole('combobox', { name: 'Channels are shown as' }).click();
+  await page.getByRole('option', { name: /^switch values/ }).click();
+  await gain.getByRole('button', { name: /^A table of values/ }).click();
+  await hand.pick(gain, /: switch 1$/, 'Switch B');
+  await hand.pick(gain, /: switch 2$/, 'Switch C');
+  const places = ['far', 'middle', 'near'];
+  for (const [i, pct] of ['-40', '20', '60'].entries())
+    for (const c of places)
+      await hand.type(
+        gain,
+        new RegExp(`gain, Switch B ${places[i]}, Switch C ${c}, %$`),
+        c === 'near' ? pct : '-100',
+      );
   await expectAccessible(page);
   const setup = await hand.setup();
   const at = (sb: number, sc: number) => sent(setup, 'gain', { sb, sc }).pct;

@@ -56,7 +56,7 @@ test('a unit that lies flat only: what it cannot be told is said at once', async
   await page.goto(`/models/${id}/mounting`);
   const sits = page.getByRole('group', { name: 'In the model it is fixed with' });
   await sits.getByLabel('arrow towards the').selectOption('tail');
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot be told' })).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be set that way' })).toContainText(
     'its arrow may point only to the nose',
   );
 });

@@ -21,7 +21,7 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('heading', { name: 'The unit: off' })).toBeVisible();
   await page.keyboard.press('7');
-  await expect(page.getByText('light red, 3 blinks')).toBeVisible();
+  await expect(page.getByText('its light: red, 3 blinks')).toBeVisible();
   await page.getByRole('button', { name: 'Power up' }).click();
   await expect(page.getByText('Twitch 1 of 2')).toBeVisible();
   await expect(page.getByText('2 twitches at power-up: count them on yours.')).toBeVisible();
@@ -35,10 +35,10 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await page
     .getByLabel('Fit another unit to this model')
     .selectOption({ label: 'Blue box, second hand (yours)' });
-  await page.getByRole('button', { name: 'Fit it and plan anew' }).click();
+  await page.getByRole('button', { name: 'Fit it and plan again' }).click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/rig`);
-  await expect(page.getByText('its light is dark')).toBeVisible();
+  await expect(page.getByText('its light: dark')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
   await expect(page.getByRole('button', { name: 'Move gain to another channel' })).toHaveCount(0);
 });

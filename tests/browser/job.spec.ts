@@ -100,17 +100,18 @@ test('preflight on a phone, by keys; what is not so keeps it on the ground', asy
   await page.goto(`/models/${id}/preflight`);
   await expectNoSideways(page);
   await page.getByRole('button', { name: 'Go through it now' }).click();
-  await expect(page.getByText('1 of 13')).toBeVisible();
+  await expect(page.getByText('1 of 7')).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('y');
   await page.keyboard.press('y');
   await page.keyboard.press('Backspace');
-  await expect(page.getByText('2 of 13')).toBeVisible();
-  const title = page.getByRole('main').getByRole('heading', { level: 2 });
-  for (let n = 2; n <= 13; n++) {
-    await expect(page.getByText(`${n} of 13`)).toBeVisible();
-    const range = (await title.textContent())!.startsWith('Range');
-    await page.keyboard.press(range ? 'x' : 'y');
+  await expect(page.getByText('2 of 7')).toBeVisible();
+  const titles = page.getByRole('main').getByRole('heading', { level: 2 });
+  for (let n = 2; n <= 7; n++) {
+    await expect(page.getByText(`${n} of 7`)).toBeVisible();
+    const range = (await titles.allTextContents()).findIndex((t) => /Range/.test(t));
+    if (range >= 0) await page.keyboard.press(`${range + 1}`);
+    await page.keyboard.press('y');
   }
   await expect(page.getByText('Stopped: 1 wrong. The model stays on the ground')).toBeVisible();
   await page.getByRole('textbox', { name: 'Place' }).fill('boathouse bay');

@@ -31,6 +31,25 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   await gainShare.press('Enter');
   await expect(gain.getByRole('listitem').first()).toContainText('Your own.');
 
+  // Dragged by its grip a line takes another's place; Up and Down do the same for keys.
+  const order = () =>
+    gain.locator('[data-grip]').evaluateAll((all) => all.map((e) => e.getAttribute('data-grip')));
+  await gain.getByRole('button', { name: /^Once more/ }).click();
+  const [first, second] = await order();
+  const grips = gain.locator('[data-grip]');
+  await grips.nth(1).hover();
+  await page.mouse.down();
+  const { x, y } = (await grips.nth(0).boundingBox())!;
+  await page.mouse.move(x + 4, y + 20, { steps: 4 });
+  await page.mouse.move(x + 4, y + 4, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(order).toEqual([second, first]);
+  await gain
+    .getByRole('button', { name: /^Take out/ })
+    .first()
+    .click();
+  await expect(gain.locator('[data-grip]')).toHaveCount(0);
+
   // A wish chosen afterwards touches neither.
   await page.getByRole('button', { name: 'timer', exact: true }).click();
   await expect(own).toContainText('Knob 2');

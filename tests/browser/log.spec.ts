@@ -20,7 +20,7 @@ test('an outing is written down, found again, and counts as recorded', async ({ 
   await expect(page.getByText('Work · New horn on the elevator')).toBeVisible();
 
   await page.getByRole('searchbox', { name: 'Find' }).fill('nose rudder');
-  await expect(page.getByText('Nothing in the log says that.')).toBeVisible();
+  await expect(page.getByText('Nothing in the logbook matches.')).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find' }).fill('throttle nose');
   await expect(page.getByText('Flight · First hop')).toBeVisible();
   await expect(page.getByText('Work · New horn on the elevator')).toHaveCount(0);
@@ -49,7 +49,7 @@ test('two versions are compared in words, and the older comes back as a new one'
   await expect(page.getByText('Saved, version 3')).toBeVisible();
   await compared.getByLabel('this version').selectOption('1');
   await compared.getByLabel('and this one').selectOption('3');
-  await expect(compared.getByText('Nothing: they are the same.')).toBeVisible();
+  await expect(compared.getByText('Nothing: the two are the same.')).toBeVisible();
 });
 
 test('the log goes out and comes in as CSV, after a look at what it would add', async ({

@@ -120,7 +120,7 @@ test('drafts outlive a reload: a log line, a field being typed, a preflight chec
   await page.getByRole('button', { name: 'Go through it now' }).click();
   await page.keyboard.press('y');
   await page.keyboard.press('y');
-  const step = page.getByText(/^3 of \d+$/);
+  const step = page.getByText(/^3 of \d+ · /);
   await expect(step).toBeVisible();
   await page.reload();
   await expect(step).toBeVisible();
@@ -134,9 +134,8 @@ test('answers that fail are taken off the screen, offered again and sent by them
   await page.locator('section[data-check]').waitFor();
   const proven = page.getByRole('complementary', { name: 'All of them' }).getByText('proven');
   await page.route('**/observations', (route) => route.abort());
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowUp');
-  const unkept = page.getByRole('alert', { name: 'Answers that are not kept' });
+  await page.keyboard.press('ArrowRight');
+  const unkept = page.getByRole('alert', { name: 'Answers not saved yet' });
   await expect(unkept.getByRole('listitem')).toHaveCount(2);
   await expect(proven).toHaveCount(0);
   await page.unroute('**/observations');
@@ -155,7 +154,7 @@ test('a preflight check begun before the model was changed elsewhere is kept onl
   const id = await provenModel(page, 'Preflown plover');
   await page.goto(`/models/${id}/preflight`);
   await page.getByRole('button', { name: 'Go through it now' }).click();
-  const count = Number((await page.getByText(/^1 of \d+$/).textContent())!.split(' ')[2]);
+  const count = Number((await page.getByText(/^1 of \d+ · /).textContent())!.split(' ')[2]);
   for (let n = 1; n < count; n++) await page.keyboard.press('y');
   await page.request.post(`/api/models/${id}/events`, { data: { basedOn: 1, event: 'crash' } });
   // All of it right is kept by itself, but not over what has changed meanwhile.

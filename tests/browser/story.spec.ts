@@ -1,41 +1,19 @@
 import { expect, type Page } from '@playwright/test';
-import { newModel, nothingElseMoves, openModel, tabTo, test } from './kit';
-
-const question = (page: Page) => page.locator('section', { has: page.locator('#question-title') });
+import { answerLooks, newModel, nothingElseMoves, openModel, tabTo, test } from './kit';
 
 /**
  * Answers every open question from the keyboard as somebody with the demo tug would: its elevator
  * stick and its roll correction are the wrong way round until they are changed.
  */
-async function answerAll(page: Page, faults: { elevatorStick: boolean; rollCorrection: boolean }) {
-  for (let i = 0; i < 40; i++) {
-    const title = page.locator('#question-title');
-    if ((await title.count()) === 0) return;
-    const order = (await title.textContent())!;
-    const surface = (await question(page).locator('strong').textContent())!;
-    const left = (await question(page)
-      .getByText(/^\d+ of \d+ left$/)
-      .textContent())!;
-    if (left.startsWith('0 ')) return;
-    const flip = (key: string, wrong: boolean) =>
-      wrong
-        ? ({ ArrowUp: 'ArrowDown', ArrowDown: 'ArrowUp' } as Record<string, string>)[key]!
-        : key;
-    let key: string;
-    if (surface === 'rudder') key = /stick/.test(order) ? 'ArrowRight' : 'ArrowLeft';
-    else if (surface === 'elevator')
-      key = /stick/.test(order) ? flip('ArrowUp', faults.elevatorStick) : 'ArrowDown';
-    else {
-      const isLeft = surface === 'left aileron';
-      key = /stick/.test(order)
-        ? isLeft
-          ? 'ArrowDown'
-          : 'ArrowUp'
-        : flip(isLeft ? 'ArrowUp' : 'ArrowDown', faults.rollCorrection);
-    }
-    await page.keyboard.press(key);
-    await expect(question(page).getByText(left)).toHaveCount(0);
-  }
+function answerAll(page: Page, faults: { elevatorStick: boolean; rollCorrection: boolean }) {
+  const upIf = (up: boolean) => (up ? 'up' : 'down');
+  return answerLooks(page, (check, surface) => {
+    const byStick = check.startsWith('stick-');
+    if (surface === 'rudder') return byStick ? 'right' : 'left';
+    if (surface === 'elevator') return upIf(byStick && !faults.elevatorStick);
+    const isLeft = surface === 'left aileron';
+    return upIf(byStick ? !isLeft : isLeft !== faults.rollCorrection);
+  });
 }
 
 test('the two faults of the tug are found, changed, proven and kept, by keyboard alone', async ({
@@ -161,7 +139,7 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
   await other.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
   await expect(other.getByText('Two hands on one model.')).toBeVisible();
   await other.unroute(`**/api/models/${id}`);
-  await other.getByRole('button', { name: 'Drop mine, show the other' }).click();
+  await other.getByRole('button', { name: 'Discard mine, show the other' }).click();
   await expect(other.getByRole('button', { name: /^reversed\s*, channel 1/ })).toBeVisible();
   await expect(other.getByRole('button', { name: /^normal\s*, channel 2/ })).toBeVisible();
   // And put back, by undo in the first tab; the other one hears of it.

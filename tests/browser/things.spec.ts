@@ -19,14 +19,14 @@ test('a model is copied, tagged, put away, taken off and put back', async ({ pag
   await page.goto('/?find=Dunlin');
   await menu('Dunlin').click();
   await page.getByRole('menuitem', { name: 'Tags …' }).click();
-  await page.getByLabel(/^Words it is found by/).fill('beach winter');
+  await page.getByLabel(/^Tags, separated/).fill('beach winter');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Tags kept.')).toBeVisible();
   await page.goto('/?find=beach');
   await expect(page.getByRole('heading', { name: 'Dunlin' })).toBeVisible();
 
   await menu('Dunlin').click();
-  await page.getByRole('menuitem', { name: 'Take it off …' }).click();
+  await page.getByRole('menuitem', { name: 'Take off the shelf …' }).click();
   await expect(
     page.getByText('With it go 2 versions, 0 answers from the bench and 0 lines of its log.'),
   ).toBeVisible();

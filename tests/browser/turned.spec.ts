@@ -1,15 +1,7 @@
 import { expect } from '@playwright/test';
 import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
-import { nothingElseMoves, tabTo, test } from './kit';
-
-const KEYS = {
-  up: 'ArrowUp',
-  down: 'ArrowDown',
-  left: 'ArrowLeft',
-  right: 'ArrowRight',
-  centre: 'x',
-} as const;
+import { answerLooks, nothingElseMoves, tabTo, test } from './kit';
 
 test('a V-tail with the unit fitted backwards and a panel servo reversed, from what is seen alone, on a phone, by keyboard', async ({
   page,
@@ -40,23 +32,13 @@ test('a V-tail with the unit fitted backwards and a panel servo reversed, from w
     }
   };
   const answerHere = async (seen: ReturnType<typeof predictAll>) => {
-    const title = page.locator('#question-title');
     await expect(page.locator('h1')).toBeVisible();
-    for (let i = 0; i < 60; i++) {
-      if ((await title.count()) === 0) return;
-      const section = page.locator('section', { has: title });
-      const check = await section.getAttribute('data-check');
-      const surface = (await section.locator('strong').textContent())!;
-      const left = (await section.getByText(/^\d+ of \d+ left$/).textContent())!;
-      if (left.startsWith('0 ')) return;
+    await answerLooks(page, (check, label) => {
       const asked = allExpectations(written).find(
-        (e) => e.check.id === check && e.surface.label.toLowerCase() === surface.toLowerCase(),
+        (e) => e.check.id === check && e.surface.label.toLowerCase() === label.toLowerCase(),
       )!;
-      const { movement } = seen.get(asked.check.id)!.get(asked.surface.id)!;
-      await page.keyboard.press(KEYS[movement]);
-      await expect(section.getByText(left)).toHaveCount(0);
-      if (left.startsWith('1 ')) return;
-    }
+      return seen.get(asked.check.id)!.get(asked.surface.id)!.movement;
+    });
   };
   await answerAll(real);
   await expect(

@@ -17,6 +17,6 @@ test('somebody who only says "could not tell" is led to a way to see it', async 
   await page.keyboard.press('i');
   await expect(section).toHaveAttribute('data-check', 'correction-roll-level');
   await expect(section.getByRole('heading')).toContainText('keep it there');
-  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowLeft');
   await expect(page.getByText(/^\d+ of \d+ left$/)).toBeVisible();
 });

@@ -46,6 +46,7 @@ function withSets(): Setup {
     output.travel = { centrePct: 5, minPct: -90, maxPct: 95 };
   }
   setup.unit.leaflet = [{ setting: 'output-sets', word: 'priority' }];
+  setup.transmitter.menu = [{ item: 'lines', word: 'Mixer' }];
   setup.unit.notes = [{ step: 'capture', note: 'Its picture shows the corner mirrored.' }];
   setup.installation.receiver = { lost: 'presets', tellsUnit: false };
   setup.transmitter.stickMode = 2;

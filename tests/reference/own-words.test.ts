@@ -3,8 +3,18 @@ import { MODE_WORDS, modeWords } from '@/core/chain';
 import { tagsOf } from '@/core/controls';
 import { TESTS } from '@/core/logbook';
 import { preflightCard } from '@/core/preflight';
-import { modeKey, type Mode, type Setup } from '@/core/setup';
+import {
+  ENTRY_STYLES,
+  gestureKey,
+  lightKey,
+  modeKey,
+  type MenuItem,
+  type Mode,
+  type Setup,
+} from '@/core/setup';
+import { MENU_WORDS, STYLES, sheetSections } from '@/core/sheets';
 import { verify } from '@/core/verify';
+import { PROGRAMS } from '../kit/programs';
 import { makeSetup } from '../kit/setups';
 
 const OWN: Partial<Record<Mode, string>> = { level: 'Safe', rate: 'Optimum' };
@@ -64,4 +74,54 @@ describe('modes in the words of the person’s leaflet', () => {
       expect(is).toEqual(translated);
     },
   );
+});
+
+describe('what is entered, in the words of the person’s transmitter', () => {
+  it.each(PROGRAMS)('%s: theirs first wherever a menu or a field of it is named', (_, setup) => {
+    for (const style of ENTRY_STYLES) {
+      const { menus } = STYLES[style];
+      const menu = menus.map((item, i) => ({ item, word: `Their word ${i + 1}` }));
+      const worded: Setup = { ...setup, transmitter: { ...setup.transmitter, menu } };
+      const { sections } = sheetSections(setup, style);
+      const theirs = sheetSections(worded, style).sections;
+      const wordFor = (item: MenuItem) => menu.find((m) => m.item === item)!.word;
+      const named = new Set<MenuItem>();
+      for (const [k, { title, menu: of, steps }] of theirs.entries()) {
+        // What is set in the unit is no menu of the transmitter.
+        if (of) {
+          expect(menus).toContain(of.item);
+          expect(title).toMatch(new RegExp(`^“${wordFor(of.item)}” \\(${MENU_WORDS[of.item]}\\)`));
+          named.add(of.item);
+        } else expect({ title, steps }).toEqual(sections[k]);
+        // Without what is theirs it is word for word the same.
+        const ours = steps.map((s) => ({
+          ...s,
+          value: s.value.replace(
+            /“(Their word \d+)” \(([^)]*)\)/g,
+            (_all, word: string, our: string) => {
+              named.add(menu.find((m) => m.word === word)!.item);
+              return our;
+            },
+          ),
+        }));
+        expect(ours).toEqual(sections[k]!.steps);
+      }
+      for (const item of ['ends', 'subtrim', 'rate', 'expo'] as const)
+        expect(named).toContain(item);
+    }
+  });
+  it('gestures and lights of the unit as well', () => {
+    const setup = makeSetup();
+    setup.unit.leaflet = [
+      { setting: gestureKey('stick-corners'), word: 'Sticks to the outside' },
+      { setting: lightKey('level'), word: 'steady glow' },
+      { setting: gestureKey('level'), word: 'Horizon set' },
+    ];
+    const said = Object.values(TESTS).flatMap(({ script }) =>
+      script(setup).flatMap((s) => [s.does, ...s.sees]),
+    );
+    expect(said.join('\n')).toMatch(/“Sticks to the outside” \(hold the sticks in the corner\)/);
+    expect(said.join('\n')).toMatch(/self-levelling: “steady glow” \(\w+, \d blinks?\)/);
+    expect(said.join('\n')).toMatch(/“Horizon set” \(/);
+  });
 });

@@ -48,6 +48,16 @@ describe('papers', () => {
       for (const page of pages) expect(page).toEqual(SIZES[paper]);
     },
   );
+  it('a note to a step stands on the job sheet, at its step', () => {
+    const setup = makeSetup();
+    const plain = jobOf(view(setup));
+    setup.unit.notes = [{ step: 'corrections', note: 'the leaflet has it the wrong way round' }];
+    const noted = jobOf(view(setup));
+    const heads = (list: typeof plain) => list.sections.flatMap((s) => s.lines);
+    const changed = heads(noted).filter((l, i) => l.sees.length > heads(plain)[i]!.sees.length);
+    expect(changed.map((l) => l.does.split(':')[0])).toEqual(['Corrections']);
+    expect(changed[0]!.sees).toContain('Your note: the leaflet has it the wrong way round');
+  });
   it('says lengths, weights and speeds in inches, ounces and miles where they are wished for', () => {
     const list = {
       title: 'Card',

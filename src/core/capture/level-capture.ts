@@ -1,5 +1,5 @@
 import { modeWords } from '../chain';
-import type { Setup } from '../setup';
+import { gestureKey, leafletWord, withOwn, type Setup } from '../setup';
 import { STICK_ENDS, movedSticks, type StickName } from './corner';
 
 /** Sticks of the corner that teaches level, where the unit has one; none where it is taught otherwise. */
@@ -12,7 +12,10 @@ export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100
 }
 
 /** What is done to teach this unit what level is, as an instruction without its full stop. */
-export function levelCaptureWords(setup: Setup): string {
+export const levelCaptureWords = (setup: Setup): string =>
+  withOwn(leafletWord(setup.unit, gestureKey('level')), howTo(setup));
+
+function howTo(setup: Setup): string {
   const { traits } = setup.unit;
   const how = traits.levelCapture ?? { by: 'menu' as const };
   switch (how.by) {

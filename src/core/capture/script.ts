@@ -1,16 +1,20 @@
 import { gainSides, learnTravel } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
 import {
+  gestureKey,
   handWords,
   kindOf,
+  leafletWord,
   LEFT_FIRST,
   taughtByDriving,
+  withOwn,
   type Setup,
   type UnitTraits,
 } from '../setup';
 import { cornerWords, movedSticks } from './corner';
 
-const HOW: Record<UnitTraits['captureGestures'][number], string> = {
+/** How each way of teaching it is done. */
+export const HOW: Record<UnitTraits['captureGestures'][number], string> = {
   menu: 'start the capture in its menu',
   button: 'start it with the button',
   'stick-corners': 'hold the sticks in the corner',
@@ -31,7 +35,7 @@ export function captureScript(setup: Setup): ScriptStep[] {
       'teach',
       steering
         ? `Clear of the ground and of everything. Start it with the button, steer ${LEFT_FIRST}.`
-        : `Trims as they ${ground ? 'were' : 'flew'}, ${hands.closed}, ${hands.all} ${ground ? 'let go' : 'centred'}: ${ways.map((w) => HOW[w]).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(movedSticks(setup))})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : `, then ${ground ? 'steer from end to end' : 'move every stick through its full range'}`}.`,
+        : `Trims as they ${ground ? 'were' : 'flew'}, ${hands.closed}, ${hands.all} ${ground ? 'let go' : 'centred'}: ${ways.map((w) => withOwn(leafletWord(setup.unit, gestureKey(w)), HOW[w])).join(', or ')}${ways.includes('stick-corners') && movedSticks(setup).length > 0 ? ` (${cornerWords(movedSticks(setup))})` : ''}${ways.includes('power-up') && ways.length === 1 ? '' : `, then ${ground ? 'steer from end to end' : 'move every stick through its full range'}`}.`,
       ['the unit confirms it: count its twitches or blinks'],
     ],
     [

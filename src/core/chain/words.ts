@@ -1,11 +1,14 @@
 import {
   leafletWord,
+  lightKey,
   modeKey,
+  withOwn,
   type Control,
   type Mode,
   type Setup,
   type Surface,
   type Unit,
+  type UnitTraits,
 } from '../setup';
 import { positionWord, switchPosition } from './conditions';
 import type { Frame } from './frame';
@@ -40,9 +43,20 @@ export const MODE_WORDS: Readonly<Record<Mode, string>> = {
 
 /** A mode in the word the person's leaflet has for it, ours behind; ours alone where there is none. */
 export function modeWords(unit: Pick<Unit, 'leaflet'>, mode: Mode): string {
-  const own = leafletWord(unit, modeKey(mode));
-  return own ? `“${own}” (${MODE_WORDS[mode]})` : MODE_WORDS[mode];
+  return withOwn(leafletWord(unit, modeKey(mode)), MODE_WORDS[mode]);
 }
+
+type Light = UnitTraits['lights'][number];
+
+/** What a light shows in our words: "blue, 2 blinks". */
+export const plainLight = ({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>): string =>
+  colour === 'none'
+    ? 'dark'
+    : `${colour}${blinks > 0 ? `, ${blinks} blink${blinks > 1 ? 's' : ''}` : ''}`;
+
+/** What the light shows in a mode, in the leaflet’s words first. */
+export const lightWords = (unit: Pick<Unit, 'leaflet'>, light: Light): string =>
+  withOwn(leafletWord(unit, lightKey(light.mode)), plainLight(light));
 
 /** A mode in its one word: the leaflet’s, or ours. */
 export const modeName = (unit: Pick<Unit, 'leaflet'>, mode: Mode): string =>

@@ -7,6 +7,10 @@ export interface Difference {
   what: string;
   /** "gain 40 → 46 %" */
   words: string;
+  /** The same side by side: "gain", "40 %", "46 %"; left out where it is only in another order. */
+  name?: string;
+  before?: string;
+  after?: string;
 }
 
 type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
@@ -80,8 +84,12 @@ function valueWords(value: Json | undefined, unit: string): string {
  */
 export function compare(before: Setup, after: Setup): Difference[] {
   const { found, rest } = settingDifferences(before, after);
-  walk(before as unknown as Json, rest as unknown as Json, [], '', (what, words) =>
-    found.push({ what: what.join(' · ') || 'This model', words }),
+  walk(before as unknown as Json, rest as unknown as Json, [], '', (what, words, sides) =>
+    found.push({
+      what: what.join(' · ') || 'This model',
+      words,
+      ...(sides ? { name: sides[0], before: sides[1], after: sides[2] } : {}),
+    }),
   );
   return found;
 }
@@ -101,6 +109,9 @@ function settingDifferences(before: Setup, after: Setup): { found: Difference[];
     found.push({
       what: row.about || 'Unit',
       words: `${row.name} ${was.words} → ${row.words}`,
+      name: row.name,
+      before: was.words,
+      after: row.words,
     });
     was.write(rest.unit.settings, was.value);
   }
@@ -109,7 +120,11 @@ function settingDifferences(before: Setup, after: Setup): { found: Difference[];
 
 const structured = (setup: Setup): Setup => JSON.parse(JSON.stringify(setup)) as Setup;
 
-type Tell = (what: readonly string[], words: string) => void;
+type Tell = (
+  what: readonly string[],
+  words: string,
+  sides?: readonly [name: string, before: string, after: string],
+) => void;
 
 function walk(
   a: Json | undefined,
@@ -136,8 +151,14 @@ function walk(
       const x = l.get(key);
       const y = r.get(key);
       const name = nameOf((y ?? x) as Json, key);
-      if (x === undefined) tell([...path, list], `${name} added: ${valueWords(y, '')}`);
-      else if (y === undefined) tell([...path, list], `${name} taken out`);
+      if (x === undefined)
+        tell([...path, list], `${name} added: ${valueWords(y, '')}`, [
+          name,
+          NOT_THERE,
+          valueWords(y, ''),
+        ]);
+      else if (y === undefined)
+        tell([...path, list], `${name} taken out`, [name, valueWords(x, ''), NOT_THERE]);
       else if (isObject(x) && isObject(y))
         for (const k of new Set([...Object.keys(x), ...Object.keys(y)]))
           walk(x[k], y[k], [...path, name], k, tell);
@@ -151,8 +172,14 @@ function walk(
   if (field === 'owner')
     return tell(path, b === undefined ? 'yours from now on' : 'written by its choice again');
   const { words, unit } = fieldWords(field);
-  tell(path, `${words} ${valueWords(a, '')} → ${valueWords(b, unit)}`);
+  tell(path, `${words} ${valueWords(a, '')} → ${valueWords(b, unit)}`, [
+    words,
+    valueWords(a, unit),
+    valueWords(b, unit),
+  ]);
 }
+
+const NOT_THERE = 'not there';
 
 const sameSet = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>) =>
   a.size === b.size && [...a.keys()].every((k) => b.has(k));

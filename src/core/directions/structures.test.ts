@@ -37,7 +37,7 @@ const realOf = (written: Setup, parts: readonly Pick<Structure, 'patch'>[]) =>
 describe('a unit fixed otherwise than written down', () => {
   it.each(KINDS)('%s: the 23 others are put right', (kind) => {
     const written = makeSetup(kind);
-    for (const mounting of share(others, 6)) {
+    for (const mounting of share(others, 12)) {
       const model = mounted(written, mounting);
       const seen = watchAs(written, model, true);
       const found = diagnose(written, seen);

@@ -1,5 +1,5 @@
 import { positionsOf } from '../chain';
-import { isSwitched, type Condition, type Setup } from '../setup';
+import { isSwitched, reaches, type Condition, type Setup, type Worked } from '../setup';
 
 /*
  * Conditions put together by hand: places of switches and logic, each straight or turned round, joined
@@ -47,9 +47,9 @@ export const atomKey = (atom: Atom): string =>
 
 /**
  * Each position of each switch, and each logic.
- * @param but logic that is being put together itself
+ * @param of what the condition is put in: no logic that comes back to it, however far round
  */
-export const atomsFor = ({ program, transmitter }: Setup, but?: string): Atom[] => [
+export const atomsFor = ({ program, transmitter }: Setup, of?: Worked): Atom[] => [
   ...transmitter.controls.filter(isSwitched).flatMap((c) =>
     Array.from({ length: positionsOf(c.kind) }, (_, position): Atom => ({
       kind: 'switch',
@@ -57,5 +57,7 @@ export const atomsFor = ({ program, transmitter }: Setup, but?: string): Atom[] 
       position,
     })),
   ),
-  ...program.logic.filter((l) => l.id !== but).map(({ id }): Atom => ({ kind: 'logic', id })),
+  ...program.logic
+    .map(({ id }) => ({ kind: 'logic' as const, id }))
+    .filter((logic) => !of || !reaches(program, logic, of)),
 ];

@@ -44,7 +44,9 @@ describe('conditions put together by hand', () => {
     );
     const mine = setup.program.logic.at(-1)!.id;
     expect(atomsFor(setup).map(atomKey)).toContain(`logic ${mine}`);
-    expect(atomsFor(setup, mine).map(atomKey)).not.toContain(`logic ${mine}`);
+    expect(atomsFor(setup, { kind: 'logic', id: mine }).map(atomKey)).not.toContain(
+      `logic ${mine}`,
+    );
   });
   it('come apart and together again as they were', () => {
     const term = fc.record({ of: fc.constantFrom(...atoms), not: fc.boolean() });

@@ -1,3 +1,5 @@
 export * from './conditions';
 export * from './entries';
 export * from './lines';
+export * from './mix-view';
+export * from './table-view';

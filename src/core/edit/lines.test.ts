@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { randomOf, randomProgram } from '../../../tests/kit/random-program';
 import { makeSetup } from '../../../tests/kit/setups';
+import { FULL, SEED } from '../../../tests/kit/share';
 import { applyPatch } from '../patch';
 import { choose, outOfStep, rewrite } from '../plan';
 import { parseSetup, type Setup } from '../setup';
@@ -13,6 +14,7 @@ import {
   dropAside,
   duplicateLine,
   moveLine,
+  moveLineTo,
   removeLine,
   setAside,
   sourcesFor,
@@ -30,29 +32,52 @@ const idsOf = (setup: Setup, channel: number) =>
 describe('lines changed by hand', () => {
   it('everything offered is a program that can be read: each source, each condition, over random programs', () => {
     let tried = 0;
-    for (let seed = 1; seed <= 30; seed++) {
-      const setup = randomProgram(seed, { logic: 3, lines: 6, rich: seed % 2 === 0 });
+    for (let seed = 1; seed <= (FULL ? 30 : 10); seed++) {
+      const setup = randomProgram(SEED * 30 + seed, { logic: 3, lines: 6, rich: seed % 2 === 0 });
       for (const line of setup.program.lines.slice(0, 4)) {
-        for (const { source } of sourcesFor(setup, line.channel)) {
+        for (const { source } of sourcesFor(setup, { kind: 'channel', channel: line.channel })) {
           after(setup, changeLine(setup, line.id, { follows: source }));
           tried++;
         }
-        for (const atom of atomsFor(setup).slice(0, 6)) {
+        for (const atom of atomsFor(setup, { kind: 'channel', channel: line.channel })
+          .toReversed()
+          .slice(0, 6)) {
           after(setup, changeLine(setup, line.id, { when: atom }));
           tried++;
         }
       }
     }
-    expect(tried).toBeGreaterThan(500);
+    expect(tried).toBeGreaterThan(200);
+  });
+  it('goes to the place of another line of its channel, either way, and of no other channel', () => {
+    const setup = makeSetup();
+    const [channel, other] = setup.program.outputs.map((o) => o.channel);
+    const three = [0, 1].reduce((s) => after(s, addLine(s, channel!, { kind: 'fixed' })), setup);
+    const [a, b, c] = idsOf(three, channel!);
+    expect(idsOf(after(three, moveLineTo(three, a!, c!)), channel!)).toEqual([b, c, a]);
+    expect(idsOf(after(three, moveLineTo(three, c!, a!)), channel!)).toEqual([c, a, b]);
+    for (const to of [a!, idsOf(three, other!)[0]!, 'nobody'])
+      expect(moveLineTo(three, a!, to)).toEqual([]);
+  });
+  it('a name that a wish gave goes with the wish, one’s own stays', () => {
+    const setup = makeSetup();
+    const line = setup.program.lines.find((l) => l.owner && l.label)!;
+    const own = after(setup, changeLine(setup, line.id, { sharePct: 12 }));
+    expect(own.program.lines.find((l) => l.id === line.id)!.label).toBeUndefined();
+    const named = after(own, changeLine(own, line.id, { label: 'Mine' }));
+    const kept = after(named, changeLine(named, line.id, { sharePct: 13 }));
+    expect(kept.program.lines.find((l) => l.id === line.id)!.label).toBe('Mine');
   });
   it('a channel is never offered itself, however far round', () => {
     const setup = makeSetup();
     const [a, b] = setup.program.outputs.map((o) => o.channel);
     const chained = after(setup, addLine(setup, b!, { kind: 'channel', channel: a! }));
-    const keys = sourcesFor(chained, a!).map((s) => s.key);
+    const keys = sourcesFor(chained, { kind: 'channel', channel: a! }).map((s) => s.key);
     expect(keys).not.toContain(`channel ${a}`);
     expect(keys).not.toContain(`channel ${b}`);
-    expect(sourcesFor(chained, b!).map((s) => s.key)).toContain(`channel ${a}`);
+    expect(sourcesFor(chained, { kind: 'channel', channel: b! }).map((s) => s.key)).toContain(
+      `channel ${a}`,
+    );
   });
   it('a new one does nothing; once more, up, down and out keep to their channel', () => {
     const setup = makeSetup();

@@ -1,5 +1,13 @@
 import type { PatchOperation } from '../patch';
-import { pointer, type Line, type Setup, type Source, type WishId } from '../setup';
+import {
+  pointer,
+  reaches,
+  type Line,
+  type Setup,
+  type Source,
+  type WishId,
+  type Worked,
+} from '../setup';
 
 /*
  * Lines of a program changed by hand: each change is a patch, and what it is offered from is what the
@@ -24,26 +32,20 @@ export const sourceKey = (source: Source): string => {
 };
 
 /**
- * Everything a line of a channel may follow: no channel that comes back to it, however far round.
- * @param channel left out where nothing can come back: a comparison, a call-out
+ * Everything that may be followed: nothing that comes back to where it is put, however far round.
+ * @param of the channel or the logic it is put in; left out where nothing can come back: a call-out
  */
-export function sourcesFor({ program, transmitter }: Setup, channel?: number): SourceChoice[] {
-  const reaches = (from: number, seen = new Set<number>()): boolean => {
-    if (from === channel) return true;
-    if (seen.has(from)) return false;
-    seen.add(from);
-    return program.lines.some(
-      (l) => l.channel === from && l.follows.kind === 'channel' && reaches(l.follows.channel, seen),
-    );
-  };
-  const sources: Source[] = [
+export function sourcesFor({ program, transmitter }: Setup, of?: Worked): SourceChoice[] {
+  const worked: (Source & Worked)[] = [
     ...program.inputs.map(({ id }) => ({ kind: 'input' as const, id })),
-    ...transmitter.controls.map(({ id }) => ({ kind: 'control' as const, id })),
     ...program.variables.map(({ id }) => ({ kind: 'variable' as const, id })),
-    ...program.outputs
-      .map((o) => o.channel)
-      .filter((c) => !reaches(c))
-      .map((c) => ({ kind: 'channel' as const, channel: c })),
+    ...program.outputs.map(({ channel }) => ({ kind: 'channel' as const, channel })),
+  ];
+  const free = worked.filter((source) => !of || !reaches(program, source, of));
+  const sources: Source[] = [
+    ...free.filter((s) => s.kind === 'input'),
+    ...transmitter.controls.map(({ id }) => ({ kind: 'control' as const, id })),
+    ...free.filter((s) => s.kind !== 'input'),
     { kind: 'fixed' },
   ];
   return sources.map((source) => ({ key: sourceKey(source), source }));
@@ -58,8 +60,9 @@ const at = (setup: Setup, id: string): number => setup.program.lines.findIndex((
 export function changeLine(setup: Setup, id: string, change: Partial<Line>): PatchOperation[] {
   const i = at(setup, id);
   if (i < 0) return [];
-  const { owner: _, ...line } = setup.program.lines[i]!;
-  const next: Partial<Line> = { ...line, ...change };
+  const { owner, label, ...line } = setup.program.lines[i]!;
+  // The name a wish gave it tells what the wish wrote.
+  const next: Partial<Line> = { ...line, ...(owner ? {} : { label }), ...change };
   for (const key of Object.keys(next) as (keyof Line)[])
     if (next[key] === undefined) delete next[key];
   return [{ op: 'replace', path: pointer('program', 'lines', i), value: next }];
@@ -68,20 +71,28 @@ export function changeLine(setup: Setup, id: string, change: Partial<Line>): Pat
 /** Which wish wrote a line; undefined for one of the person's own. */
 export const writerOf = ({ owner }: Line): WishId | undefined => owner;
 
-function freeId(setup: Setup, stem: string): string {
+/**
+ * A name no line has yet, neither one that is in force nor one that is switched off.
+ * @param taken names that are given away already
+ */
+export function freeLineId(
+  setup: Setup,
+  stem: string,
+  taken: ReadonlySet<string> = new Set(),
+): string {
   const base = stem.slice(0, 34);
   for (let n = 1; ; n++) {
     const id = `${base}-${n}`;
     const known = (l: Line) => l.id === id;
     const { lines, aside = [] } = setup.program;
-    if (!lines.some(known) && !aside.some((a) => known(a.line))) return id;
+    if (!taken.has(id) && !lines.some(known) && !aside.some((a) => known(a.line))) return id;
   }
 }
 
 /** A new line at the end of a channel, following what is asked for; it does nothing yet. */
 export function addLine(setup: Setup, channel: number, follows: Source): PatchOperation[] {
   const line: Line = {
-    id: freeId(setup, 'own'),
+    id: freeLineId(setup, 'own'),
     channel,
     follows,
     sharePct: 0,
@@ -101,7 +112,7 @@ export function duplicateLine(setup: Setup, id: string): PatchOperation[] {
     {
       op: 'add',
       path: pointer('program', 'lines', i + 1),
-      value: { ...line, id: freeId(setup, id) },
+      value: { ...line, id: freeLineId(setup, id) },
     },
   ];
 }
@@ -118,9 +129,17 @@ export function moveLine(setup: Setup, id: string, by: -1 | 1): PatchOperation[]
   if (i < 0) return [];
   let j = i + by;
   while (lines[j] && lines[j]!.channel !== lines[i]!.channel) j += by;
-  return lines[j]
-    ? [{ op: 'move', from: pointer('program', 'lines', i), path: pointer('program', 'lines', j) }]
-    : [];
+  return lines[j] ? moveLineTo(setup, id, lines[j]!.id) : [];
+}
+
+/** To the place of another line of its channel, which makes room; nothing where that is none. */
+export function moveLineTo(setup: Setup, id: string, other: string): PatchOperation[] {
+  const { lines } = setup.program;
+  const [i, j] = [at(setup, id), at(setup, other)];
+  if (i < 0 || j < 0 || i === j || lines[i]!.channel !== lines[j]!.channel) return [];
+  return [
+    { op: 'move', from: pointer('program', 'lines', i), path: pointer('program', 'lines', j) },
+  ];
 }
 
 /**

@@ -1,3 +1,3 @@
 export { asks, type Asked } from './ask';
 export * from './infer';
-export { takenIn } from './take';
+export { disturbed, takenIn } from './take';

@@ -3,11 +3,14 @@ import {
   pointer,
   readsOfProgram,
   roleOf,
+  usualPurpose,
   type Condition,
   type Line,
+  type Output,
   type Read,
   type Setup,
 } from '../setup';
+import { monitorOf, TOLERANCE_PCT } from '../sheets';
 import type { InferredChannel } from './infer';
 
 /** Lines that were read in have names that begin so; read again, they give way to the new ones. */
@@ -34,12 +37,21 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
     rest.some((r) => r.kind === kind && 'id' in r && r.id === id);
   const plain = program.inputs.filter((i) => used.has(i.control) && !isReadStill('input', i.id));
   const inputOf = (control: string) => plain.find((i) => i.control === control);
+  // What follows a channel that only goes out reversed goes on following what it did.
+  const followed = new Set(rest.flatMap((r) => (r.kind === 'channel' ? [r.channel] : [])));
+  const staysReversed = new Set(
+    program.outputs
+      .filter((o) => isRead(o) && followed.has(o.channel) && isOnlyReversed(o))
+      .map((o) => o.channel),
+  );
   const lines = found.flatMap((f) =>
     f.lines.map((line): Line => {
       const { follows } = line;
       const input = follows.kind === 'control' ? inputOf(follows.id) : undefined;
+      const turned = staysReversed.has(line.channel) && line.effect !== 'scales';
       return {
         ...line,
+        ...(turned ? { sharePct: 0 - line.sharePct, shiftPct: 0 - line.shiftPct } : {}),
         label: 'As read off the monitor',
         // The input brings the trim along, which no reading shows.
         ...(input ? { follows: { kind: 'input', id: input.id } } : {}),
@@ -83,12 +95,41 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
             {
               op: 'replace',
               path: pointer('program', 'outputs', i),
-              value: { ...o, reversed: false, subtrimPct: 0, minPct: -100, maxPct: 100 },
+              value: {
+                ...o,
+                reversed: staysReversed.has(o.channel),
+                subtrimPct: 0,
+                minPct: -100,
+                maxPct: 100,
+              },
             },
           ]
         : [],
     ),
   ];
+}
+
+const isOnlyReversed = (o: Output): boolean =>
+  o.reversed && o.subtrimPct === 0 && o.minPct === -100 && o.maxPct === 100;
+
+/**
+ * Channels that were not read in and would send otherwise all the same, because they follow one that is:
+ * asked of the chain, every control by itself from end to end.
+ * @param next the Setup with what was found taken in
+ */
+export function disturbed(setup: Setup, next: Setup, found: readonly InferredChannel[]): number[] {
+  const [was, is] = [monitorOf(setup), monitorOf(next)];
+  const hands = setup.transmitter.controls.flatMap(({ id, kind }) =>
+    (kind === 'trim' ? [] : [-100, -40, 0, 40, 100]).map((value) => ({ [id]: value })),
+  );
+  return setup.program.outputs
+    .map((o) => o.channel)
+    .filter((channel) => !found.some((f) => f.channel === channel))
+    .filter((channel) =>
+      [{}, ...hands].some(
+        (h) => Math.abs(was.read(channel, h).pct - is.read(channel, h).pct) > TOLERANCE_PCT,
+      ),
+    );
 }
 
 /** What a line is for, by the channel it is on and the controls the wishes name: so it is known what to prove of it. */
@@ -110,14 +151,11 @@ function purposeOf(
     );
   if (carries === undefined) return 'other';
   const role = roleOf(carries);
-  if (role === 'motor')
-    return line.follows.kind === 'fixed' && pressed(cut?.control) ? 'throttle-cut' : 'stick';
-  if (role === 'order') {
-    if (pressed(panic?.control)) return 'panic';
-    if (pressed(launch?.control)) return 'launch';
-    return carries === 'mode' ? 'mode' : /^gain/.test(carries) ? 'gain' : 'other';
-  }
-  return role === 'device' || role === 'free' ? 'other' : 'stick';
+  if (role === 'motor' && line.follows.kind === 'fixed' && pressed(cut?.control))
+    return 'throttle-cut';
+  if (role === 'order' && pressed(panic?.control)) return 'panic';
+  if (role === 'order' && pressed(launch?.control)) return 'launch';
+  return usualPurpose(carries);
 }
 
 const placed = (c: Condition): { control: string; position: number }[] =>

@@ -26,7 +26,7 @@ export const EVENTS: readonly PhysicalEvent[] = [
   { id: 'unit-update', title: 'Unit updated', bumps: ['unitFirmware'] },
   { id: 'reset', title: 'Unit reset, or its questionnaire run again', bumps: ['unitReset'] },
   { id: 'transmitter-update', title: 'Transmitter updated', bumps: ['transmitterFirmware'] },
-  { id: 'module', title: 'New radio module, or bound anew', bumps: ['radioModule'] },
+  { id: 'module', title: 'New radio module, or bound again', bumps: ['radioModule'] },
   {
     id: 'trims',
     title: 'Trims moved in flight',

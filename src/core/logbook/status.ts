@@ -25,6 +25,10 @@ export const observedDirections = (setup: Setup, evidence: readonly Evidence[]):
 export const observedElsewhere = (setup: Setup, evidence: readonly Evidence[]): Observed[] =>
   observedAs(setup, evidence, crossExpectations(setup));
 
+/** Still to be looked at, or to be looked at again. */
+export const isOpen = ({ status }: { status: Status }): boolean =>
+  status === 'todo' || status === 'stale';
+
 /** One look while a stick is held: does anything else move? All surfaces that must stay still in it. */
 export interface StillLook {
   check: Check;

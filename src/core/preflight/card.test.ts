@@ -4,7 +4,7 @@ import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { allExpectations } from '../directions';
 import { composeSetup, unsuited, writeWishes } from '../plan';
 import { AIRFRAME_KINDS, type GainWish, type ProgramWishes, type Setup } from '../setup';
-import { preflightCard } from './index';
+import { preflightCard, preflightRounds } from './index';
 
 const PAIRS = Object.keys(UNITS).flatMap((unit) =>
   AIRFRAME_KINDS.filter(
@@ -44,6 +44,10 @@ describe('the card', () => {
       expect(line.sees).toContain(`${surface.label.toLowerCase()} ${movement}`);
     }
     for (const c of card) expect(c.sees.length, c.item).toBeGreaterThan(0);
+    // In rounds it is the same card, in the same order, and never longer than seven of them.
+    const rounds = preflightRounds(setup);
+    expect(rounds.flatMap((r) => r.items)).toEqual(card);
+    expect(rounds.length).toBeLessThanOrEqual(7);
   });
   it('modes are those the switch really gives', () => {
     expect(itemOf(makeSetup(), 'modes')!.sees).toEqual([
@@ -83,6 +87,31 @@ describe('the card', () => {
     const never = makeSetup();
     never.unit.settings.slots = never.unit.settings.slots.map((m) => (m === 'off' ? 'rate' : m));
     expect(itemOf(never, 'start')!.sees[0]).toContain('lowest gain');
+  });
+  it('in rounds: what is done in one go from one place together, and nothing twice', () => {
+    const setup = wished({
+      panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
+      launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
+    });
+    expect(preflightRounds(setup).map((r) => [r.title, r.items.map((i) => i.item)])).toEqual([
+      ['Before anything moves', ['look']],
+      ['Sticks', ['stick-roll', 'stick-pitch', 'stick-yaw']],
+      ['Model moved by hand', ['correction-roll', 'correction-pitch', 'correction-yaw']],
+      ['Switches and knobs', ['modes', 'gain', 'panic', 'launch']],
+      ['Radio link', ['link', 'range']],
+      ['Motor', ['run-up']],
+      ['Ready to fly', ['start']],
+    ]);
+    // Where the controls stand is said once, as long as they stay there.
+    const moved = preflightRounds(setup)[2]!.items.map((i) => i.does);
+    expect(moved[0]).toMatch(/^Switch A middle, Knob 1 at 100 %\. /);
+    for (const does of moved.slice(1)) expect(does).not.toContain('Switch');
+  });
+  it('a glider has no round for a motor', () => {
+    const setup = makeSetup();
+    setup.airframe.motors = [];
+    setup.installation.plugs = setup.installation.plugs.filter((p) => !p.drives.includes('motor'));
+    expect(preflightRounds(setup).map((r) => r.title)).not.toContain('Motor');
   });
   it('a boat is held all the same, its propeller clear', () => {
     const boat = makeSetup('boat', 'steering-receiver', 'surface-four');

@@ -1,11 +1,19 @@
 import { compileChain, controlWords, modeWords, positionsOf, switchValue } from '../chain';
-import { allExpectations, controlsFor, handsOf, type Expectation } from '../directions';
+import { allExpectations, controlsFor, type Expectation } from '../directions';
 import { gainKnobOf } from '../plan';
 import { scriptOf, type ScriptStep } from '../script';
-import { kindOf, type Mode, type Setup } from '../setup';
+import { handWords, kindOf, type Mode, type Setup } from '../setup';
 
 /** One check before every flight or run, made from the Setup. */
 export type PreflightItem = ScriptStep;
+/** Checks made in one go, from one place beside the model. */
+export interface Round {
+  title: string;
+  items: PreflightItem[];
+}
+
+/** What is done, and what must be seen. */
+type Line = readonly [item: string, does: string, sees: readonly string[]];
 
 const say = ({ surface, movement }: Expectation) => `${surface.label.toLowerCase()} ${movement}`;
 
@@ -60,7 +68,7 @@ function modesBySwitch(setup: Setup): { words: string; mode: Mode }[] {
 }
 
 /** Launch help, tried with the model in hand: on, and let go again. */
-function launchOf(setup: Setup): (readonly [string, string, string[]])[] {
+function launchOf(setup: Setup): Line[] {
   const { launch } = setup.intents.program;
   if (!launch) return [];
   const control = setup.transmitter.controls.find((c) => c.id === launch.control)!;
@@ -70,15 +78,15 @@ function launchOf(setup: Setup): (readonly [string, string, string[]])[] {
       `Model in hand, as for a throw. Hold ${control.label} for ${launch.holdS} s, then let it go. Afterwards move the aileron stick.`,
       [
         `the elevator goes up by ${launch.elevatorPct} % of its throw and stays there`,
-        'the elevator trim changes nothing of it',
+        'the elevator trim does not change it',
         'with the stick moved the elevator is back where it was',
       ],
     ],
   ];
 }
 
-/** The card: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
-export function preflightCard(setup: Setup): PreflightItem[] {
+/** The card in rounds: surfaces, modes, gain, panic, link, range, motor; in the order they are done. */
+export function preflightRounds(setup: Setup): Round[] {
   const { onSurface: ground, go, heldFor } = kindOf(setup.airframe);
   const motors = setup.airframe.motors.length > 0;
   const expected = allExpectations(setup);
@@ -91,62 +99,71 @@ export function preflightCard(setup: Setup): PreflightItem[] {
   const gain = gainWords(setup);
   const { recovery } = setup.unit.settings;
   const panics = setup.program.lines.some((l) => l.purpose === 'panic');
-  const hands = handsOf(setup);
-  return scriptOf('preflight', [
-    [
-      'look',
-      `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${motors ? ` ${kindOf(setup.airframe).moves === 'wheels' ? 'Pinion in' : 'Propeller on'} and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
-      ['nothing loose, nothing bent, the unit where it was'],
+  const { title: hands } = handWords(setup.transmitter);
+  const rounds: Record<string, readonly Line[]> = {
+    'Before anything moves': [
+      [
+        'look',
+        `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${motors ? ` ${kindOf(setup.airframe).moves === 'wheels' ? 'Pinion in' : 'Propeller on'} and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
+        ['nothing loose, nothing bent, the unit where it was'],
+      ],
     ],
-    ...groups((e) => e.check.kind === 'stick').map(
-      ({ check, sees }) => [check.id, `${check.instruction}.`, sees] as const,
+    [hands]: groups((e) => e.check.kind === 'stick').map(({ check, sees }): Line => [
+      check.id,
+      `${check.instruction}.`,
+      sees,
+    ]),
+    'Model moved by hand': groups((e) => e.check.kind === 'correction' && !e.check.again).map(
+      ({ check, sees }, i, all): Line => {
+        // What stands as it did for the line before is not said again.
+        const controls = controlsFor(setup, check).join(', ');
+        const before = all[i - 1] && controlsFor(setup, all[i - 1]!.check).join(', ');
+        const set = controls === '' || controls === before ? '' : `${controls}. `;
+        return [check.id, `${set}${check.instruction}.`, sees];
+      },
     ),
-    ...groups((e) => e.check.kind === 'correction' && !e.check.again).map(
-      ({ check, sees }) =>
+    'Switches and knobs': [
+      ...(modes.length > 0
+        ? [
+            [
+              'modes',
+              'Mode switch through its positions: look at the light, or at what the unit does.',
+              modes.map((m) => `${m.words}: ${modeWords(setup.unit, m.mode)}`),
+            ] as const,
+          ]
+        : []),
+      ...(gain ? [['gain', 'Gain where it is to start.', [gain]] as const] : []),
+      ...(panics || recovery
+        ? [
+            [
+              'panic',
+              'Tip it over to one side and press panic.',
+              ['it works toward level, and stops when you let go'],
+            ] as const,
+          ]
+        : []),
+      ...launchOf(setup),
+    ],
+    'Radio link': [
+      [
+        'link',
+        `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
         [
-          check.id,
-          `${controlsFor(setup, check).join(', ')}${hands.corrections.length > 0 ? '. ' : ''}${check.instruction}.`,
-          sees,
-        ] as const,
-    ),
-    ...(modes.length > 0
-      ? [
-          [
-            'modes',
-            'Mode switch through its positions: look at the light, or at what the unit does.',
-            modes.map((m) => `${m.words}: ${modeWords(setup.unit, m.mode)}`),
-          ] as const,
-        ]
-      : []),
-    ...(gain ? [['gain', 'Gain where it is to start.', [gain]] as const] : []),
-    ...(panics || recovery
-      ? [
-          [
-            'panic',
-            'Tip it over to one side and press panic.',
-            ['it works toward level, and stops when you let go'],
-          ] as const,
-        ]
-      : []),
-    ...launchOf(setup),
-    [
-      'link',
-      `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
+          ...(motors ? ['the motor stands still'] : []),
+          `${ground ? 'the steering does' : 'surfaces do'} what the failsafe has ${ground ? 'it' : 'them'} do, and ${ground ? 'follows' : 'follow'} again afterwards`,
+        ],
+      ],
       [
-        ...(motors ? ['the motor stands still'] : []),
-        `${ground ? 'the steering does' : 'surfaces do'} what the failsafe has ${ground ? 'it' : 'them'} do, and ${ground ? 'follows' : 'follow'} again afterwards`,
+        'range',
+        'Range check as your transmitter has it.',
+        [
+          ground
+            ? 'the steering does not twitch at its distance'
+            : 'no surface twitches at its distance',
+        ],
       ],
     ],
-    [
-      'range',
-      'Range check as your transmitter has it.',
-      [
-        ground
-          ? 'the steering does not twitch at its distance'
-          : 'no surface twitches at its distance',
-      ],
-    ],
-    ...(motors
+    Motor: motors
       ? [
           [
             'run-up',
@@ -154,17 +171,26 @@ export function preflightCard(setup: Setup): PreflightItem[] {
             [
               `${ground ? 'the steering' : 'every surface'} stays still: twitching means vibration or weak power: do not ${go}`,
             ],
-          ] as const,
+          ],
         ]
-      : []),
-    [
-      'start',
-      'Switches as for the start.',
+      : [],
+    [ground ? 'Ready to go' : 'Ready to fly']: [
       [
-        modes.find((m) => m.mode === 'off')
-          ? `${modes.find((m) => m.mode === 'off')!.words}: off, found by feel`
-          : 'the lowest gain, found by feel',
+        'start',
+        'Switches as for the start.',
+        [
+          modes.find((m) => m.mode === 'off')
+            ? `${modes.find((m) => m.mode === 'off')!.words}: off, found by feel`
+            : 'the lowest gain, found by feel',
+        ],
       ],
     ],
-  ]);
+  };
+  return Object.entries(rounds)
+    .map(([title, lines]) => ({ title, items: scriptOf('preflight', lines) }))
+    .filter(({ items }) => items.length > 0);
 }
+
+/** Every check of the card, one after another. */
+export const preflightCard = (setup: Setup): PreflightItem[] =>
+  preflightRounds(setup).flatMap((round) => round.items);

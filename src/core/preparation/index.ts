@@ -1,5 +1,5 @@
 export { steeringScript } from './steering';
-import { modeWords, movementOf, throwsOf } from '../chain';
+import { lightWords, modeWords, movementOf, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep } from '../script';
 import { meansOf, settingGroups, type Means, type Row } from '../settings';
 import { handWords, isDevice, kindOf, type Setup } from '../setup';
@@ -101,10 +101,7 @@ function signsOf(unit: Setup['unit']): string[] {
     ...(twitches > 0
       ? [`the surfaces twitch ${twitches === 1 ? 'once' : `${twitches} times`}`]
       : []),
-    ...shown.map(
-      (l) =>
-        `${modeWords(unit, l.mode)}: ${l.colour}${l.blinks > 0 ? `, ${l.blinks} blink${l.blinks > 1 ? 's' : ''}` : ''}`,
-    ),
+    ...shown.map((l) => `${modeWords(unit, l.mode)}: ${lightWords(unit, l)}`),
   ];
 }
 

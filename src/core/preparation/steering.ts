@@ -45,8 +45,8 @@ export function steeringScript(setup: Setup): ScriptStep[] {
         : 'Let go. Rock the rudder with two fingers.',
       [
         slop === undefined
-          ? 'hardly any play: what is loose here the gyro chases for ever'
-          : `no more than ${slop}° from side to side: what is loose here the gyro chases for ever`,
+          ? 'hardly any play: the gyro never stops chasing what is loose here'
+          : `no more than ${slop}° from side to side: the gyro never stops chasing what is loose here`,
       ],
     ],
   ]);

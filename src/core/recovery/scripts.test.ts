@@ -18,6 +18,35 @@ describe('panic script', () => {
     expect(script[0]!.sees.join()).toMatch(/left aileron goes up and stays there/);
     expect(script[0]!.sees.join()).toMatch(/let go: off again/);
   });
+  it('a switch that changes nothing of it is tried in each of its places in one test, sticks let go', () => {
+    const script = panicScript(
+      wished({
+        panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 },
+        launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 },
+      }),
+    );
+    expect(script).toHaveLength(3);
+    for (const { item, does } of script) {
+      expect(item).toMatch(/-of-2$/);
+      expect(does).toMatch(/first with Switch H \w+, then with Switch H \w+\./);
+      expect(does).not.toMatch(/stick at/);
+    }
+  });
+  it('positions that answer otherwise stay tests of their own', () => {
+    const setup = wished({ panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } });
+    const line = setup.program.lines.find((l) => l.id === 'panic-mode')!;
+    const holed = structuredClone(setup);
+    // With Switch F far panic does nothing: one place of it is right and the other is not.
+    holed.program.lines.find((l) => l.id === line.id)!.when = {
+      kind: 'all',
+      of: [line.when!, { kind: 'not', of: { kind: 'switch', control: 'sf', position: 0 } }],
+    };
+    const script = panicScript(holed);
+    const wrong = script.filter((s) => s.sees[0]!.startsWith('WRONG'));
+    expect(wrong.length).toBeGreaterThan(0);
+    for (const { does } of wrong) expect(does).toMatch(/Switch F far/);
+    expect(script.length).toBeGreaterThan(panicScript(setup).length);
+  });
   it('is empty without panic, and tells a hole', () => {
     expect(panicScript(makeSetup())).toEqual([]);
     const holed = structuredClone(panicSetup());

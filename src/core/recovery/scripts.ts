@@ -8,7 +8,7 @@ import {
 } from '../chain';
 import { levellingMust } from './answers';
 import type { ScriptStep } from '../script';
-import { kindOf, type Setup } from '../setup';
+import { isSwitched, kindOf, type Control, type Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
 
 /** Far enough over that levelling cannot be mistaken for damping. */
@@ -17,20 +17,35 @@ const TIP_DEG = 50;
 /** Enough to hear the motor run. */
 const OPEN = 0.35;
 
+/** A place panic is pressed from: one position of the controls, or several that answer alike. */
+interface Start {
+  rows: ProofRow[];
+  sees: string[];
+}
+
 /** Every distinct position of the orders without panic pressed and without anything remembered. */
 function startingRows(setup: Setup): ProofRow[] {
   const proof = proofOf(setup);
-  const seen = new Set<string>();
-  const knobs = proof.controls.map((id) => {
-    const kind = setup.transmitter.controls.find((c) => c.id === id)!.kind;
-    return kind === 'knob' || kind === 'slider' || kind === 'stick';
-  });
-  return proof.rows.filter((row) => {
-    if (!row.panic || row.remembered.length > 0) return false;
-    const key = row.values.filter((_, i) => !knobs[i]).join();
-    // One place of each knob is enough for the hands; the proof has looked at the others.
-    return !seen.has(key) && seen.add(key);
-  });
+  const controls = proof.controls.map((id) => controlOf(setup, id));
+  const handsOff = (row: ProofRow) => controls.filter((_, i) => letGo(controls, row, i)).length;
+  const starts = new Map<string, ProofRow>();
+  for (const row of proof.rows) {
+    if (!row.panic || row.remembered.length > 0) continue;
+    const key = row.values.filter((_, i) => isSwitched(controls[i]!)).join();
+    // One place of each knob is enough for the hands, and sticks let go; the proof has looked at the others.
+    const before = starts.get(key);
+    if (!before || handsOff(row) > handsOff(before)) starts.set(key, row);
+  }
+  return [...starts.values()];
+}
+
+const controlOf = (setup: Setup, id: string): Control =>
+  setup.transmitter.controls.find((c) => c.id === id)!;
+
+/** Whether this column is a stick that stands where it comes to by itself. */
+function letGo(controls: readonly Control[], { lo, hi }: ProofRow, column: number): boolean {
+  const { kind, rest = 0 } = controls[column]!;
+  return kind === 'stick' && lo[column]! <= rest && rest <= hi[column]!;
 }
 
 /** Panic, tried from every position with the model in hand. */
@@ -39,11 +54,20 @@ export function panicScript(setup: Setup): ScriptStep[] {
   const { panic } = proof;
   if (!panic) return [];
   const control = setup.transmitter.controls[panic.at]!;
-  const answers = levellingMust(setup);
-  return startingRows(setup).map((row, i) => ({
+  return startsOf(setup).map(({ rows, sees }, i) => ({
     check: 'test:panic',
-    item: `from-${i + 1}`,
-    does: `${wordsOf(setup, row)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
+    // Not the same test once it stands for other positions.
+    item: `from-${i + 1}${rows.length > 1 ? `-of-${rows.length}` : ''}`,
+    does: `${placesOf(setup, rows)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
+    sees,
+  }));
+}
+
+/** Positions that differ in one switch and answer alike are one test: the switch is tried in each of its places. */
+function startsOf(setup: Setup): Start[] {
+  const answers = levellingMust(setup);
+  const starts = startingRows(setup).map((row): Start => ({
+    rows: [row],
     sees: [
       row.panic!.righted
         ? `${modeWords(setup.unit, row.panic!.mode)} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
@@ -52,17 +76,34 @@ export function panicScript(setup: Setup): ScriptStep[] {
       `let go: ${modeWords(setup.unit, row.mode)} again`,
     ],
   }));
+  return starts.reduce<Start[]>((kept, start) => {
+    const alike = kept.find(
+      (k) =>
+        k.sees.join() === start.sees.join() && differing([...k.rows, ...start.rows]).length === 1,
+    );
+    if (alike) alike.rows.push(...start.rows);
+    else kept.push(start);
+    return kept;
+  }, []);
 }
 
-function wordsOf(setup: Setup, row: ProofRow): string {
-  const proof = proofOf(setup);
-  return proof.controls
-    .map((id, i) => {
-      const control = setup.transmitter.controls.find((c) => c.id === id)!;
-      return proof.panic?.id === id ? '' : controlWords(control, row.values[i]!);
-    })
-    .filter((w) => w !== '')
-    .join(', ');
+/** Columns in which these rows do not all stand alike. */
+const differing = (rows: readonly ProofRow[]): number[] =>
+  rows[0]!.values.flatMap((value, i) => (rows.some((r) => r.values[i] !== value) ? [i] : []));
+
+/** Where every control stands but panic itself; one that is tried in several places, with all of them. */
+function placesOf(setup: Setup, rows: readonly ProofRow[]): string {
+  const { controls, panic } = proofOf(setup);
+  const all = controls.map((id) => controlOf(setup, id));
+  const said = (i: number, value: number) => controlWords(all[i]!, value);
+  const [tried] = differing(rows);
+  const [row] = rows;
+  const fixed = controls.flatMap((id, i) =>
+    id === panic?.id || i === tried || letGo(all, row!, i) ? [] : [said(i, row!.values[i]!)],
+  );
+  if (tried === undefined) return fixed.join(', ');
+  const places = rows.map((r) => said(tried, r.values[tried]!));
+  return [...fixed, `first with ${places.join(', then with ')}`].join(', ');
 }
 
 /** The link switched off with the model held: what must be seen, in which order. */

@@ -127,6 +127,14 @@ export const functionOf = (carries: ChannelFunction) =>
 export const roleOf = (carries: ChannelFunction): FunctionRole => TABLE[carries].role;
 export const isOrder = (carries: ChannelFunction): boolean => roleOf(carries) === 'order';
 
+/** What a line of a channel is for as far as the channel tells it: what is proved of it. */
+export function usualPurpose(carries: ChannelFunction): 'stick' | 'mode' | 'gain' | 'other' {
+  const role = roleOf(carries);
+  if (role === 'device' || role === 'free') return 'other';
+  if (role !== 'order') return 'stick';
+  return carries === 'mode' ? 'mode' : /^gain/.test(carries) ? 'gain' : 'other';
+}
+
 /** The functions there are for a model that flies, or for one that steers on wheels or water. */
 export const functionsFor = (onSurface: boolean): readonly ChannelFunction[] =>
   onSurface ? FUNCTIONS.filter((f) => !functionOf(f).flies) : FUNCTIONS;

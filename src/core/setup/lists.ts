@@ -86,6 +86,34 @@ export type ControlKind = (typeof CONTROL_KINDS)[number];
 const SWITCH_KINDS: ReadonlySet<ControlKind> = new Set(['switch-2', 'switch-3', 'momentary']);
 export const isSwitched = ({ kind }: { kind: ControlKind }): boolean => SWITCH_KINDS.has(kind);
 
+/** Menus a program is entered in, and the fields in them: what a transmitter may have words of its own for. */
+export const MENU_ITEMS = [
+  'link',
+  'functions',
+  'sticks',
+  'inputs',
+  'stick-rates',
+  'variables',
+  'logic',
+  'shapes',
+  'lines',
+  'outputs',
+  'throttle-cut',
+  'mixes',
+  'values',
+  'failsafe',
+  'voice',
+  'share',
+  'shift',
+  'shape',
+  'rate',
+  'expo',
+  'reversed',
+  'ends',
+  'subtrim',
+] as const;
+export type MenuItem = (typeof MENU_ITEMS)[number];
+
 /** In what manner a transmitter takes a program. */
 export const ENTRY_STYLES = ['line', 'function', 'switch-value'] as const;
 export type EntryStyle = (typeof ENTRY_STYLES)[number];

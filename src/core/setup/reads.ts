@@ -139,6 +139,12 @@ export const isWorked = (read: Read): read is Read & Worked =>
 export const nameOfWorked = (of: Worked): string =>
   of.kind === 'channel' ? `channel ${of.channel}` : `${of.kind} ${of.id}`;
 
+/** Whether one thing reads another, however far round; it reads itself. */
+export const reaches = (program: Program, from: Worked, to: Worked): boolean =>
+  allReads(program, [{ ...from, path: [] }]).some(
+    (read) => isWorked(read) && nameOfWorked(read) === nameOfWorked(to),
+  );
+
 /**
  * Follows reads to the end: what stands behind them, all the way to the controls.
  * @returns each read once for every place that has it

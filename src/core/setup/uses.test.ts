@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
 import { richSetup } from '../../../tests/kit/rich';
-import { allReads, readsOfProgram } from './reads';
+import { allReads, reaches, readsOfProgram, type Worked } from './reads';
+import type { Line, Program } from './schema/program';
 import { usesOf } from './uses';
 
 describe('what reads what', () => {
@@ -24,6 +25,55 @@ describe('what reads what', () => {
     const reads = allReads(program, [{ kind: 'channel', channel: 2, path: [] }]);
     expect(reads.map((r) => r.kind)).toContain('input');
     expect(reads.some((r) => r.kind === 'control' && r.trim)).toBe(true);
+  });
+  it.each<[Worked, Worked, boolean]>([
+    [{ kind: 'channel', channel: 1 }, { kind: 'channel', channel: 1 }, true],
+    [{ kind: 'channel', channel: 2 }, { kind: 'channel', channel: 1 }, true],
+    [{ kind: 'channel', channel: 1 }, { kind: 'channel', channel: 2 }, false],
+    // By logic that compares a channel, and by what stands under that logic's condition.
+    [{ kind: 'logic', id: 'near' }, { kind: 'channel', channel: 1 }, true],
+    [{ kind: 'channel', channel: 3 }, { kind: 'channel', channel: 1 }, true],
+    [{ kind: 'input', id: 'rated' }, { kind: 'logic', id: 'near' }, true],
+    [{ kind: 'input', id: 'rated' }, { kind: 'channel', channel: 1 }, true],
+    [{ kind: 'logic', id: 'near' }, { kind: 'input', id: 'rated' }, false],
+  ])('%j comes back to %j: %s', (from, to, does) => {
+    const line = (channel: number, more: Partial<Line>): Line => ({
+      id: `line-${channel}`,
+      channel,
+      follows: { kind: 'fixed' },
+      sharePct: 100,
+      shiftPct: 0,
+      effect: 'adds',
+      ...more,
+    });
+    const near = { kind: 'logic', id: 'near' } as const;
+    const program: Program = {
+      ...makeSetup().program,
+      inputs: [
+        {
+          id: 'rated',
+          label: 'Rated',
+          control: 'stick-aileron',
+          rates: [{ when: near, sharePct: 50, expoPct: 0 }],
+        },
+      ],
+      logic: [
+        {
+          id: 'near',
+          label: 'Near',
+          op: 'near',
+          follows: { kind: 'channel', channel: 1 },
+          valuePct: 0,
+          withinPct: 5,
+        },
+      ],
+      lines: [
+        line(1, {}),
+        line(2, { follows: { kind: 'channel', channel: 1 } }),
+        line(3, { when: near }),
+      ],
+    };
+    expect(reaches(program, from, to)).toBe(does);
   });
 });
 

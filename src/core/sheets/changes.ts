@@ -1,7 +1,6 @@
 import type { Setup } from '../setup';
 import type { SheetStep } from './section';
-import { STYLES } from './styles';
-import { unitSections } from './unit-section';
+import { sheetSections } from './sheet';
 
 /** One entry that would be another, in the words of the sheet. */
 export interface SheetChange {
@@ -32,8 +31,7 @@ export function sheetChanges(before: Setup, after: Setup): SheetChange[] {
 
 const entriesOf = (setup: Setup): ReadonlyMap<string, SheetStep> =>
   new Map(
-    [...STYLES[setup.transmitter.style].sections(setup, []), ...unitSections(setup)].flatMap(
-      ({ title, steps }) =>
-        steps.map((s) => [s.id, { ...s, entry: `${title}: ${s.entry}` }] as const),
+    sheetSections(setup).sections.flatMap(({ title, steps }) =>
+      steps.map((s) => [s.id, { ...s, entry: `${title}: ${s.entry}` }] as const),
     ),
   );

@@ -1,5 +1,6 @@
 import type { Logic, Setup } from '../setup';
-import type { SheetSection, SheetStep } from './section';
+import { menuWords } from './menus';
+import type { MenuSection, SheetStep } from './section';
 import { channelWords, conditionWords, controlOf, pct, sourceWords } from './words';
 
 /** Rates and expo of every stick. */
@@ -15,27 +16,27 @@ export function inputSteps(setup: Setup): SheetStep[] {
     ...input.rates.map((rate, i) => ({
       id: `input ${input.id} ${i}`,
       entry: `${input.label}: ${rate.when ? conditionWords(setup, rate.when) : input.rates.length > 1 ? 'otherwise' : 'always'}`,
-      value: `rate ${rate.sharePct} %, expo ${rate.expoPct} %`,
+      value: `${menuWords(setup, 'rate')} ${rate.sharePct} %, ${menuWords(setup, 'expo')} ${rate.expoPct} %`,
     })),
   ]);
 }
 
 /** Reverse, subtrim and ends of every channel. */
-export function outputSection(setup: Setup): SheetSection {
+export function outputSection(setup: Setup): MenuSection {
   return {
-    title: 'Outputs',
+    item: 'outputs',
     steps: setup.program.outputs.map((o) => ({
       id: `output ${o.channel}`,
       entry: channelWords(setup, o.channel),
-      value: `${o.reversed ? 'reversed' : 'normal'}, ends ${pct(o.minPct)} and ${pct(o.maxPct)}, subtrim ${pct(o.subtrimPct)}${o.slowS ? `, ${o.slowS} s from end to end` : ''}`,
+      value: `${o.reversed ? menuWords(setup, 'reversed') : 'normal'}, ${menuWords(setup, 'ends')} ${pct(o.minPct)} and ${pct(o.maxPct)}, ${menuWords(setup, 'subtrim')} ${pct(o.subtrimPct)}${o.slowS ? `, ${o.slowS} s from end to end` : ''}`,
     })),
   };
 }
 
-export function failsafeSection(setup: Setup): SheetSection {
+export function failsafeSection(setup: Setup): MenuSection {
   const words = { hold: 'hold the last value', 'no-pulses': 'no pulses' };
   return {
-    title: 'Failsafe',
+    item: 'failsafe',
     steps: setup.program.outputs.map(({ channel }) => {
       const own = setup.program.failsafe.find((f) => f.channel === channel);
       return {
@@ -84,10 +85,10 @@ function calloutWords(setup: Setup, { when, moved }: Setup['program']['callouts'
 }
 
 /** What is spoken, and timers. */
-export function voiceSection(setup: Setup): SheetSection {
+export function voiceSection(setup: Setup): MenuSection {
   const { callouts, timers } = setup.program;
   return {
-    title: 'Call-outs and timers',
+    item: 'voice',
     steps: [
       ...callouts.map((c) => ({
         id: `callout ${c.id}`,
@@ -103,8 +104,8 @@ export function voiceSection(setup: Setup): SheetSection {
   };
 }
 
-export const linkSection = (setup: Setup): SheetSection => ({
-  title: 'Model and link',
+export const linkSection = (setup: Setup): MenuSection => ({
+  item: 'link',
   steps: [
     {
       id: 'link',

@@ -7,15 +7,16 @@ import {
   outputSection,
   voiceSection,
 } from './common';
+import { menuWords } from './menus';
 import { asMixes, type Mix } from './mixes';
-import type { SheetSection, SheetStep } from './section';
+import type { MenuSection, SheetStep } from './section';
 import { channelWords, conditionWords, pct, sourceWords } from './words';
 
 /** More mixes than this are more than most of these transmitters have. Common practice, no source. */
 const USUAL_MIXES = 8;
 
 /** Functions on channels and controls, and programmable mixes: a share for each side, a shift, a switch. */
-export function functionSections(setup: Setup, warnings: string[]): SheetSection[] {
+export function functionSections(setup: Setup, warnings: string[]): MenuSection[] {
   const { program } = setup;
   const assigned: SheetStep[] = [];
   const mixes: SheetStep[] = [];
@@ -57,10 +58,11 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
     );
   return [
     linkSection(setup),
-    { title: 'Functions', steps: assigned },
-    { title: 'Rates and expo', steps: inputSteps(setup) },
+    { item: 'functions', steps: assigned },
+    { item: 'stick-rates', steps: inputSteps(setup) },
     {
-      title: 'Logic, where it has any',
+      item: 'logic',
+      perhaps: true,
       steps: program.logic.map((l) => ({
         id: `logic ${l.id}`,
         entry: l.label,
@@ -69,14 +71,14 @@ export function functionSections(setup: Setup, warnings: string[]): SheetSection
     },
     outputSection(setup),
     {
-      title: 'Throttle cut',
+      item: 'throttle-cut',
       steps: cuts.map((l) => ({
         id: `line ${l.id}`,
         entry: channelWords(setup, l.channel),
         value: `${pct(l.sharePct + l.shiftPct)} when ${conditionWords(setup, l.when!)}`,
       })),
     },
-    { title: 'Programmable mixes', steps: mixes },
+    { item: 'mixes', steps: mixes },
     failsafeSection(setup),
     voiceSection(setup),
   ];
@@ -93,5 +95,5 @@ function mixWords(setup: Setup, mix: Mix): string {
       : `on when ${mix.when.map((c) => conditionWords(setup, c)).join(' and ')}`;
   if (mix.follows.kind === 'fixed')
     return `a fixed value of ${pct(mix.sharePct + mix.shiftPct)}, ${on}`;
-  return `follows ${sourceWords(setup, mix.follows)}, share ${pct(mix.sharePct)} on both sides, shifted by ${pct(mix.shiftPct)}, ${on}`;
+  return `follows ${sourceWords(setup, mix.follows)}, ${menuWords(setup, 'share')} ${pct(mix.sharePct)} on both sides, ${menuWords(setup, 'shift')} ${pct(mix.shiftPct)}, ${on}`;
 }

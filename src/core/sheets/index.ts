@@ -16,7 +16,17 @@ export { wrongEntries, type WrongEntry } from './wrong';
 export type { SheetSection, SheetStep } from './section';
 export { sheetFor, sheetSections, type Sheet } from './sheet';
 export { STYLES } from './styles';
+export { MENU_WORDS } from './menus';
+export { MOST_SWITCHES } from './switch-value-style';
 export { asMixes, type Mix } from './mixes';
-export { channelWords, conditionWords, lineWords, pct, sourceWords } from './words';
+export {
+  channelWords,
+  conditionWords,
+  lineWords,
+  pct,
+  placeWords,
+  poseWords,
+  sourceWords,
+} from './words';
 export { entryScript } from './unseen';
 export { byEye, BY_EYE_PCT, HALF_WAY_PCT, handWords, TOLERANCE_PCT } from './hands';

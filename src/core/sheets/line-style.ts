@@ -7,18 +7,18 @@ import {
   outputSection,
   voiceSection,
 } from './common';
-import type { SheetSection } from './section';
+import type { MenuSection } from './section';
 import { channelWords, controlOf, lineWords, pct, sourceWords } from './words';
 
 /** Every channel a list of lines, as the program is written. */
-export function lineSections(setup: Setup): SheetSection[] {
+export function lineSections(setup: Setup): MenuSection[] {
   const { program } = setup;
   const channels = [...new Set(program.lines.map((l) => l.channel))].toSorted((a, b) => a - b);
   return [
     linkSection(setup),
-    { title: 'Inputs', steps: inputSteps(setup) },
+    { item: 'inputs', steps: inputSteps(setup) },
     {
-      title: 'Variables',
+      item: 'variables',
       steps: program.variables.map((v) => ({
         id: `variable ${v.id}`,
         entry: v.label,
@@ -30,7 +30,7 @@ export function lineSections(setup: Setup): SheetSection[] {
       })),
     },
     {
-      title: 'Logic',
+      item: 'logic',
       steps: program.logic.map((l) => ({
         id: `logic ${l.id}`,
         entry: l.label,
@@ -38,15 +38,16 @@ export function lineSections(setup: Setup): SheetSection[] {
       })),
     },
     {
-      title: 'Shapes',
+      item: 'shapes',
       steps: program.shapes.map((c) => ({
         id: `shape ${c.id}`,
         entry: c.label,
         value: c.points.map((p) => `${pct(p.inPct)} → ${pct(p.outPct)}`).join('; '),
       })),
     },
-    ...channels.map((channel) => ({
-      title: `Lines of ${channelWords(setup, channel).toLowerCase()}`,
+    ...channels.map((channel): MenuSection => ({
+      item: 'lines',
+      of: channelWords(setup, channel).toLowerCase(),
       steps: program.lines
         .filter((l) => l.channel === channel)
         .map((l, i) => ({

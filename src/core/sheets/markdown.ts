@@ -1,6 +1,6 @@
 import { functionOf } from '../setup';
 import type { Sheet } from './sheet';
-import { pct } from './words';
+import { pct, poseWords } from './words';
 
 /** A name may hold anything: what Markdown or HTML would take for its own is written so that it is read. */
 const cell = (text: string) => text.replace(/\s+/g, ' ').replace(/[\\`*_[\]<>|~&]/g, '\\$&');
@@ -19,7 +19,7 @@ export function sheetMarkdown(sheet: Sheet): string {
   lines.push('## Read back', '');
   sheet.poses.forEach((pose, i) => {
     lines.push(
-      `**${i + 1}. ${cell(pose.places.join(', ') || 'Nothing touched')}${pose.holdS > 0 ? `, held ${pose.holdS} s` : ''}**`,
+      `**${i + 1}. ${cell(poseWords(pose))}**`,
       '',
       '| channel | must show | shows |',
       '| --- | ---: | ---: |',

@@ -1,11 +1,11 @@
 import type { ScriptStep } from '../script';
-import type { EntryStyle, Setup } from '../setup';
+import { kindOf, type EntryStyle, type Setup } from '../setup';
 import { posesOf, type Pose } from './poses';
-import type { SheetSection } from './section';
+import { untouched } from './menus';
+import { titled, type SheetSection } from './section';
 import { STYLES } from './styles';
 import { unitSections } from './unit-section';
 import { entryScript } from './unseen';
-import { kindOf } from '../setup';
 
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
@@ -14,6 +14,8 @@ export interface Sheet {
   safe: string;
   style: EntryStyle;
   sections: SheetSection[];
+  /** Parts of an entry that every menu shows before anything is entered. */
+  untouched: string[];
   /** What this style of transmitter cannot hold, with what to do instead. */
   warnings: string[];
   /** Hands so, and the whole monitor as it must show then. */
@@ -28,7 +30,7 @@ export function sheetSections(
   style: EntryStyle = setup.transmitter.style,
 ): Pick<Sheet, 'sections' | 'warnings'> {
   const warnings: string[] = [];
-  const own = STYLES[style].sections(setup, warnings);
+  const own = STYLES[style].sections(setup, warnings).map((s) => titled(setup, s));
   const sections = [...own, ...unitSections(setup)].filter((s) => s.steps.length > 0);
   return { sections, warnings };
 }
@@ -39,6 +41,7 @@ export function sheetFor(setup: Setup, style: EntryStyle = setup.transmitter.sty
     title: `${setup.name}: ${setup.transmitter.name}`,
     safe: kindOf(setup.airframe).safe,
     style,
+    untouched: untouched(setup),
     ...sheetSections(setup, style),
     poses: posesOf(setup).poses,
     others: entryScript(setup),

@@ -1,7 +1,7 @@
-import type { EntryStyle, Setup } from '../setup';
+import type { EntryStyle, MenuItem, Setup } from '../setup';
 import { functionSections } from './function-style';
 import { lineSections } from './line-style';
-import type { SheetSection } from './section';
+import type { MenuSection } from './section';
 import { switchValueSections } from './switch-value-style';
 
 /** How the program is entered in one kind of transmitter. */
@@ -10,25 +10,65 @@ interface Style {
   words: string;
   /** What such a transmitter has, for choosing one. */
   describes: string;
+  /** Menus it has, and the fields in them. */
+  menus: readonly MenuItem[];
   /** @param warnings gets what this style cannot hold, with what to do instead */
-  sections(setup: Setup, warnings: string[]): SheetSection[];
+  sections(setup: Setup, warnings: string[]): MenuSection[];
 }
+
+const FIELDS = ['share', 'shift', 'rate', 'expo', 'reversed', 'ends', 'subtrim'] as const;
 
 /** Every entry style; a new one is a file and a line here, and one left out does not compile. */
 export const STYLES: Record<EntryStyle, Style> = {
   line: {
     words: 'lines',
     describes: 'a list of lines for every channel',
+    menus: [
+      'link',
+      'inputs',
+      'variables',
+      'logic',
+      'shapes',
+      'lines',
+      'outputs',
+      'failsafe',
+      'voice',
+      'shape',
+      ...FIELDS,
+    ],
     sections: lineSections,
   },
   function: {
     words: 'functions and mixes',
     describes: 'functions and a few mixes',
+    menus: [
+      'link',
+      'functions',
+      'stick-rates',
+      'logic',
+      'outputs',
+      'throttle-cut',
+      'mixes',
+      'failsafe',
+      'voice',
+      ...FIELDS,
+    ],
     sections: functionSections,
   },
   'switch-value': {
     words: 'switch values',
     describes: 'a value for every switch position',
+    menus: [
+      'link',
+      'sticks',
+      'stick-rates',
+      'values',
+      'logic',
+      'outputs',
+      'failsafe',
+      'voice',
+      ...FIELDS,
+    ],
     sections: switchValueSections,
   },
 };

@@ -1,5 +1,5 @@
 import { compileChain, positionsOf, switchValue } from '../chain';
-import type { Setup } from '../setup';
+import { isSwitched, type Setup } from '../setup';
 import { handsOn } from '../verify';
 import {
   failsafeSection,
@@ -9,16 +9,17 @@ import {
   outputSection,
   voiceSection,
 } from './common';
-import type { SheetSection, SheetStep } from './section';
+import type { MenuSection, SheetStep } from './section';
 import { channelWords, pct, placeWords, sourceWords } from './words';
 
-const MOST_SWITCHES = 2;
+/** A table joins no more switches than this. */
+export const MOST_SWITCHES = 2;
 
 /** A number for every switch position; two switches together make a table. */
-export function switchValueSections(setup: Setup, warnings: string[]): SheetSection[] {
+export function switchValueSections(setup: Setup, warnings: string[]): MenuSection[] {
   const { program } = setup;
   const sticks: SheetStep[] = [];
-  const tables: SheetSection[] = [];
+  const tables: MenuSection[] = [];
   for (const { channel } of program.outputs) {
     const own = program.lines.filter((l) => l.channel === channel);
     const name = channelWords(setup, channel);
@@ -43,11 +44,12 @@ export function switchValueSections(setup: Setup, warnings: string[]): SheetSect
     );
   return [
     linkSection(setup),
-    { title: 'Sticks', steps: sticks },
-    { title: 'Rates and expo', steps: inputSteps(setup) },
+    { item: 'sticks', steps: sticks },
+    { item: 'stick-rates', steps: inputSteps(setup) },
     ...tables,
     {
-      title: 'Logic, where it has any',
+      item: 'logic',
+      perhaps: true,
       steps: program.logic.map((l) => ({
         id: `logic ${l.id}`,
         entry: l.label,
@@ -61,11 +63,11 @@ export function switchValueSections(setup: Setup, warnings: string[]): SheetSect
 }
 
 /** The values of a channel for every position of its switches, asked of the chain. */
-function tableOf(setup: Setup, channel: number, name: string, warnings: string[]): SheetSection {
+function tableOf(setup: Setup, channel: number, name: string, warnings: string[]): MenuSection {
   const chain = compileChain(setup);
   const frame = chain.newFrame();
   const cone = handsOn(setup, channel);
-  const switches = cone.filter((c) => /^switch|momentary/.test(c.kind));
+  const switches = cone.filter(isSwitched);
   const turning = cone.filter((c) => c.kind === 'knob' || c.kind === 'slider');
   if (switches.length > MOST_SWITCHES)
     warnings.push(
@@ -103,5 +105,5 @@ function tableOf(setup: Setup, channel: number, name: string, warnings: string[]
     });
   };
   visit(0, {}, []);
-  return { title: `Values of ${name.toLowerCase()}`, steps };
+  return { item: 'values', of: name.toLowerCase(), steps };
 }

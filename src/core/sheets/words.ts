@@ -7,6 +7,7 @@ import {
   type Setup,
   type Source,
 } from '../setup';
+import { menuWords } from './menus';
 
 /** −40 %, +100 %, 0 % with a real minus, as it is read off a screen. */
 export const pct = (value: number): string => {
@@ -75,10 +76,19 @@ export function lineWords(setup: Setup, line: Line, below: boolean): string {
   const shape = setup.program.shapes.find((s) => s.id === line.shape);
   return [
     `follows ${sourceWords(setup, line.follows)}`,
-    `share ${pct(line.sharePct)}`,
-    `shifted by ${pct(line.shiftPct)}`,
-    ...(shape ? [`through the shape ${shape.label}`] : []),
+    `${menuWords(setup, 'share')} ${pct(line.sharePct)}`,
+    `${menuWords(setup, 'shift')} ${pct(line.shiftPct)}`,
+    ...(shape ? [`${menuWords(setup, 'shape')} ${shape.label}`] : []),
     ...(line.when ? [`when ${conditionWords(setup, line.when)}`] : []),
     ...(below || line.effect !== 'adds' ? [EFFECTS[line.effect]] : []),
   ].join(', ');
 }
+
+/** Where the hands are in a pose: "Switch A far, Knob 1 full, held 1 s" */
+export const poseWords = ({
+  places,
+  holdS,
+}: {
+  places: readonly string[];
+  holdS: number;
+}): string => `${places.join(', ') || 'Nothing touched'}${holdS > 0 ? `, held ${holdS} s` : ''}`;

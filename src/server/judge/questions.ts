@@ -20,6 +20,7 @@ import {
   stoppedAt,
   type JobStep,
   type Session,
+  type StepId,
 } from '../../core/procedure';
 import type { ScriptStep } from '../../core/script';
 import type { Airframe, EntryStyle, Setup } from '../../core/setup';
@@ -123,6 +124,7 @@ export const QUESTIONS = {
       ({ session, steps }) => ({
         session,
         steps: steps.map(({ step, reasons, proofs }) => ({
+          id: step.id,
           title: step.title,
           does: step.does,
           reasons,
@@ -146,7 +148,7 @@ export interface OfferedRemedy {
 /** Steps done in one session at the bench, and what of each is still open. */
 export interface WayPart {
   session: Session;
-  steps: { title: string; does: string; reasons: string[]; open: string[] }[];
+  steps: { id: StepId; title: string; does: string; reasons: string[]; open: string[] }[];
 }
 
 /** What is worked out of a model for the shelf. */

@@ -32,8 +32,8 @@ export function CalibrationStation() {
   if (!wantsSixFaces(setup))
     return (
       <p className="card max-w-2xl text-lg">
-        This unit asks for no calibration of its sensor. Should yours ask for six faces, say so
-        under its traits at <em>Unit</em>, and they are drawn here.
+        This unit asks for no calibration of its sensor. If yours asks for six faces, say so under
+        its traits at <em>Unit</em>, and they are drawn here.
       </p>
     );
   return (
@@ -53,7 +53,7 @@ export function CalibrationStation() {
               </p>
               <details className="mt-2">
                 <summary className="min-h-11 cursor-pointer font-semibold">
-                  It waits for ever
+                  It never moves on
                 </summary>
                 <p>
                   A step that waits means the face it feels is not the face it expects. Look at the

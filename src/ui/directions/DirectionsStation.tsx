@@ -1,31 +1,30 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { modeWords } from '@/core/chain';
-import { diagnose, type Check, type Diagnosis, type Expectation } from '@/core/directions';
+import { diagnose, type Check } from '@/core/directions';
 import {
   freshObservations,
+  isOpen,
   observedDirections,
   observedElsewhere,
   observedStill,
   type Observed,
-  type Seen,
-  type Status,
+  type StillLook,
 } from '@/core/logbook';
-import { Choice } from '../fields/Choice';
 import { useModel } from '../frame/modelStore';
 import { Before } from '../job/Before';
 import { StatusMark } from '../status/StatusMark';
+import { AllLooks } from './AllLooks';
+import { type Answer } from './answers';
 import { Finding } from './Finding';
+import { inTurn, wantedElsewhere } from './order';
 import { Question } from './Question';
 import { StillQuestion } from './StillQuestion';
-import { handWords, type Setup } from '@/core/setup';
+import { nameOfLook } from './words';
 
-const key = ({ check, surface }: Expectation) => `${check.id} ${surface.id}`;
 /** Which answer it is, where the server would not keep it. */
 const answerWords = ({ expectation: { check, surface } }: Observed, seen: string) =>
   `“${check.instruction}: ${surface.label.toLowerCase()} ${seen === 'centre' ? 'did not move' : seen}”`;
-const isOpen = (o: Observed) => o.status === 'todo' || o.status === 'stale';
 
 /** With the unit off: every stick, and what it moves. */
 export const SticksStation = () => <DirectionsStation kind="stick" />;
@@ -60,87 +59,97 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
   );
   const [looking, setLooking] = useState<string>();
   const [chosen, setChosen] = useState<string>();
+  /** The one surface was chosen by name, not come to in turn. */
+  const [byName, setByName] = useState(false);
   const [skipped, setSkipped] = useState<string[]>([]);
-  const [trail, setTrail] = useState<string[]>([]);
+  const [trail, setTrail] = useState<readonly string[][]>([]);
   const open = order.filter(isOpen);
   const current =
-    order.find((o) => key(o.expectation) === chosen) ??
-    open.find((o) => !skipped.includes(key(o.expectation))) ??
+    order.find((o) => nameOfLook(o.expectation) === chosen) ??
+    open.find((o) => !skipped.includes(nameOfLook(o.expectation))) ??
     open[0];
-  const openStills = stills.filter((s) => s.status === 'todo' || s.status === 'stale');
-  // By itself once nothing else is open, or when it is chosen from the list.
-  const still =
-    stills.find((s) => s.check.id === looking) ?? (open.length === 0 ? openStills[0] : undefined);
+  // All of them in one go once nothing else is open, or the one that is chosen from the list.
+  const still = stills.filter((s) =>
+    looking ? s.check.id === looking : open.length === 0 && isOpen(s),
+  );
   // In one look with the surfaces of the same stick.
-  const beside = stills.find((s) => s.check.id === current?.expectation.check.id && s !== still);
-  const nothingElse = (look: (typeof stills)[number]) => {
+  const beside = stills.filter((s) => s.check.id === current?.expectation.check.id);
+  const nothingElse = (looks: readonly StillLook[]) => {
     setLooking(undefined);
-    for (const o of look.members)
-      void observe(look.check.id, o.expectation.surface.id, 'centre', answerWords(o, 'centre'));
+    for (const { check, members } of looks)
+      for (const o of members)
+        void observe(check.id, o.expectation.surface.id, 'centre', answerWords(o, 'centre'));
   };
   const elseMoved = (o: Observed) => {
     setLooking(undefined);
-    setElsewhere((list) => [...list, key(o.expectation)]);
-    setChosen(key(o.expectation));
+    setElsewhere((list) => [...list, nameOfLook(o.expectation)]);
+    choose(o);
   };
   const stale = order.filter((o) => o.status === 'stale');
   const staleReasons = [...new Set(stale.flatMap((o) => o.reasons))];
 
-  const after = (o: Observed, passing: readonly string[]) => {
-    const rest = order.slice(order.indexOf(o) + 1).concat(order);
-    const next =
-      rest.find((r) => r !== o && isOpen(r) && !passing.includes(key(r.expectation))) ??
-      rest.find((r) => r !== o && isOpen(r));
-    setChosen(next && key(next.expectation));
+  const after = (done: readonly Observed[], passing: readonly string[]) => {
+    const rest = order.slice(order.indexOf(done.at(-1)!) + 1).concat(order);
+    const left = rest.filter((r) => !done.includes(r) && isOpen(r));
+    const next = left.find((r) => !passing.includes(nameOfLook(r.expectation))) ?? left[0];
+    setChosen(next && nameOfLook(next.expectation));
+    setByName(false);
   };
-  const answer = (o: Observed, seen: Seen) => {
-    const name = key(o.expectation);
-    setTrail((t) => [...t, name]);
-    after(o, skipped);
-    void observe(o.expectation.check.id, o.expectation.surface.id, seen, answerWords(o, seen));
+  const answer = (answers: readonly Answer[]) => {
+    const done = answers.map(([o]) => o);
+    setTrail((t) => [...t, done.map((o) => nameOfLook(o.expectation))]);
+    after(done, skipped);
+    for (const [o, seen] of answers)
+      void observe(o.expectation.check.id, o.expectation.surface.id, seen, answerWords(o, seen));
   };
-  const skip = (o: Observed) => {
-    const passing = [...skipped.filter((k) => k !== key(o.expectation)), key(o.expectation)];
+  const skip = (passed: readonly Observed[]) => {
+    const names = passed.map((o) => nameOfLook(o.expectation));
+    const passing = [...skipped.filter((k) => !names.includes(k)), ...names];
     setSkipped(passing);
-    after(o, passing);
+    after(passed, passing);
   };
   const back = () => {
-    const last = trail.at(-1);
-    const o = order.find((x) => key(x.expectation) === last);
-    if (!o || !last) return;
+    const last = order.filter((o) => trail.at(-1)?.includes(nameOfLook(o.expectation)));
     setTrail(trail.slice(0, -1));
-    setChosen(last);
-    void observe(
-      o.expectation.check.id,
-      o.expectation.surface.id,
-      'unseen',
-      answerWords(o, 'taken back'),
-    );
+    setChosen(last[0] && nameOfLook(last[0].expectation));
+    for (const o of last)
+      void observe(
+        o.expectation.check.id,
+        o.expectation.surface.id,
+        'unseen',
+        answerWords(o, 'taken back'),
+      );
+  };
+  /** One surface, chosen from the lists. */
+  const choose = (o: Observed) => {
+    setChosen(nameOfLook(o.expectation));
+    setByName(true);
   };
 
   return (
     <div className="flex flex-col gap-4">
       <div className="flex min-w-0 flex-col gap-4">
         <Before step={kind === 'stick' ? 'sticks' : 'corrections'} />
-        {still ? (
-          <StillQuestion look={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
+        {still.length > 0 ? (
+          <StillQuestion looks={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
         ) : current ? (
           <Question
-            key={current.expectation.check.id}
+            key={`${current.expectation.check.id} ${byName}`}
             look={order.filter((o) => o.expectation.check.id === current.expectation.check.id)}
             at={current}
-            onChoose={(o) => setChosen(key(o.expectation))}
+            chosen={byName}
+            onChoose={choose}
             left={open.length}
             total={order.length}
             onAnswer={answer}
-            onSkip={open.length > 1 ? () => skip(current) : undefined}
-            onInstead={(e) => setChosen(key(e))}
+            onSkip={open.length > 1 ? skip : undefined}
+            onInstead={(e) => setChosen(nameOfLook(e))}
             onBack={trail.length > 0 ? back : undefined}
             beside={
-              beside && (
+              beside.length > 0 && (
                 <StillQuestion
                   beside
-                  look={beside}
+                  looks={beside}
                   onNothing={() => nothingElse(beside)}
                   onMoved={elseMoved}
                 />
@@ -170,157 +179,14 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
         )}
         <Finding diagnosis={diagnosis} />
       </div>
-      <aside className="grid gap-4 @lg:grid-cols-2" aria-label="All of them">
-        <School />
-        {stills.length > 0 && (
-          <section className="card">
-            <h2 className="text-lg font-bold">Nothing else moves</h2>
-            <ul className="mt-1">
-              {stills.map((s) => (
-                <Line
-                  key={s.check.id}
-                  now={s === still}
-                  status={s.status}
-                  wrong="something moved"
-                  onChoose={() => setLooking(s.check.id)}
-                >
-                  With the {HAND_WORDS[s.check.axis]} stick
-                </Line>
-              ))}
-            </ul>
-          </section>
-        )}
-        {groupsOf(setup, order).map(({ title, members }) => (
-          <section key={title} className="card">
-            <h2 className="text-lg font-bold">{title}</h2>
-            <ul className="mt-1">
-              {members.map((o) => (
-                <Line
-                  key={key(o.expectation)}
-                  now={o === current}
-                  status={o.status}
-                  wrong={o.evidence?.seen === 'centre' ? 'did not move' : 'wrong way'}
-                  onChoose={() => setChosen(key(o.expectation))}
-                >
-                  {o.expectation.surface.label}
-                  <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
-                </Line>
-              ))}
-            </ul>
-          </section>
-        ))}
-      </aside>
+      <AllLooks
+        order={order}
+        current={current}
+        stills={stills}
+        asked={still}
+        onChoose={choose}
+        onStill={setLooking}
+      />
     </div>
   );
-}
-
-/** One thing to look at, where it stands, and a way back to it. */
-function Line({
-  now,
-  status,
-  wrong,
-  onChoose,
-  children,
-}: {
-  now: boolean;
-  status: Status;
-  /** What is said of it when it is not as it must be. */
-  wrong: string;
-  onChoose: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <li>
-      <button
-        type="button"
-        aria-current={now ? 'step' : undefined}
-        className={`flex min-h-11 w-full items-center justify-between gap-2 rounded px-2 text-left hover:bg-(--shade) ${
-          now ? 'bg-(--shade) font-semibold' : ''
-        }`}
-        onClick={onChoose}
-      >
-        <span>{children}</span>
-        <StatusMark status={status} {...(status === 'stop' ? { words: wrong } : {})} />
-      </button>
-    </li>
-  );
-}
-
-/** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
-function School() {
-  const setup = useModel((s) => s.setup);
-  const hands = handWords(setup.transmitter);
-  const edit = useModel((s) => s.edit);
-  const learns = setup.unit.traits.correctionDirection === 'learned';
-  if (learns)
-    return (
-      <p className="card">
-        <strong>{hands.title} first.</strong> This unit learns its directions from the {hands.all}:
-        they must be right before anything else.
-      </p>
-    );
-  return (
-    <section className="card">
-      <Choice
-        label="What to put right first"
-        value={setup.intents.school}
-        options={[
-          ['sticks-first', 'Sticks first'],
-          ['unit-first', 'Unit first'],
-        ]}
-        onChange={(school) =>
-          edit(
-            [{ op: 'replace', path: '/intents/school', value: school }],
-            school === 'sticks-first' ? 'Sticks first' : 'Unit first',
-          )
-        }
-      />
-      <p className="text-soft mt-1 text-sm">
-        Either is done. What to change is worked out from both together.
-      </p>
-    </section>
-  );
-}
-
-/** Sticks, corrections, and each further mode by itself. */
-function groupsOf(
-  setup: Setup,
-  order: readonly Observed[],
-): { title: string; members: Observed[] }[] {
-  const hands = handWords(setup.transmitter);
-  const title = ({ kind, mode, again }: Check) =>
-    kind === 'stick'
-      ? `${hands.title}, unit off`
-      : again
-        ? `Once more in ${mode && modeWords(setup.unit, mode)}`
-        : `Corrections${mode ? ` in ${modeWords(setup.unit, mode)}` : ', unit on'}`;
-  const groups = new Map<string, Observed[]>();
-  for (const o of order) {
-    const name = title(o.expectation.check);
-    groups.set(name, [...(groups.get(name) ?? []), o]);
-  }
-  return [...groups].map(([name, members]) => ({ title: name, members }));
-}
-
-/** Surfaces that should stay still, as far as their answer would tell something or was already given. */
-function wantedElsewhere(
-  elsewhere: readonly Observed[],
-  { lookNext }: Diagnosis,
-  said: readonly string[],
-): Observed[] {
-  const wanted = new Set([...lookNext.slice(0, 1).flatMap((l) => l.surfaces.map(key)), ...said]);
-  return elsewhere.filter(
-    (o) =>
-      wanted.has(key(o.expectation)) ||
-      o.status === 'stop' ||
-      (o.status === 'proven' && o.expectation.check.kind === 'correction'),
-  );
-}
-
-const HAND_WORDS = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as const;
-
-/** Other modes last; surfaces of one movement together. */
-function inTurn(observed: readonly Observed[]): Observed[] {
-  const rank = ({ check, sign }: Expectation) => (check.again ? 2 : 0) + (sign === 0 ? 1 : 0);
-  return observed.toSorted((a, b) => rank(a.expectation) - rank(b.expectation));
 }

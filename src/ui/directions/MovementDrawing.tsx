@@ -17,20 +17,26 @@ const STICK: Record<Check['axis'], readonly [number, number]> = {
   yaw: [1, 0],
 };
 
-/** The model as its pilot sees it, moved as the check asks, the surface in question marked. */
-export function MovementDrawing({ check, surfaceId }: { check: Check; surfaceId: string }) {
+/** The model as its pilot sees it, moved as the check asks, the surfaces in question marked. */
+export function MovementDrawing({
+  check,
+  surfaceIds,
+}: {
+  check: Check;
+  surfaceIds: readonly string[];
+}) {
   const airframe = useModel((s) => s.setup.airframe);
   const turned = check.kind === 'correction';
   const swing = useSwing(check.way);
   const [roll, pitch, yaw] = TILT[check.way][check.axis];
   const share = turned ? swing : 0;
-  const asked = airframe.surfaces.find((s) => s.id === surfaceId);
+  const asked = airframe.surfaces.find((s) => surfaceIds.includes(s.id));
   const [across, along] = STICK[check.axis];
   return (
     <PlainModel
       airframe={airframe}
       attitudeDeg={[roll * share, pitch * share, yaw * share]}
-      marked={(id) => id === surfaceId}
+      marked={(id) => surfaceIds.includes(id)}
       asideDeg={asked && isUpright(asked) ? 32 : 0}
     >
       {!turned && (

@@ -1,60 +1,39 @@
 'use client';
 
-import {
-  ArrowDown,
-  ArrowLeft,
-  ArrowRight,
-  ArrowUp,
-  CircleHelp,
-  CircleSlash,
-  SkipForward,
-  Undo2,
-} from 'lucide-react';
+import { CircleHelp, SkipForward, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { isUpright, modeWords } from '@/core/chain';
 import { aidsFor, controlsFor, type Check, type Expectation } from '@/core/directions';
 import type { Surface } from '@/core/setup';
-import type { Observed } from '@/core/logbook';
+import { isOpen, type Observed } from '@/core/logbook';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
+import { AnswerRows, TogetherButtons } from './AnswerButtons';
+import { KEYS, optionsFor, togetherFor, type Answer } from './answers';
 import { MovementDrawing } from './MovementDrawing';
 
-const ANSWERS = {
-  up: { words: 'up', icon: ArrowUp },
-  down: { words: 'down', icon: ArrowDown },
-  left: { words: 'left', icon: ArrowLeft },
-  right: { words: 'right', icon: ArrowRight },
-  centre: { words: 'did not move', icon: CircleSlash },
-} as const;
-
-const KEYS: Record<string, keyof typeof ANSWERS> = {
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  x: 'centre',
-};
-
-type AnswerId = keyof typeof ANSWERS;
-
-const optionsFor = (surface: Surface): AnswerId[] =>
-  isUpright(surface) ? ['left', 'right', 'centre'] : ['up', 'down', 'centre'];
-
 /** "Is the left aileron's trailing edge up or down?" */
-function asks(check: Check, { role }: Surface): readonly [before: string, after: string] {
+function asks(
+  check: Check,
+  { role }: Surface,
+  several: boolean,
+): readonly [before: string, after: string] {
   const [a, b] = isUpright({ role }) ? ['left', 'right'] : ['up', 'down'];
-  if (role === 'wheel') return ['Where did the front of the', 'point?'];
+  if (role === 'wheel')
+    return [several ? 'Where did the fronts of the' : 'Where did the front of the', 'point?'];
+  const edge = several ? 'trailing edges' : 'trailing edge';
   return check.way === 'held'
-    ? ['While you keep it there: is the trailing edge of the', `${a} or ${b}?`]
-    : ['Which way did the trailing edge of the', 'go?'];
+    ? [`While you keep it there: ${several ? 'are' : 'is'} the ${edge} of the`, `${a} or ${b}?`]
+    : [`Which way did the ${edge} of the`, 'go?'];
 }
 
-/** One movement, an answer for each surface it should move; and help for those who could not see it. */
+/** One movement, an answer for the surfaces it should move; and help for those who could not see it. */
 export function Question({
   look,
   at,
   left,
   total,
+  chosen,
   onAnswer,
   onChoose,
   onSkip,
@@ -64,13 +43,15 @@ export function Question({
 }: {
   /** Everything asked of this one movement. */
   look: readonly Observed[];
-  /** The one the keys answer. */
+  /** The one the keys answer where the surfaces are asked one by one. */
   at: Observed;
   left: number;
   total: number;
-  onAnswer: (of: Observed, seen: AnswerId) => void;
+  /** This one surface was chosen from the lists. */
+  chosen: boolean;
+  onAnswer: (answers: readonly Answer[]) => void;
   onChoose: (of: Observed) => void;
-  onSkip: ((of: Observed) => void) | undefined;
+  onSkip: ((of: readonly Observed[]) => void) | undefined;
   onInstead: (other: Expectation) => void;
   onBack: (() => void) | undefined;
   /** What is asked in the same look. */
@@ -78,25 +59,33 @@ export function Question({
 }) {
   const setup = useModel((s) => s.setup);
   const [unsure, setUnsure] = useState(0);
+  const [oneByOne, setOneByOne] = useState(chosen);
   const { check, surface } = at.expectation;
+  const together = oneByOne || !look.every(isOpen) ? [] : togetherFor(look, check);
+  const asked = together.length > 0 ? look : [at];
   const aids = aidsFor(setup, at.expectation);
   const aid = unsure > 0 ? aids[Math.min(unsure, aids.length) - 1] : undefined;
   useKeys((event, phase) => {
     if (phase === 'up') return false;
     const pressed = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const answer = KEYS[pressed];
-    if (answer && optionsFor(surface).includes(answer)) {
+    const whole = together.find((t) => t.key === pressed);
+    if (whole) {
       event.preventDefault();
-      onAnswer(at, answer);
-    } else if (pressed === 'u') setUnsure((n) => n + 1);
-    else if (pressed === 's' && onSkip) onSkip(at);
+      onAnswer(whole.answers);
+    } else if (together.length === 0 && answer && optionsFor(surface).includes(answer)) {
+      event.preventDefault();
+      onAnswer([[at, answer]]);
+    } else if (pressed === 'o' && together.length > 0) setOneByOne(true);
+    else if (pressed === 'u') setUnsure((n) => n + 1);
+    else if (pressed === 's' && onSkip) onSkip(asked);
     else if (pressed === 'i' && aid?.instead) onInstead(aid.instead);
     else if (pressed === 'Backspace' && onBack) onBack();
     else return pressed.startsWith('Arrow');
     return true;
   }, true);
   const controls = controlsFor(setup, check);
-  const [before, after] = asks(check, surface);
+  const [before, after] = asks(check, surface, asked.length > 1);
   return (
     <section className="card" aria-labelledby="question-title" data-check={check.id}>
       <div className="flex items-baseline justify-between gap-3">
@@ -119,50 +108,41 @@ export function Question({
             {check.instruction}.
           </h2>
           <p className="mt-2 text-lg">
-            {before} <strong>{surface.label.toLowerCase()}</strong> {after}
+            {before}{' '}
+            {asked.map((o, i) => (
+              <span key={o.expectation.surface.id}>
+                {i > 0 && (i === asked.length - 1 ? ' and the ' : ', the ')}
+                <strong>{o.expectation.surface.label.toLowerCase()}</strong>
+              </span>
+            ))}{' '}
+            {after}
           </p>
         </div>
-        <MovementDrawing check={check} surfaceId={surface.id} />
+        <div className="mx-auto w-full max-w-56 @lg:max-w-none">
+          <MovementDrawing check={check} surfaceIds={asked.map((o) => o.expectation.surface.id)} />
+        </div>
       </div>
-      <ul className="mt-3 flex flex-col gap-2">
-        {look.map((o) => (
-          <li
-            key={o.expectation.surface.id}
-            className={`grid items-center gap-2 @lg:grid-cols-[8rem_1fr] ${
-              o === at && look.length > 1 ? 'border-accent -ml-3 border-l-4 pl-2' : ''
-            }`}
-          >
-            {look.length > 1 && (
-              <button
-                type="button"
-                className="min-h-8 text-left font-semibold pointer-coarse:min-h-11"
-                aria-pressed={o === at}
-                onClick={() => onChoose(o)}
-              >
-                {o.expectation.surface.label}
-              </button>
-            )}
-            <div className={`grid grid-cols-3 gap-2 ${look.length > 1 ? '' : '@lg:col-span-2'}`}>
-              {optionsFor(o.expectation.surface).map((id) => (
-                <AnswerButton
-                  key={id}
-                  of={o}
-                  id={id}
-                  alone={look.length === 1}
-                  onAnswer={onAnswer}
-                />
-              ))}
-            </div>
-          </li>
-        ))}
-      </ul>
+      {together.length > 0 ? (
+        <TogetherButtons
+          together={together}
+          onAnswer={onAnswer}
+          onOneByOne={() => setOneByOne(true)}
+        />
+      ) : (
+        <AnswerRows
+          look={look}
+          at={at}
+          onAnswer={(of, seen) => onAnswer([[of, seen]])}
+          onChoose={onChoose}
+        />
+      )}
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => setUnsure((n) => n + 1)}>
           <CircleHelp size={18} aria-hidden />
           could not tell
         </button>
         {onSkip && (
-          <button type="button" className="btn" onClick={() => onSkip(at)}>
+          <button type="button" className="btn" onClick={() => onSkip(asked)}>
             <SkipForward size={18} aria-hidden />
             later
           </button>
@@ -201,40 +181,11 @@ export function Question({
           )}
         </div>
       )}
-      <p className="text-soft mt-3 text-sm">
-        Keys: arrows for the way it went, x did not move, u could not tell, s later.
+      <p className="text-soft mt-3 text-sm pointer-coarse:hidden">
+        {together.length > 0
+          ? 'Keys: the arrow on each answer, x neither moved, o one at a time, u could not tell, s later.'
+          : 'Keys: arrows for the way it went, x did not move, u could not tell, s later.'}
       </p>
     </section>
-  );
-}
-
-/** One answer of one surface; what was seen before is marked. */
-function AnswerButton({
-  of,
-  id,
-  alone,
-  onAnswer,
-}: {
-  of: Observed;
-  id: AnswerId;
-  /** No other surface is asked in this look. */
-  alone: boolean;
-  onAnswer: (of: Observed, seen: AnswerId) => void;
-}) {
-  const { words, icon: Icon } = ANSWERS[id];
-  const { check, surface } = of.expectation;
-  const fresh = of.status === 'proven' || of.status === 'stop';
-  const before = of.evidence?.seen === id;
-  return (
-    <button
-      type="button"
-      className="btn min-h-14 px-2 text-lg"
-      aria-pressed={fresh && before}
-      onClick={() => onAnswer(of, id)}
-    >
-      <Icon size={22} aria-hidden />
-      {id === 'centre' && check.way === 'held' ? 'back at centre' : words}
-      {!alone && <span className="sr-only">, {surface.label.toLowerCase()}</span>}
-    </button>
   );
 }

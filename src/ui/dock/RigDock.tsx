@@ -14,6 +14,7 @@ import { DockModel } from './DockModel';
 import { LinkButton } from './LinkButton';
 import { Touched } from './Touched';
 import { Verdict } from './Verdict';
+import { SETTING_UP } from '../words';
 
 const KEY = 'tolvan-dock';
 const listeners = new Set<() => void>();
@@ -118,7 +119,7 @@ export function RigDock({ blind }: { blind: boolean }) {
                   className="min-h-6 underline pointer-coarse:min-h-11"
                   onClick={() => setShown(true)}
                 >
-                  Show it all the same
+                  Show it anyway
                 </button>
               </p>
             ) : (
@@ -154,7 +155,7 @@ function ModeLine() {
           ? 'not armed: run the throttle up once'
           : '',
   );
-  if (!mode) return <p className="text-soft text-sm">setting the model on the stand …</p>;
+  if (!mode) return <p className="text-soft text-sm">{SETTING_UP}</p>;
   const words = modeWords(unit, mode);
   return (
     <p className="truncate leading-tight" aria-live="polite">

@@ -4,14 +4,14 @@ import Link from 'next/link';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
+import { PROVING } from '../words';
 
 /** The verdict on the program in a few lines: what was held, or what is wrong. */
 export function Verdict() {
   const id = useModel((s) => s.id);
   const { findings, proof, reasons, visiting, failed } = useVerdict();
   if (failed) return null;
-  if (!findings || !proof)
-    return <p className="text-soft py-1 text-sm">Trying every combination …</p>;
+  if (!findings || !proof) return <p className="text-soft py-1 text-sm">{PROVING}</p>;
   const serious = findings.filter((f) => f.severity !== 'note');
   // The title of a mistake says what is wrong; that of a requirement says what must be.
   const wrong = new Map(

@@ -16,7 +16,7 @@ export interface NumberProps {
   unit: string;
   step?: number;
   /** @returns what is wrong with it, or nothing */
-  onCommit: (value: number) => string | undefined;
+  onCommit: (value: number) => string | undefined | void;
 }
 
 const show = (n: number) => String(Math.round(n * 1000) / 1000);
@@ -54,7 +54,7 @@ export function useNumber({
     if (other && shownOf(number) === shownOf(value)) return setText(undefined);
     if (number < min || number > max)
       return setProblem(`From ${shownOf(min)} to ${shownOf(max)} ${shownUnit}.`);
-    const refused = number === value ? undefined : onCommit(number);
+    const refused = number === value ? undefined : onCommit(number) || undefined;
     setProblem(refused);
     if (!refused) setText(undefined);
   };

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/procedure';
 import { Over, OverClose } from '../parts/Over';
 import { useFind } from './Find';
-import { useKeys } from './keys';
+import { isTyping, useKeys } from './keys';
 import { useModel } from './modelStore';
 import { useNextFrom } from './NextUp';
 import { WAY_ID } from './Way';
@@ -13,6 +13,7 @@ import { WAY_ID } from './Way';
 const KEYS: readonly (readonly [string, string])[] = [
   ['n', 'on to what comes next'],
   ['/ or Ctrl K', 'find anything'],
+  ['Ctrl Z', 'undo the last change'],
   ['w', 'to the way'],
   ['r', 'the rig in full, and back'],
   ['?', 'this list'],
@@ -25,6 +26,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['l', 'cut the link, restore it'],
   ['x', 'at a question: no, or it did not move'],
   ['y', 'at a question: yes'],
+  ['a', 'at a list: all of them are so'],
+  ['o', 'at a question about both sides: one at a time'],
   ['u', 'at a question: could not tell, show me how'],
   ['s', 'at a question: later'],
   ['i', 'at a question: look at it in the other mode'],
@@ -37,6 +40,7 @@ export function FrameKeys({ here }: { here: StationId | undefined }) {
   const id = useModel((s) => s.id);
   const next = useNextFrom();
   const { show } = useFind();
+  const undo = useModel((s) => s.undo);
   const [open, setOpen] = useState(false);
   useKeys((event, phase) => {
     if (phase === 'up') return;
@@ -57,13 +61,17 @@ export function FrameKeys({ here }: { here: StationId | undefined }) {
   });
   useEffect(() => {
     const heard = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'k') return;
+      if (!(event.ctrlKey || event.metaKey) || event.shiftKey) return;
+      const key = event.key.toLowerCase();
+      // In a field it takes back what is being typed there.
+      if (key !== 'k' && (key !== 'z' || isTyping(event.target))) return;
       event.preventDefault();
-      show();
+      if (key === 'k') show();
+      else undo();
     };
     window.addEventListener('keydown', heard);
     return () => window.removeEventListener('keydown', heard);
-  }, [show]);
+  }, [show, undo]);
   return (
     <Over open={open} onClose={() => setOpen(false)} title="Keys">
       <dl className="mt-2 mb-4 grid grid-cols-[7rem_1fr] gap-x-4 gap-y-1">

@@ -58,7 +58,7 @@ export function LeaveGuard() {
             router.push(to);
           }}
         >
-          Leave all the same
+          Leave anyway
         </button>
       </div>
     </Over>

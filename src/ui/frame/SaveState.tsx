@@ -85,7 +85,7 @@ function Conflict() {
         Put mine on top
       </button>
       <button type="button" className="btn" onClick={() => void takeTheirs()}>
-        Drop mine, show the other
+        Discard mine, show the other
       </button>
     </div>
   );

@@ -2,6 +2,7 @@
 
 import type { Answer } from './modelState';
 import { useModel } from './modelStore';
+import { CHANGED_MEANWHILE, keepFor } from '../words';
 
 /** Answers the server has not kept: taken off the screen, and offered again here. */
 export function UnkeptAnswers() {
@@ -11,7 +12,7 @@ export function UnkeptAnswers() {
   const refused = answers.filter((a) => a.state === 'refused');
   if (failed.length + refused.length === 0) return null;
   return (
-    <section role="alert" className="card border-stop mb-4" aria-label="Answers that are not kept">
+    <section role="alert" className="card border-stop mb-4" aria-label="Answers not saved yet">
       {failed.length > 0 && (
         <div className="flex flex-wrap items-center gap-3">
           <div className="min-w-60 flex-1 wrap-anywhere">
@@ -50,15 +51,15 @@ function Refused({ answer }: { answer: Answer }) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">
       <p className="min-w-60 flex-1 wrap-anywhere">
-        <strong>Changed while you looked:</strong> {answer.words} was seen on version{' '}
-        {answer.version}; since then {answer.changed?.join(', ')} changed elsewhere. What you see
-        here is the model as it is now.
+        <strong>{CHANGED_MEANWHILE}</strong> {answer.words} was seen on version {answer.version};
+        since then {answer.changed?.join(', ')} changed elsewhere. What you see here is the model as
+        it is now.
       </p>
       <button type="button" className="btn btn-main" onClick={() => dropAnswer(answer)}>
         Look again
       </button>
       <button type="button" className="btn" onClick={() => keepAnswer(answer)}>
-        Keep it for version {answer.version}
+        {keepFor(answer.version)}
       </button>
     </div>
   );

@@ -2,10 +2,12 @@
 
 import { createContext, useContext } from 'react';
 import { createStore, useStore } from 'zustand';
-import { applyPatch, guardedDifference, unguarded } from '@/core/patch';
+import { applyPatch, guardedDifference } from '@/core/patch';
 import { stamp, type Evidence } from '@/core/logbook';
 import type { Problem, Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
+import { answersOf } from './answers';
+import { editsOf } from './edits';
 import { keep, readKept } from './keep';
 import type { Reader } from './reader';
 import { loadReader } from './reading';
@@ -43,12 +45,6 @@ export function createModelStore(
   let confirmed: ModelView = view;
   /** Which version a Setup on the screen became. */
   const versionOf = new WeakMap<Setup, number>([[view.setup, view.version]]);
-  /** Edits waiting for the one on its way. */
-  let edits: Edit[] = [];
-  let pumping: Promise<void> | undefined;
-  let answering: Promise<void> | undefined;
-  /** What was on the screen when an answer was given whose version is not known yet. */
-  const answeredOn = new Map<string, Setup>();
   let reader: Reader | undefined;
   const parse = (data: unknown): Result<Setup> =>
     reader?.parse(data) ?? { ok: false, problems: [NOT_YET] };
@@ -89,7 +85,7 @@ export function createModelStore(
 
     const persist = () => {
       const { unsaved, conflict, answers, past } = get();
-      const open = unsaved ?? conflict ?? edits.at(-1) ?? left;
+      const open = unsaved ?? conflict ?? edits.newest() ?? left;
       const kept: KeptState = {
         base: confirmed.version,
         ...(open
@@ -112,7 +108,7 @@ export function createModelStore(
       const { setup } = get();
       const same = JSON.stringify(next.setup) === JSON.stringify(setup);
       versionOf.set(same ? setup : next.setup, next.version);
-      const open = edits.length > 0 || get().unsaved !== undefined || get().conflict !== undefined;
+      const open = edits.underway() || get().unsaved !== undefined || get().conflict !== undefined;
       // A later edit may already be shown; the server's answer must not take it off the screen.
       set({
         version: next.version,
@@ -123,77 +119,24 @@ export function createModelStore(
       persist();
     };
 
-    const meet = async (edit: Edit, head: number) => {
-      set({ unsaved: undefined, conflict: { ...edit, head, theirs: undefined, clash: false } });
-      persist();
-      const reply = await ask<ModelView>('GET', path, undefined);
-      const { conflict } = get();
-      if (!reply.ok || !conflict) return;
-      const clash = merged(reply.value.setup, conflict.setup) === undefined;
-      set({ conflict: { ...conflict, head: reply.value.version, theirs: reply.value, clash } });
-    };
-
-    /** What this tab changed since the server's last word, on top of another Setup. */
-    const merged = (theirs: Setup, mine: Setup, over = false): Setup | undefined => {
-      const patch = guardedDifference(confirmed.setup, mine);
-      try {
-        const next = parse(applyPatch(theirs, over ? unguarded(patch) : patch));
-        return next.ok ? next.value : undefined;
-      } catch {
-        return undefined;
-      }
-    };
-
-    /** Sends edits one after another; a failed one waits, and later ones are joined to it. */
-    const pump = (): Promise<void> => {
-      pumping ??= (async () => {
-        for (let edit = edits[0]; edit; edit = edits[0]) {
-          const { unsaved, conflict } = get();
-          if (unsaved || conflict) {
-            const last = edits.at(-1)!;
-            edits = [];
-            if (conflict) set({ conflict: { ...conflict, ...last }, saving: 0 });
-            else set({ unsaved: { ...unsaved!, ...last }, saving: 0 });
-            persist();
-            break;
-          }
-          const reply = await ask<ModelView>('PUT', `${path}/setup`, {
-            basedOn: confirmed.version,
-            label: edit.label,
-            setup: edit.setup,
-          });
-          edits = edits.slice(1);
-          set({ saving: edits.length });
-          if (reply.ok) {
-            versionOf.set(edit.setup, reply.value.version);
-            confirm(reply.value);
-            saved(view.id);
-          } else if (reply.status === 409 && reply.head !== undefined) {
-            await meet(edit, reply.head);
-          } else {
-            set({
-              unsaved: {
-                ...edit,
-                reason: reasonsOf(reply.problems),
-                again: mayPass(reply.status),
-              },
-            });
-            persist();
-          }
-        }
-      })().finally(() => {
-        pumping = undefined;
-      });
-      return pumping;
-    };
-
-    const save = (setup: Setup, label: string): Promise<void> => {
-      edits.push({ setup, label });
-      set({ setup, saving: edits.length });
-      set({ evidence: shown() });
-      persist();
-      return pump();
-    };
+    const edits = editsOf({
+      get,
+      set,
+      ask: {
+        put: (body) => ask<ModelView>('PUT', `${path}/setup`, body),
+        get: () => ask<ModelView>('GET', path, undefined),
+      },
+      confirmed: () => confirmed,
+      parse: (data) => parse(data),
+      kept(edit, next) {
+        versionOf.set(edit.setup, next.version);
+        confirm(next);
+        saved(view.id);
+      },
+      shown: () => set({ evidence: shown() }),
+      persist: () => persist(),
+    });
+    const { pump, save, merged } = edits;
 
     /** A change made in this tab, which can be taken back here. */
     const remember = (before: Setup, after: Setup, label: string) =>
@@ -205,6 +148,8 @@ export function createModelStore(
     /** A change the server makes by itself on top of the version at hand. */
     const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
       await pump();
+      // What is worked out from answers is worked out from all of them.
+      await sendAnswers();
       if (!settled()) {
         say(`${label}: not done, because a change before it is not saved yet.`);
         return false;
@@ -227,70 +172,23 @@ export function createModelStore(
       return true;
     };
 
-    const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.surface;
-    const replace = (answer: Answer, next?: Answer) =>
-      setAnswers(get().answers.flatMap((a) => (a === answer ? (next ? [next] : []) : [a])));
-
-    /** Sends answers one after another, after the saves before them. */
-    const sendAnswers = (): Promise<void> => {
-      answering ??= (async () => {
-        for (;;) {
-          await pump();
-          if (!settled()) break;
-          const waiting = get().answers.filter((a) => a.state === 'sending');
-          const [answer] = waiting;
-          if (!answer) break;
-          const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
-          if (look.length === 1 || !(await sendLook(look))) await sendAnswer(answer, false);
-        }
-      })().finally(() => {
-        answering = undefined;
-      });
-      return answering;
-    };
-
-    /** The version an answer speaks of. */
-    const onOf = ({ check, surface, version }: Answer): number => {
-      const on = answeredOn.get(`${check} ${surface}`);
-      return version ?? (on && versionOf.get(on)) ?? get().version;
-    };
-
-    /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
-    const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
-      const answers = look.map(({ check, surface, seen }) => ({ check, surface, seen }));
-      const body = { version: onOf(look[0]!), answers };
-      const reply = await ask<ModelView>('POST', `${path}/observations`, body);
-      if (!reply.ok) return false;
-      setAnswers(get().answers.filter((a) => !look.includes(a)));
-      if (reply.value.version >= confirmed.version) confirm(reply.value);
-      saved(view.id);
-      return true;
-    };
-
-    const sendAnswer = async (answer: Answer, anyway: boolean): Promise<void> => {
-      const { check, surface, seen } = answer;
-      const version = onOf(answer);
-      const body = { check, surface, seen, version, ...(anyway ? { keep: true } : {}) };
-      const reply = await ask<ModelView>('POST', `${path}/observations`, body);
-      if (reply.ok) {
-        replace(answer);
-        if (reply.value.version >= confirmed.version) confirm(reply.value);
+    const answers = answersOf({
+      get,
+      put: setAnswers,
+      ask: (body) => ask<ModelView>('POST', `${path}/observations`, body),
+      versionOf,
+      ready: async () => {
+        await pump();
+        return settled();
+      },
+      kept(next) {
+        if (next.version >= confirmed.version) confirm(next);
         saved(view.id);
-      } else if (reply.changed) {
-        replace(answer, { ...answer, version, state: 'refused', changed: reply.changed });
-        await get().refresh();
-      } else if (mayPass(reply.status))
-        replace(answer, {
-          ...answer,
-          version,
-          state: 'failed',
-          reason: reasonsOf(reply.problems),
-        });
-      else {
-        replace(answer);
-        say(`${answer.words}: not kept. ${reasonsOf(reply.problems)}`);
-      }
-    };
+      },
+      refused: () => get().refresh(),
+      say,
+    });
+    const sendAnswers = answers.send;
 
     const theirsFetched = async (): Promise<ModelView | undefined> => {
       const known = get().conflict?.theirs;
@@ -344,15 +242,12 @@ export function createModelStore(
         );
       },
       retry() {
-        const { unsaved, answers } = get();
+        const { unsaved } = get();
         if (unsaved) {
           set({ unsaved: undefined });
           void save(unsaved.setup, unsaved.label);
         }
-        setAnswers(
-          answers.map((a) => (a.state === 'failed' ? { ...a, state: 'sending' as const } : a)),
-        );
-        void sendAnswers();
+        answers.again();
       },
       async keepMine() {
         const theirs = await theirsFetched();
@@ -376,28 +271,17 @@ export function createModelStore(
         confirm(theirs);
         void sendAnswers();
       },
-      observe(check, surface, seen, words = 'Your answer') {
-        return get().observeAll([{ check, surface, seen }], words);
-      },
-      async observeAll(look, words) {
-        const { setup, answers } = get();
-        const own = look.map((said): Answer => {
-          answeredOn.set(`${said.check} ${said.surface}`, setup);
-          return { ...said, words, version: versionOf.get(setup), state: 'sending' };
-        });
-        // The newest word on a subject is the one that counts.
-        setAnswers([...answers.filter((a) => !own.some((o) => is(o)(a))), ...own]);
-        await sendAnswers();
-      },
-      keepAnswer(answer) {
-        void sendAnswer(answer, true);
-      },
-      dropAnswer: (answer) => replace(answer),
+      observe: (check, surface, seen, words = 'Your answer') =>
+        answers.give([{ check, surface, seen }], words),
+      observeAll: answers.give,
+      keepAnswer: answers.keepAnyway,
+      dropAnswer: answers.drop,
       happened: (event, title, note) => onServer('events', { event, note }, title),
       backTo: (to) => onServer('versions', { to }, `Back to version ${to}`),
       applyRemedy: () => onServer('remedy', {}, 'Changes applied'),
       async preflight(check, anyway = false) {
         await pump();
+        await sendAnswers();
         const reply = await ask<ModelView>('POST', `${path}/preflight`, {
           ...check,
           ...(anyway ? { keep: true } : {}),
@@ -425,7 +309,7 @@ export function createModelStore(
       },
       absorb(next) {
         // With something of one's own on its way, the save itself finds out.
-        if (next.version < confirmed.version || edits.length > 0 || !settled()) return;
+        if (next.version < confirmed.version || edits.underway() || !settled()) return;
         confirm(next);
       },
     };

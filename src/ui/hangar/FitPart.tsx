@@ -68,7 +68,7 @@ export function FitPart({ kind }: { kind: PartKind }) {
           </Select>
         </label>
         <button type="button" className="btn btn-main" disabled={!chosen} onClick={fit}>
-          Fit it and plan anew
+          Fit it and plan again
         </button>
         <button type="button" className="btn" onClick={() => void keep()}>
           <Archive size={18} aria-hidden />
@@ -80,7 +80,7 @@ export function FitPart({ kind }: { kind: PartKind }) {
       </div>
       {chosen && (
         <p className="text-soft mt-2 text-sm">
-          Channels and program are planned anew; reversals, ends, subtrims and rates of functions
+          Channels and program are planned again; reversals, ends, subtrims and rates of functions
           that stay go with them. Undo brings the old one back.
         </p>
       )}

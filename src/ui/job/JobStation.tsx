@@ -12,6 +12,7 @@ import { EventButtons } from './EventButtons';
 import { sessionWords } from './words';
 import { kindOf } from '@/core/setup';
 import { useAcknowledged } from './useAcknowledged';
+import { LOCAL_RULES } from '../words';
 
 /** The order of work: where everything stands, and the one thing to do next. */
 export function JobStation() {
@@ -61,7 +62,7 @@ function Ready() {
         <Link className="underline" href={`/models/${id}/preflight`}>
           the preflight card
         </Link>
-        . {outside} Follow the rules of your country, club and site.
+        . {outside} {LOCAL_RULES}
       </p>
     </section>
   );

@@ -1,13 +1,14 @@
-import type { Caution, Session } from '@/core/procedure';
+import { wayTitle, type Caution, type Session } from '@/core/procedure';
 import { kindOf, type Airframe } from '@/core/setup';
 
 /** What the bench is set up for, in the words of this kind of model. */
 export function sessionWords(session: Session, airframe: Pick<Airframe, 'kind'>): string {
-  const { bench } = kindOf(airframe);
+  const manner = kindOf(airframe);
+  const { bench } = manner;
   const words: Record<Session, string> = {
-    paper: 'On paper',
-    table: 'At the table, nothing powered',
-    'prop-off': bench.powered,
+    paper: wayTitle('paper', manner),
+    table: wayTitle('table', manner),
+    'prop-off': wayTitle('prop-off', manner),
     'link-off': 'Link off, the model held',
     'prop-on': bench.motor,
     out: bench.out,

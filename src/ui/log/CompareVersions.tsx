@@ -64,7 +64,7 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
       </div>
       <ul className="mt-2" aria-live="polite">
         {problem && <li className="text-stop">They could not be compared: {problem}.</li>}
-        {shown?.length === 0 && !problem && <li>Nothing: they are the same.</li>}
+        {shown?.length === 0 && !problem && <li>Nothing: the two are the same.</li>}
         {shown?.slice(0, 40).map((d, i) => (
           <li key={i} className="border-t border-(--card-edge) py-1 wrap-anywhere">
             <strong>{d.what}</strong> {d.words}

@@ -1,6 +1,7 @@
 'use client';
 
 import { Download } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { format } from 'date-fns';
 import { useCallback, useEffect, useState } from 'react';
 import type { EntryKind } from '@/core/logbook';
@@ -12,6 +13,8 @@ import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
 import { Select } from '../parts/Select';
 import { kindOf } from '@/core/setup';
+
+const OtherModel = dynamic(() => import('./other/OtherModel'), { ssr: false });
 
 /** Lines fetched at once. */
 const PAGE = 100;
@@ -35,6 +38,7 @@ export function LogStation() {
   const [asked, setAsked] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [loading, setLoading] = useState(false);
+  const [beside, setBeside] = useState(false);
   const load = useCallback(() => setAsked((n) => n + 1), []);
   const page = useCallback(
     (before?: string) => {
@@ -110,7 +114,7 @@ export function LogStation() {
         )}
         {!view && problem === undefined && <p className="mt-3">Opening the log …</p>}
         {view && lines.length === 0 && (
-          <p className="mt-3">{filtered ? 'Nothing in the log says that.' : 'Nothing yet.'}</p>
+          <p className="mt-3">{filtered ? 'Nothing in the logbook matches.' : 'Nothing yet.'}</p>
         )}
         <ol className="mt-3">
           {lines.map((line) => (
@@ -167,6 +171,15 @@ export function LogStation() {
           </p>
         </section>
       </aside>
+      <details
+        className="card @4xl:col-span-full"
+        onToggle={(e) => setBeside(e.currentTarget.open)}
+      >
+        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
+          <span className="underline">Beside another model: take parts over</span>
+        </summary>
+        {beside && <OtherModel />}
+      </details>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { everythingTaken, kindEntry, measureTaken, type Measures } from '@/core/setup';
+import { everythingTaken, kindEntry, kindOf, measureTaken, type Measures } from '@/core/setup';
 import { Silhouette } from '../drawing/Silhouette';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
@@ -9,8 +9,8 @@ import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
 import { Motors } from './Motors';
 import { Select } from '../parts/Select';
-import { kindOf } from '@/core/setup';
 import { SystemChoice } from '../measure/SystemChoice';
+import { NOSE_UP } from '../words';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
@@ -31,8 +31,8 @@ const FIELDS: readonly (readonly [
   ['glideRatio', 'glide ratio', ': 1', 0.5, 'flies'],
   ['wheelbaseMm', 'between supports, fore and aft', 'mm', 5],
   ['trackMm', 'track', 'mm', 5],
-  ['standingPitchDeg', 'stands nose up by', '°', 0.5, 'flies'],
-  ['flyingPitchDeg', 'flies nose up by', '°', 0.5, 'flies'],
+  ['standingPitchDeg', NOSE_UP.standingPitchDeg, '°', 0.5, 'flies'],
+  ['flyingPitchDeg', NOSE_UP.flyingPitchDeg, '°', 0.5, 'flies'],
 ];
 
 const STANCES: Record<Measures['stance'], string> = {

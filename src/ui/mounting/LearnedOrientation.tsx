@@ -21,10 +21,6 @@ export function LearnedOrientation() {
   const [off, setOff] = useState(10);
   const found =
     way === 'gravity' ? learnByGravity(mounting, level, off) : learnByTurning(mounting, off);
-  const keep = (set: (v: number) => void) => (v: number) => {
-    set(v);
-    return undefined;
-  };
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="learned-title">
       <h2 id="learned-title" className="text-lg font-bold">
@@ -44,7 +40,7 @@ export function LearnedOrientation() {
             min={-40}
             max={40}
             value={level}
-            onCommit={keep(setLevel)}
+            onCommit={setLevel}
           />
         )}
         <NumberField
@@ -53,7 +49,7 @@ export function LearnedOrientation() {
           min={-60}
           max={60}
           value={off}
-          onCommit={keep(setOff)}
+          onCommit={setOff}
         />
       </div>
       <p role="status" className={found.mounting ? '' : 'text-stop font-semibold'}>

@@ -11,7 +11,7 @@ import {
   nearestMounting,
   seatReport,
 } from '@/core/mounting';
-import { AXES, pointer, type Mounting } from '@/core/setup';
+import { AXES, mountingWords, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
 import { Pictured } from '../drawing/Pictured';
 import { NumberField } from '../fields/NumberField';
@@ -23,7 +23,6 @@ import { MountingSelect } from './MountingSelect';
 import { PlainSeat } from './PlainSeat';
 import { turnedBy } from './turn';
 import { Select } from '../parts/Select';
-import { mountingWords } from '@/core/setup';
 
 const MountingScene = dynamic(() => import('./MountingScene'), { ssr: false });
 
@@ -120,12 +119,16 @@ function Seat() {
       <p className="text-soft text-sm">
         Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
       </p>
-      <p className="mt-2 text-xl font-bold" aria-live="polite" data-testid="sits">
+      <p
+        className="mt-2 text-xl font-bold first-letter:uppercase"
+        aria-live="polite"
+        data-testid="sits"
+      >
         {mountingWords(shown, setup.airframe)}
       </p>
       {refused && (
         <p role="alert" className="text-stop font-semibold">
-          This unit cannot be told so: {refused}.
+          This unit cannot be set that way: {refused}.
         </p>
       )}
       <div className="mt-3 grid gap-3 @lg:grid-cols-2">
@@ -145,7 +148,7 @@ function Seat() {
       {mounting !== settings.orientation && (
         <div className="mt-2 flex flex-wrap items-center gap-3">
           <p role="status" className="text-stop font-semibold">
-            These two differ: the unit takes movements for others than they are.
+            These two differ: the unit would mistake one movement for another.
           </p>
           {!refused && (
             <button type="button" className="btn btn-main" onClick={() => tell(mounting)}>

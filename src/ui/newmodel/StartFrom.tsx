@@ -21,7 +21,7 @@ export function StartFrom({ own }: { own: readonly { id: string; name: string }[
   return (
     <section className="card mt-6" aria-labelledby="from-title">
       <h2 id="from-title" className="text-xl font-bold">
-        Or start from one that is made
+        Or start from a ready-made one
       </h2>
       <ul className="mt-2 grid gap-3 md:grid-cols-2">
         {READY_IDS.map((id) => (

@@ -1,9 +1,12 @@
+import type { StepId } from '@/core/procedure';
 import type { ScriptStep } from '@/core/script';
+import { stepNote, type Setup } from '@/core/setup';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
 import { cautionWords, sessionWords } from '../job/words';
 import type { PaperList } from './listPdf';
+import { LOCAL_RULES } from '../words';
 
 /** The card for the field. */
 export function preflightPaper(
@@ -12,7 +15,7 @@ export function preflightPaper(
 ): PaperList {
   return {
     title: `${setup.name}: preflight`,
-    caution: `${cautionWords('hold', setup.airframe)} Follow the rules of your country, club and site. Version ${version}.`,
+    caution: `${cautionWords('hold', setup.airframe)} ${LOCAL_RULES} Version ${version}.`,
     sections: [{ lines: [...card] }],
     fields: ['Date, place', 'Wind, battery', 'Seen'],
   };
@@ -28,10 +31,13 @@ export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[])
         ? [{ heading: 'Every step holds', lines: [] }]
         : way.map(({ session, steps }) => ({
             heading: sessionWords(session, setup.airframe),
-            lines: steps.flatMap(({ title, does, reasons, open }) => [
+            lines: steps.flatMap(({ id, title, does, reasons, open }) => [
               {
                 does: `${title}: ${does}`,
-                sees: reasons.length > 0 ? [`again, because ${reasons.join('; ')} changed`] : [],
+                sees: [
+                  ...(reasons.length > 0 ? [`again, because ${reasons.join('; ')} changed`] : []),
+                  ...noted(setup, id),
+                ],
                 leads: true as const,
               },
               ...alike(open).map((what) => ({ does: what, sees: [] })),
@@ -39,6 +45,12 @@ export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[])
           })),
     fields: ['Done by, on'],
   };
+}
+
+/** What the person wants to be reminded of at a step. */
+function noted({ unit }: Setup, step: StepId): string[] {
+  const note = stepNote(unit, step);
+  return note ? [`Your note: ${note}`] : [];
 }
 
 /** Lines that say the same of one thing after another, as one line: "Roll; Pitch; Yaw: read it back." */

@@ -59,7 +59,7 @@ export function ChannelSlot({
             ? row.reason
             : row
               ? `The plan would put it on channel ${row.channel}.`
-              : 'Not in the plan: it is here all the same.'}
+              : 'Not in the plan, but used here.'}
         </span>
       </div>
     </Pointing>

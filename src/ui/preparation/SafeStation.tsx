@@ -8,5 +8,5 @@ import { TestScript } from '../recovery/TestScript';
 export function SafeStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
-  return <TestScript title="Before anything has power" steps={tests(setup, evidence, 'safe')} />;
+  return <TestScript title="Before anything is powered" steps={tests(setup, evidence, 'safe')} />;
 }

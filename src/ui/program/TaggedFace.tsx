@@ -208,7 +208,9 @@ function JobMenu({
             {tag.control.label} shall …
           </DropdownMenu.Label>
           {jobs.length === 0 && (
-            <p className="text-soft px-2 py-1 text-sm">Nothing on this model can be put on it.</p>
+            <p className="text-soft px-2 py-1 text-sm">
+              Nothing on this model can be assigned to it.
+            </p>
           )}
           {jobs.map((job) => (
             <DropdownMenu.CheckboxItem

@@ -26,7 +26,7 @@ export function Yours({
         className="text-accent min-h-8 font-semibold hover:underline pointer-coarse:min-h-11"
         onClick={() => take(rewrite(setup, of, true).setup, `${WISH_TITLES[of]} written anew`)}
       >
-        Write it anew
+        Write it again
         <span className="sr-only">: {WISH_TITLES[of]}</span>
       </button>
     </p>

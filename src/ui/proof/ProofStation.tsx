@@ -6,6 +6,7 @@ import { useVerdict } from '../frame/verdict';
 import { ProofPicture } from './ProofPicture';
 import { ProofTable } from './ProofTable';
 import { Requirements } from './Requirements';
+import { PROVING } from '../words';
 
 /** Every combination of everything that reaches the unit's orders: as a picture, as requirements, as a table. */
 export function ProofStation() {
@@ -21,7 +22,9 @@ export function ProofStation() {
           <ProofTable setup={setup} proof={proof} />
         </>
       ) : failed ? null : (
-        <p className="card">Trying every combination … {visiting ? `${visiting} so far` : ''}</p>
+        <p className="card">
+          {PROVING} {visiting ? `${visiting} so far` : ''}
+        </p>
       )}
     </div>
   );

@@ -14,6 +14,7 @@ import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from './TestScript';
 import { Said } from '../measure/Said';
+import { LINK_LOST } from '../words';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
 export function FailsafeStation() {
@@ -34,7 +35,7 @@ export function FailsafeStation() {
       <aside className="flex flex-col gap-4">
         <section className="card" aria-labelledby="lost-title">
           <h2 id="lost-title" className="text-lg font-bold">
-            When the link is lost
+            {LINK_LOST}
           </h2>
           {failsafe && (
             <p className="mt-1">
@@ -88,22 +89,9 @@ function Where() {
           max={1000}
           step={5}
           value={heightM}
-          onCommit={(v) => {
-            setHeight(v);
-            return undefined;
-          }}
+          onCommit={setHeight}
         />
-        <NumberField
-          label="wind"
-          unit="m/s"
-          min={0}
-          max={30}
-          value={windMps}
-          onCommit={(v) => {
-            setWind(v);
-            return undefined;
-          }}
-        />
+        <NumberField label="wind" unit="m/s" min={0} max={30} value={windMps} onCommit={setWind} />
       </div>
       <FootprintDrawing place={place} bankDeg={bankDeg} />
       <p className="text-soft text-sm">

@@ -33,10 +33,7 @@ export function GroundStop() {
         max={60}
         step={0.5}
         value={fromMps}
-        onCommit={(v) => {
-          setFrom(v);
-          return undefined;
-        }}
+        onCommit={setFrom}
       />
       {wheels && (
         <Choice

@@ -5,6 +5,7 @@ import { channelLost, type LostChannel } from '@/core/sheets';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { Select } from '../parts/Select';
+import { LINK_LOST } from '../words';
 
 const CHOICES: readonly (readonly [LostChannel['entered'], string])[] = [
   ['unset', 'left unset'],
@@ -38,7 +39,7 @@ export function LostChannels() {
             </p>
             <div className="grid grid-cols-2 items-end gap-2">
               <Select
-                aria-label={`When the link is lost, ${name}`}
+                aria-label={`${LINK_LOST}, ${name}`}
                 value={c.entered}
                 onChange={(e) => {
                   const kind = e.target.value as LostChannel['entered'];

@@ -152,22 +152,9 @@ function Cost({ slowestMs }: { slowestMs: number }) {
           max={720}
           step={10}
           value={rollRate}
-          onCommit={(v) => {
-            setRollRate(v);
-            return undefined;
-          }}
+          onCommit={setRollRate}
         />
-        <NumberField
-          label="at"
-          unit="m/s"
-          min={2}
-          max={120}
-          value={speed}
-          onCommit={(v) => {
-            setSpeed(v);
-            return undefined;
-          }}
-        />
+        <NumberField label="at" unit="m/s" min={2} max={120} value={speed} onCommit={setSpeed} />
       </div>
       <p>
         <strong className="num text-2xl">

@@ -7,6 +7,7 @@ import { useModel } from '../frame/modelStore';
 import { useAcknowledged } from '../job/useAcknowledged';
 import { StatusMark } from '../status/StatusMark';
 import { Said } from '../measure/Said';
+import { seenBefore } from '../words';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
 export function TestScript({
@@ -77,11 +78,7 @@ export function TestScript({
                 </li>
               ))}
             </ul>
-            {status === 'stale' && (
-              <p className="text-soft text-sm">
-                Seen before; since then changed: {reasons.join(', ')}.
-              </p>
-            )}
+            {status === 'stale' && <p className="text-soft text-sm">{seenBefore(reasons)}</p>}
             <AnswerButtons
               words={`step ${i + 1}`}
               main={i === next}

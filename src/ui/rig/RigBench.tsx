@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { Axis } from '@/core/setup';
+import { kindOf, type Airframe, type Axis } from '@/core/setup';
 import { PlainModel } from '../drawing/PlainModel';
 import { Pictured } from '../drawing/Pictured';
 import { LinkButton } from '../dock/LinkButton';
@@ -13,11 +13,11 @@ import { RigKeys } from './RigKeys';
 import { useRig } from './rigStore';
 import { Trims } from './Trims';
 import { useTiltDrag } from './useTiltDrag';
-import { kindOf, type Airframe } from '@/core/setup';
+import { SETTING_UP } from '../words';
 
 const RigScene = dynamic(() => import('./RigScene'), {
   ssr: false,
-  loading: () => <p className="text-soft p-4">setting the model on the stand …</p>,
+  loading: () => <p className="text-soft p-4">{SETTING_UP}</p>,
 });
 
 function movesOf(airframe: Airframe): (readonly [string, Axis, number])[] {

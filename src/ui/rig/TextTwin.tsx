@@ -1,11 +1,10 @@
 'use client';
 
-import { gainWords } from '@/core/chain';
-import type { Setup } from '@/core/setup';
+import { gainWords, lightWords } from '@/core/chain';
+import { AXES, type Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
 import { UnitLight } from '../unit/UnitLight';
 import { AXIS_WORDS, modeWords } from '../unit/words';
-import { AXES } from '@/core/setup';
 
 const signed = (n: number, digits = 0) =>
   `${n < -0.05 ? '−' : n > 0.05 ? '+' : ''}${Math.abs(n).toFixed(digits)}`;
@@ -37,9 +36,7 @@ export function TextTwin({
         {light && (
           <p className="mt-1 flex items-center gap-2 text-sm">
             <UnitLight colour={light.colour} blinks={light.blinks} />
-            {light.colour === 'none'
-              ? 'its light is dark'
-              : `light ${light.colour}, ${light.blinks} blink${light.blinks === 1 ? '' : 's'}`}
+            its light: {lightWords(setup.unit, light)}
           </p>
         )}
         <dl className="mt-1 grid grid-cols-[4rem_repeat(3,1fr)] text-sm">

@@ -42,7 +42,7 @@ export function PoseByPose() {
   return (
     <section aria-labelledby="read-title">
       <h2 id="read-title" className="text-lg font-bold">
-        Read it back: {proven} of {poses.length} poses as they must be
+        Read it back: {proven} of {poses.length} poses correct
       </h2>
       <p className="text-soft text-sm">
         Open the channel monitor and put your hands so. These poses are enough: any single wrong
@@ -74,7 +74,7 @@ export function PoseByPose() {
         <p>
           <StatusMark
             status="proven"
-            words="Every pose shows what it must. Choose one to read it again."
+            words="Every pose shows the right numbers. Choose one to read it again."
           />
         </p>
       )}

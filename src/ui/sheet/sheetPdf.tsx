@@ -1,6 +1,13 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { functionOf } from '@/core/setup';
-import { pct, type Pose, type Sheet, type SheetSection, type SheetStep } from '@/core/sheets';
+import {
+  pct,
+  poseWords,
+  type Pose,
+  type Sheet,
+  type SheetSection,
+  type SheetStep,
+} from '@/core/sheets';
 import { FAMILY, printable, registerFont } from '../paper/font';
 
 /** Read at arm's length: nothing on it is smaller than 9 pt. */
@@ -45,7 +52,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
             {printable(w)}
           </Text>
         ))}
-        {packed(sheet.sections).map((section) => (
+        {packed(sheet).map((section) => (
           <View key={section.title}>
             <Text style={styles.heading} minPresenceAhead={24}>
               {printable(section.title)}
@@ -96,28 +103,24 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
   );
 }
 
-const LINES = /^Lines of (channel \d+), .*$/;
-/** What every menu shows when nothing was entered. */
-const NOTHING = /, shifted by 0 %|, subtrim 0 %/g;
-
 /**
  * The sections as paper has room for them: the lines of all channels under one heading, and channels
  * with the same entry in one place. Shifts and subtrims of 0 % are left out: they are there already.
  */
-function packed(sections: readonly SheetSection[]): SheetSection[] {
+function packed({ sections, untouched }: Sheet): SheetSection[] {
   const list: SheetSection[] = [];
-  for (const { title, steps } of sections) {
-    const channel = LINES.exec(title)?.[1];
+  for (const { title, menu, steps } of sections) {
+    const channel = menu?.item === 'lines' ? menu.of?.split(',')[0] : undefined;
     const own = alike(
       steps.map((s) => ({
         id: s.id,
         entry: channel ? `${channel[0]!.toUpperCase()}${channel.slice(1)}: ${s.entry}` : s.entry,
-        value: s.value.replace(NOTHING, ''),
+        value: untouched.reduce((value, part) => value.replaceAll(part, ''), s.value),
       })),
     );
     const before = list.at(-1);
-    if (channel && before?.title === 'Lines') before.steps.push(...own);
-    else list.push({ title: channel ? 'Lines' : title, steps: own });
+    if (channel && before?.menu?.item === 'lines') before.steps.push(...own);
+    else list.push({ title: channel ? menu!.words : title, ...(menu ? { menu } : {}), steps: own });
   }
   return list;
 }
@@ -147,8 +150,7 @@ function PoseGrid({ pose, number }: { pose: Pose; number: number }) {
     <View style={styles.pose} wrap={false}>
       <Text>
         <Text style={styles.bold}>{number}. </Text>
-        {printable(pose.places.join(', ') || 'Nothing touched')}
-        {pose.holdS > 0 ? `, held ${pose.holdS} s` : ''}
+        {printable(poseWords(pose))}
       </Text>
       {pose.column.map((r) => (
         <View key={r.id} style={styles.row}>

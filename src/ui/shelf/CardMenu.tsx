@@ -9,6 +9,7 @@ import { toast } from 'sonner';
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
 import { reasonsOf, send } from '../frame/send';
 import { Over, OverClose } from '../parts/Over';
+import { YOUR_NAME_FOR_IT } from '../words';
 
 interface Holds {
   versions: number;
@@ -86,7 +87,7 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
                     'Put it away as retired',
                     () => void place('retired', `${entry.name} is put away.`),
                   )}
-                {item('Take it off …', () => {
+                {item('Take off the shelf …', () => {
                   void attempt<Holds>('GET', 'place', undefined, (found) => {
                     setHolds(found);
                     setAsking('off');
@@ -116,7 +117,7 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
           }}
         >
           <label className="mt-2 block text-sm font-semibold">
-            {asking === 'tags' ? 'Words it is found by, a blank between them' : 'What you call it'}
+            {asking === 'tags' ? 'Tags, separated by spaces' : YOUR_NAME_FOR_IT}
             <input
               className="field mt-1 font-normal"
               maxLength={asking === 'tags' ? 200 : 80}

@@ -16,7 +16,7 @@ export function ShelfRefresh({ pending }: { pending: number }) {
   if (pending === 0) return null;
   return (
     <p role="status" className="text-soft mb-3 text-sm">
-      {pending === 1 ? 'One model is' : `${pending} models are`} still being looked through.
+      {pending === 1 ? 'One model is' : `${pending} models are`} still being checked.
     </p>
   );
 }

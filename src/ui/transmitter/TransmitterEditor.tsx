@@ -5,18 +5,20 @@ import { useState } from 'react';
 import {
   CONTROL_KINDS,
   ENTRY_STYLES,
+  functionOf,
+  handsOn,
   pointer,
   type ControlKind,
   type Transmitter,
 } from '@/core/setup';
 import { STYLES } from '@/core/sheets';
+import { MenuWords } from './MenuWords';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import type { ChangeTransmitter } from './change';
 import { LinkEditor } from './LinkEditor';
 import { TransmitterFace } from './TransmitterFace';
 import { Select } from '../parts/Select';
-import { functionOf, handsOn } from '@/core/setup';
 
 const KIND_WORDS: Record<ControlKind, string> = {
   stick: 'stick',
@@ -218,6 +220,7 @@ export function TransmitterEditor({
       </section>
       <div className="flex min-w-0 flex-col gap-4">
         <TransmitterFace transmitter={transmitter} change={change} />
+        <MenuWords transmitter={transmitter} change={change} />
         <section className="card" aria-labelledby="controls-title">
           <div className="flex items-center justify-between gap-2">
             <h2 id="controls-title" className="text-lg font-bold">

@@ -6,6 +6,7 @@ import { useModel } from '../frame/modelStore';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
 import { TestScript } from '../recovery/TestScript';
+import { LOCAL_RULES } from '../words';
 
 /** The model without its gyro: each check with what the gyro would hide. */
 export function ChassisStation() {
@@ -20,7 +21,7 @@ export function ChassisStation() {
   return (
     <div className="flex flex-col gap-4">
       <p className="border-caution bg-card border-l-4 px-3 py-2">
-        {outside} Follow the rules of your country, club and site.
+        {outside} {LOCAL_RULES}
       </p>
       {setup.unit.traits.gainLaw !== 'fixed' && (
         <section className="card flex flex-wrap items-center gap-3" aria-labelledby="lock-title">

@@ -25,10 +25,6 @@ export function Found() {
   const [control, setControl] = useState('');
   const count = control ? positionsOfSwitches(setup, [control]) : 3;
   const pct = count === 3 ? [0, fast, slow] : [0, fast];
-  const keep = (set: (v: number) => void) => (v: number) => {
-    set(v);
-    return undefined;
-  };
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="found-title">
       <h2 id="found-title" className="text-lg font-bold">
@@ -41,7 +37,7 @@ export function Found() {
           min={-150}
           max={150}
           value={shook}
-          onCommit={keep(setShook)}
+          onCommit={setShook}
         />
         <p role="status">
           is <strong className="num">{atShake.toFixed(0)} %</strong> of the unit’s gain
@@ -52,7 +48,7 @@ export function Found() {
           min={0}
           max={100}
           value={fast}
-          onCommit={keep(setFast)}
+          onCommit={setFast}
         />
         <NumberField
           label="gain for slow"
@@ -60,7 +56,7 @@ export function Found() {
           min={0}
           max={100}
           value={slow}
-          onCommit={keep(setSlow)}
+          onCommit={setSlow}
         />
       </div>
       <p className="text-soft text-sm">

@@ -5,6 +5,7 @@ import { tests } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { kindOf } from '@/core/setup';
+import { LOCAL_RULES } from '../words';
 
 /** Out there: trim, find the gain, read it off. */
 export function TuneStation() {
@@ -14,7 +15,7 @@ export function TuneStation() {
   return (
     <div className="flex flex-col gap-4">
       <p className="border-caution bg-card border-l-4 px-3 py-2">
-        {kindOf(setup.airframe).outside} Follow the rules of your country, club and site.
+        {kindOf(setup.airframe).outside} {LOCAL_RULES}
       </p>
       <TestScript title="One to three outings" steps={tests(setup, evidence, 'tune')} />
       {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}

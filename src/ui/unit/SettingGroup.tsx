@@ -11,6 +11,7 @@ import { useModel } from '../frame/modelStore';
 import { prefixed } from '../hangar/prefixed';
 import { Select } from '../parts/Select';
 import { Answers, TestMark } from '../recovery/TestScript';
+import { seenBefore } from '../words';
 
 /** Everything of the unit that is set about one thing, with the word the person’s leaflet has for it. */
 export function SettingGroup({
@@ -32,11 +33,7 @@ export function SettingGroup({
           <SettingField key={row.id} row={row} alone={row.about === ''} />
         ))}
       </div>
-      {test?.status === 'stale' && (
-        <p className="text-soft text-sm">
-          Seen before; since then changed: {test.reasons.join(', ')}.
-        </p>
-      )}
+      {test?.status === 'stale' && <p className="text-soft text-sm">{seenBefore(test.reasons)}</p>}
       {test && <Answers asked={test.asked} words={group.title} />}
       <details>
         <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">

@@ -8,6 +8,7 @@ import { PortsEditor } from './PortsEditor';
 import { SignsEditor } from './SignsEditor';
 import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
 import { WordsEditor } from './WordsEditor';
+import { YOUR_NAME_FOR_IT } from '../words';
 
 /** A unit described from end to end: on a model's own page and in the hangar alike. */
 export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
@@ -15,7 +16,7 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
     <div className="flex flex-col gap-6">
       <div className="grid gap-3 @lg:grid-cols-2">
         <TextField
-          label="What you call it"
+          label={YOUR_NAME_FOR_IT}
           value={unit.name}
           onCommit={(v) =>
             change([{ op: 'replace', path: '/name', value: v }], 'Unit renamed')[0]?.reason

@@ -1,3 +1,4 @@
+import { plainLight } from '@/core/chain';
 import type { UnitTraits } from '@/core/setup';
 
 type Light = UnitTraits['lights'][number];
@@ -14,11 +15,10 @@ const FILL: Record<Light['colour'], string> = {
 /** The unit's light: a dot for every blink, its first letter in it, so that colour is not alone. */
 export function UnitLight({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>) {
   const dots = Math.max(1, blinks);
-  const words = colour === 'none' ? 'dark' : `${colour}, ${blinks} blink${blinks === 1 ? '' : 's'}`;
   return (
     <svg
       role="img"
-      aria-label={`light ${words}`}
+      aria-label={`light ${plainLight({ colour, blinks })}`}
       width={dots * 18 + 2}
       height={20}
       className={colour === 'none' ? '' : 'motion-safe:animate-pulse'}

@@ -1,36 +1,52 @@
 'use client';
 
-import { leafletWord, modeKey, putLeafletWord, type Unit } from '@/core/setup';
-import { TextField } from '../fields/TextField';
+import { HOW } from '@/core/capture';
+import { plainLight } from '@/core/chain';
+import {
+  gestureKey,
+  leafletWord,
+  lightKey,
+  modeKey,
+  putLeafletWord,
+  type Unit,
+} from '@/core/setup';
+import { OwnWords } from '../fields/OwnWords';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
 
-/** What the person’s leaflet calls the modes: it stands first wherever a mode is said. */
+/** What the person’s leaflet calls modes, gestures and lights: it stands first wherever they are said. */
 export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
+  const { modes, captureGestures, levelCapture, lights } = unit.traits;
+  const named: readonly (readonly [key: string, ours: string])[] = [
+    ...modes.map((mode) => [modeKey(mode), MODE_WORDS[mode]] as const),
+    ...captureGestures.map((way) => [gestureKey(way), HOW[way]] as const),
+    ...(levelCapture ? [[gestureKey('level'), 'teach it what level is'] as const] : []),
+    ...lights
+      .filter((l) => modes.includes(l.mode))
+      .map(
+        (l) => [lightKey(l.mode), `its light in ${MODE_WORDS[l.mode]}: ${plainLight(l)}`] as const,
+      ),
+  ];
   return (
-    <section aria-labelledby="words-title" className="flex flex-col gap-2">
-      <h3 id="words-title" className="font-bold">
-        In your leaflet’s words
-      </h3>
-      <p className="text-soft text-sm">
-        What your leaflet calls each mode. Your word stands first wherever the mode is said or
-        printed, ours behind it. Words for its settings are given at Unit settings.
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center font-bold">
+        <span className="underline">In your leaflet’s words</span>
+      </summary>
+      <p className="text-soft mb-2 text-sm">
+        What your leaflet calls its modes, ways of teaching it and lights. Your word stands first
+        wherever they are said or printed, ours behind it. Words for its settings are given at Unit
+        settings, its ports are named below.
       </p>
-      <div className="grid gap-2 @lg:grid-cols-2">
-        {unit.traits.modes.map((mode) => (
-          <TextField
-            key={mode}
-            label={`its word for ${MODE_WORDS[mode]}`}
-            value={leafletWord(unit, modeKey(mode)) ?? ''}
-            onCommit={(word) =>
-              change(
-                putLeafletWord(unit, modeKey(mode), word),
-                `Leaflet’s word for ${MODE_WORDS[mode]}`,
-              )[0]?.reason
-            }
-          />
-        ))}
-      </div>
-    </section>
+      <OwnWords
+        words={named.map(([key, ours]) => ({
+          key,
+          ours,
+          value: leafletWord(unit, key),
+          put: (word) =>
+            change(putLeafletWord(unit, key, word), `Leaflet’s word for ${ours}`.slice(0, 80))[0]
+              ?.reason,
+        }))}
+      />
+    </details>
   );
 }

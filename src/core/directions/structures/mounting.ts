@@ -26,7 +26,7 @@ export function mountingRemedy(known: Setup): StructuralRemedy[] {
           id: 'orientation',
           place: 'unit',
           title: `Tell the unit that it is fixed with its ${mountingWords(mounting, airframe)}`,
-          why: `It believes ${mountingWords(orientation, airframe)}, and takes movements for others than they are.`,
+          why: `It believes ${mountingWords(orientation, airframe)}, and mistakes one movement for another.`,
           patch: replaced('/unit/settings/orientation', mounting),
         }
       : {

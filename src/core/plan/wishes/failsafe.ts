@@ -17,6 +17,7 @@ import {
 } from '../../setup';
 import { channelOf, type Draft } from './draft';
 import { bandOf, gainPulse } from './values';
+import { CANNOT } from './words';
 
 /** Which schools of failsafe this unit allows; a reason where it does not. */
 export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | undefined> {
@@ -31,7 +32,7 @@ export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | u
       home: flies,
     };
   }
-  const level = traits.modes.includes('level') ? toldBy(setup) : 'the unit cannot level the model';
+  const level = traits.modes.includes('level') ? toldBy(setup) : CANNOT.level;
   return {
     'motor-off': undefined,
     brake: 'only for a model on wheels',
@@ -71,7 +72,7 @@ function toldBy(setup: Setup): string | undefined {
   if (receiver && receiver.lost !== 'presets')
     return receiver.lost === 'holds'
       ? 'the receiver in front can only hold the last values, so the unit is never told'
-      : 'the receiver in front falls silent, and the unit does nothing of its own then';
+      : 'the receiver in front falls silent, and the unit then does nothing by itself';
   const channel = channelOf(setup, 'mode');
   if (channel !== undefined && lostOf(setup, channel) === 'holds')
     return `channel ${channel}, which carries the mode, can only hold its last value`;

@@ -2,6 +2,7 @@ import type { Condition, GainWish, Line, Setup } from '../../setup';
 import { addLine, anyOf, channelOf, labelOf, type Draft } from './draft';
 import { combinations } from './modes';
 import { gainAt, gainPulse, knobToGain, pulseFor, rawFor } from './values';
+import { CANNOT } from './words';
 
 /** Less than this of the gain wished for is worth a word. */
 const SHORT_PCT = 3;
@@ -11,7 +12,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
   const { setup, reasons } = draft;
   const law = setup.unit.traits.gainLaw;
   if (law === 'fixed') {
-    reasons.push('This unit has no gain channel: its gain is set on the unit itself.');
+    reasons.push(CANNOT.gain);
     return;
   }
   if (law !== 'sign-selects-set' && wish.by === 'values' && wish.pct.some((p) => p < 0)) {

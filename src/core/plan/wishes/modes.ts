@@ -10,6 +10,7 @@ import {
 import type { Condition, Line, Mode, ModeWish, Setup } from '../../setup';
 import { addLine, allOf, channelOf, kindOf, labelOf, type Draft } from './draft';
 import { bandOf, valueInBand } from './values';
+import { CANNOT } from './words';
 
 /** One combination of mode switch positions, the mode it stands for, and what it must send. */
 export interface ModeCell {
@@ -59,7 +60,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
   if (!('bands' in select)) {
     reasons.push(
       select.by === 'fixed'
-        ? 'This unit has one mode and nothing to choose.'
+        ? CANNOT.modes
         : 'On this unit the gain channel chooses the mode: wish for two gain sets instead.',
     );
     return [];

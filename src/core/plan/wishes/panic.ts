@@ -3,6 +3,7 @@ import { usualRecovery } from '../usual';
 import { addLine, addLogic, allOf, channelOf, held, labelOf, type Draft } from './draft';
 import { cellsNow } from './modes';
 import { bandOf, gainPulse, rawFor, valueInBand } from './values';
+import { CANNOT } from './words';
 
 type PanicWish = NonNullable<ProgramWishes['panic']>;
 
@@ -14,7 +15,7 @@ export function panicWays(setup: Setup): Record<PanicWay, string | undefined> {
   const byMode = !('bands' in traits.modeSelect)
     ? 'the mode of this unit is not chosen by a channel of its own'
     : !traits.modes.includes('level')
-      ? 'the unit cannot level the model'
+      ? CANNOT.level
       : undefined;
   return {
     none: undefined,

@@ -20,6 +20,13 @@ export const WISH_TITLES: Record<WishId, string> = {
   failsafe: 'Failsafe',
 };
 
+/** Why a wish cannot be had from this unit. */
+export const CANNOT = {
+  gain: 'This unit has no gain channel: its gain is set on the unit itself.',
+  modes: 'This unit has one mode and nothing to choose.',
+  level: 'the unit cannot level the model',
+} as const;
+
 /*
  * When practitioners choose what. Common practice, no source.
  */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CONTROL_KINDS, ENTRY_STYLES } from '../lists';
+import { CONTROL_KINDS, ENTRY_STYLES, MENU_ITEMS } from '../lists';
 import { ChannelSchema, IdSchema, LabelSchema, NoteSchema } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -50,6 +50,12 @@ export const TransmitterSchema = z.strictObject({
     .min(1)
     .max(6),
   link: IdSchema,
+  /** What its menus call what is entered in them. */
+  menu: z
+    .array(z.strictObject({ item: z.enum(MENU_ITEMS), word: LabelSchema }))
+    .min(1)
+    .max(MENU_ITEMS.length)
+    .optional(),
 });
 
 export type Control = z.infer<typeof ControlSchema>;

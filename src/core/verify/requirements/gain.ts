@@ -203,7 +203,7 @@ export const gainAsWished: Requirement = {
         else if (wish?.by === 'knob' && wish.control === control.id && (most < 60 || least > 25))
           fail(
             'short',
-            `${control.label} gives ${least.toFixed(0)} to ${most.toFixed(0)} % gain, not the whole of it.`,
+            `${control.label} gives ${least.toFixed(0)} to ${most.toFixed(0)} % gain, not the full range.`,
             'caution',
           );
       }
@@ -274,7 +274,7 @@ function standsAt(asked: Asked, c: OrderCell, at: number, value: number): boolea
 export const masterOff: Requirement = {
   id: 'master-off',
   title: 'One movement switches everything off',
-  must: 'There is one position of one control in which the unit is off, wherever everything else stands, but while something that was wished to act by itself acts.',
+  must: 'One position of one control turns the unit off wherever everything else stands, except while a helper that was asked for is acting.',
   from: 'When the unit does something wrong there is time for one movement, found by touch.',
   applies: () => true,
   looksAt: orderChannels,

@@ -1,7 +1,12 @@
 'use client';
 
 import { Tabs } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { ENTRY_STYLES } from '@/core/setup';
+import { STYLES, sheetSections } from '@/core/sheets';
 import { useModel } from '../../frame/modelStore';
+import { PickWord } from '../../parts/PickWord';
+import { StatusMark } from '../../status/StatusMark';
 import { ChannelPart } from './ChannelPart';
 import { InputsPart } from './InputsPart';
 import { LogicPart } from './LogicPart';
@@ -9,9 +14,39 @@ import { ShapesPart } from './ShapesPart';
 import { ValuesPart } from './ValuesPart';
 import { VoicePart } from './VoicePart';
 
+/** The channels as the transmitter in hand has them, or as another kind would. */
 function Channels() {
   const outputs = useModel((s) => s.setup.program.outputs);
-  return outputs.map((output) => <ChannelPart key={output.channel} output={output} />);
+  const own = useModel((s) => s.setup.transmitter.style);
+  const [style, setStyle] = useState(own);
+  const setup = useModel((s) => s.setup);
+  const { warnings } = useMemo(() => sheetSections(setup, style), [setup, style]);
+  return (
+    <>
+      <p>
+        Shown as{' '}
+        <PickWord
+          label="Channels are shown as"
+          value={style}
+          options={ENTRY_STYLES.map((s) => ({
+            value: s,
+            words: STYLES[s].words,
+            more: `${STYLES[s].describes}${s === own ? ': as your transmitter has it' : ''}`,
+          }))}
+          onPick={setStyle}
+        />
+        : one program, however it is shown.
+      </p>
+      {warnings.map((w) => (
+        <p key={w}>
+          <StatusMark status="caution" words={w} />
+        </p>
+      ))}
+      {outputs.map((output) => (
+        <ChannelPart key={output.channel} output={output} style={style} />
+      ))}
+    </>
+  );
 }
 
 /** The lists of a program, in the order in which one is made of another. */

@@ -2,62 +2,65 @@
 
 import { Undo2 } from 'lucide-react';
 import { addLine, bringBack, changeOutput, dropAside, putFailsafe } from '@/core/edit';
-import { roleOf, type Failsafe, type Output, type Setup } from '@/core/setup';
+import { roleOf, type EntryStyle, type Failsafe, type Output, type Setup } from '@/core/setup';
 import { channelWords, lineWords, pct } from '@/core/sheets';
 import { NumberWord } from '../../fields/NumberWord';
 import { useModel } from '../../frame/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { useRig } from '../../rig/rigStore';
 import { EntryRow, takeOut, usePut } from './EntryRow';
-import { LineSentence, nameOf } from './LineSentence';
+import { nameOf } from './LineSentence';
+import { Ordered } from './Ordered';
 import { Part } from './Part';
+import { VIEWS } from './views';
 
 /** A channel: its lines from top to bottom, what is switched off, its last stage, and what it does without the link. */
-export function ChannelPart({ output }: { output: Output }) {
+export function ChannelPart({ output, style }: { output: Output; style: EntryStyle }) {
   const setup = useModel((s) => s.setup);
   const { lines, aside = [] } = setup.program;
   const { channel } = output;
   const own = lines.filter((l) => l.channel === channel);
+  const View = VIEWS[style];
   const off = aside.filter(({ line }) => line.channel === channel);
   return (
-    <Part
-      id={`lines-${channel}`}
-      title={channelWords(setup, channel)}
-      aside={<ChannelBar channel={channel} />}
-      add={[
-        {
-          words: own.length === 0 ? 'A line' : 'One more line',
-          patch: addLine(setup, channel, { kind: 'fixed' }),
-        },
-      ]}
-    >
-      {own.map((line, i) => (
-        <LineSentence key={line.id} line={line} first={i === 0} last={i === own.length - 1} />
-      ))}
-      {off.map(({ line }) => (
-        <EntryRow
-          key={line.id}
-          name={nameOf(setup, line)}
-          unsigned
-          acts={[
-            {
-              label: 'Switch on again',
-              Icon: Undo2,
-              patch: bringBack(setup, line.id),
-              words: 'switched on again',
-            },
-            takeOut(dropAside(setup, line.id)),
-          ]}
-        >
-          <span className="text-soft">
-            <s>{lineWords(setup, line, true)}</s> Switched off.
-          </span>
+    <Ordered>
+      <Part
+        id={`lines-${channel}`}
+        title={channelWords(setup, channel)}
+        aside={<ChannelBar channel={channel} />}
+        add={[
+          {
+            words: `${own.length === 0 ? 'A' : 'One more'} ${style === 'function' ? 'mix' : 'line'}`,
+            patch: addLine(setup, channel, { kind: 'fixed' }),
+          },
+        ]}
+      >
+        <View setup={setup} output={output} own={own} />
+        {off.map(({ line }) => (
+          <EntryRow
+            key={line.id}
+            name={nameOf(setup, line)}
+            unsigned
+            acts={[
+              {
+                label: 'Switch on again',
+                Icon: Undo2,
+                patch: bringBack(setup, line.id),
+                words: 'switched on again',
+              },
+              takeOut(dropAside(setup, line.id)),
+            ]}
+          >
+            <span className="text-soft">
+              <s>{lineWords(setup, line, true)}</s> Switched off.
+            </span>
+          </EntryRow>
+        ))}
+        <EntryRow name={`Channel ${channel}`} acts={[]} unsigned>
+          <LastStage setup={setup} output={output} />
         </EntryRow>
-      ))}
-      <EntryRow name={`Channel ${channel}`} acts={[]} unsigned>
-        <LastStage setup={setup} output={output} />
-      </EntryRow>
-    </Part>
+      </Part>
+    </Ordered>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { atomKey, atomsFor, conditionOf, termsOf, type Term, type Terms } from '@/core/edit';
-import type { Condition, Setup } from '@/core/setup';
+import type { Condition, Setup, Worked } from '@/core/setup';
 import { conditionWords } from '@/core/sheets';
 import { PickWord } from '../../parts/PickWord';
 
@@ -19,23 +19,23 @@ export function ConditionWord({
   setup,
   label,
   value,
-  but,
+  of,
   always,
   onPut,
 }: {
   setup: Setup;
   label: string;
   value: Condition | undefined;
-  /** Logic that is being put together itself. */
-  but?: string;
+  /** What it must not come back to. */
+  of?: Worked;
   /** What stands there where it always holds; left out where it must not. */
   always?: string;
   onPut: (condition: Condition | undefined) => void;
 }) {
-  const atoms = atomsFor(setup, but).map((of) => ({
-    of,
-    value: atomKey(of),
-    words: conditionWords(setup, of),
+  const atoms = atomsFor(setup, of).map((atom) => ({
+    of: atom,
+    value: atomKey(atom),
+    words: conditionWords(setup, atom),
   }));
   const atomOf = (key: string) => atoms.find((a) => a.value === key)?.of;
   const none = always === undefined ? [] : [{ value: OUT, words: always }];
@@ -89,8 +89,10 @@ export function ConditionWord({
           onPick={(key) => {
             if (key === TURN) return put(row.terms.with(i, other));
             if (key === MORE) return put(row.terms.toSpliced(i + 1, 0, term));
-            const of = atomOf(key);
-            return put(of ? row.terms.with(i, { of, not: false }) : row.terms.toSpliced(i, 1));
+            const atom = atomOf(key);
+            return put(
+              atom ? row.terms.with(i, { of: atom, not: false }) : row.terms.toSpliced(i, 1),
+            );
           }}
         />
       </span>

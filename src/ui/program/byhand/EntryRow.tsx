@@ -37,6 +37,7 @@ export function EntryRow({
   acts,
   children,
   more,
+  grip,
   unsigned,
 }: {
   name: string;
@@ -46,6 +47,8 @@ export function EntryRow({
   children: React.ReactNode;
   /** Stands below the sentence. */
   more?: React.ReactNode;
+  /** What it is dragged by. */
+  grip?: React.ReactNode;
   /** Whose it is need not be said. */
   unsigned?: true;
 }) {
@@ -63,7 +66,8 @@ export function EntryRow({
         at={{ controls: [...controls] }}
         className="flex flex-wrap items-start justify-between gap-x-2 border-t border-(--card-edge) py-1 pl-2"
       >
-        <div className="min-w-60 flex-1 leading-relaxed">
+        {grip}
+        <div className="min-w-56 flex-1 leading-relaxed">
           <p>
             {children}{' '}
             {!unsigned && (

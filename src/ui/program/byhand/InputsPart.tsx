@@ -103,6 +103,7 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
           <ConditionWord
             setup={setup}
             label={`${name}: when rate ${i + 1} counts`}
+            of={{ kind: 'input', id: input.id }}
             always="Always"
             value={r.when}
             onPut={(when) => rate(i, { when }, 'another condition of a rate')}

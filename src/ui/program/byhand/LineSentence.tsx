@@ -8,8 +8,9 @@ import { NumberWord } from '../../fields/NumberWord';
 import { useModel } from '../../frame/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { ConditionWord } from './ConditionWord';
-import { EntryRow, takeOut, usePut } from './EntryRow';
+import { EntryRow, takeOut, usePut, type RowAct } from './EntryRow';
 import { NoteLine } from './NoteLine';
+import { Grip } from './Ordered';
 import { SourceWord } from './SourceWord';
 
 const EFFECTS: readonly { value: Line['effect']; words: string; more: string }[] = [
@@ -38,41 +39,28 @@ export function LineSentence({ line, first, last }: { line: Line; first: boolean
       name={nameOf(setup, line)}
       owner={writerOf(line)}
       controls={controlsOf(setup, line)}
-      acts={[
-        {
-          label: 'Up',
-          Icon: ArrowUp,
-          patch: moveLine(setup, line.id, -1),
-          words: 'moved up',
-          off: first,
-        },
-        {
-          label: 'Down',
-          Icon: ArrowDown,
-          patch: moveLine(setup, line.id, 1),
-          words: 'moved down',
-          off: last,
-        },
-        {
-          label: 'Once more',
-          Icon: Copy,
-          patch: duplicateLine(setup, line.id),
-          words: 'once more',
-        },
-        {
-          label: 'Switch off, and keep',
-          Icon: EyeOff,
-          patch: setAside(setup, line.id),
-          words: 'switched off',
-        },
-        takeOut(removeLine(setup, line.id)),
-      ]}
+      acts={lineActs(setup, line, first, last)}
       more={<NoteLine line={line} name={nameOf(setup, line)} />}
+      grip={first && last ? undefined : <Grip line={line.id} />}
     >
       <Words setup={setup} line={line} first={first} />
     </EntryRow>
   );
 }
+
+/** What can be done with a line as a whole. */
+export const lineActs = (setup: Setup, { id }: Line, first: boolean, last: boolean): RowAct[] => [
+  { label: 'Up', Icon: ArrowUp, patch: moveLine(setup, id, -1), words: 'moved up', off: first },
+  { label: 'Down', Icon: ArrowDown, patch: moveLine(setup, id, 1), words: 'moved down', off: last },
+  { label: 'Once more', Icon: Copy, patch: duplicateLine(setup, id), words: 'once more' },
+  {
+    label: 'Switch off, and keep',
+    Icon: EyeOff,
+    patch: setAside(setup, id),
+    words: 'switched off',
+  },
+  takeOut(removeLine(setup, id)),
+];
 
 function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolean }) {
   const put = usePut();
@@ -96,6 +84,7 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
         setup={setup}
         label={`${name}: when`}
         always="Always"
+        of={{ kind: 'channel', channel: line.channel }}
         value={line.when}
         onPut={(when) => change({ when }, 'another condition')}
       />
@@ -103,7 +92,7 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
       <SourceWord
         setup={setup}
         label={`${name}: follows`}
-        channel={line.channel}
+        of={{ kind: 'channel', channel: line.channel }}
         value={line.follows}
         onPut={(follows) => change({ follows }, 'follows something else')}
       />{' '}
@@ -154,5 +143,5 @@ export const nameOf = (setup: Setup, line: Line): string =>
   line.label ?? `Channel ${line.channel}, ${sourceWords(setup, line.follows)}`;
 
 /** The controls a line listens to, for the rig beside it. */
-const controlsOf = ({ program }: Setup, line: Line): string[] =>
+export const controlsOf = ({ program }: Setup, line: Line): string[] =>
   allReads(program, readsOfLine(line)).flatMap((r) => (r.kind === 'control' ? [r.id] : []));

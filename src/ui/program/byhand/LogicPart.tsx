@@ -58,7 +58,7 @@ export function LogicPart() {
           options={(Object.keys(KINDS) as Op[]).map((value) => ({ value, words: KINDS[value] }))}
           onPick={(op) => {
             const fresh = freshLogic(setup, op, `Logic ${logic.length + 1}`);
-            if (fresh) edit(addEntry(setup, 'logic', fresh), 'Logic of one’s own');
+            if (fresh) edit(addEntry(setup, 'logic', fresh), 'Logic of your own');
           }}
         />
       </li>
@@ -74,7 +74,7 @@ function Words({ setup, logic }: { setup: Setup; logic: Logic }) {
     <ConditionWord
       setup={setup}
       label={`${name}: ${label}`}
-      but={logic.id}
+      of={{ kind: 'logic', id: logic.id }}
       value={value}
       onPut={(c) => c && change(of(c), 'another condition')}
     />
@@ -121,6 +121,7 @@ function Words({ setup, logic }: { setup: Setup; logic: Logic }) {
             <SourceWord
               setup={setup}
               label={`${name}: follows`}
+              of={{ kind: 'logic', id: logic.id }}
               value={logic.follows}
               onPut={(follows) => change({ ...logic, follows }, 'follows something else')}
             />{' '}

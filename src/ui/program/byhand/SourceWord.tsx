@@ -1,7 +1,7 @@
 'use client';
 
 import { sourceKey, sourcesFor } from '@/core/edit';
-import type { Setup, Source } from '@/core/setup';
+import type { Setup, Source, Worked } from '@/core/setup';
 import { sourceWords } from '@/core/sheets';
 import { PickWord } from '../../parts/PickWord';
 
@@ -10,17 +10,17 @@ export function SourceWord({
   setup,
   label,
   value,
-  channel,
+  of,
   onPut,
 }: {
   setup: Setup;
   label: string;
   value: Source;
-  /** The channel it must not come back to. */
-  channel?: number;
+  /** What it must not come back to. */
+  of?: Worked;
   onPut: (source: Source) => void;
 }) {
-  const sources = sourcesFor(setup, channel);
+  const sources = sourcesFor(setup, of);
   return (
     <PickWord
       label={label}

@@ -28,7 +28,7 @@ export function VoicePart() {
         ...(first
           ? [
               {
-                words: 'A call-out for a place',
+                words: 'A call-out for a switch position',
                 patch: addEntry(setup, 'callouts', { when: first, say: 'Say this' }),
               },
             ]
@@ -36,7 +36,7 @@ export function VoicePart() {
         ...(control
           ? [
               {
-                words: 'A call-out for what was moved',
+                words: 'A call-out for a moved control',
                 patch: addEntry(setup, 'callouts', {
                   moved: {
                     follows: { kind: 'control', id: control.id },
@@ -103,7 +103,7 @@ function CalloutWords({ setup, callout }: { setup: Setup; callout: Callout }) {
           <ConditionWord
             setup={setup}
             label={`${name}: when`}
-            {...(moved ? { always: 'it does not matter what else' } : {})}
+            {...(moved ? { always: 'whatever else is set' } : {})}
             value={when}
             onPut={(c) =>
               change(c ? { ...callout, when: c } : without('when'), 'another condition')

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { takenIn, type Inferred } from '@/core/infer';
+import { disturbed, takenIn, type Inferred } from '@/core/infer';
 import { applyPatch } from '@/core/patch';
 import type { Setup } from '@/core/setup';
 import { channelWords, lineWords } from '@/core/sheets';
@@ -17,6 +17,7 @@ export function Found({
   onTake: () => void;
 }) {
   const after = useMemo(() => applyPatch(setup, takenIn(setup, found.channels)), [setup, found]);
+  const shifted = useMemo(() => disturbed(setup, after, found.channels), [setup, after, found]);
   return (
     <section className="card flex flex-col gap-2" aria-labelledby="found-title">
       <h3 id="found-title" className="font-bold">
@@ -54,6 +55,12 @@ export function Found({
           </li>
         ))}
       </ul>
+      {shifted.map((channel) => (
+        <p key={channel} role="alert" className="text-caution">
+          {channelWords(setup, channel)} follows a channel that is read in, and would send something
+          else: read it in as well, or put it right by hand.
+        </p>
+      ))}
       {found.channels.length > 0 && (
         <p>
           <button type="button" className="btn btn-main" onClick={onTake}>

@@ -58,7 +58,7 @@ export default function ReadIn() {
         )}
         {readings.length > 0 && !done && (
           <button type="button" className="btn px-3 text-sm" onClick={() => setEnough(true)}>
-            Enough: what does it make?
+            Enough readings: show the program
           </button>
         )}
         {enough && next.length > 0 && (

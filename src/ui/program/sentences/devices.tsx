@@ -55,7 +55,6 @@ function Flaps({ setup, wishes, wish }: Sentenced) {
                 onCommit={(v) => {
                   const downPct = f.downPct.map((p, j) => (j === i ? v : p));
                   wish({ ...wishes, flaps: { ...f, downPct } }, `${words}: flaps ${v} % down`);
-                  return undefined;
                 }}
               />{' '}
               down
@@ -74,7 +73,6 @@ function Flaps({ setup, wishes, wish }: Sentenced) {
             value={f.seconds ?? 0}
             onCommit={(seconds) => {
               wish({ ...wishes, flaps: { ...f, seconds } }, `Flaps take ${seconds} s`);
-              return undefined;
             }}
           />
         </>

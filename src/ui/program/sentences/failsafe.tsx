@@ -1,11 +1,11 @@
 'use client';
 
 import { FAILSAFE_CHOICES, failsafeSchools } from '@/core/plan';
-import { FAILSAFE_SCHOOLS, type FailsafeSchool, type ProgramWishes } from '@/core/setup';
+import { FAILSAFE_SCHOOLS, kindOf, type FailsafeSchool, type ProgramWishes } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import type { Sentence, Sentenced } from '../wishing';
-import { kindOf } from '@/core/setup';
+import { LINK_LOST } from '../../words';
 
 const SCHOOL_WORDS: Record<FailsafeSchool, string> = {
   'motor-off': 'the motor stops and the surfaces stay as they are',
@@ -39,9 +39,9 @@ function SaysOnSurface({ setup, wishes, wish }: Sentenced) {
   const now = steeringOf(lost);
   return (
     <>
-      When the link is lost,{' '}
+      {LINK_LOST},{' '}
       <PickWord
-        label="When the link is lost"
+        label={LINK_LOST}
         value={wishes.failsafe?.school}
         none="nothing is chosen yet"
         options={(['motor-off', 'brake'] as const).map((school) => ({
@@ -79,7 +79,6 @@ function SaysOnSurface({ setup, wishes, wish }: Sentenced) {
             value={steerPct!}
             onCommit={(pct) => {
               put({ ...rest, steerPct: pct }, `Failsafe steering ${pct} %`);
-              return undefined;
             }}
           />
         </>
@@ -97,9 +96,9 @@ function Says({ setup, wishes, wish }: Sentenced) {
   const flies = lost?.school === 'glide' || lost?.school === 'circle';
   return (
     <>
-      When the link is lost,{' '}
+      {LINK_LOST},{' '}
       <PickWord
-        label="When the link is lost"
+        label={LINK_LOST}
         value={lost?.school}
         none="nothing is chosen yet"
         options={FAILSAFE_SCHOOLS.filter((school) => school !== 'brake').map((school) => ({
@@ -130,7 +129,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
             value={lost.pitchDeg}
             onCommit={(pitchDeg) => {
               put({ ...lost, pitchDeg }, `Failsafe pitch ${pitchDeg}°`);
-              return undefined;
             }}
           />{' '}
           up
@@ -146,7 +144,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
             value={lost.rollDeg}
             onCommit={(rollDeg) => {
               put({ ...lost, rollDeg }, `Failsafe bank ${rollDeg}°`);
-              return undefined;
             }}
           />
         </>

@@ -1,12 +1,11 @@
 'use client';
 
-import { GAIN_CHOICES, combinations, positionsOfSwitches } from '@/core/plan';
+import { CANNOT, GAIN_CHOICES, combinations, gainSides, positionsOfSwitches } from '@/core/plan';
 import { AXES, type GainWish, type ProgramWishes, type Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord, PRESSABLE, SWITCHES, TURNABLE } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
-import { gainSides } from '@/core/plan';
 
 const idOf = (setup: Setup, kinds: readonly string[], not: readonly (string | undefined)[] = []) =>
   setup.transmitter.controls.find((c) => kinds.includes(c.kind) && !not.includes(c.id))?.id ?? '';
@@ -73,7 +72,6 @@ function Shares({ setup, gain, put }: With<'values'> | With<'flap'>) {
         onCommit={(v) => {
           const pct = gain.pct.map((p, j) => (j === i ? v : p));
           put({ ...gain, pct }, `${words}: gain ${v} %`);
-          return undefined;
         }}
       />
       {i === places.length - 1 ? '' : ', '}
@@ -90,7 +88,6 @@ function Amount({ value, onCommit }: { value: number; onCommit: (pct: number) =>
       value={value}
       onCommit={(v) => {
         onCommit(v);
-        return undefined;
       }}
     />
   );
@@ -280,8 +277,7 @@ const BY_WORDS: Record<GainWish['by'], string> = {
 };
 
 function Says({ setup, wishes, wish }: Sentenced) {
-  if (setup.unit.traits.gainLaw === 'fixed')
-    return 'This unit has no gain channel: its gain is set on the unit itself.';
+  if (setup.unit.traits.gainLaw === 'fixed') return CANNOT.gain;
   const { gain } = wishes;
   const put: Put = (next, label) => wish({ ...wishes, gain: next }, label);
   return (

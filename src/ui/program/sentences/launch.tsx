@@ -46,7 +46,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
       value={l[key]}
       onCommit={(v) => {
         put({ ...l, [key]: v }, `${label} ${v} ${unit}`);
-        return undefined;
       }}
     />
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { combinations, positionsOfSwitches } from '@/core/plan';
+import { CANNOT, combinations, positionsOfSwitches } from '@/core/plan';
 import type { Mode, Setup } from '@/core/setup';
 import { PickWord } from '../../parts/PickWord';
 import { modeWords } from '../../unit/words';
@@ -23,7 +23,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
   const { traits } = setup.unit;
   if (!chosenByBands(setup))
     return traits.modeSelect.by === 'fixed'
-      ? 'This unit has one mode and nothing to choose.'
+      ? CANNOT.modes
       : 'On this unit the side of the gain channel chooses what it does.';
   const modes = wishes.modes ?? { switches: [], table: [] };
   const [first, second] = modes.switches;

@@ -78,7 +78,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
         value={panic.holdS}
         onCommit={(holdS) => {
           put({ ...panic, holdS }, `Panic after ${holdS} s`);
-          return undefined;
         }}
       />{' '}
       to be righted from anywhere, by {way}, with{' '}
@@ -89,7 +88,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
         value={wishes.panic?.gainPct ?? PANIC_GAIN_PCT}
         onCommit={(gainPct) => {
           put({ ...panic, gainPct }, `Panic with gain ${gainPct} %`);
-          return undefined;
         }}
       />{' '}
       gain.

@@ -45,7 +45,6 @@ function Pair({
       value={value[key]}
       onCommit={(v) => {
         onChange({ ...value, [key]: v }, `${words}: ${what} ${v} %`);
-        return undefined;
       }}
     />
   );

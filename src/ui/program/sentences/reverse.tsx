@@ -28,7 +28,6 @@ export const reverse: Sentence = {
         value={wishes.reverse?.brakePct ?? 0}
         onCommit={(brakePct) => {
           wish({ ...wishes, reverse: { brakePct } }, `Brake before reverse ${brakePct} %`);
-          return undefined;
         }}
       />{' '}
       of reverse; let go and pushed again, it reverses.

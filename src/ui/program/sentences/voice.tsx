@@ -61,7 +61,6 @@ export const timer: Sentence = {
         value={wishes.timer?.minutes ?? 8}
         onCommit={(minutes) => {
           wish({ ...wishes, timer: { minutes } }, `Timer ${minutes} min`);
-          return undefined;
         }}
       />
       .

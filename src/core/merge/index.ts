@@ -1,0 +1,1 @@
+export { differingParts, merged, origin, type Differing } from './merge';

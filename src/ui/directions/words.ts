@@ -1,0 +1,12 @@
+import type { Expectation } from '@/core/directions';
+import type { Axis } from '@/core/setup';
+
+/** The stick that turns the model about an axis. */
+export const AXIS_STICK = {
+  roll: 'aileron stick',
+  pitch: 'elevator stick',
+  yaw: 'rudder stick',
+} as const satisfies Record<Axis, string>;
+
+/** What one surface in one movement is known by. */
+export const nameOfLook = ({ check, surface }: Expectation): string => `${check.id} ${surface.id}`;

@@ -1,0 +1,109 @@
+import type { Setup } from '@/core/setup';
+import type { ModelView } from '@/server/models';
+import type { Answer, ModelState } from './modelState';
+import { mayPass, reasonsOf, type Reply } from './send';
+
+/** What giving and sending answers needs of the tab around it. */
+export interface Around {
+  get(): Pick<ModelState, 'answers' | 'setup' | 'version'>;
+  put(answers: readonly Answer[]): void;
+  /** Sends observations to the server. */
+  ask(body: object): Promise<Reply<ModelView>>;
+  /** Which version a Setup on the screen became. */
+  versionOf: WeakMap<Setup, number>;
+  /** After the saves on their way: whether everything of this tab is saved. */
+  ready(): Promise<boolean>;
+  /** What the server says once it has kept answers. */
+  kept(next: ModelView): void;
+  /** An answer speaks of what has changed: what is there now is looked at. */
+  refused(): Promise<void>;
+  say(words: string): void;
+}
+
+const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.surface;
+
+/** Answers given in this tab: shown at once, sent one look after another, kept until the server has them. */
+export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say }: Around) {
+  let answering: Promise<void> | undefined;
+  /** What was on the screen when an answer was given whose version is not known yet. */
+  const answeredOn = new Map<string, Setup>();
+
+  const replace = (answer: Answer, next?: Answer) =>
+    put(get().answers.flatMap((a) => (a === answer ? (next ? [next] : []) : [a])));
+
+  /** The version an answer speaks of. */
+  const onOf = ({ check, surface, version }: Answer): number => {
+    const on = answeredOn.get(`${check} ${surface}`);
+    return version ?? (on && versionOf.get(on)) ?? get().version;
+  };
+
+  /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
+  const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
+    const said = look.map(({ check, surface, seen }) => ({ check, surface, seen }));
+    const reply = await ask({ version: onOf(look[0]!), answers: said });
+    if (!reply.ok) return false;
+    put(get().answers.filter((a) => !look.includes(a)));
+    kept(reply.value);
+    return true;
+  };
+
+  const sendOne = async (answer: Answer, anyway: boolean): Promise<void> => {
+    const { check, surface, seen } = answer;
+    const version = onOf(answer);
+    const reply = await ask({ check, surface, seen, version, ...(anyway ? { keep: true } : {}) });
+    if (reply.ok) {
+      replace(answer);
+      kept(reply.value);
+    } else if (reply.changed) {
+      replace(answer, { ...answer, version, state: 'refused', changed: reply.changed });
+      await refused();
+    } else if (mayPass(reply.status))
+      replace(answer, { ...answer, version, state: 'failed', reason: reasonsOf(reply.problems) });
+    else {
+      replace(answer);
+      say(`${answer.words}: not kept. ${reasonsOf(reply.problems)}`);
+    }
+  };
+
+  /** Sends answers one after another, after the saves before them. */
+  const send = (): Promise<void> => {
+    answering ??= (async () => {
+      while (await ready()) {
+        const waiting = get().answers.filter((a) => a.state === 'sending');
+        const [answer] = waiting;
+        if (!answer) break;
+        const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
+        if (look.length === 1 || !(await sendLook(look))) await sendOne(answer, false);
+      }
+    })().finally(() => {
+      answering = undefined;
+    });
+    return answering;
+  };
+
+  return {
+    send,
+    /** Answers of one look, shown at once. */
+    async give(
+      look: readonly Pick<Answer, 'check' | 'surface' | 'seen'>[],
+      words: string,
+    ): Promise<void> {
+      const { setup, answers } = get();
+      const own = look.map((said): Answer => {
+        answeredOn.set(`${said.check} ${said.surface}`, setup);
+        return { ...said, words, version: versionOf.get(setup), state: 'sending' };
+      });
+      // The newest word on a subject is the one that counts.
+      put([...answers.filter((a) => !own.some((o) => is(o)(a))), ...own]);
+      await send();
+    },
+    /** An answer to what has changed since, kept as what was seen then. */
+    keepAnyway: (answer: Answer) => void sendOne(answer, true),
+    drop: (answer: Answer) => replace(answer),
+    /** Those that failed are sent again. */
+    again(): void {
+      put(get().answers.map((a) => (a.state === 'failed' ? { ...a, state: 'sending' } : a)));
+      void send();
+    },
+  };
+}

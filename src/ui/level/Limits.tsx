@@ -1,0 +1,65 @@
+'use client';
+
+import Link from 'next/link';
+import { pointer } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { useModel } from '../frame/modelStore';
+
+/** How far a stick may ask, and where pitch follows the throttle. */
+export function Limits() {
+  const id = useModel((s) => s.id);
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const { angleLimitsDeg, pitchWithThrottle } = setup.unit.settings;
+  const follows = setup.unit.traits.extras.includes('pitch-with-throttle');
+  return (
+    <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
+      <h2 id="limits-title" className="text-lg font-bold">
+        How far a stick may ask
+      </h2>
+      <div className="grid grid-cols-3 items-end gap-2">
+        {(
+          [
+            ['roll', 'bank'],
+            ['pitchUp', 'nose up'],
+            ['pitchDown', 'nose down'],
+          ] as const
+        ).map(([field, label]) => (
+          <NumberField
+            key={field}
+            label={label}
+            unit="°"
+            at={`/unit/settings/angleLimitsDeg/${field}`}
+            value={angleLimitsDeg[field]}
+            onCommit={(v) =>
+              edit(
+                [
+                  {
+                    op: 'replace',
+                    path: pointer('unit', 'settings', 'angleLimitsDeg', field),
+                    value: v,
+                  },
+                ],
+                `Angle limit, ${label}: ${v}°`,
+              )[0]?.reason
+            }
+          />
+        ))}
+      </div>
+      <p className="text-soft text-sm">
+        Usual: 60° of bank, 50° up, 40° down; some open them to 70, 60, 60 (common practice, no
+        source). At 60° of bank a level turn weighs twice the model.
+      </p>
+      {follows && (
+        <p>
+          {pitchWithThrottle
+            ? `Pitch follows the throttle: ${pitchWithThrottle.fullThrottlePitchDeg}° at full, ${pitchWithThrottle.idlePitchDeg}° at idle.`
+            : 'Pitch can follow the throttle on this unit, and does not.'}{' '}
+          <Link className="underline" href={`/models/${id}/panic`}>
+            Set it beside panic
+          </Link>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,127 @@
+'use client';
+
+import { Check, X } from 'lucide-react';
+import { useState } from 'react';
+import type { Round } from '@/core/preflight';
+import { useKeys } from '../frame/keys';
+import { useModel } from '../frame/modelStore';
+import { cautionWords } from '../job/words';
+import { Said } from '../measure/Said';
+import type { Answers } from './run';
+
+/** What is looked at in one go, large: all of it right, or which of it is wrong. */
+export function RoundCard({
+  round: { title, items },
+  at,
+  of,
+  onAnswer,
+  onBack,
+  onBreakOff,
+}: {
+  round: Round;
+  /** Its place in the card, from 1. */
+  at: number;
+  of: number;
+  onAnswer: (answers: Answers) => void;
+  onBack: () => void;
+  onBreakOff: () => void;
+}) {
+  const airframe = useModel((s) => s.setup.airframe);
+  const [wrong, setWrong] = useState<readonly string[]>([]);
+  const mark = (item: string) =>
+    setWrong((list) =>
+      list.includes(item) ? list.filter((other) => other !== item) : [...list, item],
+    );
+  const done = (bad: readonly string[]) =>
+    onAnswer(
+      Object.fromEntries(items.map((i) => [i.item, bad.includes(i.item) ? 'fail' : 'pass'])),
+    );
+  useKeys((event, phase) => {
+    if (phase === 'up') return false;
+    const line = items[Number(event.key) - 1];
+    if (event.key === 'y') done(wrong);
+    else if (event.key === 'x' && items.length === 1) done([items[0]!.item]);
+    else if (event.key === 'Backspace') onBack();
+    else if (line && items.length > 1) mark(line.item);
+    else return false;
+    return true;
+  }, true);
+  const alone = items.length === 1;
+  return (
+    <section className="card mx-auto flex min-h-[60vh] max-w-2xl flex-col" aria-live="polite">
+      <p className="text-soft">
+        {at} of {of} · {title}
+      </p>
+      {items.some((i) => i.item === 'run-up') && (
+        <p className="border-caution mt-2 border-l-4 pl-3 font-semibold">
+          {cautionWords('hold', airframe)} {cautionWords('clear-behind', airframe)}
+        </p>
+      )}
+      <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
+        {items.map((item, i) => (
+          <li key={item.item} className="flex items-start justify-between gap-3 py-3">
+            <div>
+              <h2 className={alone ? 'text-2xl font-bold' : 'text-lg font-bold'}>
+                {!alone && `${i + 1}. `}
+                <Said>{item.does}</Said>
+              </h2>
+              <ul className={`mt-1 list-disc pl-6 ${alone ? 'text-xl' : ''}`}>
+                {item.sees.map((s) => (
+                  <li key={s}>
+                    <Said>{s}</Said>
+                  </li>
+                ))}
+              </ul>
+            </div>
+            {!alone && (
+              <button
+                type="button"
+                className={`btn shrink-0 ${wrong.includes(item.item) ? 'text-stop border-stop' : ''}`}
+                aria-pressed={wrong.includes(item.item)}
+                onClick={() => mark(item.item)}
+              >
+                <X size={18} aria-hidden /> wrong
+                <span className="sr-only">, {item.does}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div className={`mt-auto grid gap-3 pt-6 ${alone ? 'grid-cols-2' : ''}`}>
+        <button
+          type="button"
+          className="btn btn-main min-h-24 text-2xl"
+          onClick={() => done(wrong)}
+        >
+          <Check size={32} aria-hidden />
+          {alone
+            ? 'Yes, correct'
+            : wrong.length === 0
+              ? `All ${items.length} correct`
+              : `Go on: ${wrong.length} wrong`}
+        </button>
+        {alone && (
+          <button
+            type="button"
+            className="btn min-h-24 text-2xl"
+            onClick={() => done([items[0]!.item])}
+          >
+            <X size={32} aria-hidden /> No, wrong
+          </button>
+        )}
+      </div>
+      <div className="mt-3 flex justify-between">
+        <button type="button" className="btn" onClick={onBack}>
+          back one
+        </button>
+        <button type="button" className="btn" onClick={onBreakOff}>
+          break off
+        </button>
+      </div>
+      <p className="text-soft mt-2 text-sm pointer-coarse:hidden">
+        {alone ? 'Keys: y yes, x no' : `Keys: y all correct, 1–${items.length} marks a wrong one`},
+        Backspace goes back one.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,39 @@
+'use client';
+
+import { menuWord, putMenuWord, type Transmitter } from '@/core/setup';
+import { MENU_WORDS, STYLES } from '@/core/sheets';
+import { OwnWords } from '../fields/OwnWords';
+import type { ChangeTransmitter } from './change';
+
+/** What the person’s transmitter calls its menus and the fields in them: it stands first on the sheet. */
+export function MenuWords({
+  transmitter,
+  change,
+}: {
+  transmitter: Transmitter;
+  change: ChangeTransmitter;
+}) {
+  return (
+    <details className="card">
+      <summary className="flex min-h-11 cursor-pointer items-center font-bold">
+        <span className="underline">In your transmitter’s words</span>
+      </summary>
+      <p className="text-soft mb-2 text-sm">
+        What its menus are called on its own screen. Your word stands first wherever something is
+        entered, ours behind it.
+      </p>
+      <OwnWords
+        words={STYLES[transmitter.style].menus.map((item) => ({
+          key: item,
+          ours: MENU_WORDS[item],
+          value: menuWord(transmitter, item),
+          put: (word) =>
+            change(
+              putMenuWord(transmitter, item, word),
+              `Transmitter’s word for ${MENU_WORDS[item]}`,
+            )[0]?.reason,
+        }))}
+      />
+    </details>
+  );
+}
