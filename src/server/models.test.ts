@@ -10,6 +10,7 @@ import { failureOf, refusalOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
 import { OutdatedError, openDatabase } from '../db';
 import { migrate, migrations } from '../db/migrate';
+import type { Failure } from './failure';
 import {
   addModel,
   applyRemedy,
@@ -146,6 +147,30 @@ describe('observations and remedies', () => {
     expect(fixed.setup.program.outputs[1]!.reversed).toBe(false);
     expect(statuses(id)).toEqual({ stale: 5, proven: 7 });
   });
+  it.each([
+    ['says the same as before', undefined, 'applied', 2],
+    [
+      'says something else',
+      'centre' as const,
+      'something was seen meanwhile: look at what it says now',
+      1,
+    ],
+  ])(
+    'an answer that comes while the change is worked out, and %s',
+    async (_, seen, end, version) => {
+      const setup = makeSetup();
+      setup.program.outputs[1]!.reversed = true;
+      const { id } = addModel(setup, 'Started', store);
+      await seeAll(id, setup);
+      const last = store.evidence.of(id).at(-1)!;
+      const applying = applyRemedy(id, { basedOn: 1 }, store).then(
+        () => 'applied',
+        (refused: Failure) => refused.problems[0]!.reason,
+      );
+      store.evidence.add(id, { ...last, seen: seen ?? last.seen, at: new Date().toISOString() });
+      expect([await applying, getModel(id, store).version]).toEqual([end, version]);
+    },
+  );
   it('write down what was learned and keep the observations that taught it', async () => {
     const truth = makeSetup();
     truth.airframe.surfaces[3]!.linkage.sense = 'same';

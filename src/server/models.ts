@@ -179,6 +179,14 @@ export async function recordObservation(
   return getModel(id, store);
 }
 
+/** What the newest answers say, whenever they were given: the same answer once more says nothing new. */
+const saidBy = (evidence: readonly Evidence[]): string =>
+  JSON.stringify(
+    latestOf(evidence)
+      .map(({ check, surface, seen, parts }) => [check, surface, seen, parts])
+      .sort((a, b) => String(a).localeCompare(String(b))),
+  );
+
 const RemedySchema = z.strictObject({ basedOn: z.int().min(1) });
 
 /**
@@ -201,7 +209,7 @@ export async function applyRemedy(
     ]);
   store.write(() => {
     // Answered for what was seen then: another answer meanwhile may say something else.
-    if (store.evidence.of(id).length !== evidence.length)
+    if (saidBy(store.evidence.of(id)) !== saidBy(evidence))
       throw new Failure(409, [
         { path: '', reason: 'something was seen meanwhile: look at what it says now' },
       ]);

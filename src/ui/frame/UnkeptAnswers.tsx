@@ -8,7 +8,8 @@ import { CHANGED_MEANWHILE, keepFor } from '../words';
 export function UnkeptAnswers() {
   const answers = useModel((s) => s.answers);
   const retry = useModel((s) => s.retry);
-  const failed = answers.filter((a) => a.state === 'failed');
+  // Those without a reason have not been tried since the page was opened.
+  const failed = answers.filter((a) => a.state === 'failed' && a.reason !== undefined);
   const refused = answers.filter((a) => a.state === 'refused');
   if (failed.length + refused.length === 0) return null;
   return (
@@ -20,8 +21,7 @@ export function UnkeptAnswers() {
               <strong>
                 {failed.length === 1 ? 'An answer is' : `${failed.length} answers are`} not kept:
               </strong>{' '}
-              {failed[0]!.reason ?? 'the page was left before they were'}. They are sent again by
-              themselves.
+              {failed[0]!.reason}. They are sent again by themselves.
             </p>
             <ul className="list-disc pl-5">
               {failed.map((a) => (

@@ -97,6 +97,17 @@ describe('answers of a tab', () => {
     await answers.send();
     expect([around.answers, around.kept]).toEqual([[], 1]);
   });
+  it('what waits for all of them sends the failed ones again, and says when one is still missing', async () => {
+    const { around, answers } = tab(() => no(0));
+    await answers.give([roll], 'Stick right');
+    expect(await answers.allKept()).toBe(false);
+    around.reply = OK;
+    expect(await answers.allKept()).toBe(true);
+    expect([around.answers, around.kept, around.asked.length]).toEqual([[], 1, 3]);
+    around.reply = () => no(409, ['the mounting']);
+    await answers.give([other], 'Stick right');
+    expect(await answers.allKept(), 'a refused one is a choice of its own').toBe(true);
+  });
   it('what has changed since is looked at, and kept only when that is wanted', async () => {
     const { around, answers } = tab((body) => (body.keep ? OK() : no(409, ['the mounting'])));
     await answers.give([roll], 'Stick right');

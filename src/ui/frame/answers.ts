@@ -1,6 +1,7 @@
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { Answer, ModelState } from './modelState';
+import { oneAtATime } from './oneAtATime';
 import { mayPass, reasonsOf, type Reply } from './send';
 
 /** What giving and sending answers needs of the tab around it. */
@@ -24,7 +25,6 @@ const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.
 
 /** Answers given in this tab: shown at once, sent one look after another, kept until the server has them. */
 export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say }: Around) {
-  let answering: Promise<void> | undefined;
   /** What was on the screen when an answer was given whose version is not known yet. */
   const answeredOn = new Map<string, Setup>();
 
@@ -66,19 +66,21 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say 
   };
 
   /** Sends answers one after another, after the saves before them. */
-  const send = (): Promise<void> => {
-    answering ??= (async () => {
-      while (await ready()) {
-        const waiting = get().answers.filter((a) => a.state === 'sending');
-        const [answer] = waiting;
-        if (!answer) break;
-        const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
-        if (look.length === 1 || !(await sendLook(look))) await sendOne(answer, false);
-      }
-    })().finally(() => {
-      answering = undefined;
-    });
-    return answering;
+  const send = oneAtATime(async () => {
+    while (await ready()) {
+      const waiting = get().answers.filter((a) => a.state === 'sending');
+      const [answer] = waiting;
+      if (!answer) break;
+      const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
+      if (look.length === 1 || !(await sendLook(look))) await sendOne(answer, false);
+    }
+  });
+
+  /** Those that failed are sent again. */
+  const again = (): Promise<void> => {
+    if (get().answers.some((a) => a.state === 'failed'))
+      put(get().answers.map((a) => (a.state === 'failed' ? { ...a, state: 'sending' } : a)));
+    return send();
   };
 
   return {
@@ -100,10 +102,11 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say 
     /** An answer to what has changed since, kept as what was seen then. */
     keepAnyway: (answer: Answer) => void sendOne(answer, true),
     drop: (answer: Answer) => replace(answer),
-    /** Those that failed are sent again. */
-    again(): void {
-      put(get().answers.map((a) => (a.state === 'failed' ? { ...a, state: 'sending' } : a)));
-      void send();
+    again: () => void again(),
+    /** Sends whatever waits. @returns whether none is left that the server has not heard of */
+    async allKept(): Promise<boolean> {
+      await again();
+      return get().answers.every((a) => a.state === 'refused');
     },
   };
 }

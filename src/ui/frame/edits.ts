@@ -2,6 +2,7 @@ import { applyPatch, guardedDifference, unguarded } from '@/core/patch';
 import type { Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { Edit, ModelState } from './modelState';
+import { oneAtATime } from './oneAtATime';
 import { mayPass, reasonsOf, type Reply } from './send';
 
 /** What saving edits needs of the tab around it. */
@@ -24,7 +25,6 @@ export interface Around {
 export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist }: Around) {
   /** Waiting for the one on its way, which is the first. */
   let edits: Edit[] = [];
-  let pumping: Promise<void> | undefined;
 
   /** What this tab changed since the server's last word, on top of another Setup. */
   const merged = (theirs: Setup, mine: Setup, over = false): Setup | undefined => {
@@ -49,35 +49,30 @@ export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist 
   };
 
   /** Sends edits one after another; a failed one waits, and later ones are joined to it. */
-  const pump = (): Promise<void> => {
-    pumping ??= (async () => {
-      for (let edit = edits[0]; edit; edit = edits[0]) {
-        const { unsaved, conflict } = get();
-        if (unsaved || conflict) {
-          const last = edits.at(-1)!;
-          edits = [];
-          if (conflict) set({ conflict: { ...conflict, ...last }, saving: 0 });
-          else set({ unsaved: { ...unsaved!, ...last }, saving: 0 });
-          persist();
-          break;
-        }
-        const { version: basedOn } = confirmed();
-        const reply = await ask.put({ basedOn, label: edit.label, setup: edit.setup });
-        edits = edits.slice(1);
-        set({ saving: edits.length });
-        if (reply.ok) kept(edit, reply.value);
-        else if (reply.status === 409 && reply.head !== undefined) await meet(edit, reply.head);
-        else {
-          const reason = reasonsOf(reply.problems);
-          set({ unsaved: { ...edit, reason, again: mayPass(reply.status) } });
-          persist();
-        }
+  const pump = oneAtATime(async () => {
+    for (let edit = edits[0]; edit; edit = edits[0]) {
+      const { unsaved, conflict } = get();
+      if (unsaved || conflict) {
+        const last = edits.at(-1)!;
+        edits = [];
+        if (conflict) set({ conflict: { ...conflict, ...last }, saving: 0 });
+        else set({ unsaved: { ...unsaved!, ...last }, saving: 0 });
+        persist();
+        break;
       }
-    })().finally(() => {
-      pumping = undefined;
-    });
-    return pumping;
-  };
+      const { version: basedOn } = confirmed();
+      const reply = await ask.put({ basedOn, label: edit.label, setup: edit.setup });
+      edits = edits.slice(1);
+      set({ saving: edits.length });
+      if (reply.ok) kept(edit, reply.value);
+      else if (reply.status === 409 && reply.head !== undefined) await meet(edit, reply.head);
+      else {
+        const reason = reasonsOf(reply.problems);
+        set({ unsaved: { ...edit, reason, again: mayPass(reply.status) } });
+        persist();
+      }
+    }
+  });
 
   return {
     pump,

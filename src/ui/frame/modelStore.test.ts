@@ -267,12 +267,30 @@ describe('answers', () => {
     expect(server.view().evidence).toMatchObject([{ version: 1, seen: 'up' }]);
     expect(store.getState().answers).toEqual([]);
   });
-  it('not kept when the page was left are offered again when it is back', async () => {
+  it('not kept when the page was left are sent by themselves when it is back', async () => {
     server.down = true;
     await answer(open(), 'up');
     await settle();
+    const still = open();
+    await settle();
+    expect(still.getState().answers).toMatchObject([{ state: 'failed', words: 'aileron-left up' }]);
+    server.down = false;
     const store = open();
-    expect(store.getState().answers).toMatchObject([{ state: 'failed', words: 'aileron-left up' }]);
+    await settle();
+    expect(store.getState().answers).toEqual([]);
+    expect(shown(store)).toEqual(['aileron-left up']);
+    expect(server.view().evidence).toMatchObject([{ seen: 'up' }]);
+  });
+  it('not kept yet hold back what is worked out from them', async () => {
+    const store = open();
+    server.down = true;
+    await answer(store, 'up');
+    expect(await store.getState().applyRemedy()).toBe(false);
+    expect(store.getState().notice?.words).toContain('an answer before it is not kept yet');
+    expect(server.seen.filter((s) => s.includes('remedy'))).toEqual([]);
+    server.down = false;
+    expect(await store.getState().applyRemedy()).toBe(true);
+    expect(server.view().evidence).toMatchObject([{ seen: 'up' }]);
   });
 });
 

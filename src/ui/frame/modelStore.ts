@@ -148,10 +148,13 @@ export function createModelStore(
     /** A change the server makes by itself on top of the version at hand. */
     const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
       await pump();
-      // What is worked out from answers is worked out from all of them.
-      await sendAnswers();
       if (!settled()) {
         say(`${label}: not done, because a change before it is not saved yet.`);
+        return false;
+      }
+      // What is worked out from answers is worked out from all of them.
+      if (!(await answers.allKept())) {
+        say(`${label}: not done, because an answer before it is not kept yet.`);
         return false;
       }
       const { setup, version } = get();
@@ -281,7 +284,12 @@ export function createModelStore(
       applyRemedy: () => onServer('remedy', {}, 'Changes applied'),
       async preflight(check, anyway = false) {
         await pump();
-        await sendAnswers();
+        if (!(await answers.allKept())) {
+          say(
+            'The preflight check is not kept yet: an answer before it is not kept. The answers are still here.',
+          );
+          return false;
+        }
         const reply = await ask<ModelView>('POST', `${path}/preflight`, {
           ...check,
           ...(anyway ? { keep: true } : {}),
@@ -320,8 +328,9 @@ export function createModelStore(
     left = kept.unsaved;
     store.setState({
       past: kept.past,
+      // Whether the server has them is not known: they are sent once more when the page can read.
       answers: kept.answers.map((a) =>
-        a.state === 'refused' ? a : { ...a, state: 'failed' as const },
+        a.state === 'refused' ? a : { ...a, state: 'failed' as const, reason: undefined },
       ),
     });
   }
@@ -331,7 +340,9 @@ export function createModelStore(
 
   function begin(read: Reader): void {
     reader = read;
-    if (kept) restore(kept);
+    if (!kept) return;
+    restore(kept);
+    if (!kept.unsaved) store.getState().retry();
   }
 
   /** What this tab had open when the page was left or loaded again. */
