@@ -21,17 +21,24 @@ export interface Sender {
 }
 
 /** Nobody touches anything: controls at rest, model level and still, link up, no time passing. */
-export const restStimulusOf = ({ transmitter }: Setup): Stimulus => ({
-  controls: Float64Array.from(transmitter.controls, (c) => c.rest),
-  linkUp: true,
-  positionFix: true,
-  rollDeg: 0,
-  pitchDeg: 0,
-  rollRateDegPerS: 0,
-  pitchRateDegPerS: 0,
-  yawRateDegPerS: 0,
-  dtS: 0,
-});
+export function restStimulusOf({ transmitter }: Setup): Stimulus {
+  // Asked for thousands of times in a proof: filled in place, which is many times quicker than `from`.
+  const controls = new Float64Array(transmitter.controls.length);
+  transmitter.controls.forEach((c, i) => {
+    controls[i] = c.rest;
+  });
+  return {
+    controls,
+    linkUp: true,
+    positionFix: true,
+    rollDeg: 0,
+    pitchDeg: 0,
+    rollRateDegPerS: 0,
+    pitchRateDegPerS: 0,
+    yawRateDegPerS: 0,
+    dtS: 0,
+  };
+}
 
 /** Compiles what the transmitter alone does: enough for its channel monitor, and quicker than the whole. */
 export function compileSender(setup: Setup): Sender {

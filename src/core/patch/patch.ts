@@ -4,42 +4,31 @@ import jsonPatch, { type Operation } from 'fast-json-patch';
 export type PatchOperation = Operation;
 
 /**
- * A patched copy; the document itself is left alone.
+ * A patched copy that shares everything the patch does not reach, so that many small changes of one document
+ * cost little; the document itself is left alone, and neither may be written to afterwards.
  * @throws Error naming the operation when a path does not exist (RFC 6902 §5)
  */
 export function applyPatch<T>(document: T, patch: readonly PatchOperation[]): T {
-  return jsonPatch.applyPatch(document, patch as Operation[], true, false).newDocument as T;
+  let now: unknown = document;
+  patch.forEach((operation, i) => {
+    const from = operation.op === 'move' ? [operation.from] : [];
+    now = [operation.path, ...from].reduce((copy, path) => owned(copy, keysOf(path)), now);
+    now = jsonPatch.applyOperation(now, operation, true, true, true, i).newDocument;
+  });
+  return now as T;
 }
 
-/**
- * A patched copy that shares everything the patch does not reach: for many small changes of one
- * document. Only `replace`, `add` to an object and `remove`, which is all that wrong entries are made of.
- * @throws Error for any other operation
- */
-export function applyShared<T>(document: T, patch: readonly PatchOperation[]): T {
-  let now = document;
-  for (const operation of patch) {
-    const keys = operation.path.split('/').slice(1).map(unescaped);
-    now = changed(now, keys, operation) as T;
+const keysOf = (path: string): string[] =>
+  path.split('/').slice(1).map(jsonPatch.unescapePathComponent);
+
+/** Copies of all that lies on the way to a place, which may be written to. */
+function owned(at: unknown, [key, ...rest]: readonly string[]): unknown {
+  if (key === undefined || typeof at !== 'object' || at === null) return at;
+  const copy: unknown = Array.isArray(at) ? [...(at as unknown[])] : { ...at };
+  if (rest.length > 0 && Object.hasOwn(copy as object, key)) {
+    const held = copy as Record<string, unknown>;
+    held[key] = owned(held[key], rest);
   }
-  return now;
-}
-
-const unescaped = (key: string) => key.replaceAll('~1', '/').replaceAll('~0', '~');
-
-function changed(at: unknown, keys: readonly string[], operation: PatchOperation): unknown {
-  const [key, ...rest] = keys as [string, ...string[]];
-  const copy = (Array.isArray(at) ? [...(at as unknown[])] : { ...(at as object) }) as Record<
-    string,
-    unknown
-  >;
-  if (rest.length > 0) copy[key] = changed(copy[key], rest, operation);
-  else if (operation.op === 'remove') {
-    if (Array.isArray(copy)) copy.splice(Number(key), 1);
-    else delete copy[key];
-  } else if (operation.op === 'replace' || (operation.op === 'add' && !Array.isArray(copy)))
-    copy[key] = operation.value;
-  else throw new Error(`${operation.op} at ${operation.path} cannot be shared`);
   return copy;
 }
 

@@ -1,4 +1,4 @@
-import { applyShared, type PatchOperation } from '../patch';
+import { applyPatch, type PatchOperation } from '../patch';
 import type { Control, Setup } from '../setup';
 import { handsOn } from '../verify';
 import { BY_EYE_PCT, byEye, TOLERANCE_PCT, valuesOf } from './hands';
@@ -27,7 +27,7 @@ export const touches = (w: WrongEntry, channel: number) =>
 
 /** The transmitter with a wrong entry in its program; everything else is shared with the right one. */
 function entered(setup: Setup, { patch }: WrongEntry): Setup {
-  return applyShared(setup, patch);
+  return applyPatch(setup, patch);
 }
 
 /** Whether a change may make a program look at another hand; another number cannot. */

@@ -16,6 +16,7 @@ import {
 import { tests } from '@/core/logbook';
 import type { Vector3 } from '@/core/space';
 import { useModel } from '../frame/modelStore';
+import { Fold } from '../parts/Fold';
 import { TestScript } from '../recovery/TestScript';
 import { FaceDrawing } from './FaceDrawing';
 
@@ -51,17 +52,14 @@ export function CalibrationStation() {
               <p className="mt-2">
                 Against something square, and quite still, until the unit goes on.
               </p>
-              <details className="mt-2">
-                <summary className="min-h-11 cursor-pointer font-semibold">
-                  It never moves on
-                </summary>
+              <Fold className="mt-2" title="It never moves on">
                 <p>
                   A step that waits means the face it feels is not the face it expects. Look at the
                   arrow and at the end with the pins: pictures often call the other end the front.
                   Try the opposite face; read its values off, if it shows them, and put them in
                   below: they say which face it felt.
                 </p>
-              </details>
+              </Fold>
             </div>
             <FaceDrawing face={face} pinsAt={pinsAt} />
           </div>

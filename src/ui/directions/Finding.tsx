@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import type { AxisVerdict, Change, Diagnosis, Place, Verdict } from '@/core/directions';
 import type { Status } from '@/core/logbook';
 import { useModel } from '../frame/modelStore';
+import { Fold } from '../parts/Fold';
 import { StatusMark } from '../status/StatusMark';
 import { AXIS_WORDS } from '../unit/words';
 
@@ -135,16 +136,17 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
             </>
           )}
           {dearer.length > 0 && (
-            <details className="mt-2">
-              <summary className="text-soft min-h-8 cursor-pointer text-sm">
-                {dearer.length} other ways to explain it need more faults at once
-              </summary>
+            <Fold
+              quiet
+              className="mt-2"
+              title={`${dearer.length} other ways to explain it need more faults at once`}
+            >
               <ul className="list-disc pl-5 text-sm">
                 {dearer.slice(0, 8).map((c) => (
                   <li key={c.titles.join()}>{c.titles.join('; ')}</li>
                 ))}
               </ul>
-            </details>
+            </Fold>
           )}
           <p className="text-soft mt-3 text-sm">
             Tried on the chain: with {count === 0 ? 'this written down' : 'these changes'} every
@@ -192,14 +194,13 @@ function ChangeCard({ change }: { change: Change }) {
       </p>
       <p>{change.why}</p>
       {change.notElsewhere.length > 0 && (
-        <details>
-          <summary className="text-soft min-h-8 cursor-pointer text-sm">Why not elsewhere</summary>
+        <Fold quiet title="Why not elsewhere">
           <ul className="list-disc pl-5 text-sm">
             {change.notElsewhere.map((reason) => (
               <li key={reason}>{reason}</li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
     </li>
   );

@@ -1,4 +1,8 @@
-/** Two or more words side by side, one of them true. Native radios underneath. */
+'use client';
+
+import { RadioGroup } from 'radix-ui';
+
+/** Two or more words side by side, one of them true. */
 export function Choice<T extends string>({
   label,
   value,
@@ -13,24 +17,28 @@ export function Choice<T extends string>({
   hideLabel?: boolean;
 }) {
   return (
-    <fieldset className="min-w-0">
-      <legend className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>{label}</legend>
-      <div className="flex flex-wrap gap-1">
+    <div className="min-w-0">
+      {!hideLabel && (
+        <p className="text-sm font-semibold" aria-hidden>
+          {label}
+        </p>
+      )}
+      <RadioGroup.Root
+        aria-label={label}
+        value={value}
+        onValueChange={(next) => onChange(next as T)}
+        className="flex flex-wrap gap-1"
+      >
         {options.map(([id, words]) => (
-          <label
+          <RadioGroup.Item
             key={id}
-            className="btn has-checked:bg-ink has-checked:text-card has-checked:border-ink has-focus-visible:outline-3 has-focus-visible:outline-[var(--focus)]"
+            value={id}
+            className="btn data-[state=checked]:bg-ink data-[state=checked]:text-card data-[state=checked]:border-ink"
           >
-            <input
-              type="radio"
-              className="sr-only"
-              checked={id === value}
-              onChange={() => onChange(id)}
-            />
             {words}
-          </label>
+          </RadioGroup.Item>
         ))}
-      </div>
-    </fieldset>
+      </RadioGroup.Root>
+    </div>
   );
 }

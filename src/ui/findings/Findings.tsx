@@ -5,6 +5,7 @@ import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
+import { Fold } from '../parts/Fold';
 import { useShow } from '../rig/useShow';
 import { StatusMark } from '../status/StatusMark';
 
@@ -38,12 +39,9 @@ export function Findings() {
       )}
       <FindingList findings={serious} />
       {notes.length > 0 && (
-        <details className="mt-3">
-          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-            To keep in mind ({notes.length})
-          </summary>
+        <Fold className="mt-3" title={`To keep in mind (${notes.length})`}>
           <FindingList findings={notes} />
-        </details>
+        </Fold>
       )}
     </section>
   );

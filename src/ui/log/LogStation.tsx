@@ -8,6 +8,7 @@ import type { EntryKind } from '@/core/logbook';
 import type { LogView } from '@/server/log';
 import { useModel } from '../frame/modelStore';
 import { reasonsOf, send } from '../frame/send';
+import { Fold } from '../parts/Fold';
 import { CompareVersions } from './CompareVersions';
 import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
@@ -38,7 +39,6 @@ export function LogStation() {
   const [asked, setAsked] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [loading, setLoading] = useState(false);
-  const [beside, setBeside] = useState(false);
   const load = useCallback(() => setAsked((n) => n + 1), []);
   const page = useCallback(
     (before?: string) => {
@@ -171,15 +171,9 @@ export function LogStation() {
           </p>
         </section>
       </aside>
-      <details
-        className="card @4xl:col-span-full"
-        onToggle={(e) => setBeside(e.currentTarget.open)}
-      >
-        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-          <span className="underline">Beside another model: take parts over</span>
-        </summary>
-        {beside && <OtherModel />}
-      </details>
+      <Fold className="card @4xl:col-span-full" title="Beside another model: take parts over">
+        <OtherModel />
+      </Fold>
     </div>
   );
 }

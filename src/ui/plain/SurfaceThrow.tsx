@@ -7,6 +7,7 @@ import { pointer, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { NumberWord } from '../fields/NumberWord';
 import { useModel } from '../frame/modelStore';
+import { Fold } from '../parts/Fold';
 import { Pointing } from '../rig/Pointing';
 import { SurfaceDrawing } from './SurfaceDrawing';
 
@@ -91,10 +92,7 @@ export function SurfaceThrow({
       <p role="status" className="text-soft text-sm">
         {said}
       </p>
-      <details>
-        <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
-          <span className="underline">Arm, horn, rod and chord</span>
-        </summary>
+      <Fold quiet title="Arm, horn, rod and chord">
         <div className="grid grid-cols-2 gap-2">
           {LENGTHS.map(([field, words]) => (
             <NumberField
@@ -127,7 +125,7 @@ export function SurfaceThrow({
             }
           />
         </div>
-      </details>
+      </Fold>
     </Pointing>
   );
 }

@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { WISH_TITLES } from '@/core/plan';
+import { Fold } from '../parts/Fold';
 import { Pointing } from '../rig/Pointing';
 import { Yours } from './Yours';
 import { OutOfStep } from './OutOfStep';
@@ -20,8 +21,6 @@ export function ProgramStation() {
   const wishing = useWishes();
   const { setup, wishes, wish, reasons, notes } = wishing;
   const [explained, explain] = useState<string>();
-  const [byHand, setByHand] = useState(false);
-  const [readIn, setReadIn] = useState(false);
   const own = SENTENCES.filter((s) => s.applies(setup));
   const said = own.filter((s) => s.wished(wishes));
   const offered = own.filter((s) => s.offer && !s.wished(wishes));
@@ -97,18 +96,12 @@ export function ProgramStation() {
           ))}
         </p>
       )}
-      <details className="mt-4" onToggle={(e) => setByHand(e.currentTarget.open)}>
-        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-          <span className="underline">By hand, line by line</span>
-        </summary>
-        {byHand && <ByHand />}
-      </details>
-      <details className="mt-2" onToggle={(e) => setReadIn(e.currentTarget.open)}>
-        <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-          <span className="underline">It is already programmed: read it in</span>
-        </summary>
-        {readIn && <ReadIn />}
-      </details>
+      <Fold className="mt-4" title="By hand, line by line">
+        <ByHand />
+      </Fold>
+      <Fold title="It is already programmed: read it in">
+        <ReadIn />
+      </Fold>
     </>
   );
 }

@@ -3,6 +3,7 @@
 import { controlWords } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import type { Proof } from '@/core/verify';
+import { Fold } from '../parts/Fold';
 import { useShow } from '../rig/useShow';
 import { StatusMark } from '../status/StatusMark';
 import { count } from './count';
@@ -84,11 +85,10 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
               {r.leftOut.map((words) => (
                 <p key={words}>Not looked at. {words}.</p>
               ))}
-              <details className="text-soft text-sm">
-                <summary className="cursor-pointer">What must be true, and why</summary>
+              <Fold quiet className="text-soft text-sm" title="What must be true, and why">
                 <p>{r.must}</p>
                 <p>{r.from}</p>
-              </details>
+              </Fold>
             </div>
           </li>
         ))}

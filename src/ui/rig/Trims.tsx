@@ -1,5 +1,6 @@
 'use client';
 
+import { Slider } from '../fields/Slider';
 import { useRig } from './rigStore';
 
 /** The trim levers, which the small front leaves out. */
@@ -10,16 +11,14 @@ export function Trims() {
   return controls
     .filter((c) => c.kind === 'trim')
     .map((c) => (
-      <label key={c.id} className="text-sm">
+      <div key={c.id} className="text-sm">
         {c.label} <span className="num">{(values[c.id] ?? c.rest).toFixed(0)} %</span>
-        <input
-          type="range"
-          min={-100}
-          max={100}
+        <Slider
+          label={c.label}
           value={values[c.id] ?? c.rest}
-          onChange={(e) => setControl(c.id, Number(e.target.value))}
-          className="block h-8 w-32 accent-(--accent)"
+          onChange={(v) => setControl(c.id, v)}
+          className="h-8 w-32 pointer-coarse:h-11"
         />
-      </label>
+      </div>
     ));
 }

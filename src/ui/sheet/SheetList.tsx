@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { STYLES, sheetSections } from '@/core/sheets';
 import { ENTRY_STYLES, type EntryStyle } from '@/core/setup';
 import { useModel } from '../frame/modelStore';
+import { Fold } from '../parts/Fold';
 import { PickWord } from '../parts/PickWord';
 import { StatusMark } from '../status/StatusMark';
 import { useTicks } from './useTicks';
@@ -14,6 +15,8 @@ export function SheetList() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const [style, setStyle] = useState<EntryStyle>(setup.transmitter.style);
+  /** Sections opened and closed by hand; else the first one that is not done is open. */
+  const [opened, setOpened] = useState<Readonly<Record<string, boolean>>>({});
   const { sections, warnings } = useMemo(() => sheetSections(setup, style), [setup, style]);
   const ticks = useTicks(id);
   const steps = sections.flatMap((s) => s.steps);
@@ -47,17 +50,21 @@ export function SheetList() {
         {sections.map((section) => {
           const ticked = section.steps.filter((s) => ticks.has(s)).length;
           return (
-            <details
+            <Fold
               key={section.title}
-              open={section === first ? true : undefined}
+              printed
+              open={opened[section.title] ?? section === first}
+              onOpen={(now) => setOpened({ ...opened, [section.title]: now })}
               className="border-t border-(--card-edge)"
+              title={
+                <>
+                  <strong className="font-head">{section.title}</strong>
+                  <span className="text-soft text-sm font-normal">
+                    {ticked} of {section.steps.length}
+                  </span>
+                </>
+              }
             >
-              <summary className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
-                <strong className="font-head">{section.title}</strong>
-                <span className="text-soft text-sm">
-                  {ticked} of {section.steps.length}
-                </span>
-              </summary>
               <ul className="pb-2">
                 {section.steps.map((step) => (
                   <li key={step.id}>
@@ -76,7 +83,7 @@ export function SheetList() {
                   </li>
                 ))}
               </ul>
-            </details>
+            </Fold>
           );
         })}
       </div>

@@ -9,6 +9,7 @@ import { compileStops } from '@/core/linkage';
 import { steeringEnds, steeringOf } from '@/core/plan';
 import { kindOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
+import { Slider } from '../fields/Slider';
 import { useModel } from '../frame/modelStore';
 import { Throws } from '../plain/Throws';
 import { useRig } from '../rig/rigStore';
@@ -68,20 +69,18 @@ function Drawn() {
     <section className="card" aria-label="The steering from above">
       <SteeringDrawing steering={steering} servoDeg={stops(sense * servoDeg)} />
       {id !== undefined && (
-        <label className="flex items-center gap-3 text-sm font-semibold">
+        <div className="flex items-center gap-3 text-sm font-semibold">
           your hand
-          <input
-            type="range"
-            min={-100}
-            max={100}
+          <Slider
+            label="your hand"
+            words={words}
             step={5}
             value={hand}
-            className="h-11 flex-1 accent-(--accent)"
-            aria-valuetext={words}
-            onChange={(e) => setControl(id, Number(e.target.value))}
+            onChange={(v) => setControl(id, v)}
+            className="h-11 flex-1"
           />
           <span className="num w-24 text-right font-normal">{words}</span>
-        </label>
+        </div>
       )}
     </section>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { functionOf, functionsFor, handsOn, pointer, type Transmitter } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
+import { Fold } from '../parts/Fold';
 import type { ChangeTransmitter } from './change';
 import { Select } from '../parts/Select';
 
@@ -24,10 +25,7 @@ export function LinkEditor({
     return reason;
   };
   return (
-    <details>
-      <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-        Channel order, switch-only channels, links
-      </summary>
+    <Fold title="Channel order, switch-only channels, links">
       <div className="flex flex-col gap-3">
         <fieldset className="grid grid-cols-2 gap-2">
           <legend className="text-sm font-semibold">Its own order of channels</legend>
@@ -149,6 +147,6 @@ export function LinkEditor({
           </p>
         )}
       </div>
-    </details>
+    </Fold>
   );
 }

@@ -4,6 +4,7 @@ import { useMemo, useRef } from 'react';
 import { controlWords, switchPosition, switchValue } from '@/core/chain';
 import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
 import type { Control, ControlKind } from '@/core/setup';
+import { Slider } from '../fields/Slider';
 import { useRig } from '../rig/rigStore';
 import { switchesOf } from '../rig/switches';
 import { layoutOf, PADS } from './layout';
@@ -181,15 +182,12 @@ function Momentary({ control, value, put }: DrawnProps) {
 
 function Turned({ control, value, put, words }: DrawnProps) {
   return (
-    <input
-      type="range"
-      aria-label={control.label}
-      aria-valuetext={words}
-      min={-100}
-      max={100}
+    <Slider
+      label={control.label}
+      words={words}
       value={value}
-      onChange={(e) => put(Number(e.target.value))}
-      className="h-7 w-20 accent-(--accent)"
+      onChange={put}
+      className="h-7 w-20 pointer-coarse:h-11"
     />
   );
 }

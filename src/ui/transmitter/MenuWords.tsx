@@ -3,6 +3,7 @@
 import { menuWord, putMenuWord, type Transmitter } from '@/core/setup';
 import { MENU_WORDS, STYLES } from '@/core/sheets';
 import { OwnWords } from '../fields/OwnWords';
+import { Fold } from '../parts/Fold';
 import type { ChangeTransmitter } from './change';
 
 /** What the person’s transmitter calls its menus and the fields in them: it stands first on the sheet. */
@@ -14,10 +15,7 @@ export function MenuWords({
   change: ChangeTransmitter;
 }) {
   return (
-    <details className="card">
-      <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-        <span className="underline">In your transmitter’s words</span>
-      </summary>
+    <Fold className="card" title="In your transmitter’s words">
       <p className="text-soft mb-2 text-sm">
         What its menus are called on its own screen. Your word stands first wherever something is
         entered, ours behind it.
@@ -34,6 +32,6 @@ export function MenuWords({
             )[0]?.reason,
         }))}
       />
-    </details>
+    </Fold>
   );
 }

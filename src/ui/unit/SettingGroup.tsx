@@ -9,6 +9,7 @@ import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { prefixed } from '../hangar/prefixed';
+import { Fold } from '../parts/Fold';
 import { Select } from '../parts/Select';
 import { Answers, TestMark } from '../recovery/TestScript';
 import { seenBefore } from '../words';
@@ -35,10 +36,7 @@ export function SettingGroup({
       </div>
       {test?.status === 'stale' && <p className="text-soft text-sm">{seenBefore(test.reasons)}</p>}
       {test && <Answers asked={test.asked} words={group.title} />}
-      <details>
-        <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm">
-          What your leaflet calls it
-        </summary>
+      <Fold quiet title="What your leaflet calls it">
         <div className="grid gap-2 @lg:grid-cols-2">
           {settings.map((setting) => (
             <LeafletWord
@@ -48,7 +46,7 @@ export function SettingGroup({
             />
           ))}
         </div>
-      </details>
+      </Fold>
     </li>
   );
 }

@@ -3,6 +3,7 @@
 import { useModel } from '../frame/modelStore';
 import { FitPart } from '../hangar/FitPart';
 import { prefixed } from '../hangar/prefixed';
+import { Fold } from '../parts/Fold';
 import { UnitEditor } from './UnitEditor';
 import { UnitGuideCard } from './UnitGuideCard';
 
@@ -14,10 +15,7 @@ export function UnitStation() {
     <div className="flex flex-col gap-4">
       <FitPart kind="unit" />
       <UnitGuideCard unit={setup.unit} />
-      <details className="card">
-        <summary className="min-h-11 cursor-pointer text-lg font-bold">
-          Yours differs? Describe it as it is
-        </summary>
+      <Fold className="card" title="Yours differs? Describe it as it is">
         <p className="text-soft mb-3 text-sm">
           Answer as your leaflet and your unit say; the rig follows at once.
         </p>
@@ -25,7 +23,7 @@ export function UnitStation() {
           unit={setup.unit}
           change={(patch, label) => edit(prefixed('/unit', patch), label)}
         />
-      </details>
+      </Fold>
     </div>
   );
 }

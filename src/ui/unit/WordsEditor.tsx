@@ -11,6 +11,7 @@ import {
   type Unit,
 } from '@/core/setup';
 import { OwnWords } from '../fields/OwnWords';
+import { Fold } from '../parts/Fold';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
 
@@ -28,10 +29,7 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
       ),
   ];
   return (
-    <details>
-      <summary className="flex min-h-11 cursor-pointer items-center font-bold">
-        <span className="underline">In your leaflet’s words</span>
-      </summary>
+    <Fold title="In your leaflet’s words">
       <p className="text-soft mb-2 text-sm">
         What your leaflet calls its modes, ways of teaching it and lights. Your word stands first
         wherever they are said or printed, ours behind it. Words for its settings are given at Unit
@@ -47,6 +45,6 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               ?.reason,
         }))}
       />
-    </details>
+    </Fold>
   );
 }

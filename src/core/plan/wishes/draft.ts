@@ -34,7 +34,10 @@ export interface Draft {
   owner: WishId;
   /** As it was, with what this wish had written. */
   before: Setup;
-  /** One's own copy, without what this wish had written; settings of the unit are changed in place. */
+  /**
+   * A copy without what this wish had written. Settings of the unit, inputs and outputs are its own, to be changed
+   * in place; all else is shared.
+   */
   setup: Setup;
   /** What this wish writes. */
   own: Entries;
@@ -45,9 +48,16 @@ export interface Draft {
 }
 
 export function draftOf(setup: Setup, owner: WishId): Draft {
-  const copy = JSON.parse(JSON.stringify(setup)) as Setup;
+  const { unit, program } = setup;
+  const copy: Setup = {
+    ...setup,
+    unit: { ...unit, settings: structuredClone(unit.settings) },
+    program: { ...program },
+  };
   for (const list of LISTS)
-    Object.assign(copy.program, { [list]: copy.program[list].filter((e) => e.owner !== owner) });
+    Object.assign(copy.program, { [list]: program[list].filter((e) => e.owner !== owner) });
+  copy.program.inputs = copy.program.inputs.map((input) => ({ ...input }));
+  copy.program.outputs = program.outputs.map((output) => ({ ...output }));
   const own: Entries = {
     inputs: [],
     logic: [],

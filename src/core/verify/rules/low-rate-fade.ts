@@ -17,6 +17,7 @@ export const lowRateFade: Rule = {
   check(setup, proof): Found[] {
     const { program, unit, transmitter } = setup;
     const chain = compileChain(setup);
+    const frame = chain.newFrame();
     const whole = [
       { of: compileChain(withFullRates(setup)), most: LEFT_SHARE },
       { of: compileChain(withFullTravel(setup)), most: LEFT_BY_ENDS },
@@ -27,7 +28,6 @@ export const lowRateFade: Rule = {
       if (stick < 0) return [];
       const end = 100 * STICK_ASKS[axis];
       const left = (c: Chain, values: readonly number[], other: Record<string, number>) => {
-        const frame = c.newFrame();
         const stimulus = c.restStimulus();
         proof.controls.forEach((id, k) => {
           stimulus.controls[c.layout.controls.get(id)!] = values[k]!;
