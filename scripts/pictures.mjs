@@ -61,7 +61,8 @@ await shot('rig');
 const lynx = await modelPath('Lynx');
 await open(`${lynx}/steering`);
 await acknowledge();
-await page.getByRole('slider', { name: /your hand/ }).fill('-60');
+const hand = page.getByRole('slider', { name: 'your hand' });
+for (let i = 0; i < 12; i++) await hand.press('ArrowLeft');
 await shot('steering');
 
 const garganey = await modelPath('Garganey');

@@ -9,7 +9,10 @@ const NOT_OF_A_CAR = /\b(propellers?|rudders?|hull|bow|stern)\b/i;
 /** Everything a station says: its text, what lists offer, and what is said to those who do not see. */
 async function textsOf(page: Page): Promise<string[]> {
   await page.waitForLoadState('networkidle');
-  await page.evaluate(() => document.querySelectorAll('details').forEach((d) => (d.open = true)));
+  // What is folded may hold folds of its own.
+  const folded = page.locator('[data-fold][data-state="closed"]');
+  while ((await folded.count()) > 0)
+    await folded.evaluateAll((all) => all.forEach((fold) => (fold as HTMLElement).click()));
   return page.evaluate(() => [
     ...document.body.innerText.split('\n'),
     ...[...document.querySelectorAll('option')].map((o) => o.textContent ?? ''),

@@ -128,7 +128,7 @@ export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
     const text = await page.evaluate(() => {
       const e = document.activeElement as HTMLElement | null;
       // What scrolls is stopped at as well, and holds the words of everything in it.
-      if (!e?.matches('a, button, input, select, textarea, summary')) return '';
+      if (!e?.matches('a, button, input, select, textarea')) return '';
       return e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '';
     });
     if (typeof name === 'string' ? text.includes(name) : name.test(text)) return;

@@ -11,6 +11,7 @@ import { editsOf } from './edits';
 import { keep, readKept } from './keep';
 import type { Reader } from './reader';
 import { loadReader } from './reading';
+import { madeByServer } from './madeByServer';
 import type { Edit, Answer, ModelState, ModelStore, KeptState } from './modelState';
 import { mayPass, reasonsOf, send, type Reply, type Send } from './send';
 
@@ -145,36 +146,6 @@ export function createModelStore(
         changed: { before, label },
       }));
 
-    /** A change the server makes by itself on top of the version at hand. */
-    const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
-      await pump();
-      if (!settled()) {
-        say(`${label}: not done, because a change before it is not saved yet.`);
-        return false;
-      }
-      // What is worked out from answers is worked out from all of them.
-      if (!(await answers.allKept())) {
-        say(`${label}: not done, because an answer before it is not kept yet.`);
-        return false;
-      }
-      const { setup, version } = get();
-      const reply = await ask<ModelView>('POST', `${path}/${what}`, { ...body, basedOn: version });
-      if (!reply.ok) {
-        say(
-          reply.status === 409 && reply.head !== undefined
-            ? `${label}: not done, because the model was changed elsewhere meanwhile. Here is how it is now; look, and do it again.`
-            : `${label}: not done. ${reasonsOf(reply.problems)}`,
-        );
-        if (reply.status === 409) await get().refresh();
-        return false;
-      }
-      confirm(reply.value);
-      remember(setup, get().setup, label);
-      persist();
-      saved(view.id);
-      return true;
-    };
-
     const answers = answersOf({
       get,
       put: setAnswers,
@@ -192,6 +163,21 @@ export function createModelStore(
       say,
     });
     const sendAnswers = answers.send;
+
+    const made = madeByServer({
+      get,
+      ask: (what, body) => ask<ModelView>('POST', `${path}/${what}`, body),
+      pump,
+      settled,
+      allKept: answers.allKept,
+      confirm,
+      remember(before, label) {
+        remember(before, get().setup, label);
+        persist();
+      },
+      saved: () => saved(view.id),
+      say,
+    });
 
     const theirsFetched = async (): Promise<ModelView | undefined> => {
       const known = get().conflict?.theirs;
@@ -279,35 +265,7 @@ export function createModelStore(
       observeAll: answers.give,
       keepAnswer: answers.keepAnyway,
       dropAnswer: answers.drop,
-      happened: (event, title, note) => onServer('events', { event, note }, title),
-      backTo: (to) => onServer('versions', { to }, `Back to version ${to}`),
-      applyRemedy: () => onServer('remedy', {}, 'Changes applied'),
-      async preflight(check, anyway = false) {
-        await pump();
-        if (!(await answers.allKept())) {
-          say(
-            'The preflight check is not kept yet: an answer before it is not kept. The answers are still here.',
-          );
-          return false;
-        }
-        const reply = await ask<ModelView>('POST', `${path}/preflight`, {
-          ...check,
-          ...(anyway ? { keep: true } : {}),
-        });
-        if (reply.ok) {
-          confirm(reply.value);
-          saved(view.id);
-          return true;
-        }
-        if (reply.changed) {
-          await get().refresh();
-          return { changed: reply.changed };
-        }
-        say(
-          `The preflight check is not kept yet: ${reasonsOf(reply.problems)}. The answers are still here.`,
-        );
-        return false;
-      },
+      ...made,
       async refresh() {
         const asked = epoch;
         const reply: Reply<ModelView> = await ask<ModelView>('GET', path, undefined);

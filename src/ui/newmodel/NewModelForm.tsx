@@ -8,17 +8,13 @@ import { planChannels } from '@/core/plan';
 import { AIRFRAME_KINDS, kindEntry, kindOf, type AirframeKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import type { NewModel } from '@/server/models';
-import { Silhouette } from '../drawing/Silhouette';
 import { send } from '../frame/send';
-import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from './words';
 import { Select } from '../parts/Select';
-
-const EXTRAS = [
-  ['flaps', 'flaps'],
-  ['gear', 'retracts'],
-  ['brake', 'a wheel brake'],
-  ['recovery', 'panic recovery on a button'],
-] as const;
+import { AirQuestions } from './AirQuestions';
+import { Asked } from './Asked';
+import { Preview } from './Preview';
+import { Room } from './Room';
+import { AILERON_WORDS } from './words';
 
 /** The fewest questions that let the chain run. Everything asked here can be changed later. */
 export function NewModelForm({ parts }: { parts: HangarPart[] }) {
@@ -80,8 +76,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
   return (
     <form onSubmit={start} noValidate className="grid gap-6 lg:grid-cols-[1fr_20rem]">
       <div className="card flex flex-col gap-5">
-        <label className="flex flex-col gap-1">
-          <span className="font-semibold">What do you call it?</span>
+        <Asked words="What do you call it?">
           <input
             {...register('name', {
               required: 'Give it a name, so that you find it on the shelf.',
@@ -97,9 +92,8 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
           <span id="name-error" role="alert" className="text-stop text-sm">
             {formState.errors.name?.message}
           </span>
-        </label>
-        <label className="flex flex-col gap-1">
-          <span className="font-semibold">What is it?</span>
+        </Asked>
+        <Asked words="What is it?">
           <Select
             {...register('kind', {
               onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
@@ -125,10 +119,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
               </option>
             ))}
           </Select>
-        </label>
+        </Asked>
         {hasAilerons && (
-          <label className="flex flex-col gap-1">
-            <span className="font-semibold">How are the ailerons moved?</span>
+          <Asked words="How are the ailerons moved?">
             <Select {...register('ailerons')}>
               {Object.entries(AILERON_WORDS).map(([id, words]) => (
                 <option key={id} value={id}>
@@ -136,10 +129,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
                 </option>
               ))}
             </Select>
-          </label>
+          </Asked>
         )}
-        <label className="flex flex-col gap-1">
-          <span className="font-semibold">Which unit is most like yours?</span>
+        <Asked words="Which unit is most like yours?">
           <Select {...register('unit')}>
             {units.map((p) => (
               <option key={p.id} value={p.id}>
@@ -149,9 +141,8 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             ))}
           </Select>
           <span className="text-soft text-sm">{chosenUnit.description}</span>
-        </label>
-        <label className="flex flex-col gap-1">
-          <span className="font-semibold">Which transmitter is most like yours?</span>
+        </Asked>
+        <Asked words="Which transmitter is most like yours?">
           <Select {...register('transmitter')}>
             {transmitters.map((p) => (
               <option key={p.id} value={p.id}>
@@ -161,69 +152,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             ))}
           </Select>
           <span className="text-soft text-sm">{chosenTransmitter.description}</span>
-        </label>
-        {flies && (
-          <div className="grid gap-4 sm:grid-cols-2">
-            <label className="flex flex-col gap-1">
-              <span className="font-semibold">How many motors?</span>
-              <Select {...register('motors', { setValueAs: (v) => Number(v) as 0 | 1 | 2 })}>
-                {Object.entries(MOTOR_WORDS).map(([id, words]) => (
-                  <option key={id} value={id}>
-                    {words}
-                  </option>
-                ))}
-              </Select>
-            </label>
-            {(!kindOf({ kind }).pairedTail && !kindOf({ kind }).rudderOptional) || rudder ? (
-              <label className="flex flex-col gap-1">
-                <span className="font-semibold">Does a wheel steer?</span>
-                <Select {...register('wheel')}>
-                  {Object.entries(WHEEL_WORDS).map(([id, words]) => (
-                    <option key={id} value={id}>
-                      {words}
-                    </option>
-                  ))}
-                </Select>
-              </label>
-            ) : null}
-          </div>
-        )}
-        {flies && (
-          <fieldset>
-            <legend className="font-semibold">It also has</legend>
-            <div className="flex flex-wrap gap-x-6">
-              {kind === 'flying-wing' && (
-                <label className="flex min-h-11 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="h-5 w-5 accent-(--accent)"
-                    {...register('rudder')}
-                  />
-                  a rudder
-                </label>
-              )}
-              {EXTRAS.map(([id, words]) => (
-                <label key={id} className="flex min-h-11 items-center gap-2">
-                  <input type="checkbox" className="h-5 w-5 accent-(--accent)" {...register(id)} />
-                  {words}
-                </label>
-              ))}
-            </div>
-          </fieldset>
-        )}
-        {plan.impossible.length > 0 ? (
-          <p role="status" className="text-stop">
-            {plan.impossible.join(' ')}
-          </p>
-        ) : (
-          plan.taken.length > 0 && (
-            <p role="status" className="text-caution">
-              There are not enough channels:{' '}
-              {plan.taken.map((w) => w.title.toLowerCase()).join('; ')}. You can choose otherwise in
-              the channel plan.
-            </p>
-          )
-        )}
+        </Asked>
+        {flies && <AirQuestions register={register} kind={kind} rudder={rudder ?? false} />}
+        <Room plan={plan} />
         {refused && (
           <p role="alert" className="text-stop">
             {refused}
@@ -233,14 +164,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
           Put it on the bench
         </button>
       </div>
-      <aside className="card flex flex-col gap-2 self-start" aria-label="What you get">
-        <Silhouette airframe={airframe} className="h-52 w-full" />
-        <p className="text-soft text-sm">
-          {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}; {airframe.servos.length}{' '}
-          {airframe.servos.length === 1 ? 'servo' : 'servos'}. Measures, linkages and channels start
-          from usual values; you change them on the model’s own pages.
-        </p>
-      </aside>
+      <Preview airframe={airframe} />
     </form>
   );
 }

@@ -1,0 +1,7 @@
+/** One question of the form, and what answers it. */
+export const Asked = ({ words, children }: { words: string; children: React.ReactNode }) => (
+  <label className="flex flex-col gap-1">
+    <span className="font-semibold">{words}</span>
+    {children}
+  </label>
+);
