@@ -8,6 +8,7 @@ export function Slider({
   words,
   value,
   step = 1,
+  centred = false,
   onChange,
   className = '',
 }: {
@@ -17,6 +18,8 @@ export function Slider({
   /** −100 … 100 */
   value: number;
   step?: number;
+  /** It is at home in the middle, which is marked. */
+  centred?: boolean;
   onChange: (value: number) => void;
   className?: string;
 }) {
@@ -30,7 +33,11 @@ export function Slider({
       className={`relative flex touch-none items-center ${className}`}
     >
       <Bar.Track className="relative h-1.5 grow rounded-full border border-(--line) bg-(--card)">
-        <Bar.Range className="absolute h-full rounded-full bg-(--accent)" />
+        {centred ? (
+          <span className="absolute -inset-y-1.5 left-1/2 border-l-2 border-(--line)" />
+        ) : (
+          <Bar.Range className="absolute h-full rounded-full bg-(--accent)" />
+        )}
       </Bar.Track>
       <Bar.Thumb
         aria-label={label}

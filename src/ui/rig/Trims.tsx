@@ -15,6 +15,7 @@ export function Trims() {
         {c.label} <span className="num">{(values[c.id] ?? c.rest).toFixed(0)} %</span>
         <Slider
           label={c.label}
+          centred
           value={values[c.id] ?? c.rest}
           onChange={(v) => setControl(c.id, v)}
           className="h-8 w-32 pointer-coarse:h-11"

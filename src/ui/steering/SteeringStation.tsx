@@ -75,6 +75,7 @@ function Drawn() {
             label="your hand"
             words={words}
             step={5}
+            centred
             value={hand}
             onChange={(v) => setControl(id, v)}
             className="h-11 flex-1"

@@ -1,14 +1,17 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo, useRef } from 'react';
 import { controlWords, switchPosition, switchValue } from '@/core/chain';
 import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
 import type { Control, ControlKind } from '@/core/setup';
-import { Slider } from '../fields/Slider';
 import { useRig } from '../rig/rigStore';
 import { switchesOf } from '../rig/switches';
 import { layoutOf, PADS } from './layout';
 import { HandMark, handKind } from './HandMark';
+
+// Every station has this front beside it; what turns on it comes after the first load.
+const Slider = dynamic(() => import('../fields/Slider').then((m) => m.Slider), { ssr: false });
 
 /** "Switch A" is "A" on the drawing, "Left slider" stays what it is. */
 export const shortLabel = ({ label }: Control): string =>
@@ -182,13 +185,15 @@ function Momentary({ control, value, put }: DrawnProps) {
 
 function Turned({ control, value, put, words }: DrawnProps) {
   return (
-    <Slider
-      label={control.label}
-      words={words}
-      value={value}
-      onChange={put}
-      className="h-7 w-20 pointer-coarse:h-11"
-    />
+    <div className="h-7 w-20 pointer-coarse:h-11">
+      <Slider
+        label={control.label}
+        words={words}
+        value={value}
+        onChange={put}
+        className="h-full w-full"
+      />
+    </div>
   );
 }
 

@@ -28,7 +28,11 @@ export function MixesView({ setup, output: { channel }, own }: ViewProps) {
   const mixes = asMixes(setup, channel);
   return (
     <>
-      <li aria-hidden className={`text-soft text-sm @max-lg:hidden ${COLUMNS} pr-42 pl-2`}>
+      <li
+        aria-hidden
+        // Above the rows, which begin with a grip where there are several.
+        className={`text-soft text-sm @max-lg:hidden ${COLUMNS} pr-42 ${own.length > 1 ? 'pl-9' : 'pl-4'}`}
+      >
         {own.length > 0 && TITLES.map((t) => <span key={t}>{t}</span>)}
       </li>
       {own.map((line, i) => (
