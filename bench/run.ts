@@ -4,6 +4,7 @@ import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';
 import { pageRatios } from './pages';
+import { patchRatio } from './patch';
 import { plannerRatio } from './planner';
 import { poseCounts } from './poses';
 import { proofRatios } from './proof';
@@ -76,6 +77,7 @@ console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 
 await plannerRatio();
 await proofRatios();
 await diagnosisRatio();
+await patchRatio();
 poseCounts();
 await pageRatios();
 await workshopRatios();

@@ -92,7 +92,7 @@ test('an edit that was not saved outlives good answers, a reload and leaving; it
   await expect(page.getByText('Not saved:')).toBeVisible();
   // Leaving inside the app asks.
   await page.getByRole('link', { name: 'Tolvan' }).click();
-  await expect(page.getByRole('dialog', { name: 'Something is not saved yet' })).toBeVisible();
+  await expect(page.getByRole('alertdialog', { name: 'Something is not saved yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Stay here' }).click();
   // A reload keeps it.
   page.once('dialog', (dialog) => void dialog.accept());

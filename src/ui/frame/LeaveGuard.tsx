@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { Over, OverClose } from '../parts/Over';
+import { Ask } from '../parts/Ask';
 import { useModel } from './modelStore';
 
 /** Asks before the model, or the page, is left with something that is not saved. */
@@ -38,29 +38,18 @@ export function LeaveGuard() {
     return () => document.removeEventListener('click', ask, true);
   }, [waiting, id, here]);
   return (
-    <Over
+    <Ask
       open={wanted !== undefined}
-      onClose={() => setWanted(undefined)}
       title="Something is not saved yet"
-    >
-      <p className="mt-2">
-        It stays in this tab and is tried again while the tab is open. Close the tab, and it is
-        lost.
-      </p>
-      <div className="mt-4 flex flex-wrap gap-2">
-        <OverClose>Stay here</OverClose>
-        <button
-          type="button"
-          className="btn"
-          onClick={() => {
-            const to = wanted!;
-            setWanted(undefined);
-            router.push(to);
-          }}
-        >
-          Leave anyway
-        </button>
-      </div>
-    </Over>
+      what="It stays in this tab and is tried again while the tab is open. Close the tab, and it is lost."
+      stay="Stay here"
+      go="Leave anyway"
+      onStay={() => setWanted(undefined)}
+      onGo={() => {
+        const to = wanted!;
+        setWanted(undefined);
+        router.push(to);
+      }}
+    />
   );
 }

@@ -8,8 +8,9 @@ export function isTyping(target: EventTarget | null): boolean {
   if (!element) return false;
   return (
     element.isContentEditable ||
-    element.closest('input, select, textarea, [role="slider"], [role="radio"], [role="dialog"]') !==
-      null
+    element.closest(
+      'input, select, textarea, [role="slider"], [role="radio"], [role="dialog"], [role="alertdialog"]',
+    ) !== null
   );
 }
 

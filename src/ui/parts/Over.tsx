@@ -2,6 +2,15 @@
 
 import { Dialog } from 'radix-ui';
 
+/** How what lies over the page looks, and the ground under it. */
+export const OVER = {
+  ground: 'fixed inset-0 z-40 bg-black/50',
+  place:
+    'card fixed top-1/2 left-1/2 z-50 max-h-[85vh] -translate-x-1/2 -translate-y-1/2 overflow-y-auto wrap-anywhere',
+  narrow: 'w-[min(28rem,92vw)]',
+  wide: 'w-[min(40rem,94vw)]',
+} as const;
+
 /** A card laid over the page: a question, or something to look at before going on. */
 export function Over({
   open,
@@ -19,12 +28,10 @@ export function Over({
   return (
     <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Dialog.Overlay className={OVER.ground} />
         <Dialog.Content
           aria-describedby={undefined}
-          className={`card fixed top-1/2 left-1/2 z-50 max-h-[85vh] -translate-x-1/2 -translate-y-1/2 overflow-y-auto wrap-anywhere ${
-            wide ? 'w-[min(40rem,94vw)]' : 'w-[min(28rem,92vw)]'
-          }`}
+          className={`${OVER.place} ${wide ? OVER.wide : OVER.narrow}`}
         >
           <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
           {children}

@@ -8,6 +8,7 @@ import { toast } from 'sonner';
 
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
 import { reasonsOf, send } from '../frame/send';
+import { Ask } from '../parts/Ask';
 import { Over, OverClose } from '../parts/Over';
 import { YOUR_NAME_FOR_IT } from '../words';
 
@@ -133,29 +134,18 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
           </div>
         </form>
       </Over>
-      <Over
+      <Ask
         open={asking === 'off'}
-        onClose={() => setAsking(undefined)}
         title={`Take ${entry.name} off the shelf?`}
-      >
-        {holds && (
-          <p className="mt-2">
-            With it go {many(holds.versions, 'version')}, {many(holds.seen, 'answer')} from the
-            bench and {many(holds.lines, 'line')} of its log. For {holds.daysKept} days it can be
-            put back; then it is gone.
-          </p>
-        )}
-        <div className="mt-3 flex gap-2">
-          <button
-            type="button"
-            className="btn btn-main"
-            onClick={() => void place('off', `${entry.name} is off the shelf.`)}
-          >
-            Take it off
-          </button>
-          <OverClose>Leave it</OverClose>
-        </div>
-      </Over>
+        what={
+          holds &&
+          `With it go ${many(holds.versions, 'version')}, ${many(holds.seen, 'answer')} from the bench and ${many(holds.lines, 'line')} of its log. For ${holds.daysKept} days it can be put back; then it is gone.`
+        }
+        stay="Leave it"
+        go="Take it off"
+        onStay={() => setAsking(undefined)}
+        onGo={() => void place('off', `${entry.name} is off the shelf.`)}
+      />
     </>
   );
 }
