@@ -39,20 +39,38 @@ function stop(message) {
   process.exit(1);
 }
 
+const PACKAGE_FILES = ['package.json', 'package-lock.json'];
+
+/** Everything the project needs from the registry. */
 export function install() {
-  once('node_modules/.tolvan-installed', ['package.json', 'package-lock.json'], () => {
-    console.log(
-      'Installing packages. The database driver may be compiled here, which takes a few minutes …',
-    );
-    if (!run('npm', ['ci', '--no-audit', '--no-fund'])) {
+  packages();
+  driver();
+}
+
+/** The packages, without what some of them do once they are there. */
+export function packages() {
+  once('node_modules/.tolvan-packages', PACKAGE_FILES, () => {
+    console.log('Installing packages …');
+    const quiet = ['--ignore-scripts', '--no-audit', '--no-fund'];
+    if (!run('npm', ['ci', ...quiet])) {
       console.log(
         'A clean install was refused (the lock may lack packages of this platform); trying an ordinary one …',
       );
-      if (!run('npm', ['install', '--no-audit', '--no-fund', '--no-save']))
+      if (!run('npm', ['install', ...quiet, '--no-save']))
         stop('The packages could not be installed. Is the npm registry reachable from here?');
     }
+  });
+}
+
+/** What packages do once they are there, the database driver first of all: it may be compiled here. */
+export function driver() {
+  once('node_modules/.tolvan-driver', PACKAGE_FILES, () => {
+    console.log(
+      'Making the database driver ready. It may be compiled here, which takes a few minutes …',
+    );
+    const made = run('npm', ['rebuild']);
     const loads = run(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"]);
-    if (!loads)
+    if (!made || !loads)
       stop(
         'The database driver could not be built. Install python3, make and g++ (on Debian: apt-get install python3 make g++), then run this again.',
       );
