@@ -101,9 +101,9 @@ export async function serverRatios(): Promise<void> {
     const asked = fetch(`${address}/api/models/${id}/paper?what=job`);
     say('while somebody waits for its paper as well', await latencies('/api/models/model-2', 6000));
     await (await asked).arrayBuffer();
-    const own = await fetch(`${address}/models/${id}/plain`);
+    const own = await fetch(`${address}/models/${id}/plain-model`);
     await own.arrayBuffer();
-    console.log(`its own page opens: ${own.status}`);
+    if (!own.ok) throw new Error(`its own page does not open: ${own.status}`);
 
     for (const [name, zip] of prepared) {
       const before = memoryOf(server.pid!);

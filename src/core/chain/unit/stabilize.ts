@@ -1,4 +1,4 @@
-import { AXES, type Setup } from '../../setup';
+import { AXES, type Mode, type Setup } from '../../setup';
 import type { Frame, Memory, Stimulus } from '../frame';
 import {
   HOLD_DEADBAND_PCT,
@@ -30,6 +30,10 @@ export function compileStabilize(
   const fades = Float64Array.from(AXES, (axis) => axes[axis].fadePct);
   const rollsThrough = setup.unit.settings.levelKind === 'rolls-through';
   const holdAllowed = AXES.map((axis) => axes[axis].holdAllowed);
+  /** Unless the stick is far enough out to roll on through. */
+  const levels = (mode: Mode, stickPct: number) =>
+    mode === 'home' ||
+    (mode === 'level' && !(rollsThrough && Math.abs(stickPct) >= ROLL_THROUGH_PCT));
 
   return (stimulus, memory, frame, target) => {
     const {
@@ -57,9 +61,7 @@ export function compileStabilize(
     }
     if (off) return;
 
-    const through = (i: number) =>
-      rollsThrough && mode === 'level' && Math.abs(stickPct[i]!) >= ROLL_THROUGH_PCT;
-    if ((mode === 'level' || mode === 'home') && !through(0))
+    if (levels(mode, stickPct[0]!))
       correctionPct[0] = levelling(
         gainPct[0]!,
         stickPct[0]!,
@@ -69,7 +71,7 @@ export function compileStabilize(
         frame.believedRollDeg,
         rates[0]!,
       );
-    if ((mode === 'level' || mode === 'home') && !through(1))
+    if (levels(mode, stickPct[1]!))
       correctionPct[1] = levelling(
         gainPct[1]!,
         stickPct[1]!,
