@@ -19,7 +19,7 @@ export function Choice<T extends string>({
   return (
     <div className="min-w-0">
       {!hideLabel && (
-        <p className="text-sm font-semibold" aria-hidden>
+        <p className="mb-0.5 text-sm font-semibold" aria-hidden>
           {label}
         </p>
       )}

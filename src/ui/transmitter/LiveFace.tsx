@@ -115,7 +115,7 @@ function Lever({ control, value, put, words }: DrawnProps) {
       aria-valuemax={positions - 1}
       aria-valuenow={now}
       aria-valuetext={words}
-      className="flex h-11 w-11 cursor-pointer justify-center"
+      className="flex h-9 w-11 cursor-pointer items-center justify-center pointer-coarse:h-11"
       onPointerDown={(e) => {
         const box = e.currentTarget.getBoundingClientRect();
         const share = (e.clientY - box.top) / box.height;
@@ -130,12 +130,12 @@ function Lever({ control, value, put, words }: DrawnProps) {
         go(now + by);
       }}
     >
-      <svg width={24} height={42} aria-hidden>
+      <svg width={24} height={36} aria-hidden>
         <rect
           x={4}
-          y={2}
+          y={1}
           width={16}
-          height={38}
+          height={34}
           rx={8}
           fill="var(--card)"
           stroke="var(--ink)"
@@ -145,7 +145,7 @@ function Lever({ control, value, put, words }: DrawnProps) {
           <circle
             key={i}
             cx={12}
-            cy={10 + (22 * i) / (positions - 1)}
+            cy={9 + (18 * i) / (positions - 1)}
             r={i === now ? 6.5 : 1.8}
             fill={i === now ? 'var(--accent)' : 'var(--line)'}
           />
@@ -162,7 +162,7 @@ function Momentary({ control, value, put }: DrawnProps) {
       type="button"
       aria-label={`${control.label}: hold`}
       aria-pressed={value > 0}
-      className="flex h-11 w-11 items-center justify-center"
+      className="flex h-9 w-11 items-center justify-center pointer-coarse:h-11"
       onPointerDown={() => put(100)}
       onPointerUp={() => put(-100)}
       onPointerLeave={() => value > 0 && put(-100)}
