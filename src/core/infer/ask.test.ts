@@ -50,8 +50,8 @@ function readAll(setup: Setup, random = randomOf(700 + SEED)): Reading[] {
 }
 
 /** Everything read and taken in, as the Setup then is. */
-function readIn(setup: Setup): Setup {
-  const found = infer(setup.transmitter, readAll(setup));
+function readIn(setup: Setup, random?: () => number): Setup {
+  const found = infer(setup.transmitter, readAll(setup, random));
   if (!found.ok) throw new Error(JSON.stringify(found));
   const read = parseSetup(applyPatch(setup, takenIn(setup, found.channels)));
   if (!read.ok) throw new Error(read.problems.map((p) => `${p.path} ${p.reason}`).join('; '));
@@ -156,8 +156,10 @@ describe('a program read in, question by question', () => {
   });
   it('read in again, what was read before gives way', () => {
     const [, setup] = READABLE.find(([name]) => name === 'pilot-boat')!;
-    const once = readIn(setup);
-    const twice = readIn(once);
+    // Read without an eye’s faults, or the second reading may see a bend where the first saw none.
+    const exactly = () => 0.5;
+    const once = readIn(setup, exactly);
+    const twice = readIn(once, exactly);
     const names = ({ program }: Setup) =>
       [program.lines, program.shapes].map((list) => list.map((e) => e.id));
     expect(names(twice)).toEqual(names(once));
