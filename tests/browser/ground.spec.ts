@@ -9,8 +9,10 @@ const NOT_OF_A_CAR = /\b(propellers?|rudders?|hull|bow|stern)\b/i;
 /** Everything a station says: its text, what lists offer, and what is said to those who do not see. */
 async function textsOf(page: Page): Promise<string[]> {
   await page.waitForLoadState('networkidle');
-  // What is folded may hold folds of its own.
-  const folded = page.locator('[data-fold][data-state="closed"]');
+  // What is folded may hold folds of its own; what lies beside other models holds their names.
+  const folded = page
+    .locator('[data-fold][data-state="closed"]')
+    .filter({ hasNotText: 'Beside another model' });
   while ((await folded.count()) > 0)
     await folded.evaluateAll((all) => all.forEach((fold) => (fold as HTMLElement).click()));
   return page.evaluate(() => [
