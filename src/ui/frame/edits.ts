@@ -21,6 +21,21 @@ export interface Around {
   persist(): void;
 }
 
+/**
+ * Whether what was changed stands in another Setup already: a save arrived, and the word of it was lost.
+ * @param base what both began with
+ */
+export function standsIn(theirs: Setup, base: Setup, mine: Setup): boolean {
+  const now = JSON.stringify(theirs);
+  if (JSON.stringify(mine) === now) return true;
+  try {
+    const again = applyPatch(theirs, unguarded(guardedDifference(base, mine)));
+    return JSON.stringify(again) === now;
+  } catch {
+    return false;
+  }
+}
+
 /** Edits made in this tab: on the screen at once, saved one after another, met with what was saved elsewhere. */
 export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist }: Around) {
   /** Waiting for the one on its way, which is the first. */
@@ -44,6 +59,11 @@ export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist 
     const reply = await ask.get();
     const { conflict } = get();
     if (!reply.ok || !conflict) return;
+    if (standsIn(reply.value.setup, confirmed().setup, conflict.setup)) {
+      set({ conflict: undefined });
+      kept(conflict, reply.value);
+      return;
+    }
     const clash = merged(reply.value.setup, conflict.setup) === undefined;
     set({ conflict: { ...conflict, head: reply.value.version, theirs: reply.value, clash } });
   };

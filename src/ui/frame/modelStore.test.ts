@@ -15,6 +15,8 @@ function makeServer() {
   let evidence: Evidence[] = [];
   const server = {
     down: false,
+    /** Saves arrive, and the word of it is lost. */
+    mute: false,
     /** Requests wait for `release` while it is set. */
     held: undefined as Promise<void> | undefined,
     /** Titles that answers on an older version are refused with. */
@@ -38,6 +40,8 @@ function makeServer() {
           return { ok: false, status: 409, head: version, problems: [{ path: '', reason: 'old' }] };
         setup = structuredClone(put.setup);
         version += 1;
+        if (server.mute)
+          return { ok: false, status: 0, problems: [{ path: '', reason: 'no answer' }] };
       }
       if (what === 'POST /observations') {
         const seen = body as Evidence & { keep?: boolean };
@@ -128,6 +132,38 @@ describe('edits', () => {
     await settle();
     expect(minOf(server.view().setup)).toBe(-90);
     expect(readKept<{ unsaved?: object }>('model:m')?.unsaved).toBeUndefined();
+  });
+});
+
+describe('a save that arrived, while the word of it was lost', () => {
+  it.each([
+    ['is no conflict with oneself when it is tried again', false, false],
+    ['nor where somebody else went on from it', true, false],
+    ['nor after a reload', false, true],
+    ['nor after a reload where somebody else went on from it', true, true],
+  ])('%s', async (_, elsewhere, reload) => {
+    server.mute = true;
+    const first = open();
+    first.getState().edit(end(-60), 'mine');
+    await settle();
+    expect(first.getState().unsaved).toMatchObject({ label: 'mine', again: true });
+    server.mute = false;
+    if (elsewhere) server.elsewhere((s) => (s.notes = 'theirs'));
+    const store = reload ? open() : first;
+    store.getState().retry();
+    await settle();
+    expect(store.getState()).toMatchObject({
+      conflict: undefined,
+      unsaved: undefined,
+      saving: 0,
+      version: elsewhere ? 3 : 2,
+    });
+    const { setup } = store.getState();
+    expect([minOf(setup), setup.notes]).toEqual([-60, elsewhere ? 'theirs' : '']);
+    // What comes next stands on it.
+    store.getState().edit(end(-70), 'next');
+    await settle();
+    expect(minOf(server.view().setup)).toBe(-70);
   });
 });
 

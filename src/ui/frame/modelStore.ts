@@ -7,7 +7,7 @@ import { stamp, type Evidence } from '@/core/logbook';
 import type { Problem, Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { answersOf } from './answers';
-import { editsOf } from './edits';
+import { editsOf, standsIn } from './edits';
 import { keep, readKept } from './keep';
 import type { Reader } from './reader';
 import { loadReader } from './reading';
@@ -308,7 +308,7 @@ export function createModelStore(
     left = undefined;
     const mine = unsaved ? parse(unsaved.setup) : undefined;
     if (!unsaved || !mine?.ok || !baseSetup) return;
-    if (JSON.stringify(mine.value) === JSON.stringify(view.setup)) return;
+    if (standsIn(view.setup, baseSetup, mine.value)) return;
     const edit = { setup: mine.value, label: unsaved.label };
     if (base === view.version) {
       const reason = 'the page was left before it was saved';
