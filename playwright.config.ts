@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test';
+import { find } from './scripts/chromium.mjs';
 
 const PORT = 4477;
+const browser = find();
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -16,7 +18,7 @@ export default defineConfig({
     // Drawings that move cost time and show a test nothing.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      ...(browser ? { executablePath: browser } : {}),
       args: [
         '--disable-background-networking',
         '--disable-component-update',

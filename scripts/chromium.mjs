@@ -13,7 +13,8 @@ const PLACES = [
 /** Debian's packages of it, the first that is to be had. */
 const PACKAGES = ['chromium-headless-shell', 'chromium'];
 
-const find = () => PLACES.find((p) => p && existsSync(p));
+/** Path of a Chromium that is here; undefined where there is none. */
+export const find = () => PLACES.find((p) => p && existsSync(p));
 
 /** Path of a Chromium; ends the run with what to install when there is none to be had. */
 export function chromium() {

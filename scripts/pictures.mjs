@@ -1,9 +1,10 @@
 // Takes the pictures in docs/screenshots from a fresh demo that is running: node scripts/pictures.mjs ADDRESS
 import { chromium } from '@playwright/test';
+import { find } from './chromium.mjs';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4400';
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: find(),
 });
 const context = await browser.newContext({
   viewport: { width: 1280, height: 800 },

@@ -7,8 +7,8 @@ import { sourceWords } from '@/core/sheets';
 import { NumberWord } from '../../fields/NumberWord';
 import { useModel } from '../../frame/modelStore';
 import { PickWord } from '../../parts/PickWord';
-import { ConditionWord } from './ConditionWord';
 import { EntryRow, takeOut, usePut, type RowAct } from './EntryRow';
+import { LineWhen } from './LineWhen';
 import { NoteLine } from './NoteLine';
 import { Grip } from './Ordered';
 import { SourceWord } from './SourceWord';
@@ -79,16 +79,8 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
   );
   return (
     <>
-      {line.when ? 'When' : ''}{' '}
-      <ConditionWord
-        setup={setup}
-        label={`${name}: when`}
-        always="Always"
-        of={{ kind: 'channel', channel: line.channel }}
-        value={line.when}
-        onPut={(when) => change({ when }, 'another condition')}
-      />
-      , {number('sharePct', 'share')} of{' '}
+      {line.when ? 'When' : ''} <LineWhen setup={setup} line={line} name={name} />,{' '}
+      {number('sharePct', 'share')} of{' '}
       <SourceWord
         setup={setup}
         label={`${name}: follows`}

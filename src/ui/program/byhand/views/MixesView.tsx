@@ -12,9 +12,9 @@ import {
 import type { Line, Setup } from '@/core/setup';
 import { asMixes } from '@/core/sheets';
 import { NumberWord } from '../../../fields/NumberWord';
-import { ConditionWord } from '../ConditionWord';
 import { EntryRow, usePut } from '../EntryRow';
 import { controlsOf, lineActs, nameOf } from '../LineSentence';
+import { LineWhen } from '../LineWhen';
 import { NoteLine } from '../NoteLine';
 import { Grip } from '../Ordered';
 import { SourceWord } from '../SourceWord';
@@ -139,14 +139,7 @@ function MixRow({ setup, line }: { setup: Setup; line: Line }) {
         </Cell>
       ))}
       <Cell title={TITLES[4]}>
-        <ConditionWord
-          setup={setup}
-          label={`${name}: when`}
-          always="Always"
-          of={{ kind: 'channel', channel: line.channel }}
-          value={line.when}
-          onPut={(when) => put(changeLine(setup, line.id, { when }), 'another condition')}
-        />
+        <LineWhen setup={setup} line={line} name={name} />
       </Cell>
     </span>
   );
