@@ -28,7 +28,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `rm -rf test-results/data && npx tsx src/demo/fill.ts && npx next start -H 127.0.0.1 -p ${PORT}`,
+    command: `rm -rf test-results/data && npx tsx src/demo/fill.ts && node scripts/serve.mjs ${PORT}`,
     url: `http://127.0.0.1:${PORT}`,
     env: { TOLVAN_DATA: 'test-results/data', NEXT_TELEMETRY_DISABLED: '1' },
     timeout: 120_000,

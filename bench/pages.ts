@@ -1,8 +1,8 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { serve } from '../scripts/serve.mjs';
 import { STATION_IDS } from '../src/core/procedure';
 
 /** What a bare page of the same framework may be exceeded by. */
@@ -29,10 +29,9 @@ async function firstLoad(path: string, known: Map<string, number>): Promise<numb
 
 /** First-load JavaScript of every station as a ratio to a bare page of the same framework, after a build. */
 export async function pageRatios(): Promise<void> {
-  const server = spawn('npx', ['next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
+  const server = serve(PORT, {
     env: { ...process.env, TOLVAN_DATA: mkdtempSync(join(tmpdir(), 'tolvan-pages-')) },
     stdio: 'ignore',
-    detached: true,
   });
   try {
     for (let i = 0; i < 100; i++) {
@@ -47,6 +46,7 @@ export async function pageRatios(): Promise<void> {
     }
     const made = await fetch(`${BASE}/api/models`, {
       method: 'POST',
+      headers: { 'content-type': 'application/json' },
       body: JSON.stringify({
         name: 'Weighed',
         kind: 'conventional',
@@ -65,6 +65,6 @@ export async function pageRatios(): Promise<void> {
     for (const [name, path] of rows)
       console.log(`  ${name}: ${((await firstLoad(path!, known)) / bare).toFixed(2)}`);
   } finally {
-    process.kill(-server.pid!);
+    server.kill();
   }
 }

@@ -1,10 +1,10 @@
 // The built server under what would once have stopped it: how long others wait meanwhile.
-import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { strToU8, zipSync } from 'fflate';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { serve } from '../scripts/serve.mjs';
 import { LAKE_HOLLOW } from '../src/demo/lake-hollow';
 import { storeModel } from '../src/demo/store';
 import { openWorkshop } from '../src/server/workshop';
@@ -66,11 +66,7 @@ export async function serverRatios(): Promise<void> {
   const store = openWorkshop(folder);
   LAKE_HOLLOW.forEach((make, n) => storeModel(store, `model-${n}`, make()));
   store.db.close();
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
-    { env: { ...process.env, TOLVAN_DATA: folder }, stdio: 'ignore' },
-  );
+  const server = serve(PORT, { env: { ...process.env, TOLVAN_DATA: folder }, stdio: 'ignore' });
   try {
     for (let tries = 0; tries < 100; tries++) {
       if (
@@ -86,6 +82,7 @@ export async function serverRatios(): Promise<void> {
 
     const made = await fetch(`${address}/api/import`, {
       method: 'POST',
+      headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ ...largeSetup(), name: 'Too large' }),
     });
     const { id } = (await made.json()) as { id: string };

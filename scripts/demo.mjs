@@ -1,7 +1,7 @@
 // One command from nothing to the demo club in the browser.
-import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { build, install, run } from './prepare.mjs';
+import { serve } from './serve.mjs';
 
 install();
 build();
@@ -9,15 +9,8 @@ process.env.TOLVAN_DATA ??= 'data/demo';
 if (!run('npx', ['tsx', 'src/demo/fill.ts'])) process.exit(1);
 
 const port = await freePort(Number(process.env.PORT ?? 4400));
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-  {
-    stdio: ['ignore', 'ignore', 'inherit'],
-  },
-);
+const server = serve(port, { stdio: ['ignore', 'ignore', 'inherit'] });
 server.on('exit', (code) => process.exit(code ?? 0));
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 
 const address = `http://127.0.0.1:${port}`;
 for (let tries = 0; tries < 150; tries++) {

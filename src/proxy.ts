@@ -1,10 +1,12 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { strangerWords } from './server/visitor';
+import { strangerWords, undeclaredWords } from './server/visitor';
 
 /** Stands before every route: a strict Content-Security-Policy, and no answer to strangers. */
 export function proxy(request: NextRequest) {
   const stranger = strangerWords(request);
   if (stranger !== undefined) return refuse(stranger);
+  const undeclared = undeclaredWords(request);
+  if (undeclared !== undefined) return refuse(undeclared, 415);
   if (!isWellFormed(request.nextUrl.pathname))
     return refuse('this address is not well formed', 400);
 

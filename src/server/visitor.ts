@@ -1,5 +1,8 @@
 import { Failure } from './failure';
 
+/** Names of this machine, by which alone the server answers. */
+const HOSTS: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
+
 /** What a request says of where it comes from. */
 interface Visit {
   method: string;
@@ -14,8 +17,7 @@ interface Visit {
  */
 export function strangerWords({ method, url, headers }: Visit): string | undefined {
   const host = headers.get('host') ?? '';
-  const allowed = (process.env.TOLVAN_HOSTS ?? '127.0.0.1,localhost,[::1]').split(',');
-  if (!allowed.includes(host.replace(/:\d+$/, ''))) return 'this name is not served here';
+  if (!HOSTS.has(host.replace(/:\d+$/, ''))) return 'this name is not served here';
   const changes = method !== 'GET' && method !== 'HEAD';
   const origin = headers.get('origin');
   if (changes && origin !== null && hostOf(origin) !== host)
@@ -26,10 +28,30 @@ export function strangerWords({ method, url, headers }: Visit): string | undefin
   return undefined;
 }
 
-/** @throws Failure 403 */
-export function mustBeOurs(request: Visit): void {
-  const reason = strangerWords(request);
-  if (reason !== undefined) throw new Failure(403, [{ path: '', reason }]);
+/**
+ * Why a change is refused for what it says it carries; undefined where it may go on. A page of another
+ * site can send forms and plain text without asking first; JSON and raw bytes a browser sends only to
+ * whoever has agreed to it (CORS preflight, WHATWG Fetch), and nobody here agrees.
+ * @param carries the one content type the route takes
+ */
+export function undeclaredWords(
+  { method, headers }: Visit,
+  carries = 'application/json',
+): string | undefined {
+  if (method === 'GET' || method === 'HEAD') return undefined;
+  const type = (headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
+  return type === carries ? undefined : `a change must be sent as ${carries}`;
+}
+
+/**
+ * For a route the proxy does not stand before.
+ * @throws Failure 403 for a stranger, 415 where it does not say that it carries `type`
+ */
+export function mustBeOurs(request: Visit, type: string): void {
+  const stranger = strangerWords(request);
+  if (stranger !== undefined) throw new Failure(403, [{ path: '', reason: stranger }]);
+  const undeclared = undeclaredWords(request, type);
+  if (undeclared !== undefined) throw new Failure(415, [{ path: '', reason: undeclared }]);
 }
 
 function hostOf(origin: string): string | undefined {

@@ -26,6 +26,12 @@ export const test = base.extend({
   },
 });
 
+/** A body as the pages send theirs, whatever stands in it. */
+export const asJson = (data: string) => ({
+  data: Buffer.from(data),
+  headers: { 'content-type': 'application/json' },
+});
+
 const WAY_KEYS = {
   up: 'ArrowUp',
   down: 'ArrowDown',
@@ -152,7 +158,7 @@ export async function newModel(page: Page, name: string): Promise<string> {
 /** A model on which everything there is to see has been seen, as its owner would send it in. */
 export async function provenModel(page: Page, name: string): Promise<string> {
   const setup = { ...makeSetup(), name };
-  const made = await page.request.post('/api/import', { data: JSON.stringify(setup) });
+  const made = await page.request.post('/api/import', { data: setup });
   const { id } = (await made.json()) as { id: string };
   for (const seen of everything(setup)) {
     const reply = await page.request.post(`/api/models/${id}/observations`, {

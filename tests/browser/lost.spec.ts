@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { newModel, provenModel, test } from './kit';
+import { asJson, newModel, provenModel, test } from './kit';
 
 /** Sets the lower end of the first channel, as an edit that is easily seen. */
 async function setEnd(page: Page, value: string) {
@@ -185,7 +185,7 @@ test('the log is read to its first line', async ({ page }) => {
     (_, n) => `2026-01-01T00:${String(n % 60).padStart(2, '0')}:00Z,line ${n},note`,
   );
   await page.request.post(`/api/models/${id}/log/import?confirm=yes`, {
-    data: Buffer.from(`at,title,kind\r\n${lines.join('\r\n')}\r\n`),
+    ...asJson(`at,title,kind\r\n${lines.join('\r\n')}\r\n`),
   });
   await page.goto(`/models/${id}/logbook`);
   const shown = page.getByText(/^Note · line \d+$/);

@@ -13,7 +13,7 @@ test('a car’s transmitter that is already programmed is read in, question by q
   real.program.outputs.find((o) => o.carries === 'steering')!.reversed = true;
   real.program.outputs.find((o) => o.carries === 'gain')!.maxPct = 80;
   const bench = readyMade('drift-car', 'Read in');
-  const made = await page.request.post('/api/import', { data: JSON.stringify(bench) });
+  const made = await page.request.post('/api/import', { data: bench });
   const { id } = (await made.json()) as { id: string };
   await page.goto(`/models/${id}/program`);
   await page.locator('html[data-live]').waitFor({ state: 'attached' });

@@ -1,11 +1,12 @@
+import { spawnSync } from 'node:child_process';
 import { expect } from '@playwright/test';
 import fc from 'fast-check';
 import { makeSetup } from '../kit/setups';
-import { test } from './kit';
+import { asJson, test } from './kit';
 
 test('bad files are refused with where and why, and nothing is stored', async ({ request }) => {
   const named = { ...makeSetup(), name: 'Never stored' };
-  const post = (data: string) => request.post('/api/import', { data: Buffer.from(data) });
+  const post = (data: string) => request.post('/api/import', asJson(data));
   const tries: [string, number, RegExp][] = [
     ['not json at all', 422, /not JSON/],
     [JSON.stringify({ ...named, version: 7 }), 422, /newer Tolvan/],
@@ -26,7 +27,7 @@ test('bad files are refused with where and why, and nothing is stored', async ({
 
 test('a Setup goes out and comes back the same', async ({ request }) => {
   const setup = { ...makeSetup('v-tail'), name: 'Courier' };
-  const made = await request.post('/api/import', { data: JSON.stringify(setup) });
+  const made = await request.post('/api/import', { data: setup });
   const { id } = (await made.json()) as { id: string };
   const file = await request.get(`/api/models/${id}/export`);
   expect(file.headers()['content-disposition']).toContain('Courier.tolvan.json');
@@ -39,6 +40,13 @@ test('requests from other sites and for other names are turned away', async ({ r
     headers: { origin: 'http://elsewhere.example' },
   });
   expect(foreign.status()).toBe(403);
+  // What a form of another page can send without asking is no change.
+  for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data'])
+    for (const path of ['/api/import', '/api/models', '/api/archive/in', '/api/archive/out'])
+      expect(
+        (await request.post(path, { data: '{}', headers: { 'content-type': type } })).status(),
+        `${path} ${type}`,
+      ).toBe(415);
   const named = await request.get('/', { headers: { host: 'elsewhere.example' } });
   expect(named.status()).toBe(403);
 });
@@ -60,7 +68,7 @@ test('conditions nested beyond any program are refused at the edge', async ({ re
   for (let n = 0; n < 2000; n++) when = { kind: 'not', of: when };
   const setup = makeSetup() as unknown as { program: { lines: object[] } };
   setup.program.lines.push({ when });
-  const reply = await request.post('/api/import', { data: JSON.stringify(setup) });
+  const reply = await request.post('/api/import', { data: setup });
   expect(reply.status()).toBe(422);
   expect(await reply.text()).toContain('nested more than 64 deep');
 });
@@ -86,7 +94,7 @@ test('what is not there says so', async ({ page, request }) => {
 test('every route takes rubbish with a refusal, never with a fault of its own', async ({
   request,
 }) => {
-  const made = await request.post('/api/import', { data: JSON.stringify(makeSetup()) });
+  const made = await request.post('/api/import', { data: makeSetup() });
   const { id } = (await made.json()) as { id: string };
   const own = `/api/models/${id}`;
   const bodies = ['', 'null', '[]', '{}', '7', '"x"', '{"basedOn":1}', '{"basedOn":-1,"setup":[]}'];
@@ -97,16 +105,20 @@ test('every route takes rubbish with a refusal, never with a fault of its own', 
   for (const path of [...posts, '/api/models', '/api/import', '/api/hangar', '/api/hangar/import'])
     for (const data of [...bodies, ...strange]) {
       // An empty workshop of parts may be brought in; nothing else of this is anything.
-      const status = (await request.post(path, { data: Buffer.from(data) })).status();
+      const status = (await request.post(path, asJson(data))).status();
       expect([400, 409, 413, 422], `${path} ${data}`).toContain(status);
     }
   for (const path of ['/api/archive/in', '/api/archive/tasks/none', `${own}/log/import`])
     for (const query of ['', '?confirm=yes', '?confirm=%00&dates=moon'])
       for (const data of [...bodies.slice(0, 3), 'PK\u0003\u0004', ...strange.slice(0, 4)]) {
-        const reply = await request.post(`${path}${query}`, { data: Buffer.from(data) });
+        const bytes = { data: Buffer.from(data) };
+        const reply = await request.post(
+          `${path}${query}`,
+          path === '/api/archive/in' ? bytes : asJson(data),
+        );
         expect(reply.status(), `${path}${query} ${data}`).toBeLessThan(500);
       }
-  const put = await request.put(`${own}/setup`, { data: Buffer.from('{"basedOn":1}') });
+  const put = await request.put(`${own}/setup`, asJson('{"basedOn":1}'));
   expect(put.status()).toBe(422);
   const odd = ['', '..', '%2e%2e%2f', '0', 'x'.repeat(300), '%00', "';--", '%E2%82'];
   for (const bit of odd)
@@ -130,7 +142,7 @@ test('every route takes rubbish with a refusal, never with a fault of its own', 
 
 test('papers and files keep their names, whatever letters they have', async ({ request }) => {
   const setup = { ...makeSetup(), name: 'Sjöfågel "7" / мост' };
-  const made = await request.post('/api/import', { data: JSON.stringify(setup) });
+  const made = await request.post('/api/import', { data: setup });
   const { id } = (await made.json()) as { id: string };
   for (const path of ['export', 'paper?what=preflight&paper=A6', 'paper?what=job', 'log?as=csv']) {
     const named = (await request.get(`/api/models/${id}/${path}`)).headers()[
@@ -138,5 +150,17 @@ test('papers and files keep their names, whatever letters they have', async ({ r
     ]!;
     expect(named).toContain('filename="Sjofagel');
     expect(decodeURIComponent(named.split("UTF-8''")[1]!)).toMatch(/^Sjöfågel 7 мост/);
+  }
+});
+
+test('a server told to listen beyond this machine does not start', async () => {
+  const bin = 'node_modules/next/dist/bin/next';
+  for (const where of [['-H', '0.0.0.0'], []]) {
+    const { status, stderr } = spawnSync(process.execPath, [bin, 'start', '-p', '0', ...where], {
+      encoding: 'utf8',
+      timeout: 60_000,
+    });
+    expect(status).toBe(1);
+    expect(stderr).toContain('listens on this machine only');
   }
 });

@@ -69,9 +69,9 @@ test('one program in three views: changed by keyboard in each, undone, and the f
 test.describe('opened in each view, gone through by keyboard, and nothing changed', () => {
   for (const [name, setup] of share(PROGRAMS, 9))
     test(name, async ({ page }) => {
-      const { id } = (await (
-        await page.request.post('/api/import', { data: JSON.stringify(setup) })
-      ).json()) as { id: string };
+      const { id } = (await (await page.request.post('/api/import', { data: setup })).json()) as {
+        id: string;
+      };
       await page.goto(`/models/${id}/program`);
       const before = await exported(page, id);
       await page.getByText('By hand, line by line').click();

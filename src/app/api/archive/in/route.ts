@@ -6,6 +6,6 @@ import { mustBeOurs } from '@/server/visitor';
 export const POST = (request: Request) =>
   answer(() => {
     // Not behind the proxy, which would hold the whole of it in memory.
-    mustBeOurs(request);
+    mustBeOurs(request, 'application/octet-stream');
     return receiveArchive(request);
   });

@@ -1,0 +1,16 @@
+import { Server } from 'node:net';
+
+const isLoopback = (address: string): boolean =>
+  address === '::1' || /^(::ffff:)?127\./.test(address);
+
+/** What this process holds open; Node lists it for debugging, without a promise to keep the name. */
+const handles = (): unknown[] =>
+  (process as unknown as { _getActiveHandles?: () => unknown[] })._getActiveHandles?.() ?? [];
+
+/** An address beyond this machine that a server of this process listens on; undefined where there is none. */
+export function foreignAddress(open: readonly unknown[] = handles()): string | undefined {
+  return open
+    .flatMap((handle) => (handle instanceof Server ? [handle.address()] : []))
+    .flatMap((at) => (at && typeof at === 'object' ? [at.address] : []))
+    .find((address) => !isLoopback(address));
+}
