@@ -11,6 +11,8 @@ export interface Chain {
   layout: Layout;
   /** One moment: reads stimulus and memory, writes memory and frame, keeps nothing of its own. */
   step(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+  /** The first half of a moment: hands, program and link, up to `frame.receivedUs`. */
+  send(stimulus: Stimulus, memory: Memory, frame: Frame): void;
   /** The rest of a moment from pulses that arrived: unit, servos and motors for `frame.receivedUs`. */
   fromLink(stimulus: Stimulus, memory: Memory, frame: Frame): void;
   newMemory(): Memory;
@@ -34,6 +36,10 @@ export function compileChain(setup: Setup): Chain {
       link(stimulus.linkUp, memory, frame);
       unit(stimulus, memory, frame);
       actuators(frame);
+    },
+    send(stimulus, memory, frame) {
+      sender.step(stimulus, memory, frame);
+      link(stimulus.linkUp, memory, frame);
     },
     fromLink(stimulus, memory, frame) {
       unit(stimulus, memory, frame);

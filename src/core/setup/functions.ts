@@ -138,3 +138,8 @@ export function usualPurpose(carries: ChannelFunction): 'stick' | 'mode' | 'gain
 /** The functions there are for a model that flies, or for one that steers on wheels or water. */
 export const functionsFor = (onSurface: boolean): readonly ChannelFunction[] =>
   onSurface ? FUNCTIONS.filter((f) => !functionOf(f).flies) : FUNCTIONS;
+
+/** Functions a stick of its own turns the model by. */
+export const STEERING_STICKS: readonly ChannelFunction[] = FUNCTIONS.filter(
+  (f) => roleOf(f) === 'steering' && functionOf(f).stick,
+);

@@ -29,11 +29,18 @@ export interface Found {
   where: string;
   witness?: Witness;
   remedies: Remedy[];
-  /** What it is about: failures of the rule's requirements that agree with it are explained by it. */
+  /** What it is about: only failures that agree with it can come of it. */
   about?: About;
+  /**
+   * What would have to be otherwise for the mistake not to be there; its repairs, where nothing is said.
+   * A failure is explained by it only if it passes with one of them applied.
+   */
+  without?: PatchOperation[][];
+  /** Failures it is an account of, and of no others: if it explains none of them it is not said. */
+  of?: readonly Failure[];
 }
 
-export interface Finding extends Found {
+export interface Finding extends Omit<Found, 'without' | 'of'> {
   /** Id of the rule, as in the table of mistakes; of the requirement where no rule knows why. */
   rule: string;
   /** Requirements that fail because of it. */
@@ -63,13 +70,33 @@ export interface Failure {
   where: string;
   witness?: Witness;
   about: About;
+  /** Which claim of its requirement fails. */
+  claim?: string;
+  /** Where it fails, without what the witness does there: the way, and what the unit is in. */
+  at?: FailedAt;
+}
+
+/** The state a claim fails in, as a way from power-up. */
+export interface FailedAt {
+  path: readonly ({ control: number; value: number } | { waitS: number })[];
+  unit: { armed: boolean; positionFix: boolean; recoveryHeldS: number };
+  /** Of a sweep: where the control was put. */
+  places?: readonly number[];
 }
 
 /** What looking came to. */
 export interface Outcome {
   failures: Failure[];
+  /** How many things are claimed of this Setup. */
+  claims: number;
   /** States it was held in or failed in. */
   states: number;
   /** What was not looked at, in words. */
   leftOut: string[];
+}
+
+/** What a rule makes of one failure: the same in its own name. */
+export function accountOf(failure: Failure): Omit<Found, 'remedies'> {
+  const { claim: _, at: __, ...own } = failure;
+  return { ...own, of: [failure] };
 }

@@ -1,5 +1,6 @@
 import type { Setup } from '../setup';
 import type { About, Failure, Finding, Found } from './finding';
+import { explainer } from './explains';
 import { proofOf, type Result } from './proof';
 import type { Rule } from './rule';
 
@@ -17,39 +18,46 @@ const worse = <T extends { severity: Found['severity'] }>(a: T['severity'], b: T
   ORDER.indexOf(a) <= ORDER.indexOf(b) ? a : b;
 
 /**
- * Everything wrong with a Setup, remedies not tried yet: failures of requirements, merged into the
- * rule that explains them, and what rules find besides. A failure no rule explains stands by itself.
+ * Everything wrong with a Setup, remedies not tried yet: failures of requirements, each with the rule
+ * that explains it, and what rules find besides. A rule explains a failure only if that passes without
+ * the mistake; what no rule explains stands by itself.
  */
 export function judged(setup: Setup, rules: readonly Rule[]): Finding[] {
   const proof = proofOf(setup);
+  const explains = explainer(setup);
   const found = rules.flatMap((rule) =>
-    rule.check(setup, proof).map((f): Finding & { of: Rule } => ({
-      ...f,
-      rule: rule.id,
-      requirements: [],
-      of: rule,
-    })),
+    rule.check(setup, proof).map((f) => ({ rule, found: f, requirements: [] as string[] })),
   );
   const bare: Finding[] = [];
   for (const result of proof.results)
     for (const failure of result.failures) {
       const reasons = found.filter(
-        (f) =>
-          f.of.explains?.includes(result.id) &&
+        ({ rule, found: f }) =>
+          rule.explains?.includes(result.id) &&
           f.severity !== 'note' &&
-          agrees(f.about, failure.about),
+          (f.of === undefined || f.of.includes(failure)) &&
+          agrees(f.about, failure.about) &&
+          explains(f, result.id, failure),
       );
       if (reasons.length === 0) bare.push(unexplained(result, failure));
-      for (const reason of reasons) {
+      reasons.forEach((reason, i) => {
         if (!reason.requirements.includes(result.id)) reason.requirements.push(result.id);
         // The first reason carries the weight of what fails.
-        if (reason === reasons[0]) reason.severity = worse(reason.severity, failure.severity);
-        if (!reason.witness && failure.witness) reason.witness = failure.witness;
-      }
+        const { severity, witness } = reason.found;
+        reason.found = {
+          ...reason.found,
+          severity: i === 0 ? worse(severity, failure.severity) : severity,
+          ...(!witness && failure.witness ? { witness: failure.witness } : {}),
+        };
+      });
     }
-  return [...found.map(({ of: _, ...f }): Finding => f), ...bare].toSorted(
-    (a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity),
-  );
+  return [
+    ...found.flatMap(({ rule, found: { of, without: _, ...f }, requirements }): Finding[] =>
+      // What accounts for failures and explains none of them is no account.
+      of && requirements.length === 0 ? [] : [{ ...f, rule: rule.id, requirements }],
+    ),
+    ...bare,
+  ].toSorted((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
 }
 
 function unexplained(result: Result, failure: Failure): Finding {

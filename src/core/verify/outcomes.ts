@@ -1,9 +1,10 @@
 import type { Line, Setup } from '../setup';
+import type { Claim, Facts, Verdict } from './engine';
 import { coneOf, Newest, partOfProgram } from './explore';
 import type { Outcome } from './finding';
 import type { Requirement } from './requirements';
 
-const outcomes = new Newest<Outcome>(400);
+const outcomes = new Newest<Looked>(400);
 
 const bodies = new WeakMap<Setup, string>();
 
@@ -50,20 +51,47 @@ const partOf = (setup: Setup, channels: readonly number[]): string =>
     setup.program.lines.flatMap((l, i) => (MEANT.has(l.purpose) ? [[i, l]] : [])),
   ]);
 
+/** By what an outcome is known: the requirement, and all that it looks at. */
+const keyOf = (facts: Facts, requirement: Requirement, limit: number | undefined): string =>
+  `${requirement.id} ${limit} ${bodyOf(facts.setup)} ${partOf(facts.setup, requirement.looksAt(facts))}`;
+
+/** What looking came to: of the requirement, and of each of its claims. */
+export interface Looked extends Outcome {
+  /** Claims of a list, by key, with what of the list holds in every state. */
+  holds: Readonly<Record<string, readonly string[]>>;
+}
+
 /**
- * What looking came to the last time, if nothing that it looks at has changed since: an edit that
- * cannot reach a requirement's channels proves nothing of it again.
+ * What each requirement comes to. Those of which nothing that they look at has changed since the last
+ * time are not proved again; claims of the others are decided together.
+ * @returns undefined for a requirement that claims nothing of this Setup
  */
-export function outcomeOf(
-  setup: Setup,
-  { id, looksAt }: Pick<Requirement, 'id' | 'looksAt'>,
+export function outcomesOf(
+  facts: Facts,
+  requirements: readonly Requirement[],
   limit: number | undefined,
-  look: () => { outcome: Outcome; gaveUp: boolean },
-): Outcome {
-  const key = `${id} ${limit} ${bodyOf(setup)} ${partOf(setup, looksAt(setup))}`;
-  const found = outcomes.get(key);
-  if (found) return found;
-  const { outcome, gaveUp } = look();
-  if (!gaveUp) outcomes.put(key, outcome);
-  return outcome;
+  look: (claims: readonly Claim[]) => { verdicts: readonly Verdict[]; gaveUp: boolean },
+): (Looked | undefined)[] {
+  const keys = requirements.map((r) => keyOf(facts, r, limit));
+  const open = requirements.flatMap((requirement, i) =>
+    outcomes.get(keys[i]!) ? [] : [{ requirement, i, claims: requirement.claims(facts) }],
+  );
+  const { verdicts, gaveUp } = look(open.flatMap((o) => o.claims));
+  const found = keys.map((key) => outcomes.get(key));
+  let at = 0;
+  for (const { requirement, i, claims } of open) {
+    const own = verdicts.slice(at, at + claims.length);
+    at += claims.length;
+    const failures = own.flatMap((v) => v.failures.map((f) => ({ ...f, claim: v.claim.key })));
+    const looked: Looked = {
+      failures: requirement.told?.(failures) ?? failures,
+      states: Math.max(0, ...own.map((v) => v.states)),
+      leftOut: [...new Set(own.flatMap((v) => v.leftOut))],
+      claims: claims.length,
+      holds: Object.fromEntries(own.map((v) => [v.claim.key, v.states > 0 ? v.holds : []])),
+    };
+    found[i] = looked;
+    if (!gaveUp) outcomes.put(keys[i]!, looked);
+  }
+  return found.map((f) => (f && f.claims > 0 ? f : undefined));
 }

@@ -29,8 +29,12 @@ export function compileReading(setup: Setup, carries: ChannelFunction): Reading 
 }
 
 /** A function as −1…+1 of its travel; NaN where nothing arrives. */
-export function readFunction(reading: Reading, receivedUs: Float64Array): number {
-  const off = receivedUs[reading.at]! - reading.centreUs;
+export const readFunction = (reading: Reading, receivedUs: Float64Array): number =>
+  shareOf(reading, receivedUs[reading.at]!);
+
+/** A pulse as −1…+1 of the travel of a function. */
+export function shareOf(reading: Reading, us: number): number {
+  const off = us - reading.centreUs;
   return off * (off < 0 ? reading.downPerUs : reading.upPerUs);
 }
 

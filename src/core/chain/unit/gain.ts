@@ -5,20 +5,36 @@ import { compileReading, readFunction } from './decode';
 import { CENTRE_US, HALF_TRAVEL_US, gainOf } from './laws';
 
 /**
+ * The pulse the unit takes for its gain: what arrives, or with the lead out (or nothing sent) the last it
+ * saw, where it keeps that; NaN where it has none. Mode and gain are both read from this one.
+ */
+export function compileGainPulse(setup: Setup): (memory: Memory, frame: Frame) => number {
+  const gain = setup.unit.settings.inputs.find((i) => i.carries === 'gain');
+  const connected =
+    setup.installation.gainLead && gain !== undefined && gain.channel <= setup.transmitter.channels;
+  const at = connected ? gain.channel - 1 : -1;
+  const keeps = setup.unit.traits.gainLeadMissing === 'keeps-last';
+  const pulled = setup.installation.gainLeadLastPct;
+  const pulledUs =
+    at < 0 && pulled !== undefined ? pulseUs(setup.transmitter.pulse, pulled) : undefined;
+  return (memory, frame) => {
+    const us = at < 0 ? NaN : frame.receivedUs[at]!;
+    if (!Number.isNaN(us)) memory.lastGainUs = us;
+    return Number.isNaN(us) && keeps ? (pulledUs ?? memory.lastGainUs) : us;
+  };
+}
+
+/**
  * Gain of each axis in percent: master × axis share × sensitivity class. The share can be another one in
  * some modes; where each output keeps gains of its own the axes take no part.
  */
 export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => void {
   const { traits, settings } = setup.unit;
   const law = traits.gainLaw;
-  const gain = settings.inputs.find((i) => i.carries === 'gain');
-  const connected =
-    setup.installation.gainLead && gain !== undefined && gain.channel <= setup.transmitter.channels;
-  const at = connected ? gain.channel - 1 : -1;
   const missing = traits.gainLeadMissing;
   const readings = AXES.map((axis) => compileReading(setup, `gain-${axis}`));
   const byOutput = traits.gainKept === 'output-and-set';
-  const pulled = setup.installation.gainLeadLastPct;
+  const pulse = compileGainPulse(setup);
   const shareOf = (pct: number) => (byOutput ? 1 : pct / 100) * settings.sensitivity;
   const shares = AXES.map((axis) => ({
     first: shareOf(settings.axes[axis].gainPct),
@@ -38,13 +54,7 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
   return (memory, frame) => {
     let value = 1;
     if (law !== 'fixed') {
-      const us = at < 0 ? NaN : frame.receivedUs[at]!;
-      if (!Number.isNaN(us)) memory.lastGainUs = us;
-      const last =
-        at < 0 && pulled !== undefined
-          ? pulseUs(setup.transmitter.pulse, pulled)
-          : memory.lastGainUs;
-      const seen = Number.isNaN(us) && missing === 'keeps-last' ? last : us;
+      const seen = pulse(memory, frame);
       value = Number.isNaN(seen)
         ? missing === 'full'
           ? 1

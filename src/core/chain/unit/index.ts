@@ -68,7 +68,7 @@ export function compileUnit(
 
   return (stimulus, memory, frame) => {
     readSticks(frame.receivedUs, sticks);
-    selectMode(frame);
+    selectMode(frame, memory);
     sense(stimulus, frame);
 
     const throttleValue = throttle ? readFunction(throttle, frame.receivedUs) : NaN;

@@ -1,13 +1,14 @@
 import type { Mode, Setup } from '../../setup';
-import type { Frame } from '../frame';
-import { compileReading, readFunction } from './decode';
+import type { Frame, Memory } from '../frame';
+import { compileReading, shareOf } from './decode';
+import { compileGainPulse } from './gain';
 import { CENTRE_US } from './laws';
 
 /** Slot for pulses that fall between the bands: the unit is taken to be a plain receiver there. */
 export const NO_SLOT = -1;
 
 /** Which slot the transmitter has selected, and the mode it stands for. */
-export function compileModeSelect(setup: Setup): (frame: Frame) => void {
+export function compileModeSelect(setup: Setup): (frame: Frame, memory: Memory) => void {
   const { traits, settings } = setup.unit;
   const { slots } = settings;
   const select = traits.modeSelect;
@@ -25,8 +26,11 @@ export function compileModeSelect(setup: Setup): (frame: Frame) => void {
     case 'gain-sign': {
       const reading = compileReading(setup, 'gain');
       const dead = select.deadPct / 100;
-      return (frame) => {
-        const value = reading ? readFunction(reading, frame.receivedUs) : 0;
+      const pulse = compileGainPulse(setup);
+      return (frame, memory) => {
+        const us = pulse(memory, frame);
+        // What never came at all stands for the middle.
+        const value = reading && !Number.isNaN(us) ? shareOf(reading, us) : 0;
         set(frame, value < -dead ? 0 : value > dead ? 2 : 1);
       };
     }

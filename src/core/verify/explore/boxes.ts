@@ -33,12 +33,15 @@ export function positionsTold(setup: Setup, at: number, reads: readonly Read[]):
   };
 }
 
+/** Bounds some controls are kept within, by position: [low, high]. */
+export type Bounds = ReadonlyMap<number, readonly [number, number]>;
+
 /** How boxes are made, and how many at most. */
 export interface BoxOptions {
   /** Boxes worked out at most. */
   limit: number;
   /** Controls kept within bounds, by position: [low, high]. */
-  within: ReadonlyMap<number, readonly [number, number]> | undefined;
+  within: Bounds | undefined;
   /** Called now and then; returning false gives up. */
   onProgress: ((boxes: number) => boolean) | undefined;
 }

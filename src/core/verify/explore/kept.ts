@@ -24,7 +24,7 @@ const madeOf = (
   setup: Setup,
   cone: Cone,
   watch: readonly Watch[],
-  { limit, within, alsoAsked }: TableOptions,
+  { limit, before, now, alsoAsked }: TableOptions,
 ): string =>
   JSON.stringify([
     partOfProgram(setup, cone),
@@ -34,7 +34,7 @@ const madeOf = (
     watch.map((w) => outputOf(setup, w.at + 1)),
     setup.transmitter.pulse,
     setup.transmitter.channels,
-    [limit, [...(within ?? [])], alsoAsked],
+    [limit, [...(before ?? [])], [...(now ?? [])], alsoAsked],
   ]);
 
 /** A table of a part of a program; one that is known is not worked out again. */

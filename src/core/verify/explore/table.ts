@@ -1,6 +1,6 @@
 import { outputOf, type Chain } from '../../chain';
 import { readsOf, readsOfVariable, type Read } from '../../setup';
-import { Boxes, positionsTold, type Box, type Told } from './boxes';
+import { Boxes, positionsTold, type Bounds, type Box, type Told } from './boxes';
 import { coneOfReads, isContinuous, remembers, type Cone } from './cone';
 import { Interner } from './intern';
 import { TOUCH } from './forms';
@@ -46,8 +46,10 @@ export interface TooLarge {
 export interface TableOptions {
   /** Boxes worked out at most. */
   limit?: number;
-  /** Controls kept within bounds, by position: [low, high]. */
-  within?: ReadonlyMap<number, readonly [number, number]>;
+  /** Controls that were never moved out of these bounds, nor are now, by position: [low, high]. */
+  before?: Bounds;
+  /** Controls within bounds in the last moment, wherever they were before. */
+  now?: Bounds;
   /** What else is asked of switches, by who looks at the table. */
   alsoAsked?: readonly Read[];
   /** Called now and then; returning false gives up. */
@@ -68,7 +70,7 @@ export function tableOf(
   options: TableOptions = {},
 ): Table {
   const { setup } = chain;
-  const { limit = LIMIT_BOXES, within, alsoAsked = [], onProgress } = options;
+  const { limit = LIMIT_BOXES, before, now, alsoAsked = [], onProgress } = options;
   const outputs = (channel: number) => outputOf(setup, channel);
   const remembering = cone.logic.filter((i) => remembers(setup, i));
   const inner = coneOfReads(
@@ -85,7 +87,12 @@ export function tableOf(
       isContinuous(setup, at) ? [] : [[at, positionsTold(setup, at, reads)] as const],
     ),
   );
-  const boxes = new Boxes(setup, told, { limit, within, onProgress });
+  const boxes = new Boxes(setup, told, { limit, within: before, onProgress });
+  const last = new Boxes(setup, told, {
+    limit,
+    within: before || now ? new Map([...(before ?? []), ...(now ?? [])]) : undefined,
+    onProgress,
+  });
   const first = new Ranges(setup, inner, [], outputs);
   const whole = new Ranges(setup, cone, watch, outputs);
   const zones = new Zones(first.clockMost);
@@ -108,17 +115,28 @@ export function tableOf(
   const moments = reach(first, zones, inner.controls, boxes, memories, limit);
   const rest = cone.controls.filter((at) => !inner.controls.includes(at));
   whole.frozen = true;
-  const done = moments?.every(({ before, memory, box, truth }) => {
+  const done = moments?.every(({ before: from, memory, box, truth }) => {
     for (const i of first.entries) whole.truth[i] = truth[i]!;
-    inner.controls.forEach((at, i) => {
-      whole.lo[at] = box.lo[i]!;
-      whole.hi[at] = box.hi[i]!;
-    });
-    return boxes.each(rest, whole, () => {
+    for (const [i, at] of inner.controls.entries()) {
+      const bounds = now?.get(at);
+      let [lo, hi] = [box.lo[i]!, box.hi[i]!];
+      if (bounds) {
+        const position = told.get(at);
+        // One position may stand for others nothing tells from it: the one that is asked for.
+        if (position && lo === position.other && !position.values.includes(bounds[0]))
+          lo = hi = bounds[0];
+        lo = Math.max(lo, bounds[0]);
+        hi = Math.min(hi, bounds[1]);
+        if (lo > hi) return true;
+      }
+      whole.lo[at] = lo;
+      whole.hi[at] = hi;
+    }
+    return last.each(rest, whole, () => {
       table.cells.push({
-        before,
+        before: from,
         memory,
-        box: boxes.of(whole, cone.controls),
+        box: last.of(whole, cone.controls),
         truth: whole.truth.slice(),
         us: whole.us.slice(),
       });
@@ -126,7 +144,7 @@ export function tableOf(
     });
   });
   if (done) return table;
-  const most = boxes.mostCut().slice(0, 2);
+  const most = [...boxes.mostCut(), ...last.mostCut()].slice(0, 2);
   table.tooLarge = {
     controls: (most.length > 0 ? most : cone.controls.slice(0, 6)).map(
       (at) => setup.transmitter.controls[at]!.label,

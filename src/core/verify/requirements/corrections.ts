@@ -1,255 +1,237 @@
-import { modeWords, movementOf } from '../../chain';
-import { authority, isStabilized } from '../../directions';
-import {
-  AXES,
-  pointer,
-  turnedWords,
-  type Axis,
-  type Mode,
-  type Setup,
-  type Surface,
-} from '../../setup';
-import type { Asked, OrderCell } from '../asked';
-import { ordersAndSurfaces } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
-
-type State = ReturnType<Asked['stand']['state']>;
+import { AXES, pointer, turnedWords, type Axis, type Mode } from '../../setup';
+import type { Act, Claim, Facts, Found, Moment, Script } from '../engine';
+import { GAIN_NONE_PCT, orderScope, type Requirement } from './requirement';
 
 /** How fast a hand turns the model, degrees a second; how far it is tipped. */
 const TURN_DEG_S = 120;
 const TIP_DEG = { roll: 75, pitch: 60 } as const;
-/** A correction smaller than this cannot be seen, and steadies nothing. */
+/** A correction smaller than this cannot be seen, and stabilizes nothing. */
 const SEEN_DEG = 0.5;
 /** A surface that has no part in it may take this share of what the others do: a few degrees of skew. */
 const STRAY_SHARE = 0.35;
-const GAIN_NONE_PCT = 0.5;
 
 const RATE = { roll: 'rollRateDegPerS', pitch: 'pitchRateDegPerS', yaw: 'yawRateDegPerS' } as const;
-const LEVELS = new Set<Mode>(['level', 'home', 'trainer']);
+const LEVELS: ReadonlySet<Mode> = new Set(['level', 'home', 'trainer']);
 
-/** Of each way the unit can steady, the cell with most gain, at its best corner. */
-function bestOfEach(asked: Asked): OrderCell[] {
-  const { controls } = asked.orders.cone;
-  // Sticks let go, if the gain can be had that way: held out they leave mixed surfaces no room.
-  const merit = (c: OrderCell) =>
-    sum(c.gainHi) -
-    controls.filter(
-      (at, i) => isStick(asked.setup, at) && !(c.cell.box.lo[i]! <= 0 && c.cell.box.hi[i]! >= 0),
-    ).length *
-      0.01;
-  const best = new Map<string, OrderCell>();
-  for (const c of asked.orderCells) {
-    if (c.mode === 'off') continue;
-    const key = `${c.mode} ${c.slot} ${c.recovering}`;
-    const known = best.get(key);
-    if (!known || merit(c) > merit(known)) best.set(key, c);
-  }
-  return [...best.values()];
+/** The model still, turned quickly, and tipped over; the motor half up, as far as its cut lets it. */
+function turning({ throttle }: Facts, axis: Axis): Script[] {
+  const half: Act[] = throttle < 0 ? [] : [{ hand: throttle, to: 0 }];
+  const tipped: Act[] =
+    axis === 'yaw'
+      ? []
+      : [{ look: axis === 'roll' ? { rollDeg: TIP_DEG.roll } : { pitchDeg: TIP_DEG.pitch } }];
+  return [[...half, { look: {} }, { look: { [RATE[axis]]: TURN_DEG_S } }, ...tipped]];
 }
 
-const isStick = (setup: Setup, at: number) => setup.transmitter.controls[at]!.kind === 'stick';
-const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
-
-/** The hands of a cell with the most gain its box allows. */
-function mostGain(asked: Asked, c: OrderCell): State {
-  const { orders, stand } = asked;
-  let best: State | undefined;
-  let most = -1;
-  for (const end of [0, 1, 0.5]) {
-    const state = asked
-      .into(orders, c.cell, (at, lo, hi) =>
-        isStick(asked.setup, at) ? Math.min(hi, Math.max(lo, 0)) : lo + end * (hi - lo),
-      )
-      .state();
-    state.memory.recoveryHeldS = 60;
-    const gain = sum([...stand.put(state.controls, state.memory).step().gainPct]);
-    if (gain > most) [best, most] = [state, gain];
-  }
-  return best!;
+/** How far a surface answers: to the turn, and in modes that level to being kept tipped. */
+function answer([still, quick, tipped]: readonly Moment[], surface: number): number {
+  const rest = still!.frame.surfaceDeg[surface]!;
+  const { mode } = still!.frame;
+  const damp = quick!.frame.surfaceDeg[surface]! - rest;
+  if (!tipped || !LEVELS.has(mode)) return damp;
+  const tip = tipped.frame.surfaceDeg[surface]! - rest;
+  // A trainer may have nothing to say about a tip; levelling that gives no answer gives none.
+  if (Math.abs(tip) < SEEN_DEG) return mode === 'trainer' ? damp : tip;
+  // Damping that works against levelling is the one that must be heard of.
+  return damp * tip < 0 && Math.abs(damp) >= SEEN_DEG ? -tip : tip;
 }
+
+const isOn = ({ frame }: Moment): boolean => frame.mode !== 'off';
+const wayKey = ({ frame }: Moment): string => `${frame.mode} ${frame.slot} ${frame.recovering}`;
 
 export const corrections: Requirement = {
   id: 'corrections',
-  title: 'Every steadied surface opposes',
-  must: 'In every mode that steadies, in every state, each steadied surface works against each turn it can oppose, visibly, and no other surface or motor takes part.',
+  title: 'Every stabilized surface opposes',
+  must: 'In every state in which the unit stabilizes, each stabilized surface works against each turn it can oppose, never with it, and no other surface or motor takes part; in each mode there is a state in which it can be seen.',
   from: 'A correction that goes with the disturbance loses the model; the turning moment of each surface (ISO 1151-1 signs).',
+  leavesOut: 'How much: that is found in flight. Sticks held out: the unit lets go.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
-  looksAt: ordersAndSurfaces,
-  check(asked) {
-    const { setup, orders, stand } = asked;
-    const looking = new Looking();
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const { airframe, unit } = setup;
-    looking.states = asked.orderCells.length;
-    for (const { left, steadied } of halves(setup))
-      looking.fail({
-        severity: 'stop',
-        says: `The unit steadies the ${steadied.label.toLowerCase()} and not the ${left.label.toLowerCase()}: one side answers, the other does not.`,
-        where: pointer('airframe', 'surfaces', airframe.surfaces.indexOf(left)),
-        about: { surface: left.id, how: 'half' },
-      });
+  looksAt: (facts) => facts.steering,
+  claims(facts) {
+    const { setup } = facts;
+    const { airframe, unit, intents } = setup;
+    const locked = intents.program.lock !== undefined;
+    const scope = orderScope(facts);
+    const able = unit.traits.axes.filter((axis) => facts.authority.some((a) => a[axis]));
+    const gains: Claim = {
+      key: 'gain',
+      form: 'moment',
+      asked: 'somewhere',
+      each: ({ frame }) => frame.mode,
+      scope,
+      severity: locked ? 'caution' : 'stop',
+      where: locked ? '/intents/program/lock' : '/program/lines',
+      about: { how: 'no-gain' },
+      shows: 'gain as high as it goes',
+      // Panic has a requirement of its own; an axis tuned to nothing on purpose is no fault here.
+      when: (now) => isOn(now) && !now.frame.recovering && able.length > 0,
+      holds: ({ frame }) =>
+        Math.max(...able.map((a) => frame.gainPct[AXES.indexOf(a)]!)) - GAIN_NONE_PCT,
+      says: ({ now }) => ({
+        says: locked
+          ? 'The gain is locked at off: nothing is corrected, and no correction is proved, until the lock is taken out.'
+          : `In ${facts.mode(now.frame.mode)} the unit does nothing: no control gives it any gain.`,
+        about: { mode: now.frame.mode },
+      }),
+    };
+    return [
+      ...facts.halves.map(({ alone, corrected }): Claim => ({
+        form: 'setup',
+        key: `half ${alone}`,
+        failure: {
+          severity: 'stop',
+          says: `The unit stabilizes the ${airframe.surfaces[corrected]!.label.toLowerCase()} and not the ${airframe.surfaces[alone]!.label.toLowerCase()}: one side answers, the other does not.`,
+          where: pointer('airframe', 'surfaces', alone),
+          about: { surface: airframe.surfaces[alone]!.id, how: 'half' },
+        },
+      })),
+      gains,
+      ...able.flatMap((axis) => ofAxis(facts, axis, locked)),
+    ];
+  },
+  /** A surface that goes the wrong way need not be said to be still as well; a locked gain is said once. */
+  told(failures) {
+    const names = (how: string) =>
+      new Set(
+        failures.flatMap((f) =>
+          f.about.how === how ? [`${f.about.axis} ${f.about.surface ?? ''}`] : [],
+        ),
+      );
+    const reversed = names('reversed');
     const told = new Set<string>();
-    const locked = setup.intents.program.lock !== undefined;
-    for (const c of bestOfEach(asked)) {
-      const { controls, memory } = mostGain(asked, c);
-      const gain = [...stand.put(controls, memory).step().gainPct];
-      const name = modeWords(unit, c.mode);
-      const witness = (words: string) =>
-        asked.witness(orders, c.cell, `${name}, ${words}`, {
-          corner: (at, lo, hi) => Math.min(hi, Math.max(lo, controls[at]!)),
-        });
-      for (const [i, axis] of AXES.entries()) {
-        if (!unit.traits.axes.includes(axis)) continue;
-        const able = airframe.surfaces.some((s) => authority(airframe, s)[axis]);
-        if (!able) continue;
-        if (gain[i]! <= GAIN_NONE_PCT) {
-          // Panic has a requirement of its own; an axis tuned to nothing on purpose is no fault here.
-          if (
-            gain.every((g) => g <= GAIN_NONE_PCT) &&
-            !c.recovering &&
-            !told.has(locked ? 'locked' : `none ${c.mode}`)
-          ) {
-            told.add(locked ? 'locked' : `none ${c.mode}`);
-            looking.fail({
-              severity: locked ? 'caution' : 'stop',
-              says: locked
-                ? 'The gain is locked at off: nothing is corrected, and no correction is proved, until the lock is taken out.'
-                : `In ${name} the unit does nothing: no position of any control gives it gain.`,
-              where: locked ? '/intents/program/lock' : '/program/lines',
-              witness: witness('gain as high as it goes'),
-              about: { mode: c.mode, how: 'no-gain' },
-            });
-          }
-          continue;
-        }
-        const turned = deflections(asked, { controls, memory }, c.mode, axis);
-        const main = Math.max(
-          0,
-          ...airframe.surfaces.map((s, k) =>
-            authority(airframe, s)[axis] ? Math.abs(turned.deg[k]!) : 0,
-          ),
-        );
-        airframe.surfaces.forEach((surface, k) => {
-          const moment = authority(airframe, surface)[axis];
-          const deg = turned.deg[k]!;
-          const key = `${axis} ${surface.id}`;
-          if (told.has(key)) return;
-          const say = (says: string, how: string) => {
-            told.add(key);
-            looking.fail({
-              severity: 'stop',
-              says,
-              where: pointer('airframe', 'surfaces', k),
-              witness: witness(turnedWords(axis, 1, setup.airframe)),
-              about: { axis, surface: surface.id, mode: c.mode, how, figure: deg },
-            });
-          };
-          if (!moment) {
-            if (Math.abs(deg) > Math.max(SEEN_DEG, STRAY_SHARE * main))
-              say(
-                `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} goes ${movementOf(surface, deg)}; it has no part in that.`,
-                'stray',
-              );
-            return;
-          }
-          if (!isStabilized(setup, surface)) return;
-          if (-moment * deg >= SEEN_DEG) return;
-          const opposite = movementOf(surface, -moment * 10);
-          const goes = movementOf(surface, deg);
-          say(
-            goes === 'centre'
-              ? `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} does not answer; it must go ${opposite}.`
-              : `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the ${surface.label.toLowerCase()} goes ${goes}; it must go ${opposite}.`,
-            goes === 'centre' ? 'still' : 'reversed',
-          );
-        });
-        const answers = airframe.surfaces.some(
-          (s) => authority(airframe, s)[axis] && isStabilized(setup, s),
-        );
-        if (
-          !answers &&
-          !told.has(`axis ${axis}`) &&
-          (axis !== 'yaw' || unit.traits.axes.length === 1)
-        ) {
-          told.add(`axis ${axis}`);
-          looking.fail({
-            severity: 'stop',
-            says: `No surface that works against ${axis} sits on an output the unit steadies: in ${name} nothing answers a ${axis}.`,
-            where: '/unit/settings/outputs',
-            witness: witness(turnedWords(axis, 1, setup.airframe)),
-            about: { axis, mode: c.mode, how: 'unsteadied' },
-          });
-        }
-        if (turned.motorPct > 1 && !told.has('motor')) {
-          told.add('motor');
-          looking.fail({
-            severity: 'stop',
-            says: `In ${name}, with the model ${turnedWords(axis, 1, setup.airframe)}, the motor changes by ${turned.motorPct.toFixed(0)} %: its output is steadied.`,
-            where: '/unit/settings/outputs',
-            witness: witness(turnedWords(axis, 1, setup.airframe)),
-            about: { axis, mode: c.mode, how: 'motor' },
-          });
-        }
-      }
-    }
-    return looking;
+    return failures.filter(({ about, where }) => {
+      const subject = `${about.axis} ${about.surface ?? ''}`;
+      if (about.how === 'still' && reversed.has(subject)) return false;
+      const once =
+        where === '/intents/program/lock' ? 'lock' : `${about.how} ${subject} ${about.mode ?? ''}`;
+      const key = about.how === 'still' || about.how === 'motor' ? `${about.how} ${subject}` : once;
+      if (told.has(key)) return false;
+      told.add(key);
+      return true;
+    });
   },
 };
 
-/** How far everything moves when the model is turned about an axis, and in modes that level when it is kept tipped. */
-function deflections(
-  asked: Asked,
-  { controls, memory }: State,
-  mode: Mode,
-  axis: Axis,
-): { deg: Float64Array; motorPct: number } {
-  const { stand, setup } = asked;
-  // The motor half up, as far as its cut lets it.
-  const own = controls.slice();
-  setup.transmitter.controls.forEach((c, at) => {
-    if (c.kind === 'stick' && c.hand === 'throttle') own[at] = 0;
-  });
-  const before = stand.put(own, memory).step();
-  const still = before.surfaceDeg.slice();
-  const motor = before.motorPct.slice();
-  const turn = (change: Parameters<typeof stand.step>[0]) => {
-    const frame = stand.put(own, memory).step(change);
-    return {
-      deg: frame.surfaceDeg.map((d, i) => d - still[i]!),
-      motorPct: Math.max(0, ...frame.motorPct.map((p, i) => Math.abs(p - motor[i]!))),
+function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
+  const { setup } = facts;
+  const { airframe, unit } = setup;
+  const scripts = turning(facts, axis);
+  const turned = turnedWords(axis, 1, airframe);
+  const at = AXES.indexOf(axis);
+  const common = {
+    form: 'twin',
+    scope: orderScope(facts),
+    severity: 'stop',
+    scripts,
+    shows: turned,
+    when: (now: Moment) => isOn(now) && now.frame.gainPct[at]! > GAIN_NONE_PCT && !locked,
+  } as const;
+  const inMode = ({ seen }: Found) => facts.mode(seen[0]!.frame.mode);
+  const works = airframe.surfaces.flatMap((_, s) =>
+    facts.authority[s]![axis] && facts.stabilized[s] ? [s] : [],
+  );
+  const main = (seen: readonly Moment[]) =>
+    Math.max(
+      0,
+      ...airframe.surfaces.map((_, s) =>
+        facts.authority[s]![axis] ? Math.abs(answer(seen, s)) : 0,
+      ),
+    );
+  const motor = ([still, ...others]: readonly Moment[]) =>
+    Math.max(
+      0,
+      ...others.flatMap(({ frame }) =>
+        [...frame.motorPct].map((pct, i) => Math.abs(pct - still!.frame.motorPct[i]!)),
+      ),
+    );
+  const ofSurface = (s: number): Claim[] => {
+    const surface = airframe.surfaces[s]!;
+    const moment = facts.authority[s]![axis];
+    const where = pointer('airframe', 'surfaces', s);
+    const about = (how: string) => ({ axis, surface: surface.id, how });
+    const name = surface.label.toLowerCase();
+    if (!moment)
+      return [
+        {
+          ...common,
+          key: `${axis} ${surface.id} alone`,
+          asked: 'always',
+          where,
+          about: about('stray'),
+          holds: (seen: readonly Moment[]) =>
+            Math.max(SEEN_DEG, STRAY_SHARE * main(seen)) - Math.abs(answer(seen, s)),
+          says: (found) => ({
+            says: `In ${inMode(found)}, with the model ${turned}, the ${name} goes ${facts.goes(s, answer(found.seen, s))}; it has no part in that.`,
+            about: { mode: found.seen[0]!.frame.mode, figure: answer(found.seen, s) },
+          }),
+        },
+      ];
+    if (!facts.stabilized[s]) return [];
+    const must = facts.goes(s, -moment * 10);
+    const says = (found: Found) => {
+      const deg = answer(found.seen, s);
+      const goes = facts.goes(s, deg);
+      return {
+        says: `In ${inMode(found)}, with the model ${turned}, the ${name} ${
+          goes === 'centre' ? 'does not answer' : `goes ${goes}`
+        }; it must go ${must}.`,
+        about: { mode: found.seen[0]!.frame.mode, figure: deg },
+      };
     };
+    return [
+      {
+        ...common,
+        key: `${axis} ${surface.id} opposes`,
+        asked: 'always',
+        where,
+        about: about('reversed'),
+        holds: (seen: readonly Moment[]) => SEEN_DEG - moment * answer(seen, s),
+        says,
+      },
+      {
+        ...common,
+        key: `${axis} ${surface.id} answers`,
+        asked: 'somewhere',
+        each: wayKey,
+        where,
+        about: about('still'),
+        holds: (seen: readonly Moment[]) => -moment * answer(seen, s) - SEEN_DEG,
+        says,
+      },
+    ];
   };
-  const quick = turn({ [RATE[axis]]: TURN_DEG_S });
-  if (!LEVELS.has(mode) || axis === 'yaw') return quick;
-  const tipped = turn(axis === 'roll' ? { rollDeg: TIP_DEG.roll } : { pitchDeg: TIP_DEG.pitch });
-  const deg = tipped.deg.map((tip, i) => {
-    const damp = quick.deg[i]!;
-    // A trainer may have nothing to say about a tip; levelling that gives no answer gives none.
-    if (Math.abs(tip) < SEEN_DEG) return mode === 'trainer' ? damp : tip;
-    // Damping that works against levelling is the one that must be heard of.
-    return damp * tip < 0 && Math.abs(damp) >= SEEN_DEG ? -tip : tip;
-  });
-  return { deg, motorPct: Math.max(quick.motorPct, tipped.motorPct) };
+  return [
+    ...airframe.surfaces.flatMap((_, s) => ofSurface(s)),
+    {
+      ...common,
+      key: `${axis} motor`,
+      asked: 'always',
+      where: '/unit/settings/outputs',
+      about: { axis, how: 'motor' },
+      holds: (seen: readonly Moment[]) => 1 - motor(seen),
+      says: (found) => ({
+        says: `In ${inMode(found)}, with the model ${turned}, the motor changes by ${motor(found.seen).toFixed(0)} %: its output is stabilized.`,
+        about: { mode: found.seen[0]!.frame.mode },
+      }),
+    },
+    // A yaw axis of three may rest; the only axis of a unit may not.
+    ...(works.length === 0 && !locked && (axis !== 'yaw' || unit.traits.axes.length === 1)
+      ? [unanswered(facts, axis)]
+      : []),
+  ];
 }
 
-/**
- * Of surfaces of one kind on the two sides, those the unit leaves alone although it steadies the other
- * and could steady them.
- */
-function halves(setup: Setup): { left: Surface; steadied: Surface }[] {
-  const { surfaces } = setup.airframe;
-  const could = (surface: Surface) => {
-    const plug = setup.installation.plugs.find((p) => p.drives.includes(surface.servo));
-    const port = setup.unit.traits.ports.find((p) => p.id === plug?.port);
-    return port?.canStabilize === true;
+/** Nothing answers an axis: on purpose where every output for it was set to pass the sticks on, and then only said. */
+function unanswered({ setup, stabilized }: Facts, axis: Axis): Claim {
+  const none = !stabilized.includes(true);
+  return {
+    form: 'setup',
+    key: `${axis} unanswered`,
+    failure: {
+      severity: none || setup.unit.traits.axes.length === 1 ? 'stop' : 'caution',
+      says: `No surface that works against ${axis} is on an output the unit stabilizes: nothing answers a ${axis}. Leave it so only if that is your choice.`,
+      where: '/unit/settings/outputs',
+      about: { axis, how: 'unsteadied' },
+    },
   };
-  return surfaces.flatMap((left) => {
-    if (left.side === 'centre' || isStabilized(setup, left) || !could(left)) return [];
-    if (!AXES.some((a) => authority(setup.airframe, left)[a] && setup.unit.traits.axes.includes(a)))
-      return [];
-    const steadied = surfaces.find(
-      (s) => s.role === left.role && s.side !== left.side && isStabilized(setup, s),
-    );
-    return steadied ? [{ left, steadied }] : [];
-  });
 }

@@ -1,274 +1,311 @@
-import { switchValue } from '../../chain';
-import { combinations } from '../../plan';
-import { AXES, isOrder, pointer, type Control, type Mode, type Setup } from '../../setup';
-import type { Asked, OrderCell } from '../asked';
-import { coneOf, isContinuous, type Cell, type Stand } from '../explore';
-import { orderChannels } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
+import { AXES, isOrder, pointer, type Mode } from '../../setup';
+import type { Claim, Facts, Moment } from '../engine';
+import { GAIN_NONE_PCT, orderScope, type Requirement } from './requirement';
 
-const NONE_PCT = 0.5;
 /** More of the turn than this without effect is a mistake, not a margin. */
 const DEAD_SHARE = 0.35;
 /** Percent of gain for a percent of the way: less than this is nothing. */
 const DEAD_SLOPE = 0.01;
-/** How far a value may be from what was wished; scales and ends cost some. */
+/** How far a value may be from what was chosen; scales and ends cost some. */
 const OFF_PCT = 12;
-const STEPS = 20;
+/** Gain that can be raised no further than this does nothing a person could see. Planning figure, no source. */
+const ALIVE_PCT = 5;
+const SPREAD = 19;
 
-/** Channels that say how much. */
-function gainChannels(setup: Setup): number[] {
-  return setup.unit.settings.inputs
-    .filter((i) => i.carries === 'gain' || i.carries.startsWith('gain-'))
-    .map((i) => i.channel)
-    .filter((c) => c <= setup.transmitter.channels);
+const plain = (now: Moment) => !now.panicking && !now.launching;
+const most = ({ frame }: Moment) => Math.max(...frame.gainPct);
+
+/** Scales of the modes: gain is said as a share of the most the unit gives in its mode. */
+function scaler(facts: Facts): (now: Moment) => number {
+  const known = new Map<Mode, number>();
+  return (now) => {
+    const scale = known.get(now.frame.mode) ?? facts.mostGiven(now);
+    known.set(now.frame.mode, scale);
+    return scale;
+  };
 }
 
 /** Knobs and sliders, by position, that reach the gain by whatever way. */
-function gainKnobs(setup: Setup): number[] {
-  return coneOf(setup, gainChannels(setup)).controls.filter((at) => {
-    const { kind } = setup.transmitter.controls[at]!;
-    return kind === 'knob' || kind === 'slider';
+const gainKnobs = (facts: Facts): number[] =>
+  [...facts.setup.transmitter.controls.keys()].filter((at) => {
+    const { kind } = facts.setup.transmitter.controls[at]!;
+    return (kind === 'knob' || kind === 'slider') && facts.reaches(at, facts.gainChannels);
   });
-}
 
-/** One turn of a knob from end to end, everything else standing still. */
+/** What is wrong with how a knob turns the gain, the gravest first. */
 interface Turn {
-  at: number;
-  control: Control;
-  cell: Cell;
-  /** Where it stands, rising: evenly spread, and on both sides of every place something changes. */
-  places: readonly number[];
-  /** Share of the most that the unit gives anywhere, in percent. */
-  gains: number[];
-  modes: Mode[];
+  how: string;
+  says: string;
+  severity: 'stop' | 'caution';
 }
 
-/** Turns a knob from end to end in every state of everything else, panic and launch help left out. */
-function turnsOf(asked: Asked, at: number): Turn[] {
-  const { orders, setup, stand } = asked;
-  const k = orders.cone.controls.indexOf(at);
-  if (k < 0) return [];
-  const spread = Array.from({ length: STEPS + 1 }, (_, i) => -100 + (200 * i) / STEPS);
-  const corners = asked.orderCells.flatMap(({ cell: { box } }) => [box.lo[k]!, box.hi[k]!]);
-  const places = [...new Set([...spread, ...corners])].toSorted((a, b) => a - b);
-  const seen = new Set<string>();
-  return asked.orderCells.flatMap((c): Turn[] => {
-    if (c.panicking || c.launching) return [];
-    // Cells that differ in this knob alone are one turn of it.
-    const key = `${c.cell.memory} ${[...c.cell.box.lo].filter((_, i) => i !== k && !isContinuous(setup, orders.cone.controls[i]!)).join()}`;
-    if (seen.has(key)) return [];
-    seen.add(key);
-    const { controls, memory } = asked.into(orders, c.cell).state();
-    const gains: number[] = [];
-    const modes: Mode[] = [];
-    const all = setup.unit.traits.axes.map((a) => AXES.indexOf(a));
-    const scales = new Map<Mode, number>();
-    const frames = places.map((place) => {
-      const frame = stand.put(controls, memory).move(at, place).step();
-      const { mode } = frame;
-      modes.push(mode);
-      const given = all.map((i) => frame.gainPct[i]!);
-      const scale = scales.get(mode) ?? mostGiven(stand);
-      scales.set(mode, scale);
-      return given.map((g) => g / scale);
-    });
-    // A knob that tunes one axis is looked at on that axis.
-    const moved = all.filter((_, k) => frames.some((g) => g[k] !== frames[0]![k]));
-    const looked = moved.length > 0 ? moved : all;
-    for (const g of frames) gains.push(Math.max(...looked.map((i) => g[all.indexOf(i)]!)));
-    return [{ at, control: setup.transmitter.controls[at]!, cell: c.cell, places, gains, modes }];
+/** Judges one turn of a knob from end to end. */
+function turnOf(
+  facts: Facts,
+  at: number,
+  seen: readonly Moment[],
+  scale: (now: Moment) => number,
+): Turn | undefined {
+  const { setup } = facts;
+  const { traits } = setup.unit;
+  const choice = setup.intents.program.gain;
+  const label = facts.label(at);
+  const { id } = setup.transmitter.controls[at]!;
+  const places = seen.map((m) => m.hands[at]!);
+  const modes = seen.map((m) => m.frame.mode);
+  const all = traits.axes.map((a) => AXES.indexOf(a));
+  const given = seen.map((m) => {
+    const by = scale(m);
+    return all.map((i) => m.frame.gainPct[i]! / by);
+  });
+  // A knob that tunes one axis is looked at on that axis.
+  const moved = all.filter((_, k) => given.some((g) => g[k] !== given[0]![k]));
+  const looked = moved.length > 0 ? moved : all;
+  const gains = given.map((g) => Math.max(...looked.map((i) => g[all.indexOf(i)]!)));
+  const [first, last] = [gains[0]!, gains.at(-1)!];
+  const highest = Math.max(...gains);
+  const least = Math.min(...gains);
+  const pct = (n: number) => `${n.toFixed(0)} %`;
+  // Off in its middle and a set on each side is what was asked for.
+  if (choice?.by === 'knob' && choice.middleOff === true && choice.control === id)
+    return Math.abs(least) > GAIN_NONE_PCT || first < 50 || last < 50
+      ? {
+          how: 'short',
+          says: `${label} gives ${pct(first)} gain at one end, ${pct(last)} at the other and ${pct(least)} in the middle.`,
+          severity: 'caution',
+        }
+      : undefined;
+  if (traits.modeSelect.by === 'gain-sign' || traits.gainLaw === 'sign-selects-set') {
+    const on = modes.map((mode, i) => gains[i]! > GAIN_NONE_PCT && mode !== 'off');
+    const off = on.indexOf(false, on.indexOf(true));
+    const crosses = off > 0 && on.includes(true) && on.indexOf(true, off) > off;
+    const several = new Set(modes.filter((_, i) => on[i])).size > 1;
+    const v = gains.indexOf(least);
+    const bent = first > least + 5 && last > least + 5 && v > 0 && v < gains.length - 1;
+    if (several || crosses || bent)
+      return {
+        how: 'crosses',
+        says: `${label} goes through the middle of the gain: on one side ${facts.mode(modes[0]!)}, on the other ${facts.mode(modes.at(-1)!)}.`,
+        severity: 'stop',
+      };
+  }
+  if (highest - least < 1) return undefined;
+  if (Math.min(first, last) > least + (highest - least) * 0.6)
+    return {
+      how: 'two-ends',
+      says: `${label} gives ${pct(first)} gain at one end and ${pct(last)} at the other, ${pct(least)} between.`,
+      severity: 'stop',
+    };
+  const dead =
+    places.slice(1).reduce((sum, place, i) => {
+      const width = place - places[i]!;
+      return Math.abs(gains[i + 1]! - gains[i]!) < DEAD_SLOPE * width ? sum + width : sum;
+    }, 0) / 200;
+  if (dead > DEAD_SHARE)
+    return {
+      how: 'dead',
+      says: `${Math.round(dead * 100)} % of the way of ${label} changes nothing.`,
+      severity: 'caution',
+    };
+  const falls = gains.slice(1).some((g, i) => g < gains[i]! - 0.5);
+  const rises = gains.slice(1).some((g, i) => g > gains[i]! + 0.5);
+  if (falls && rises)
+    return {
+      how: 'turns-back',
+      says: `Gain rises and falls again while ${label} is turned one way.`,
+      severity: 'caution',
+    };
+  if (choice?.by === 'knob' && choice.control === id && (highest < 60 || least > 25))
+    return {
+      how: 'short',
+      says: `${label} gives ${pct(least)} to ${pct(highest)} gain, not the full range.`,
+      severity: 'caution',
+    };
+  return undefined;
+}
+
+const WEIGHT = { stop: -2, caution: -1 } as const;
+
+const turned = (facts: Facts, scale: (now: Moment) => number) =>
+  gainKnobs(facts).map((at): Claim => ({
+    key: `turn ${facts.setup.transmitter.controls[at]!.id}`,
+    form: 'sweep',
+    asked: 'always',
+    control: at,
+    spread: SPREAD,
+    scope: orderScope(facts),
+    severity: 'caution',
+    where: '/program/lines',
+    about: { control: facts.setup.transmitter.controls[at]!.id },
+    shows: `${facts.label(at)} at its lower end`,
+    when: plain,
+    holds(_, seen) {
+      const wrong = turnOf(facts, at, seen, scale);
+      return wrong ? WEIGHT[wrong.severity] : 1;
+    },
+    says({ seen }) {
+      const { how, says, severity } = turnOf(facts, at, seen, scale)!;
+      return { says, severity, about: { how }, then: [at, -100] };
+    },
+  }));
+
+/** The controls a person raises the gain with, as chosen; each is enough by itself. */
+function raisers({ setup }: Facts): { id: string; axis?: number }[] {
+  const choice = setup.intents.program.gain;
+  switch (choice?.by) {
+    case 'knob':
+    case 'values':
+    case 'flap':
+      return [{ id: choice.control }];
+    case 'sets':
+      return choice.knob === undefined ? [] : [{ id: choice.knob }];
+    case 'axes':
+      return AXES.flatMap((axis, i) => {
+        const id = choice[axis];
+        return id === undefined ? [] : [{ id, axis: i }];
+      });
+    default:
+      return [];
+  }
+}
+
+/** Wherever everything else stands, the control the gain was given to can raise it. */
+function alive(facts: Facts): Claim[] {
+  const { setup } = facts;
+  const choice = setup.intents.program.gain;
+  const common = {
+    asked: 'always',
+    scope: orderScope(facts),
+    severity: 'stop',
+    where: '/program/lines',
+    // Off is off; a mode that is another one by the sign of the gain has its own turn.
+    when: (now: Moment) =>
+      plain(now) && !now.frame.recovering && now.frame.mode !== 'off' && !isOffByChoice(facts, now),
+  } as const;
+  const about = { how: 'dead-here' };
+  const says = (now: Moment, state: string, by: string) => ({
+    says: `In ${facts.mode(now.frame.mode)} ${by} gives no gain (${state}): the unit corrects nothing there.`,
+    about: { mode: now.frame.mode },
+  });
+  if (choice?.by === 'fixed' && choice.pct > ALIVE_PCT)
+    return [
+      {
+        ...common,
+        key: 'alive fixed',
+        form: 'moment',
+        about,
+        shows: 'no gain',
+        holds: (now) => most(now) - ALIVE_PCT,
+        says: ({ now, state }) => says(now, state, 'the fixed gain'),
+      },
+    ];
+  return raisers(facts).map(({ id, axis }): Claim => {
+    const at = facts.at(id);
+    const height = (m: Moment) => (axis === undefined ? most(m) : m.frame.gainPct[axis]!);
+    return {
+      ...common,
+      key: `alive ${id}`,
+      form: 'sweep',
+      control: at,
+      about: { ...about, control: id },
+      shows: `${facts.label(at)} wherever it is put`,
+      holds: (_, seen) =>
+        Math.max(...seen.filter((m) => m.frame.mode !== 'off').map(height), 0) - ALIVE_PCT,
+      says: ({ now, state }) => says(now, state, `no place of ${facts.label(at)}`),
+    };
   });
 }
 
-/** Both ends of a gain channel: between them lies all a unit gives. */
-const ENDS_US = [1000, 2000];
-
-/**
- * The most gain the unit gives any axis in the mode it stands in, as a multiple of what its channel asks
- * for: asked of the chain with its gain channels at either end.
- */
-function mostGiven({ chain, frame, stimulus, memory }: Stand): number {
-  const { mode } = frame;
-  const most = ENDS_US.map((us) => {
-    for (const channel of gainChannels(chain.setup)) frame.receivedUs[channel - 1] = us;
-    chain.fromLink(stimulus, memory, frame);
-    return frame.mode === mode ? Math.max(...frame.gainPct) : 0;
-  });
-  return Math.max(...most) / 100 || 1;
+/** Whether a switch that was chosen for it turns the gain off. */
+function isOffByChoice(facts: Facts, { hands }: Moment): boolean {
+  const choice = facts.setup.intents.program.gain;
+  if (choice?.by !== 'flap') return false;
+  const at = facts.at(choice.off);
+  return choice.offPositions.some((p) => facts.position(choice.off, p).value === hands[at]);
 }
 
-export const gainAsWished: Requirement = {
+/** Values on a switch, in every state of everything else. */
+function values(facts: Facts, scale: (now: Moment) => number): Claim[] {
+  const { setup } = facts;
+  const choice = setup.intents.program.gain;
+  if (choice?.by !== 'values' && choice?.by !== 'flap') return [];
+  if (setup.unit.settings.inputs.some((i) => i.carries.startsWith('gain-'))) return [];
+  const at = facts.at(choice.control);
+  return choice.pct.map((pct, i): Claim => {
+    const { value, words } = facts.position(choice.control, i);
+    const wanted = (now: Moment) => (isOffByChoice(facts, now) ? 0 : Math.abs(pct) * scale(now));
+    return {
+      key: `value ${i}`,
+      form: 'moment',
+      asked: 'always',
+      scope: orderScope(facts),
+      severity: 'caution',
+      where: pointer('intents', 'program', 'gain', 'pct', i),
+      about: { control: choice.control, how: 'other-value', figure: i },
+      shows: words,
+      when: (now) => plain(now) && now.hands[at] === value,
+      holds: (now) =>
+        (isOffByChoice(facts, now) ? 3 : OFF_PCT) - Math.abs(most(now) - wanted(now)),
+      says: ({ now }) => ({
+        severity: most(now) > wanted(now) ? 'stop' : 'caution',
+        says: isOffByChoice(facts, now)
+          ? `${words}: gain ${most(now).toFixed(0)} % where you chose off.`
+          : `${words}: gain ${most(now).toFixed(0)} % where you chose ${pct} %.`,
+      }),
+    };
+  });
+}
+
+export const gainAsChosen: Requirement = {
   id: 'gain',
   title: 'Gain goes from least to most, and only there',
-  must: 'A gain knob goes from no gain at one end to full at the other, rising all the way, and never through the middle of a gain channel into what lies beyond; values on a switch are what was wished, in every state.',
-  from: 'The wish for gain and the unit’s gain law.',
+  must: `A gain knob goes from no gain at one end to full at the other, rising all the way, and never through the middle of a gain channel into what lies beyond; values on a switch are what was chosen; and wherever everything else stands, what the gain was given to can raise it above ${ALIVE_PCT} %.`,
+  from: 'The choice of a gain and the unit’s gain law.',
+  leavesOut: `Values closer than ${OFF_PCT} % to what was chosen.`,
   applies: (setup) =>
     setup.unit.settings.inputs.some((i) => isOrder(i.carries) && /^gain/.test(i.carries)),
-  looksAt: orderChannels,
-  check(asked) {
-    const { setup, orders } = asked;
-    const looking = new Looking();
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const wish = setup.intents.program.gain;
-    const bySign =
-      setup.unit.traits.modeSelect.by === 'gain-sign' ||
-      setup.unit.traits.gainLaw === 'sign-selects-set';
-    if (setup.intents.program.lock) {
-      const open = asked.orderCells.find((c) => Math.max(...c.gainHi) > NONE_PCT);
-      looking.states += asked.orderCells.length;
-      if (open)
-        looking.fail({
+  looksAt: (facts) => facts.orderChannels,
+  claims(facts) {
+    if (facts.setup.intents.program.lock)
+      return [
+        {
+          key: 'locked',
+          form: 'moment',
+          asked: 'always',
+          scope: orderScope(facts),
           severity: 'stop',
-          says: `The gain is to be locked at off, and can be ${Math.max(...open.gainHi).toFixed(0)} %.`,
           where: '/intents/program/lock',
-          witness: asked.witness(orders, open.cell, 'gain not at off'),
           about: { how: 'unlocked' },
-        });
-      return looking;
-    }
-    for (const at of gainKnobs(setup)) {
-      const told = new Set<string>();
-      for (const turn of turnsOf(asked, at)) {
-        looking.states += 1;
-        const { control, places, gains, modes } = turn;
-        const most = Math.max(...gains);
-        const least = Math.min(...gains);
-        const where = '/program/lines';
-        const fail = (how: string, says: string, severity: 'stop' | 'caution') => {
-          if (told.has(how)) return;
-          told.add(how);
-          looking.fail({
-            severity,
-            says,
-            where,
-            witness: asked.witness(orders, turn.cell, `${control.label} at its lower end`, {
-              then: [{ control: at, value: -100 }],
-            }),
-            about: { control: control.id, how },
-          });
-        };
-        // Off in its middle and a set on each side is what was asked for.
-        const bothSides =
-          wish?.by === 'knob' && wish.middleOff === true && wish.control === control.id;
-        if (bothSides) {
-          if (Math.abs(least) > NONE_PCT || gains[0]! < 50 || gains.at(-1)! < 50)
-            fail(
-              'short',
-              `${control.label} gives ${gains[0]!.toFixed(0)} % gain at one end, ${gains.at(-1)!.toFixed(0)} % at the other and ${least.toFixed(0)} % in the middle.`,
-              'caution',
-            );
-          continue;
-        }
-        if (bySign) {
-          const on = modes.map((mode, i) => gains[i]! > NONE_PCT && mode !== 'off');
-          const off = on.indexOf(false, on.indexOf(true));
-          const crosses = off > 0 && on.includes(true) && on.indexOf(true, off) > off;
-          const several = new Set(modes.filter((_, i) => on[i])).size > 1;
-          const v = gains.indexOf(least);
-          const bent =
-            gains[0]! > least + 5 && gains.at(-1)! > least + 5 && v > 0 && v < gains.length - 1;
-          if (several || crosses || bent) {
-            fail(
-              'crosses',
-              `${control.label} goes through the middle of the gain: on one side ${modes[0]}, on the other ${modes.at(-1)}.`,
-              'stop',
-            );
-            continue;
-          }
-        }
-        if (most - least < 1) continue;
-        const twoEnds = Math.min(gains[0]!, gains.at(-1)!) > least + (most - least) * 0.6;
-        const dead = deadShare(places, gains);
-        const falls = gains.slice(1).some((g, i) => g < gains[i]! - 0.5);
-        const rises = gains.slice(1).some((g, i) => g > gains[i]! + 0.5);
-        const [first, last] = [gains[0]!, gains.at(-1)!];
-        if (twoEnds)
-          fail(
-            'two-ends',
-            `${control.label} gives ${first.toFixed(0)} % gain at one end and ${last.toFixed(0)} % at the other, ${least.toFixed(0)} % between.`,
-            'stop',
-          );
-        else if (dead > DEAD_SHARE)
-          fail(
-            'dead',
-            `${Math.round(dead * 100)} % of the way of ${control.label} changes nothing.`,
-            'caution',
-          );
-        else if (falls && rises)
-          fail(
-            'turns-back',
-            `Gain rises and falls again while ${control.label} is turned one way.`,
-            'caution',
-          );
-        else if (wish?.by === 'knob' && wish.control === control.id && (most < 60 || least > 25))
-          fail(
-            'short',
-            `${control.label} gives ${least.toFixed(0)} to ${most.toFixed(0)} % gain, not the full range.`,
-            'caution',
-          );
-      }
-    }
-    // Values on a switch, in every state of everything else.
-    const values =
-      wish?.by === 'values' || wish?.by === 'flap'
-        ? { control: wish.control, pct: wish.pct, off: wish.by === 'flap' ? wish : undefined }
-        : undefined;
-    const tuned = setup.unit.settings.inputs.some((i) => i.carries.startsWith('gain-'));
-    if (values && !tuned) {
-      const scales = new Map<Mode, number>();
-      const scaleIn = (c: OrderCell): number => {
-        const stand = asked.into(orders, c.cell);
-        stand.step();
-        const scale = scales.get(c.mode) ?? mostGiven(stand);
-        scales.set(c.mode, scale);
-        return scale;
-      };
-      const { controls } = setup.transmitter;
-      const at = controls.findIndex((c) => c.id === values.control);
-      const offAt = values.off ? controls.findIndex((c) => c.id === values.off!.off) : -1;
-      const offValues = (values.off?.offPositions ?? []).map((p) =>
-        switchValue(controls[offAt]!.kind, p),
-      );
-      combinations(setup, [values.control]).forEach(({ positions, words }, i) => {
-        const wrong = asked.orderCells.find((c) => {
-          if (c.panicking || c.launching) return false;
-          if (!standsAt(asked, c, at, switchValue(controls[at]!.kind, positions[0]!))) return false;
-          const off = offAt >= 0 && offValues.some((v) => standsAt(asked, c, offAt, v));
-          const wanted = off ? 0 : Math.abs(values.pct[i]!) * scaleIn(c);
-          const got = Math.max(...c.gainHi);
-          return Math.abs(got - wanted) > (off ? 3 : OFF_PCT);
-        });
-        looking.states += 1;
-        if (!wrong) return;
-        looking.fail({
-          severity:
-            Math.max(...wrong.gainHi) > Math.abs(values.pct[i]!) * scaleIn(wrong)
-              ? 'stop'
-              : 'caution',
-          says: `${words}: gain ${Math.max(...wrong.gainHi).toFixed(0)} % where ${values.pct[i]} % was wished for.`,
-          where: pointer('intents', 'program', 'gain', 'pct', i),
-          witness: asked.witness(orders, wrong.cell, words),
-          about: { control: values.control, how: 'other-value', figure: i },
-        });
-      });
-    }
-    return looking;
+          shows: 'gain not at off',
+          holds: (now) => GAIN_NONE_PCT - most(now),
+          says: ({ now }) => `The gain is to be locked at off, and can be ${most(now).toFixed(0)} %.`,
+        },
+      ];
+    const scale = scaler(facts);
+    return [...turned(facts, scale), ...values(facts, scale), ...alive(facts)];
+  },
+  /** A gain that is dead everywhere says so once, whatever the control. */
+  told(failures) {
+    const dead = failures.find((f) => f.about.how === 'dead-here');
+    return failures.filter((f) => f.about.how !== 'dead-here' || f === dead);
   },
 };
 
-/** Share of the way of a knob on which hardly anything changes. */
-const deadShare = (places: readonly number[], gains: readonly number[]): number =>
-  places.slice(1).reduce((sum, place, i) => {
-    const width = place - places[i]!;
-    return Math.abs(gains[i + 1]! - gains[i]!) < DEAD_SLOPE * width ? sum + width : sum;
-  }, 0) / 200;
+const isOff = ({ frame }: Moment): boolean =>
+  frame.mode === 'off' || [...frame.gainPct].every((g) => g <= GAIN_NONE_PCT);
 
-/** Whether a control of a cell stands at a value, or at one nothing tells from it. */
-function standsAt(asked: Asked, c: OrderCell, at: number, value: number): boolean {
-  const k = asked.orders.cone.controls.indexOf(at);
-  if (k < 0) return true;
-  const told = asked.orders.told.get(at);
-  return c.cell.box.lo[k] === (!told || told.values.includes(value) ? value : told.other);
+/** Positions of single controls that might switch everything off, as "control value". */
+function candidates(facts: Facts): string[] {
+  return [...facts.setup.transmitter.controls.entries()].flatMap(([at, control]) => {
+    if (control.kind === 'trim' || control.kind === 'stick' || at === facts.panic?.at) return [];
+    if (!facts.reaches(at, facts.orderChannels)) return [];
+    const places = facts.isContinuous(at)
+      ? [-100, 0, 100]
+      : control.kind === 'switch-3'
+        ? [-100, 0, 100]
+        : [-100, 100];
+    return places.map((value) => `${control.id} ${value}`);
+  });
 }
 
 export const masterOff: Requirement = {
@@ -276,59 +313,34 @@ export const masterOff: Requirement = {
   title: 'One movement switches everything off',
   must: 'One position of one control turns the unit off wherever everything else stands, except while a helper that was asked for is acting.',
   from: 'When the unit does something wrong there is time for one movement, found by touch.',
-  applies: () => true,
-  looksAt: orderChannels,
-  check(asked) {
-    const looking = new Looking();
-    const { orders, setup } = asked;
-    if (!looking.needs(ORDERS, orders)) return looking;
-    looking.states = asked.orderCells.length;
-    const on = asked.orderCells.find((c) => isOn(c) && !c.panicking && !c.launching);
-    if (!on || offPositions(asked).length > 0) return looking;
-    const { traits } = setup.unit;
-    if (!(traits.modes.includes('off') || traits.gainLaw !== 'fixed')) return looking;
-    return looking.fail({
+  leavesOut: 'Units that have no off and no gain channel.',
+  applies: ({ unit }) => unit.traits.modes.includes('off') || unit.traits.gainLaw !== 'fixed',
+  looksAt: (facts) => facts.orderChannels,
+  claims: (facts) => [
+    {
+      key: 'off',
+      form: 'moment',
+      asked: 'one-of',
+      choices: candidates(facts),
+      scope: orderScope(facts, {
+        reads: [
+          ...facts.orderReads,
+          ...facts.setup.transmitter.controls.flatMap(({ id }, at) =>
+            facts.reaches(at, facts.orderChannels) ? facts.positionsOf(id) : [],
+          ),
+        ],
+      }),
       severity: 'caution',
-      says: `With the unit on (${asked.words(on)}) there is no one control that always turns it off.`,
       where: '/program/lines',
-      witness: asked.witness(orders, on.cell, 'the unit on'),
       about: { how: 'no-off' },
-    });
-  },
+      shows: 'the unit on',
+      when: (now) => plain(now) && !isOff(now),
+      allows({ hands }, choice) {
+        const [id, value] = choice.split(' ');
+        return hands[facts.at(id!)] !== Number(value);
+      },
+      says: ({ state }) =>
+        `With the unit on (${state}) there is no one control that always turns it off.`,
+    },
+  ],
 };
-
-export const isOn = (c: OrderCell): boolean =>
-  c.mode !== 'off' && c.gainHi.some((g) => g > NONE_PCT);
-
-/** Positions of single controls in which the unit is off wherever everything else stands. */
-export function offPositions(asked: Asked): { control: string; value: number }[] {
-  const { orders, setup } = asked;
-  const cells = asked.orderCells.filter((c) => !c.panicking && !c.launching);
-  if (!cells.some(isOn)) return [];
-  return orders.cone.controls.flatMap((at, k) => {
-    const control = setup.transmitter.controls[at]!;
-    if (control.kind === 'trim' || control.kind === 'stick' || at === asked.panic?.at) return [];
-    const values = isContinuous(setup, at) ? [-100, 0, 100] : orders.told.get(at)!.values;
-    return values
-      .filter((value) =>
-        cells.some((c) => c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value),
-      )
-      .filter((value) =>
-        cells.every((c) => {
-          const within = c.cell.box.lo[k]! <= value && c.cell.box.hi[k]! >= value;
-          if (!within || !isOn(c)) return true;
-          // At the very end of a knob, or in its middle, the gain of its cell may be nothing all the same.
-          return isContinuous(setup, at) && offAt(asked, c, at, value);
-        }),
-      )
-      .map((value) => ({ control: control.id, value }));
-  });
-}
-
-function offAt(asked: Asked, c: OrderCell, at: number, value: number): boolean {
-  const { controls, memory } = asked
-    .into(asked.orders, c.cell, (_, lo, hi) => (hi > lo ? hi : lo))
-    .state();
-  const frame = asked.stand.put(controls, memory).move(at, value).step();
-  return frame.mode === 'off' || frame.gainPct.every((g) => g <= NONE_PCT);
-}

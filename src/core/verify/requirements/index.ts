@@ -1,21 +1,21 @@
 import { corrections } from './corrections';
-import { gainAsWished, masterOff } from './gain';
+import { gainAsChosen, masterOff } from './gain';
 import { gestureReached } from './gesture';
 import { launchLifts } from './launch';
-import { linkLost } from './lost';
-import { modeMargins, modesAsWished, restCalm } from './modes';
-import { motorAtRest, motorCut, motorLost, motorLow } from './motor';
+import { levelIsLevel } from './level';
+import { signalLost } from './lost';
+import { modeMargins, modesAsChosen, restCalm } from './modes';
+import { motorAtRest, motorCut, motorLost, motorLow, throttleRises } from './motor';
 import { panicRights } from './panic';
 import type { Requirement } from './requirement';
 import { steeringStops } from './steering';
-import { voiceTrue } from './voice';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
+import { voiceTrue } from './voice';
 
-export type { Requirement } from './requirement';
-export { offPositions } from './gain';
-export { lostOf, type Lost } from './lost';
+export { orderScope, type Requirement } from './requirement';
+export { LOST_SCRIPTS, lostAnswer, type Lost } from './lost';
 export { BLOCKS } from './modes';
-export { panicOf, type PanicAnswer } from './panic';
+export { panicAnswer, panicScripts, type PanicAnswer } from './panic';
 
 /** Everything that must be true. A new requirement is a file and a line here. */
 export const REQUIREMENTS: readonly Requirement[] = [
@@ -23,18 +23,20 @@ export const REQUIREMENTS: readonly Requirement[] = [
   motorLow,
   motorAtRest,
   motorLost,
+  throttleRises,
   sticksRight,
   sticksAlone,
   devicesWork,
   linkagesFree,
   steeringStops,
   corrections,
-  modesAsWished,
+  levelIsLevel,
+  modesAsChosen,
   modeMargins,
   restCalm,
-  gainAsWished,
+  gainAsChosen,
   panicRights,
-  linkLost,
+  signalLost,
   launchLifts,
   masterOff,
   voiceTrue,

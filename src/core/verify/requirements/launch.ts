@@ -1,97 +1,115 @@
-import { compileCondition, STILL_DEG, stickOf } from '../../chain';
-import { authority } from '../../directions';
 import { pointer } from '../../setup';
-import { everyChannel } from './influence';
-import { Looking, type Requirement } from './requirement';
+import type { Claim, Scope } from '../engine';
+import type { Requirement } from './requirement';
+
+/** A surface within this angle is where it was. */
+const STILL_DEG = 0.5;
 
 export const launchLifts: Requirement = {
   id: 'launch',
-  title: 'Launch help lifts the nose, and lets go',
-  must: 'Something a hand does switches launch help on; with it on every surface that pitches goes up; a moved aileron or elevator stick ends it.',
-  from: 'The wish for launch help.',
+  title: 'Launch help lifts the nose, and ends',
+  must: 'Something a hand does switches launch help on; in every state with it on and the sticks released every surface that pitches stands up; a moved aileron or elevator stick ends it.',
+  from: 'The choice of launch help.',
+  leavesOut: 'Trims away from their rest; how far up is right for this model.',
   applies: (setup) =>
     setup.intents.program.launch !== undefined ||
     setup.program.lines.some((l) => l.purpose === 'launch'),
-  looksAt: everyChannel,
-  check(asked) {
-    const { setup, stand, chain } = asked;
-    const looking = new Looking();
+  looksAt: (facts) => facts.everyChannel,
+  claims(facts) {
+    const { setup } = facts;
     const lines = setup.program.lines.flatMap((l, i) => (l.purpose === 'launch' ? [i] : []));
-    const first = setup.program.lines[lines[0] ?? -1];
-    const where =
-      lines.length > 0 ? pointer('program', 'lines', lines[0]!) : '/intents/program/launch';
-    const missing = () =>
-      looking.fail({
-        severity: first ? 'caution' : 'stop',
-        says: first
-          ? 'Nothing a hand can do switches launch help on.'
-          : 'Launch help was wished for, and nothing in the program does it.',
-        where: first ? `${where}/sharePct` : where,
+    const first = lines[0];
+    if (first === undefined)
+      return [
+        {
+          form: 'setup',
+          key: 'missing',
+          failure: {
+            severity: 'stop',
+            says: 'You chose launch help, and nothing in the program does it.',
+            where: '/intents/program/launch',
+            about: { how: 'missing' },
+          },
+        },
+      ];
+    const where = pointer('program', 'lines', first);
+    const pitching = setup.airframe.surfaces.flatMap((_, s) =>
+      facts.authority[s]!.pitch ? [s] : [],
+    );
+    const channels = [
+      ...new Set([
+        ...lines.map((i) => setup.program.lines[i]!.channel),
+        ...pitching.flatMap((s) => [...facts.surfaceChannels[s]!]),
+      ]),
+    ];
+    const sticks = ['aileron', 'elevator', 'rudder'] as const;
+    const flying = sticks.flatMap((hand) => {
+      const at = facts.stick(hand);
+      return at < 0 ? [] : [{ hand, at }];
+    });
+    const scope: Scope = { channels, sticks: 'released', unit: 'in-use', trimsAtRest: true };
+    const still: Scope = {
+      ...scope,
+      hands: flying.map(({ at }) => [at, setup.transmitter.controls[at]!.rest] as const),
+    };
+    const adds = lines.some((i) => {
+      const { effect, sharePct } = setup.program.lines[i]!;
+      return effect === 'adds' && sharePct !== 0;
+    });
+    return [
+      {
+        key: 'comes on',
+        form: 'moment',
+        asked: 'somewhere',
+        scope: still,
+        severity: 'caution',
+        where: `${where}/sharePct`,
         about: { how: 'missing' },
-      });
-    if (!first) return missing();
-    // Whatever it hangs on: a latch, a switch, or nothing at all.
-    const on = first.when ? compileCondition(first.when, chain.layout, setup) : () => true;
-    const isOn = () => on(stand.stimulus, stand.frame);
-    const channels = [...new Set(lines.map((i) => setup.program.lines[i]!.channel))];
-    const table = asked.table(channels);
-    if (!looking.needs('Launch help', table)) return looking;
-    looking.states = table.cells.length;
-    // Sticks let go: the cell that holds their middle.
-    const helping = table.cells.find(
-      (cell) =>
-        table.cone.controls.every(
-          (at, i) =>
-            setup.transmitter.controls[at]!.kind !== 'stick' ||
-            (cell.box.lo[i]! <= 0 && cell.box.hi[i]! >= 0),
-        ) && (asked.into(table, cell).step(), isOn()),
-    );
-    if (!helping) return missing();
-    const { controls, memory } = asked
-      .into(table, helping, (at, lo, hi) =>
-        Math.min(hi, Math.max(lo, setup.transmitter.controls[at]!.rest)),
-      )
-      .state();
-    const helped = stand.put(controls, memory).step().surfaceDeg.slice();
-    const before = asked.chain.newMemory();
-    before.armed = true;
-    const plain = stand.put(asked.chain.restStimulus().controls, before).step().surfaceDeg.slice();
-    const adds = setup.program.lines.some(
-      (l) => l.purpose === 'launch' && l.effect === 'adds' && l.sharePct !== 0,
-    );
-    if (adds)
-      setup.airframe.surfaces.forEach((surface, i) => {
-        if (!authority(setup.airframe, surface).pitch) return;
-        const moved = helped[i]! - plain[i]!;
-        if (moved < -STILL_DEG) return;
-        looking.fail({
+        shows: 'nothing switches it on',
+        holds: ({ launching }) => (launching ? 1 : -1),
+        says: () => 'Nothing a hand can do switches launch help on.',
+      },
+      ...(adds ? pitching : []).map((s): Claim => {
+        const surface = setup.airframe.surfaces[s]!;
+        return {
+          key: `lifts ${surface.id}`,
+          form: 'moment',
+          asked: 'always',
+          scope: still,
           severity: 'stop',
-          says: `With launch help on the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
           where: `${where}/sharePct`,
-          witness: asked.witness(table, helping, 'launch help on, sticks let go'),
-          about: { surface: surface.id, axis: 'pitch', how: moved > STILL_DEG ? 'down' : 'still' },
-        });
-      });
-    // Each stick in turn ends it.
-    for (const hand of ['aileron', 'elevator'] as const) {
-      const at = stickOf(setup.transmitter, hand);
-      if (at < 0) continue;
-      const ends = [-100, 100].every((value) => {
-        stand.put(controls, memory).move(at, value).step();
-        stand.step({ dtS: 1 });
-        return !isOn();
-      });
-      if (ends) continue;
-      looking.fail({
-        severity: 'stop',
-        says: `Launch help stays on with the ${hand} stick moved: nothing ends it in the hand that flies.`,
-        where,
-        witness: asked.witness(table, helping, `launch help on, then the ${hand} stick moved`, {
-          then: [{ control: at, value: 100 }],
-        }),
-        about: { control: setup.transmitter.controls[at]!.id, how: 'stays' },
-      });
-    }
-    return looking;
+          about: { surface: surface.id, axis: 'pitch' },
+          shows: 'launch help on, sticks released',
+          when: (now) => now.launching,
+          holds: ({ frame }) => -STILL_DEG - (frame.surfaceDeg[s]! - facts.restDeg[s]!),
+          says({ now, state }) {
+            const moved = now.frame.surfaceDeg[s]! - facts.restDeg[s]!;
+            return {
+              says: `With launch help on (${state}) the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
+              about: { how: moved > STILL_DEG ? 'down' : 'still' },
+            };
+          },
+        };
+      }),
+      ...flying
+        .filter(({ hand }) => hand !== 'rudder')
+        .map(({ hand, at }): Claim => ({
+          key: `${hand} ends it`,
+          form: 'twin',
+          asked: 'always',
+          scope: still,
+          severity: 'stop',
+          where,
+          about: { control: setup.transmitter.controls[at]!.id, how: 'stays' },
+          shows: `launch help on, then the ${hand} stick moved`,
+          when: (now) => now.launching,
+          scripts: [-100, 100].map((to) => [{ hand: at, to }, { waitS: 1 }, { look: {} }]),
+          holds: (seen) => (seen.some((m) => m.launching) ? -1 : 1),
+          says: () => ({
+            says: `Launch help stays on with the ${hand} stick moved: nothing ends it in the hand that flies.`,
+            then: [at, 100],
+          }),
+        })),
+    ];
   },
 };

@@ -1,133 +1,122 @@
-import { modeWords } from '../../chain';
-import { authority, isStabilized } from '../../directions';
-import { failsafeSchools } from '../../plan';
-import { kindOf, type Mode, type Setup } from '../../setup';
-import type { Asked, OrderCell } from '../asked';
-import { easiest, Interner, type Corner } from '../explore';
-import { ordersAndSurfaces } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
+import { kindOf, MODES, type Mode } from '../../setup';
+import type { Act, Claim, Facts, Moment } from '../engine';
+import { orderScope, type Requirement } from './requirement';
 
-/** What the unit does with a link that went. */
+/** An answer smaller than this cannot be seen. */
+const SEEN_DEG = 0.5;
+const TIPPED = [
+  { axis: 'roll', look: { rollDeg: 60 } },
+  { axis: 'pitch', look: { pitchDeg: 50 } },
+] as const;
+
+/** What the unit does once the signal is lost. */
 export interface Lost {
   mode: Mode;
   own: boolean;
-  gainPct: number;
-  /** The surfaces work a tipped model back. */
-  levels: boolean;
+  /** The surfaces work a tipped model back: below zero they do not. */
+  levels: number;
 }
 
-/** The school that was wished for; where nothing was, the plainest. */
-const schoolOf = (setup: Setup) => setup.intents.program.failsafe?.school;
+/** The signal lost, two seconds, and the model then tipped. */
+export const LOST_SCRIPTS = [
+  [
+    { signal: false },
+    { waitS: 2 },
+    { look: {} },
+    ...TIPPED.map(({ look }): Act => ({ look })),
+  ],
+] as const;
 
-/** Cuts the link in a cell and looks two seconds later. */
-export function lostFrom(asked: Asked, c: OrderCell, corner: Corner): Lost {
-  const { stand, setup, orders } = asked;
-  asked.into(orders, c.cell, corner).step();
-  stand.step({ linkUp: false, dtS: 0.02 });
-  const frame = stand.step({ dtS: 2 });
-  const { mode } = frame;
-  const own = frame.failsafeActive;
-  const gainPct = Math.max(...frame.gainPct);
-  const still = frame.surfaceDeg.slice();
-  let answers = false;
-  let against = false;
-  for (const [axis, change] of [
-    ['roll', { rollDeg: 60, pitchDeg: 0 }],
-    ['pitch', { rollDeg: 0, pitchDeg: 50 }],
-  ] as const) {
-    if (!setup.unit.traits.axes.includes(axis)) continue;
-    const tipped = stand.step(change);
-    setup.airframe.surfaces.forEach((surface, i) => {
-      const moment = authority(setup.airframe, surface)[axis];
-      if (!moment || !isStabilized(setup, surface)) return;
-      const moved = -moment * (tipped.surfaceDeg[i]! - still[i]!);
-      if (moved >= 0.5) answers = true;
-      else against = true;
+/** What is seen of it, from its looks. */
+export function lostAnswer(facts: Facts, [still, ...tipped]: readonly Moment[]): Lost {
+  const { unit, airframe } = facts.setup;
+  let levels = Infinity;
+  TIPPED.forEach(({ axis }, n) => {
+    if (!unit.traits.axes.includes(axis)) return;
+    airframe.surfaces.forEach((_, s) => {
+      const moment = facts.authority[s]![axis];
+      if (!moment || !facts.stabilized[s]) return;
+      const moved = tipped[n]!.frame.surfaceDeg[s]! - still!.frame.surfaceDeg[s]!;
+      levels = Math.min(levels, -moment * moved - SEEN_DEG);
     });
-  }
-  return { mode, own, gainPct, levels: answers && !against };
-}
-
-const known = new WeakMap<Asked, { known: Interner; list: Lost[]; key: Float64Array }>();
-
-/** The same, asked once for everything that was received last: that is all that can matter. */
-export function lostOf(asked: Asked, c: OrderCell, corner: Corner = easiest(asked.setup)): Lost {
-  const { watch } = asked.orders;
-  const own = known.get(asked) ?? {
-    known: new Interner(),
-    list: [],
-    key: new Float64Array(watch.length),
-  };
-  known.set(asked, own);
-  asked.into(asked.orders, c.cell, corner).step();
-  watch.forEach(({ at }, i) => {
-    own.key[i] = Math.round(asked.stand.frame.receivedUs[at]! * 10);
   });
-  return (own.list[own.known.index(own.key)] ??= lostFrom(asked, c, corner));
+  return {
+    mode: still!.frame.mode,
+    own: still!.frame.failsafeActive,
+    levels: levels === Infinity ? -SEEN_DEG : levels,
+  };
 }
 
-export const linkLost: Requirement = {
+export const signalLost: Requirement = {
   id: 'link-lost',
-  title: 'A lost link does what was chosen',
+  title: 'A lost signal does what was chosen',
   must: 'From every state the unit does what the chosen failsafe asks of it; where that asks for an attitude, its surfaces work a tipped model back; where it asks for none, the unit does one thing from everywhere.',
-  from: 'The wish for a failsafe; what receiver and unit do together.',
+  from: 'The choice of a failsafe; what receiver and unit do together.',
+  leavesOut: 'A signal that comes and goes; the way home itself.',
   applies: (setup) => setup.airframe.surfaces.length > 0,
-  looksAt: ordersAndSurfaces,
-  check(asked) {
-    const { setup, orders } = asked;
-    const looking = new Looking();
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const school = schoolOf(setup);
-    const ground = kindOf(setup.airframe).onSurface;
-    const modes = new Map<Mode, OrderCell>();
-    let failed = false;
-    const seen = new Interner();
-    for (const c of asked.orderCells) {
-      // Cells with the same pulses throughout are one state to a link that goes.
-      const met = seen.size;
-      if (seen.index(c.cell.us) < met) continue;
-      for (const corner of asked.corners(c)) {
-        looking.states += 1;
-        const lost = lostOf(asked, c, corner);
-        if (!modes.has(lost.mode)) modes.set(lost.mode, c);
-        if (failed || ground || school === undefined || school === 'motor-off') continue;
-        const right =
-          school === 'home' ? lost.mode === 'home' : lost.mode === 'level' && lost.levels;
-        if (right) continue;
-        failed = true;
-        looking.fail({
-          severity: 'stop',
-          says:
-            school === 'home'
-              ? `With the link lost the unit goes into ${modeWords(setup.unit, lost.mode)}, not home.`
-              : lost.mode === 'level'
-                ? 'With the link lost the unit levels in name only: the surfaces do not work a tipped model back.'
-                : `With the link lost the unit goes into ${modeWords(setup.unit, lost.mode)}; to ${school} it must level.`,
-          where: '/program/failsafe',
-          witness: asked.witness(orders, c.cell, 'this, then cut the link', { corner }),
-          about: { mode: lost.mode, how: lost.mode === 'level' ? 'weak' : 'other-mode' },
-        });
-      }
-    }
+  looksAt: (facts) => facts.steering,
+  claims(facts) {
+    const school = facts.setup.intents.program.failsafe?.school;
+    const ground = kindOf(facts.setup.airframe).onSurface;
+    const refused = school && facts.failsafeRefused(school);
+    const common = {
+      form: 'twin',
+      scope: orderScope(facts),
+      where: '/program/failsafe',
+      shows: 'this, then turn the transmitter off',
+      scripts: LOST_SCRIPTS,
+    } as const;
+    const claims: Claim[] = [];
+    if (!ground && school !== undefined && school !== 'motor-off')
+      claims.push({
+        ...common,
+        key: 'school',
+        asked: 'always',
+        severity: 'stop',
+        about: {},
+        holds(seen: readonly Moment[]) {
+          const { mode, levels } = lostAnswer(facts, seen);
+          if (school === 'home') return mode === 'home' ? 1 : -1;
+          return mode === 'level' ? levels : -1;
+        },
+        says({ seen }) {
+          const { mode } = lostAnswer(facts, seen);
+          return {
+            says:
+              school === 'home'
+                ? `With the signal lost the unit goes into ${facts.mode(mode)}, not home.`
+                : mode === 'level'
+                  ? 'With the signal lost the unit levels in name only: the surfaces do not bring a tipped model back.'
+                  : `With the signal lost the unit goes into ${facts.mode(mode)}; to ${school} it must level.`,
+            about: { mode, how: mode === 'level' ? 'weak' : 'other-mode' },
+          };
+        },
+      });
     // Who chose to have the motor stopped and nothing else has chosen this.
-    if (!failed && modes.size > 1 && !ground && school !== 'motor-off') {
-      const second = [...modes][1];
-      looking.fail({
+    else if (!ground && school !== 'motor-off')
+      claims.push({
+        ...common,
+        key: 'one mode',
+        asked: 'one-of',
+        choices: MODES,
         severity: 'caution',
-        says: `With the link lost the unit goes on in ${[...modes.keys()].map((m) => modeWords(setup.unit, m)).join(' or ')}, as the switches last stood.`,
-        where: '/program/failsafe',
-        witness: asked.witness(orders, second![1].cell, 'this, then cut the link'),
         about: { how: 'as-it-stood' },
+        allows: (seen: readonly Moment[], choice: string) => lostAnswer(facts, seen).mode === choice,
+        says: ({ state }) =>
+          `With the signal lost the unit goes on in whichever mode the switches last stood (${state}).`,
       });
-    }
-    if (school !== undefined && failsafeSchools(setup)[school] !== undefined)
-      looking.fail({
-        // Home that never comes is not found out before the model is gone.
-        severity: school === 'home' ? 'stop' : 'caution',
-        says: `The failsafe that was wished for is not possible: ${failsafeSchools(setup)[school]}.`,
-        where: '/intents/program/failsafe/school',
-        about: { how: 'impossible' },
+    if (refused !== undefined)
+      claims.push({
+        form: 'setup',
+        key: 'refused',
+        failure: {
+          // Home that never comes is not found out before the model is gone.
+          severity: school === 'home' ? 'stop' : 'caution',
+          says: `The failsafe you chose is not possible: ${refused}.`,
+          where: '/intents/program/failsafe/school',
+          about: { how: 'impossible' },
+        },
       });
-    return looking;
+    return claims;
   },
 };

@@ -1,9 +1,6 @@
-import { modeWords, switchValue } from '../../chain';
 import { pointer, type Mode } from '../../setup';
-import { combinations } from '../../plan';
-import type { Asked, OrderCell } from '../asked';
-import { orderChannels } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
+import type { Claim, Facts, Moment } from '../engine';
+import { orderScope, type Requirement } from './requirement';
 
 /** A trim click or a little drift moves a pulse by about this. Common practice, no source. */
 const CLICK_US = 12;
@@ -13,155 +10,177 @@ const SCALES_US = [400, 500, 512];
 /** Modes in which a unit refuses to be set up, or does things nobody asked for. */
 export const BLOCKS: ReadonlySet<Mode> = new Set(['home', 'level', 'hover']);
 
-const quiet = (c: OrderCell) => !c.panicking && !c.launching && !c.recovering;
+const quiet = (now: Moment) => !now.panicking && !now.launching && !now.frame.recovering;
 
-export const modesAsWished: Requirement = {
+export const modesAsChosen: Requirement = {
   id: 'modes',
   title: 'Every switch position gives its mode',
-  must: 'Each position of the mode switches gives the mode that was wished, wherever everything else stands, while nothing else has been given the say.',
-  from: 'The wish for modes.',
+  must: 'Each position of the mode switches gives the mode that was chosen, wherever everything else stands, while nothing else has been given the say.',
+  from: 'The choice of modes.',
+  leavesOut: 'While panic or launch help acts.',
   applies: (setup) => setup.intents.program.modes !== undefined,
-  looksAt: orderChannels,
-  check(asked) {
-    const { setup, orders } = asked;
-    const looking = new Looking();
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const wish = setup.intents.program.modes!;
-    const { controls } = setup.transmitter;
-    const places = combinations(setup, wish.switches);
-    const at = wish.switches.map((id) => controls.findIndex((c) => c.id === id));
-    const cells = asked.orderCells.filter(quiet);
-    looking.states = cells.length;
-    places.forEach(({ positions, words }, i) => {
-      const wished = wish.table[i]!;
-      const stands = (c: OrderCell) =>
-        at.every((control, n) => {
-          const k = orders.cone.controls.indexOf(control);
-          // A switch that nothing listens to stands anywhere.
-          if (k < 0) return true;
-          const told = orders.told.get(control)!;
-          const value = switchValue(controls[control]!.kind, positions[n]!);
-          return c.cell.box.lo[k] === (told.values.includes(value) ? value : told.other);
-        });
-      const wrong = cells.find((c) => stands(c) && c.mode !== wished);
-      if (!wrong) return;
-      looking.fail({
-        severity: wished === 'off' ? 'stop' : 'caution',
-        says: `${words} gives ${modeWords(setup.unit, wrong.mode)}, you wished for ${modeWords(setup.unit, wished)}.`,
+  looksAt: (facts) => facts.orderChannels,
+  claims(facts) {
+    const choice = facts.setup.intents.program.modes!;
+    const at = choice.switches.map((id) => facts.at(id));
+    return facts.combinations(choice.switches).map(({ values, words }, i): Claim => {
+      const chosen = choice.table[i]!;
+      return {
+        key: `position ${i}`,
+        form: 'moment',
+        asked: 'always',
+        scope: orderScope(facts),
+        severity: chosen === 'off' ? 'stop' : 'caution',
         where: pointer('intents', 'program', 'modes', 'table', i),
-        witness: asked.witness(orders, wrong.cell, words),
-        about: { mode: wrong.mode, how: 'other-mode', figure: i },
-      });
+        about: { how: 'other-mode', figure: i },
+        shows: words,
+        when: (now) => quiet(now) && at.every((c, n) => now.hands[c] === values[n]),
+        holds: ({ frame }) => (frame.mode === chosen ? 1 : -1),
+        says: ({ now }) => ({
+          says: `${words} gives ${facts.mode(now.frame.mode)}; you chose ${facts.mode(chosen)}.`,
+          about: { mode: now.frame.mode },
+        }),
+      };
     });
-    return looking;
   },
 };
+
+/** Where a pulse stands among the bands of its channel: how much room it has, and whether another scale moves it out. */
+function roomOf({ setup }: Facts, carries: 'mode' | 'mode2', slot: number, us: number) {
+  const select = setup.unit.traits.modeSelect;
+  const bands = 'bands' in select ? select.bands : [];
+  const edgesOf = (b: (typeof bands)[number]) =>
+    carries === 'mode'
+      ? ([b.fromUs, b.toUs] as const)
+      : ([b.secondFromUs ?? 0, b.secondToUs ?? 9999] as const);
+  const inBand = (x: number) =>
+    bands.some((b) => b.slot === slot && x >= edgesOf(b)[0] && x < edgesOf(b)[1]);
+  const { pulse } = setup.transmitter;
+  const scaled = SCALES_US.find(
+    (scale) => !inBand(pulse.centreUs + ((us - pulse.centreUs) * scale) / pulse.usAt100),
+  );
+  const own = bands.find((b) => b.slot === slot);
+  return {
+    click: !inBand(us - CLICK_US) || !inBand(us + CLICK_US),
+    drift: !inBand(us - DRIFT_US) || !inBand(us + DRIFT_US),
+    scaled,
+    roomUs: own
+      ? Math.max(0, Math.min(us - edgesOf(own)[0], edgesOf(own)[1] - us))
+      : undefined,
+  };
+}
+
+/** A pulse that sweeps through its band by a knob is chosen by the person, not by a click. */
+const standsStill = (now: Moment, channel: number): boolean =>
+  now.widthUs !== undefined && now.widthUs(channel) <= 2 * CLICK_US;
 
 export const modeMargins: Requirement = {
   id: 'mode-margins',
   title: 'Modes keep clear of the edges of their bands',
   must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale; none on a recovery channel near its threshold, nor on a gain channel near the edge of its middle.`,
   from: 'The unit’s mode bands.',
+  leavesOut: 'Pulses that a knob sweeps through a band.',
   applies: (setup) =>
     'bands' in setup.unit.traits.modeSelect ||
     setup.unit.traits.modeSelect.by === 'gain-sign' ||
     setup.unit.settings.inputs.some((i) => i.carries === 'recovery'),
-  looksAt: orderChannels,
-  check(asked) {
-    const { setup, orders } = asked;
-    const looking = new Looking();
-    if (!looking.needs(ORDERS, orders)) return looking;
-    edgesOfOthers(asked, looking);
-    const select = setup.unit.traits.modeSelect;
-    if (!('bands' in select)) return looking;
-    const { pulse } = setup.transmitter;
-    const told = new Set<string>();
-    const channels = (['mode', 'mode2'] as const).flatMap((carries) => {
-      const input = setup.unit.settings.inputs.find((i) => i.carries === carries);
-      const i = orders.watch.findIndex((w) => w.at + 1 === input?.channel);
-      return input && i >= 0 ? [{ carries, i }] : [];
-    });
-    for (const c of asked.orderCells) {
-      if (c.recovering) continue;
-      for (const { carries, i } of channels) {
-        const lo = c.cell.us[2 * i]!;
-        const hi = c.cell.us[2 * i + 1]!;
-        const key = `${carries} ${lo.toFixed(1)} ${hi.toFixed(1)} ${c.slot}`;
-        if (told.has(key)) continue;
-        told.add(key);
-        looking.states += 1;
-        // A pulse that sweeps through its band by a knob is chosen by eye, not by a click.
-        if (hi - lo > 2 * CLICK_US) continue;
-        const inBand = (x: number) =>
-          select.bands.some((b) => {
-            const [from, to] =
-              carries === 'mode' ? [b.fromUs, b.toUs] : [b.secondFromUs ?? 0, b.secondToUs ?? 9999];
-            return b.slot === c.slot && x >= from && x < to;
-          });
-        const us = (lo + hi) / 2;
-        const scaled = SCALES_US.find(
-          (scale) => !inBand(pulse.centreUs + ((us - pulse.centreUs) * scale) / pulse.usAt100),
-        );
-        if (inBand(lo - DRIFT_US) && inBand(hi + DRIFT_US) && scaled === undefined) continue;
-        const band = select.bands.find((b) => b.slot === c.slot);
-        const edges = band
-          ? carries === 'mode'
-            ? [band.fromUs, band.toUs]
-            : [band.secondFromUs ?? 0, band.secondToUs ?? 9999]
-          : undefined;
-        const room = edges ? Math.max(0, Math.min(lo - edges[0]!, edges[1]! - hi)) : 0;
-        const click = !inBand(lo - CLICK_US) || !inBand(hi + CLICK_US);
-        looking.fail({
-          severity: click ? 'stop' : 'caution',
-          says: `${us.toFixed(0)} µs on the ${carries === 'mode' ? 'mode channel' : 'second mode channel'} is ${
-            edges
-              ? `${room.toFixed(0)} µs from the edge of ${modeWords(setup.unit, c.mode)}`
-              : 'in no band at all'
-          }${scaled !== undefined && room > DRIFT_US ? `; where 100 % is ${scaled} µs it is another mode` : ''}.`,
-          where: '/program/lines',
-          witness: asked.witness(orders, c.cell, `${us.toFixed(0)} µs on the mode channel`),
-          about: { mode: c.mode, how: click ? 'click' : 'drift', figure: room },
-        });
-      }
-    }
-    looking.failures.splice(3);
-    return looking;
+  looksAt: (facts) => facts.orderChannels,
+  claims(facts) {
+    const { inputs } = facts.setup.unit.settings;
+    const watched = facts.orderChannels;
+    const banded = 'bands' in facts.setup.unit.traits.modeSelect;
+    return [
+      ...(['mode', 'mode2'] as const).flatMap((carries): Claim[] => {
+        const channel = inputs.find((i) => i.carries === carries)?.channel;
+        return banded && channel !== undefined && watched.includes(channel)
+          ? [bandClaim(facts, carries, channel)]
+          : [];
+      }),
+      ...inputs.flatMap(({ carries, channel }): Claim[] =>
+        (carries === 'recovery' ||
+          (carries === 'gain' && facts.setup.unit.traits.modeSelect.by === 'gain-sign')) &&
+        watched.includes(channel)
+          ? [edgeClaim(facts, carries, channel)]
+          : [],
+      ),
+    ];
   },
+  told: (failures) => failures.slice(0, 3),
 };
 
+function bandClaim(facts: Facts, carries: 'mode' | 'mode2', channel: number): Claim {
+  const name = carries === 'mode' ? 'mode channel' : 'second mode channel';
+  const usOf = ({ frame }: Moment) => frame.receivedUs[channel - 1]!;
+  const room = (now: Moment) => roomOf(facts, carries, now.frame.slot, usOf(now));
+  return {
+    key: carries,
+    form: 'moment',
+    asked: 'somewhere',
+    // Each pulse that stands still is asked about once.
+    each: (now) => `${usOf(now).toFixed(1)} ${now.frame.slot}`,
+    scope: orderScope(facts),
+    severity: 'caution',
+    where: '/program/lines',
+    about: {},
+    shows: `the ${name} near an edge`,
+    when: (now) => !now.frame.recovering && standsStill(now, channel),
+    holds(now) {
+      const { click, drift, scaled } = room(now);
+      return click ? -2 : drift || scaled !== undefined ? -1 : 1;
+    },
+    says({ now }) {
+      const { click, scaled, roomUs } = room(now);
+      const where =
+        roomUs === undefined
+          ? 'in no band at all'
+          : `${roomUs.toFixed(0)} µs from the edge of ${facts.mode(now.frame.mode)}`;
+      const other =
+        scaled !== undefined && (roomUs ?? 0) > DRIFT_US
+          ? `; where 100 % is ${scaled} µs it is another mode`
+          : '';
+      return {
+        severity: click ? 'stop' : 'caution',
+        says: `${usOf(now).toFixed(0)} µs on the ${name} is ${where}${other}.`,
+        about: { mode: now.frame.mode, how: click ? 'click' : 'drift', figure: roomUs ?? 0 },
+      };
+    },
+  };
+}
+
 /** Pulses that stand still near a recovery's threshold, or near the edge of a gain channel's middle. */
-function edgesOfOthers(asked: Asked, looking: Looking): void {
-  const { setup, orders } = asked;
-  const bySign = setup.unit.traits.modeSelect.by === 'gain-sign';
-  const told = new Set<string>();
-  for (const { carries, channel } of setup.unit.settings.inputs) {
-    if (carries !== 'recovery' && !(carries === 'gain' && bySign)) continue;
-    const i = orders.watch.findIndex((w) => w.at + 1 === channel);
-    if (i < 0) continue;
-    for (const c of asked.orderCells) {
-      const lo = c.cell.us[2 * i]!;
-      const hi = c.cell.us[2 * i + 1]!;
-      if (hi - lo > 2 * CLICK_US) continue;
-      const us = (lo + hi) / 2;
-      // Dead in the middle of a gain channel is meant; a recovery at its threshold is not.
-      const edge = orders.watch[i]!.cutsUs.find(
-        (cut) => Math.abs(us - cut) < DRIFT_US && !(carries === 'gain' && Math.abs(us - cut) < 1),
-      );
-      const key = `${carries} ${us.toFixed(0)}`;
-      if (edge === undefined || told.has(key)) continue;
-      const roomUs = Math.abs(us - edge);
-      // Off, in the middle of the dead zone, stands as clear as it can.
-      if (carries === 'gain' && c.mode === 'off') continue;
-      told.add(key);
-      looking.fail({
-        severity: roomUs < CLICK_US ? 'stop' : 'caution',
-        says: `${us.toFixed(0)} µs on the ${carries === 'recovery' ? 'recovery' : 'gain'} channel is ${roomUs.toFixed(0)} µs from where the unit changes its mind.`,
-        where: '/program/lines',
-        witness: asked.witness(orders, c.cell, `${us.toFixed(0)} µs on channel ${channel}`),
-        about: { mode: c.mode, how: roomUs < CLICK_US ? 'click' : 'drift', figure: roomUs },
-      });
-    }
-  }
+function edgeClaim(facts: Facts, carries: 'recovery' | 'gain', channel: number): Claim {
+  const usOf = ({ frame }: Moment) => frame.receivedUs[channel - 1]!;
+  const edges = facts.edgesOf(channel);
+  // Dead in the middle of a gain channel is meant; a recovery at its threshold is not.
+  const nearest = (us: number) =>
+    edges.reduce<number | undefined>((best, cut) => {
+      const off = Math.abs(us - cut);
+      if (off >= DRIFT_US || (carries === 'gain' && off < 1)) return best;
+      return best === undefined || off < best ? off : best;
+    }, undefined);
+  return {
+    key: `${carries} edge`,
+    form: 'moment',
+    asked: 'somewhere',
+    each: (now) => usOf(now).toFixed(0),
+    scope: orderScope(facts),
+    severity: 'caution',
+    where: '/program/lines',
+    about: {},
+    shows: `channel ${channel} near an edge`,
+    // Off, in the middle of the dead zone, stands as clear as it can.
+    when: (now) => standsStill(now, channel) && !(carries === 'gain' && now.frame.mode === 'off'),
+    holds: (now) => (nearest(usOf(now)) === undefined ? 1 : -1),
+    says({ now }) {
+      const roomUs = nearest(usOf(now))!;
+      const click = roomUs < CLICK_US;
+      return {
+        severity: click ? 'stop' : 'caution',
+        says: `${usOf(now).toFixed(0)} µs on the ${carries} channel is ${roomUs.toFixed(0)} µs from where the unit changes its mind.`,
+        about: { mode: now.frame.mode, how: click ? 'click' : 'drift', figure: roomUs },
+      };
+    },
+  };
 }
 
 export const restCalm: Requirement = {
@@ -169,57 +188,47 @@ export const restCalm: Requirement = {
   title: 'Switched on at rest, the unit leaves the model alone',
   must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it takes no attitude and no way of its own, for as long as nothing is touched.',
   from: 'Some units refuse their menus or the throttle; surfaces would move with hands near.',
+  leavesOut: 'What follows once something was touched.',
   applies: () => true,
-  looksAt: orderChannels,
-  check(asked) {
-    const { setup, chain, stand } = asked;
-    const looking = new Looking();
-    if (asked.panic && setup.transmitter.controls[asked.panic.at]!.rest === asked.panic.value)
-      looking.fail({
-        severity: 'stop',
-        says: `${setup.transmitter.controls[asked.panic.at]!.label} calls panic, and rests where it is pressed.`,
-        where: '/intents/program/panic/control',
-        witness: { controls: {}, words: 'nothing touched' },
-        about: { control: asked.panic.id, how: 'panic' },
-      });
-    const rest = chain.restStimulus();
-    const { program } = setup;
-    const times = [
-      ...new Set([
-        0,
-        ...program.logic.flatMap((l) =>
-          l.op === 'delay' ? [l.onS, l.offS] : l.op === 'toggles' ? [l.withinS + 0.001] : [],
-        ),
-        (setup.unit.settings.recovery?.delayMs ?? 0) / 1000,
-      ]),
-    ].toSorted((a, b) => a - b);
-    for (const armed of [false, true])
-      for (const positionFix of [false, true]) {
-        const memory = chain.newMemory();
-        memory.armed = armed;
-        stand.put(rest.controls, memory);
-        let passed = 0;
-        // Twice the longest, since one delay may start another.
-        for (const t of [...times, ...times.map((x) => x + (times.at(-1) ?? 0))]) {
-          const { mode, recovering } = stand.step({ positionFix, dtS: Math.max(0, t - passed) });
-          passed = Math.max(passed, t);
-          looking.states += 1;
-          if (!BLOCKS.has(mode) && !recovering) continue;
-          return looking.fail({
-            severity: mode === 'home' || recovering ? 'stop' : 'caution',
-            says: recovering
-              ? 'Panic is pressed as the switches rest.'
-              : `With every switch where it rests the unit is in ${modeWords(setup.unit, mode)}${passed > 0 ? ` after ${passed.toFixed(1)} s` : ''}.`,
-            where: '/intents/program/modes/table',
-            witness: {
-              controls: {},
-              words: 'nothing touched',
-              ...(passed > 0 ? { steps: [{ waitS: passed }] } : {}),
+  looksAt: (facts) => facts.orderChannels,
+  claims(facts) {
+    const { panic } = facts;
+    const rests = panic && facts.setup.transmitter.controls[panic.at]!.rest === panic.value;
+    return [
+      ...(rests
+        ? [
+            {
+              form: 'setup' as const,
+              key: 'panic rests pressed',
+              failure: {
+                severity: 'stop' as const,
+                says: `${facts.label(panic.at)} calls panic, and rests where it is pressed.`,
+                where: '/intents/program/panic/control',
+                witness: { controls: {}, words: 'nothing touched' },
+                about: { control: panic.id, how: 'panic' },
+              },
             },
-            about: { mode, how: recovering ? 'panic' : 'blocks' },
-          });
-        }
-      }
-    return looking;
+          ]
+        : []),
+      {
+        key: 'calm',
+        form: 'moment',
+        asked: 'always',
+        scope: orderScope(facts, { before: 'nothing-touched', unit: 'any', reads: [] }),
+        severity: 'caution',
+        where: '/intents/program/modes/table',
+        about: {},
+        shows: 'nothing touched',
+        holds: ({ frame }) =>
+          frame.mode === 'home' || frame.recovering ? -2 : BLOCKS.has(frame.mode) ? -1 : 1,
+        says: ({ now: { frame } }) => ({
+          severity: frame.mode === 'home' || frame.recovering ? 'stop' : 'caution',
+          says: frame.recovering
+            ? 'Panic is pressed as the switches rest.'
+            : `With every switch at its rest position the unit is in ${facts.mode(frame.mode)}.`,
+          about: { mode: frame.mode, how: frame.recovering ? 'panic' : 'blocks' },
+        }),
+      },
+    ];
   },
 };

@@ -1,257 +1,246 @@
-import { controlWords, stickOf, switchValue } from '../../chain';
 import { pointer, roleOf, type Setup } from '../../setup';
-import type { Asked } from '../asked';
-import { isContinuous, memoryOf, type Cell, type Corner, type Table } from '../explore';
-import type { Failure } from '../finding';
-import { orderChannels } from './influence';
-import { Looking, type Requirement } from './requirement';
+import type { Claim, Facts, Found, Moment, Scope } from '../engine';
+import type { Requirement } from './requirement';
 
 /** A motor that turns by more than this runs. Controllers stand still below some percent; no source. */
 const RUNS_PCT = 5;
 /** With the cut on nothing at all may turn. */
 const CUT_PCT = 1;
+/** Thrust that falls by no more than this while the throttle opens is rounding. */
+const FALLS_PCT = 2;
+/** A throttle that never gives so much has lost most of its motor. Planning figure, no source. */
+const WORTH_PCT = 50;
 
 const hasMotor = (setup: Setup) => setup.airframe.motors.length > 0;
+const most = ({ frame }: Moment): number => Math.max(0, ...frame.motorPct);
 
-/** Channels that carry a motor, as sent or as the unit takes them. */
-function motorChannels(setup: Setup): number[] {
-  const { outputs } = setup.program;
-  const { inputs } = setup.unit.settings;
-  return [
-    ...new Set(
-      [...outputs, ...inputs].filter((o) => roleOf(o.carries) === 'motor').map((o) => o.channel),
-    ),
-  ].filter((c) => c <= setup.transmitter.channels);
-}
-
-/** The control a hand throttles with: its stick, or what the throttle's own line follows. */
-function throttleControl(setup: Setup): number {
-  const stick = stickOf(setup.transmitter, 'throttle');
-  if (stick >= 0) return stick;
-  const channels = motorChannels(setup);
-  const line = setup.program.lines.find(
-    (l) =>
-      channels.includes(l.channel) && l.follows.kind === 'control' && l.purpose !== 'throttle-cut',
-  );
-  return line?.follows.kind === 'control'
-    ? setup.transmitter.controls.findIndex(
-        (c) => line.follows.kind === 'control' && c.id === line.follows.id,
-      )
-    : -1;
-}
-
-/** The switch that cuts the motor, and the value at which it does: wished for, or as the lines have it. */
-function cutControl(setup: Setup): { at: number; value: number } | undefined {
-  const { controls } = setup.transmitter;
-  const wish = setup.intents.program.cut;
-  const line = setup.program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
-  const cut = wish ?? (line?.kind === 'switch' ? line : undefined);
-  if (!cut) return undefined;
-  const at = controls.findIndex((c) => c.id === cut.control);
-  return at < 0 ? undefined : { at, value: switchValue(controls[at]!.kind, cut.position) };
-}
-
-/** The most any motor can give anywhere in a cell: by its bounds, which may be wider than the truth. */
-function mostIn(asked: Asked, table: Table, cell: Cell): number {
-  const { stand } = asked;
-  let most = 0;
-  for (const end of [0, 1] as const) {
-    asked.into(table, cell).step();
-    const { frame } = stand;
-    table.watch.forEach(({ at }, i) => {
-      // What never arrives stays away.
-      if (!Number.isNaN(frame.receivedUs[at]!)) frame.receivedUs[at] = cell.us[2 * i + end]!;
-    });
-    asked.chain.fromLink(stand.stimulus, memoryOf(asked.chain, table, cell.memory), frame);
-    for (const pct of frame.motorPct) most = Math.max(most, pct);
-  }
-  return most;
-}
-
-/** Where in a cell it really gives so much: its corners, tried on the chain. */
-function worstCorner(asked: Asked, table: Table, cell: Cell): { corner: Corner; pct: number } {
-  const { setup } = asked;
-  const wide = table.cone.controls.filter(
-    (at, i) => isContinuous(setup, at) && cell.box.hi[i]! > cell.box.lo[i]!,
-  );
-  let worst: { corner: Corner; pct: number } = { corner: (_, lo) => lo, pct: -1 };
-  const places = wide.length <= 4 ? [0, 0.5, 1] : [0, 1];
-  const total = places.length ** Math.min(wide.length, 6);
-  for (let pick = 0; pick < total; pick++) {
-    const corner: Corner = (control, lo, hi) => {
-      const i = wide.indexOf(control);
-      if (i < 0) return lo;
-      const place = places[Math.floor(pick / places.length ** i) % places.length]!;
-      return lo + place * (hi - lo);
-    };
-    const frame = asked.into(table, cell, corner).step();
-    const pct = Math.max(0, ...frame.motorPct);
-    if (pct > worst.pct) worst = { corner, pct };
-  }
-  return worst;
-}
-
-/** Looks through every cell for a motor that gives more than it may. */
-function motorAbove(
-  asked: Asked,
-  looking: Looking,
-  within: ReadonlyMap<number, readonly [number, number]>,
-  limitPct: number,
-  fail: (pct: number, table: Table, cell: Cell, corner: Corner) => Failure,
-): void {
-  const channels = motorChannels(asked.setup);
-  const table = asked.table(channels, { within });
-  if (!looking.needs('Throttle', table)) return;
-  looking.states += table.cells.length;
-  let worst: { cell: Cell; corner: Corner; pct: number } | undefined;
-  for (const cell of table.cells) {
-    if (mostIn(asked, table, cell) <= limitPct) continue;
-    const found = worstCorner(asked, table, cell);
-    // The bounds may be wider than the truth where two controls multiply: what runs is what ran.
-    if (found.pct <= limitPct) looking.leave(LOOSE);
-    else if (!worst || found.pct > worst.pct) worst = { cell, ...found };
-  }
-  if (worst) looking.fail(fail(worst.pct, table, worst.cell, worst.corner));
-}
-
-const LOOSE = 'Throttle: where controls multiply, its bounds could not be drawn close enough';
+const scopeOf = (facts: Facts, more: Partial<Scope>): Scope => ({
+  channels: facts.motorChannels,
+  sticks: 'anywhere',
+  unit: 'in-use',
+  ...more,
+});
 
 /** Trims of an engine set its idle; a motor must stand still wherever they are. */
-function engineTrims(setup: Setup): [number, readonly [number, number]][] {
-  if (!setup.airframe.motors.every((m) => m.power === 'engine')) return [];
-  return setup.transmitter.controls.flatMap((c, at): [number, readonly [number, number]][] =>
-    c.kind === 'trim' ? [[at, [c.rest, c.rest]]] : [],
-  );
-}
+const engineTrims = ({ setup }: Facts): { trimsAtRest?: true } =>
+  setup.airframe.motors.every((m) => m.power === 'engine') ? { trimsAtRest: true } : {};
 
-const throttlePath = (setup: Setup): string => {
+const throttlePath = ({ setup }: Facts): string => {
   const at = setup.program.outputs.findIndex((o) => roleOf(o.carries) === 'motor');
   return at < 0 ? '/airframe/motors' : pointer('program', 'outputs', at);
 };
 
+/** The motor stands still in a scope, by a limit. */
+const still = (
+  claim: Pick<Claim & { form: 'moment' }, 'scope' | 'where' | 'about' | 'shows'>,
+  limitPct: number,
+  says: (found: Found, pct: number) => string,
+  then?: readonly [control: number, value: number],
+): Claim => ({
+  ...claim,
+  key: 'still',
+  form: 'moment',
+  asked: 'always',
+  severity: 'stop',
+  byPulses: true,
+  holds: (now) => limitPct - most(now),
+  says: (found) => ({
+    says: says(found, most(found.now)),
+    about: { figure: most(found.now) },
+    ...(then ? { then } : {}),
+  }),
+});
+
 export const motorCut: Requirement = {
   id: 'motor-cut',
   title: 'The motor stays off while it is cut',
-  must: 'With the throttle cut on, no motor turns, wherever every other control stands and however long one waits.',
-  from: 'The wish for a throttle cut, or the line that is one.',
-  applies: (setup) => hasMotor(setup) && cutControl(setup) !== undefined,
-  looksAt: motorChannels,
-  check(asked) {
-    const { setup } = asked;
-    const looking = new Looking();
-    const cut = cutControl(setup)!;
-    const control = setup.transmitter.controls[cut.at]!;
-    motorAbove(
-      asked,
-      looking,
-      new Map([[cut.at, [cut.value, cut.value]] as const]),
-      CUT_PCT,
-      (pct, table, cell, corner) => ({
-        severity: 'stop',
-        says: `${controlWords(control, cut.value)}, throttle cut on, and the motor can be made to run at ${pct.toFixed(0)} %.`,
-        where: '/program/lines',
-        witness: asked.witness(table, cell, 'the throttle cut on', {
-          corner,
-          then: [{ control: cut.at, value: cut.value }],
-        }),
-        about: { control: control.id, figure: pct },
-      }),
-    );
-    return looking;
+  must: 'With the throttle cut on, no motor turns, wherever every other control stands, whatever was done before and however long one waits.',
+  from: 'The choice of a throttle cut, or the line that is one.',
+  leavesOut: 'A motor wired past the unit; what a controller makes of its own set-up.',
+  applies: hasMotor,
+  looksAt: (facts) => facts.motorChannels,
+  claims(facts) {
+    const { cut } = facts;
+    if (!cut) return [];
+    return [
+      still(
+        {
+          scope: scopeOf(facts, { hands: [[cut.at, cut.value]] }),
+          where: '/program/lines',
+          about: { control: facts.setup.transmitter.controls[cut.at]!.id },
+          shows: 'the throttle cut on',
+        },
+        CUT_PCT,
+        (_, pct) =>
+          `${facts.stands(cut.at, cut.value)}: throttle cut on, and the motor can still be made to run at ${pct.toFixed(0)} %.`,
+        [cut.at, cut.value],
+      ),
+    ];
   },
 };
 
 export const motorLow: Requirement = {
   id: 'motor-low',
   title: 'The motor stands still with the throttle closed',
-  must: 'With the throttle closed (a trigger let go), no motor turns, wherever every other control stands and however long one waits.',
+  must: 'With the throttle closed (a trigger released), no motor turns, wherever every other control stands, whatever was done before and however long one waits.',
   from: 'Nobody expects a motor to start with the throttle closed.',
-  applies: (setup) => hasMotor(setup) && throttleControl(setup) >= 0,
-  looksAt: motorChannels,
-  check(asked) {
-    const { setup } = asked;
-    const looking = new Looking();
-    const at = throttleControl(setup);
-    const control = setup.transmitter.controls[at]!;
-    motorAbove(
-      asked,
-      looking,
-      new Map([[at, [control.rest, control.rest]] as const, ...engineTrims(setup)]),
-      RUNS_PCT,
-      (pct, table, cell, corner) => ({
-        severity: 'stop',
-        says: `With the throttle closed the motor can be made to run at ${pct.toFixed(0)} %.`,
-        where: throttlePath(setup),
-        witness: asked.witness(table, cell, `${control.label} at its low end`, { corner }),
-        about: { control: control.id, figure: pct },
-      }),
-    );
-    return looking;
+  leavesOut: 'The idle of an engine, set by its trim.',
+  applies: hasMotor,
+  looksAt: (facts) => facts.motorChannels,
+  claims(facts) {
+    const at = facts.throttle;
+    if (at < 0) return [];
+    const { id, rest, label } = facts.setup.transmitter.controls[at]!;
+    return [
+      still(
+        {
+          scope: scopeOf(facts, { hands: [[at, rest]], ...engineTrims(facts) }),
+          where: throttlePath(facts),
+          about: { control: id },
+          shows: `${label} at its low end`,
+        },
+        RUNS_PCT,
+        (_, pct) => `With the throttle closed the motor can be made to run at ${pct.toFixed(0)} %.`,
+      ),
+    ];
   },
 };
 
 export const motorAtRest: Requirement = {
   id: 'motor-rest',
   title: 'Something holds the motor off at rest',
-  must: 'With every switch where it rests, no motor turns at power-up or later, wherever everything else stands.',
+  must: 'While no switch has been touched since power-up, no motor turns, wherever sticks, knobs and sliders stand and however long one waits.',
   from: 'A sleeve on the throttle, a model on the bench, a hand in the way.',
+  leavesOut: 'What follows once a switch was touched: a cut that was released on purpose.',
   applies: hasMotor,
-  looksAt: motorChannels,
-  check(asked) {
-    const { setup } = asked;
-    const looking = new Looking();
-    const at = throttleControl(setup);
-    const within = new Map(engineTrims(setup));
-    setup.transmitter.controls.forEach((c, i) => {
-      if (!isContinuous(setup, i)) within.set(i, [c.rest, c.rest]);
-    });
-    motorAbove(asked, looking, within, RUNS_PCT, (pct, table, cell, corner) => ({
-      severity: 'stop',
-      says: `With every switch at rest, a full throttle gives ${pct.toFixed(0)} %: nothing holds the motor off.`,
-      where: '/program/lines',
-      witness: asked.witness(table, cell, 'throttle full, switches at rest', { corner }),
-      about: { figure: pct, ...(at < 0 ? {} : { control: setup.transmitter.controls[at]!.id }) },
-    }));
-    return looking;
-  },
+  looksAt: (facts) => facts.motorChannels,
+  claims: (facts) => [
+    still(
+      {
+        scope: scopeOf(facts, { before: 'switches-at-rest', ...engineTrims(facts) }),
+        where: '/program/lines',
+        about:
+          facts.throttle < 0
+            ? {}
+            : { control: facts.setup.transmitter.controls[facts.throttle]!.id },
+        shows: 'throttle full, switches at rest',
+      },
+      RUNS_PCT,
+      (_, pct) =>
+        `With every switch at rest the motor can be made to run at ${pct.toFixed(0)} %: nothing holds it off.`,
+    ),
+  ],
 };
 
 export const motorLost: Requirement = {
   id: 'motor-lost',
-  title: 'The motor stops when the link is lost',
-  must: 'From every state, no motor turns two seconds after the link went, but where an autopilot on its way home owns the throttle.',
-  from: 'The wish for a failsafe; a model that goes its own way under power is a danger to others.',
+  title: 'The motor stops when the signal is lost',
+  must: 'From every state, no motor turns two seconds after the signal is lost, but where the chosen failsafe leaves it to an autopilot.',
+  from: 'The choice of a failsafe; a model that goes its own way under power is a danger to others.',
+  leavesOut: 'What an autopilot does with the motor on its way home.',
   applies: hasMotor,
-  looksAt: (setup) => [...motorChannels(setup), ...orderChannels(setup)],
-  check(asked) {
-    const { setup, stand } = asked;
-    const looking = new Looking();
-    const table = asked.table(motorChannels(setup));
-    if (!looking.needs('Throttle', table)) return looking;
-    let worst: { cell: Cell; corner: Corner; pct: number } | undefined;
-    looking.states = table.cells.length;
-    for (const cell of table.cells) {
-      const loud = worstCorner(asked, table, cell);
-      // A corner that was not found might run on where its neighbours do not.
-      if (loud.pct <= RUNS_PCT && mostIn(asked, table, cell) > RUNS_PCT) looking.leave(LOOSE);
-      const { controls, memory } = asked.into(table, cell, loud.corner).state();
-      stand.put(controls, memory).step();
-      stand.step({ linkUp: false, dtS: 0.02 });
-      const frame = stand.step({ linkUp: false, dtS: 2 });
-      const home = frame.mode === 'home' && setup.unit.traits.failsafe.includes('autopilot');
-      const pct = home ? 0 : Math.max(0, ...frame.motorPct);
-      if (pct > RUNS_PCT && (!worst || pct > worst.pct)) worst = { cell, corner: loud.corner, pct };
-    }
-    if (worst)
-      looking.fail({
+  looksAt: (facts) => [...facts.motorChannels, ...facts.orderChannels],
+  claims(facts) {
+    const scripts = [[{ signal: false }, { waitS: 2 }, { look: {} }]] as const;
+    return [
+      {
+        key: 'still',
+        form: 'twin',
+        asked: 'always',
+        scope: scopeOf(facts, {}),
         severity: 'stop',
-        says: `Link lost with the motor running: it runs on at ${worst.pct.toFixed(0)} %.`,
         where: '/program/failsafe',
-        witness: asked.witness(table, worst.cell, 'this, then cut the link', {
-          corner: worst.corner,
+        about: {},
+        shows: 'this, then turn the transmitter off',
+        scripts,
+        holds: ([lost]) =>
+          lost!.frame.mode === 'home' && facts.setup.unit.traits.failsafe.includes('autopilot')
+            ? RUNS_PCT
+            : RUNS_PCT - most(lost!),
+        says: ({ seen }) => ({
+          says: `Signal lost with the motor running: it runs on at ${most(seen[0]!).toFixed(0)} %.`,
+          about: { figure: most(seen[0]!) },
         }),
-        about: { figure: worst.pct },
-      });
-    return looking;
+      },
+    ];
+  },
+};
+
+/** Opens the throttle from where it rests: thrust at each place, and what its other side gives. */
+function opened(rest: number, places: readonly number[], seen: readonly Moment[]) {
+  let peak = 0;
+  let fall = 0;
+  let behind = 0;
+  places.forEach((place, i) => {
+    const pct = most(seen[i]!);
+    if (place < rest) behind = Math.max(behind, pct);
+    else {
+      fall = Math.max(fall, peak - pct);
+      peak = Math.max(peak, pct);
+    }
+  });
+  return { fall, behind, full: most(seen.at(-1)!) };
+}
+
+export const throttleRises: Requirement = {
+  id: 'throttle',
+  title: 'More throttle is more thrust',
+  must: `In every state thrust rises, or stays, all the way as the throttle opens; the other side of a trigger gives none; and in some state full throttle gives at least ${WORTH_PCT} %.`,
+  from: 'A hand that opens the throttle to climb must not get less.',
+  leavesOut: 'Reverse and brake of a controller below its stop pulse.',
+  applies: hasMotor,
+  looksAt: (facts) => facts.motorChannels,
+  claims(facts) {
+    const at = facts.throttle;
+    if (at < 0) return [];
+    const { id, rest, label } = facts.setup.transmitter.controls[at]!;
+    const common = {
+      form: 'sweep',
+      control: at,
+      spread: 9,
+      scope: scopeOf(facts, {}),
+      severity: 'stop',
+      where: throttlePath(facts),
+      shows: `${label} opened`,
+    } as const;
+    return [
+      {
+        ...common,
+        key: 'rises',
+        asked: 'always',
+        about: { control: id, how: 'falls' },
+        holds(places: readonly number[], seen: readonly Moment[]) {
+          const { fall, behind } = opened(rest, places, seen);
+          return Math.min(FALLS_PCT - fall, RUNS_PCT - behind);
+        },
+        says({ seen, state }) {
+          const places = seen.map((m) => m.hands[at]!);
+          const { fall, behind } = opened(rest, places, seen);
+          return behind > RUNS_PCT
+            ? {
+                says: `${label} moved the other way runs the motor at ${behind.toFixed(0)} % (${state}).`,
+                about: { how: 'behind', figure: behind },
+                then: [at, -100],
+              }
+            : {
+                says: `Thrust falls by ${fall.toFixed(0)} % while the throttle opens (${state}).`,
+                about: { how: 'falls', figure: fall },
+                then: [at, 100],
+              };
+        },
+      },
+      {
+        ...common,
+        key: 'runs',
+        asked: 'somewhere',
+        about: { control: id, how: 'weak' },
+        holds: (places: readonly number[], seen: readonly Moment[]) => opened(rest, places, seen).full - WORTH_PCT,
+        says: ({ seen }) => ({
+          says: `Full throttle gives ${most(seen.at(-1)!).toFixed(0)} % at most, wherever everything else stands.`,
+          about: { figure: most(seen.at(-1)!) },
+          then: [at, 100],
+        }),
+      },
+    ];
   },
 };

@@ -1,27 +1,30 @@
-import { hornDeg, modeWords, type Memory } from '../../chain';
-import { authority, isStabilized } from '../../directions';
-import { kindOf, MODES, type Mode, type Setup } from '../../setup';
-import type { Asked, OrderCell } from '../asked';
-import { Interner, LONG_S, type Corner } from '../explore';
-import { ordersAndSurfaces } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
+import { kindOf, type Axis, type Mode } from '../../setup';
+import type { Act, Attitude, Claim, Facts, Found, Moment, Script } from '../engine';
+import { GAIN_NONE_PCT, orderScope, type Requirement } from './requirement';
 
 /** Held longer than this before it acts, panic comes too late. Planning figure, no source. */
 const SLOW_S = 1.5;
 /** Pressing longer than this is no panic recovery any more. */
 const GIVEN_UP_S = 8;
+/** Held on so long nothing may let it go. */
+const STAYS_S = 4;
 /** A surface gives at least this share of its throw against a model on its side. Planning figure, no source. */
 const USEFUL_SHARE = 0.08;
-const GAIN_NONE_PCT = 0.5;
-/** Attitudes panic is asked in: [bank, pitch, axis, way it must be righted]. */
-const TIPPED = [
-  { axis: 'roll', sense: 1, change: { rollDeg: 60 } },
-  { axis: 'roll', sense: -1, change: { rollDeg: -60 } },
-  { axis: 'roll', sense: 1, change: { rollDeg: 170 } },
-  { axis: 'roll', sense: -1, change: { rollDeg: -170 } },
-  { axis: 'pitch', sense: 1, change: { pitchDeg: 50 } },
-  { axis: 'pitch', sense: -1, change: { pitchDeg: -50 } },
-] as const;
+/** A gain that differs by less is the same. */
+const SAME_PCT = 1;
+const LONG_S = 60;
+
+/** Attitudes panic is asked in: the axis it must be brought back about, and the side it lies on. */
+const TIPPED: readonly { axis: Axis; sense: 1 | -1; look: Attitude }[] = [
+  { axis: 'roll', sense: 1, look: { rollDeg: 60 } },
+  { axis: 'roll', sense: -1, look: { rollDeg: -60 } },
+  { axis: 'roll', sense: 1, look: { rollDeg: 170 } },
+  { axis: 'roll', sense: -1, look: { rollDeg: -170 } },
+  { axis: 'pitch', sense: 1, look: { pitchDeg: 50 } },
+  { axis: 'pitch', sense: -1, look: { pitchDeg: -50 } },
+];
+/** The model still, then in each of them: what one time of a script shows. */
+const LOOKS: readonly Act[] = [{ look: {} }, ...TIPPED.map(({ look }): Act => ({ look }))];
 
 /** What pressing panic does from a state. */
 export interface PanicAnswer {
@@ -35,287 +38,249 @@ export interface PanicAnswer {
   reversible: boolean;
 }
 
-type State = { controls: Float64Array; memory: Memory };
-
-/** Whether the surfaces, asked on the chain, right the model from every attitude it is tipped into. */
-function rights(asked: Asked, state: State): boolean {
-  const { stand, setup } = asked;
-  const { airframe, unit } = setup;
-  const still = stand.put(state.controls, state.memory).step().surfaceDeg.slice();
-  for (const { axis, sense, change } of TIPPED) {
-    if (!unit.traits.axes.includes(axis)) continue;
-    const able = airframe.surfaces.map((s) => authority(airframe, s)[axis] ?? 0);
-    if (able.every((m) => m === 0)) continue;
-    const deg = stand.put(state.controls, state.memory).step(change).surfaceDeg;
-    let answers = false;
-    for (const [i, surface] of airframe.surfaces.entries()) {
-      const moment = able[i]!;
-      if (moment === 0 || !isStabilized(setup, surface)) continue;
-      const moved = deg[i]! - still[i]!;
-      if (!(-moment * sense * moved >= USEFUL_SHARE * throwOf(setup, i))) return false;
-      answers = true;
-    }
-    if (!answers) return false;
-  }
-  return true;
-}
-
-/** What a surface does at full travel of its servo. */
-function throwOf(setup: Setup, surface: number): number {
-  const { servo, linkage } = setup.airframe.surfaces[surface]!;
-  const own = setup.airframe.servos.find((s) => s.id === servo)!;
-  return Math.abs(hornDeg(linkage, Math.min(own.degAt500Us, own.limitDeg)));
-}
-
-/** When something in memory may change next, in seconds from now. */
-function nextS(asked: Asked, memory: Memory): number[] {
-  const { program, unit } = asked.setup;
-  const times = program.logic.flatMap((entry, i) => {
-    const gone = memory.logic[2 * i + 1]!;
-    if (entry.op === 'delay') return [entry.onS - gone, entry.offS - gone];
-    if (entry.op === 'toggles') return [entry.withinS - gone + 0.001];
-    return [];
-  });
-  const { recovery } = unit.settings;
-  if (recovery) times.push(recovery.delayMs / 1000 - memory.recoveryHeldS);
-  return times.filter((s) => s > 1e-6).toSorted((a, b) => a - b);
-}
-
-/** Presses panic in a state and looks when, and whether, it rights the model; then lets go. */
-export function pressFrom(asked: Asked, from: State): PanicAnswer {
-  const { stand, panic } = asked;
-  const { at, value } = panic!;
-  stand.put(from.controls, from.memory).move(at, value).step();
-  let afterS = 0;
-  let state = stand.state();
-  let righted = rights(asked, state);
-  while (!righted && afterS < GIVEN_UP_S) {
-    const waitS = Math.min(nextS(asked, state.memory)[0] ?? GIVEN_UP_S, GIVEN_UP_S);
-    stand.put(state.controls, state.memory).step({ dtS: waitS });
-    afterS += waitS;
-    state = stand.state();
-    righted = rights(asked, state);
-  }
-  // It must stay: held on, nothing may let it go.
-  if (righted) {
-    stand.put(state.controls, state.memory);
-    for (let i = 0; i < 4; i++) stand.step({ dtS: 1 });
-    state = stand.state();
-    righted = rights(asked, state);
-  }
-  const frame = stand.put(state.controls, state.memory).step();
-  const gains = (['roll', 'pitch'] as const).flatMap((axis, i) =>
-    asked.setup.unit.traits.axes.includes(axis) ? [frame.gainPct[i]!] : [],
+/** Times after the press at which is looked: at once, whenever something may have run out, in time, and long after. */
+const timesOf = (facts: Facts): number[] =>
+  [...new Set([0, ...facts.times(GIVEN_UP_S), SLOW_S, SLOW_S + STAYS_S, GIVEN_UP_S])].toSorted(
+    (a, b) => a - b,
   );
-  const answer = {
-    mode: frame.mode,
-    gainPct: Math.min(...gains, 1000),
-    afterMs: Math.round(afterS * 1000),
-  };
-  const settle = () => {
-    for (const dtS of [0, GIVEN_UP_S, GIVEN_UP_S]) stand.step({ dtS });
-    return stand.frame.mode;
-  };
-  const after = (stand.move(at, from.controls[at]!), settle());
-  // Time goes on for other things too: compared with the same wait without the press.
-  stand.put(from.controls, from.memory);
-  const untouched = settle();
-  return { righted, ...answer, reversible: after === untouched };
+
+/** Panic pressed and held, with every look at every time. */
+function held(facts: Facts): Script {
+  const { at, value } = facts.panic!;
+  let passed = 0;
+  return [
+    { hand: at, to: value },
+    ...timesOf(facts).flatMap((s): Act[] => {
+      const waitS = s - passed;
+      passed = s;
+      return [...(waitS > 0 ? [{ waitS }] : []), ...LOOKS];
+    }),
+  ];
 }
 
-/** Panic is looked for from every cell in which it is not pressed, at every corner of its knobs. */
+/** Pressed for a while and released, and the same wait without the press. */
+const releasedAfter = ({ panic }: Facts, holdS: number): Script[] => {
+  const settle: Act[] = [{ waitS: GIVEN_UP_S }, { waitS: GIVEN_UP_S }, { look: {} }];
+  const hold: Act[] = holdS > 0 ? [{ waitS: holdS }] : [];
+  return [
+    [{ hand: panic!.at, to: panic!.value }, ...hold, { back: panic!.at }, ...settle],
+    [...hold, ...settle],
+  ];
+};
+/** A brush, a press as it is meant, and one that is held on. */
+const HOLDS_S = [0, SLOW_S, GIVEN_UP_S] as const;
+
+/** How strongly the surfaces work the model back, from the still look and the tipped ones: below zero it is not enough. */
+function strength(facts: Facts, looks: readonly Moment[]): number {
+  const { airframe, unit } = facts.setup;
+  const still = looks[0]!.frame.surfaceDeg;
+  let least = Infinity;
+  TIPPED.forEach(({ axis, sense }, n) => {
+    if (!unit.traits.axes.includes(axis) || !facts.authority.some((a) => a[axis])) return;
+    const { surfaceDeg } = looks[n + 1]!.frame;
+    let answers = false;
+    airframe.surfaces.forEach((_, s) => {
+      const moment = facts.authority[s]![axis];
+      if (!moment || !facts.stabilized[s]) return;
+      answers = true;
+      const moved = surfaceDeg[s]! - still[s]!;
+      least = Math.min(least, -moment * sense * moved - USEFUL_SHARE * facts.throwDeg[s]!);
+    });
+    if (!answers) least = Math.min(least, -1);
+  });
+  // A unit that knows neither axis rights nothing.
+  return Number.isNaN(least) || least === Infinity ? -1 : least;
+}
+
+/** The least gain of roll and pitch. */
+function gainOf(facts: Facts, { frame }: Moment): number {
+  const gains = (['roll', 'pitch'] as const).flatMap((axis, i) =>
+    facts.setup.unit.traits.axes.includes(axis) ? [frame.gainPct[i]!] : [],
+  );
+  return Math.min(...gains, 1000);
+}
+
+/** The looks of a script, time by time. */
+const byTime = (seen: readonly Moment[]): Moment[][] =>
+  Array.from({ length: Math.floor(seen.length / LOOKS.length) }, (_, i) =>
+    seen.slice(i * LOOKS.length, (i + 1) * LOOKS.length) as Moment[],
+  );
+
+/** From when on the surfaces right the model while panic is held: seconds after the press; undefined: never for good. */
+function rightsFrom(facts: Facts, seen: readonly Moment[]): number | undefined {
+  const strengths = byTime(seen).map((looks) => strength(facts, looks));
+  const last = strengths.findLastIndex((s) => s < 0);
+  return last === strengths.length - 1 ? undefined : timesOf(facts)[last + 1];
+}
+
+const modeAt = (facts: Facts, seen: readonly Moment[]): Moment =>
+  byTime(seen)[timesOf(facts).indexOf(SLOW_S)]![0]!;
+
+/** How much what is left after a release differs from what there would have been without the press. */
+function leftBehind(facts: Facts, [after, untouched]: readonly Moment[]): number {
+  const [a, b] = [after!.frame, untouched!.frame];
+  if (a.mode !== b.mode || a.slot !== b.slot) return -100;
+  return SAME_PCT - Math.max(...a.gainPct.map((g, i) => Math.abs(g - b.gainPct[i]!)));
+}
+
+/** What is played from a state to tell what panic does from it. */
+export const panicScripts = (facts: Facts): Script[] => [
+  held(facts),
+  ...releasedAfter(facts, SLOW_S),
+];
+
+/** What pressing panic does, from what its scripts show. */
+export function panicAnswer(facts: Facts, seen: readonly Moment[]): PanicAnswer {
+  const pressed = seen.slice(0, seen.length - 2);
+  const from = rightsFrom(facts, pressed);
+  const now = modeAt(facts, pressed);
+  return {
+    righted: from !== undefined,
+    mode: now.frame.mode,
+    gainPct: gainOf(facts, now),
+    afterMs: Math.round((from ?? GIVEN_UP_S) * 1000),
+    reversible: leftBehind(facts, seen.slice(-2)) >= 0,
+  };
+}
+
+const gainless = (facts: Facts, m: Moment): boolean =>
+  gainOf(facts, m) <= GAIN_NONE_PCT && m.frame.mode !== 'off';
+
 export const panicRights: Requirement = {
   id: 'panic',
-  title: 'Panic rights the model from everywhere',
-  must: `From every state, with panic pressed for ${SLOW_S} s at most, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and letting go gives back what was there.`,
-  from: 'The wish for panic recovery.',
+  title: 'Panic brings the model back to level from everywhere',
+  must: `From every state, with panic pressed for ${SLOW_S} s at most and for as long as it is held, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and letting go, after a brush or after long, gives back what was there.`,
+  from: 'The choice of panic recovery.',
+  leavesOut: 'How fast the model comes round; a position fix that is not there yet.',
   applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
-  looksAt: ordersAndSurfaces,
-  check(asked) {
-    const { setup, orders, panic } = asked;
-    const looking = new Looking();
-    if (!panic) {
-      const wish = setup.intents.program.panic;
-      if (wish && wish.way !== 'none' && wish.way !== 'mode-position' && wish.control !== undefined)
-        looking.fail({
-          severity: 'stop',
-          says: 'Panic recovery was wished for, and nothing in the program does it.',
-          where: '/intents/program/panic',
-          about: { how: 'missing' },
-        });
-      return looking;
-    }
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const press = { control: panic.at, value: panic.value };
-    const bad: Bad[] = [];
-    let stuck: { c: OrderCell; corner: Corner } | undefined;
-    let slow: { c: OrderCell; corner: Corner; answer: PanicAnswer } | undefined;
-    for (const c of asked.orderCells) {
-      looking.states += 1;
-      if (c.panicking) {
-        const weak = heldBad(asked, c);
-        if (weak) bad.push(weak);
-        continue;
-      }
-      for (const corner of asked.corners(c)) {
-        const answer = panicOf(asked, c, corner);
-        if (!answer.righted) bad.push({ c, corner, answer, held: false });
-        else if (!answer.reversible && !c.launching) stuck ??= { c, corner };
-        if (answer.righted && answer.afterMs > SLOW_S * 1000) slow ??= { c, corner, answer };
-      }
-    }
-    // What fails from a state is told before what fails while it is held.
-    bad.sort((x, y) => Number(x.held) - Number(y.held));
-    const total = asked.orderCells.length;
-    // The gravest first: what brings no levelling at all, then what brings it without strength.
-    const first = bad.find((b) => b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off');
-    const weak = bad.find((b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'));
-    const tell = (found: (typeof bad)[number], how: string, of: number) => {
-      const { answer } = found;
-      const from = asked.words(found.c);
-      looking.fail({
-        severity: 'stop',
+  looksAt: (facts) => facts.steering,
+  claims(facts) {
+    const { panic, setup } = facts;
+    const choice = setup.intents.program.panic;
+    if (!panic)
+      return choice &&
+        choice.way !== 'none' &&
+        choice.way !== 'mode-position' &&
+        choice.control !== undefined
+        ? [
+            {
+              form: 'setup',
+              key: 'missing',
+              failure: {
+                severity: 'stop',
+                says: 'You chose panic recovery, and nothing in the program does it.',
+                where: '/intents/program/panic',
+                about: { how: 'missing' },
+              },
+            },
+          ]
+        : [];
+    const control = panic.id;
+    const says = (found: Found, m: Moment, how: string) => {
+      const { mode } = m.frame;
+      const gain = gainOf(facts, m);
+      const [of, all] = found.failing;
+      const cases = `(${of} of ${all} cases)`;
+      return {
         says:
           how === 'no-gain'
-            ? `From ${from}, panic brings ${modeWords(setup.unit, answer.mode)} with a gain of ${answer.gainPct.toFixed(0)} %. So it is in ${of} of ${total} states.`
-            : answer.mode === 'level' || answer.mode === 'home'
-              ? `From ${from}, panic brings ${modeWords(setup.unit, answer.mode)}, and the surfaces do not right the model. So it is in ${of} of ${total} states.`
-              : `From ${from}, panic gives ${modeWords(setup.unit, answer.mode)}. It fails from ${of} of ${total} states.`,
-        where: '/program/lines',
-        witness: asked.witness(
-          orders,
-          found.c.cell,
-          found.held ? 'panic held' : 'this, then panic',
-          {
-            corner: found.corner,
-            then: found.held ? [{ waitS: 1.5 }] : [press, { waitS: 1.5 }],
-          },
-        ),
-        about: {
-          control: panic.id,
-          mode: answer.mode,
-          how,
-          figure: answer.gainPct,
-          states: [of, total],
-        },
-      });
+            ? `Panic gives ${facts.mode(mode)} with a gain of ${gain.toFixed(0)} % when ${found.state} ${cases}.`
+            : mode === 'level' || mode === 'home'
+              ? `Panic gives ${facts.mode(mode)} when ${found.state}, and the surfaces do not bring the model back ${cases}.`
+              : `Panic gives ${facts.mode(mode)} when ${found.state} ${cases}.`,
+        about: { mode, how, figure: gain, states: [of, all] as const },
+      };
     };
-    const cellsOf = (list: readonly Bad[]) => new Set(list.map((b) => b.c)).size;
-    const gainless = bad.filter(
-      (b) => !(b.answer.gainPct > GAIN_NONE_PCT || b.answer.mode === 'off'),
-    );
-    if (first) tell(first, 'hole', cellsOf(bad.filter((b) => !gainless.includes(b))));
-    if (weak) tell(weak, 'no-gain', cellsOf(gainless));
-    if (slow)
-      looking.fail({
-        severity: 'stop',
-        says: `Panic rights the model only after ${(slow.answer.afterMs / 1000).toFixed(1)} s: too late to help.`,
+    const scripts = [held(facts)];
+    const common = {
+      form: 'twin',
+      asked: 'always',
+      scope: orderScope(facts),
+      severity: 'stop',
+      where: '/program/lines',
+    } as const;
+    const rights = (key: 'hole' | 'no-gain'): Claim => ({
+      ...common,
+      key,
+      about: { control },
+      shows: 'this, then panic',
+      scripts,
+      shownUntilS: SLOW_S,
+      when: (now) => !now.panicking,
+      holds(seen: readonly Moment[]) {
+        // What brings no levelling at all, and what brings it without strength, are told apart.
+        if (gainless(facts, modeAt(facts, seen)) !== (key === 'no-gain')) return 1;
+        const from = rightsFrom(facts, seen);
+        if (from !== undefined) return 1;
+        return Math.min(...byTime(seen).slice(1).map((looks) => strength(facts, looks)), -0.001);
+      },
+      says: (found) => says(found, modeAt(facts, found.seen), key),
+    });
+    return [
+      rights('hole'),
+      rights('no-gain'),
+      {
+        ...common,
+        key: 'slow',
         where: '/program/logic',
-        witness: asked.witness(orders, slow.c.cell, 'this, then panic', {
-          corner: slow.corner,
-          then: [press, { waitS: slow.answer.afterMs / 1000 }],
-        }),
-        about: { control: panic.id, how: 'slow', figure: slow.answer.afterMs },
-      });
-    if (stuck)
-      looking.fail({
+        about: { control, how: 'slow' },
+        shows: 'this, then panic',
+        scripts,
+        shownUntilS: SLOW_S,
+        when: (now) => !now.panicking,
+        holds: (seen: readonly Moment[]) => SLOW_S - (rightsFrom(facts, seen) ?? 0),
+        says: ({ seen }) => {
+          const s = rightsFrom(facts, seen)!;
+          return {
+            says: `Panic takes ${s.toFixed(1)} s to act: too late.`,
+            about: { figure: s * 1000 },
+          };
+        },
+      },
+      {
+        ...common,
+        key: 'held',
+        about: { control },
+        shows: 'panic held',
+        scripts: [[{ waitS: LONG_S }, ...LOOKS]],
+        // Pressed, and held for so long that nothing changes any more by itself.
+        when: ({ hands }) => hands[panic.at] === panic.value,
+        holds: (seen: readonly Moment[]) => strength(facts, seen),
+        says: (found) =>
+          says(found, found.seen[0]!, gainless(facts, found.seen[0]!) ? 'no-gain' : 'hole'),
+      },
+      ...HOLDS_S.map((holdS): Claim => ({
+        ...common,
+        key: `released after ${holdS}`,
         severity: 'caution',
-        says: 'Letting panic go does not give back what was there.',
-        where: '/program/lines',
-        witness: asked.witness(orders, stuck.c.cell, 'panic and let go', {
-          corner: stuck.corner,
-          then: [press, { waitS: 1.5 }, { control: panic.at, value: -100 }],
-        }),
-        about: { control: panic.id, how: 'stuck' },
-      });
-    return looking;
+        about: { control, how: 'stuck' },
+        shows: 'panic and let go',
+        scripts: releasedAfter(facts, holdS),
+        shownUntilS: GIVEN_UP_S,
+        when: (now) => !now.panicking && !now.launching,
+        holds: (seen: readonly Moment[]) => leftBehind(facts, seen),
+        says({ seen, state }) {
+          const [after, untouched] = seen.map((m) => m.frame.mode);
+          return {
+            // A unit left off, or on, where it was not, is found out when it is needed.
+            severity: after === untouched ? 'caution' : 'stop',
+            says:
+              after === untouched
+                ? `After panic is released the gain is not what it was (${state}).`
+                : `After panic is released the unit stays in ${facts.mode(after!)}; it was in ${facts.mode(untouched!)} (${state}).`,
+          };
+        },
+      })),
+    ];
+  },
+  /** A hole while it is held is one from the state before; letting go is told once. */
+  told(failures) {
+    const seen = new Set<string>();
+    return failures.filter((f) => {
+      const key = f.about.how ?? '';
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    });
   },
 };
-
-interface Bad {
-  c: OrderCell;
-  corner: Corner;
-  answer: PanicAnswer;
-  /** Panic is pressed in the cell itself. */
-  held: boolean;
-}
-
-/**
- * A cell in which panic is pressed, and has been for so long that nothing changes any more by itself,
- * and the surfaces do not right the model: whatever the hands did meanwhile.
- */
-function heldBad(asked: Asked, c: OrderCell): Bad | undefined {
-  const { orders, panic, stand } = asked;
-  const k = orders.cone.controls.indexOf(panic!.at);
-  if (k >= 0 && c.cell.box.lo[k] !== panic!.value) return undefined;
-  for (const corner of asked.corners(c)) {
-    const { controls, memory } = asked.into(orders, c.cell, corner).state();
-    const logic = [...stand.put(controls, memory).step().logic];
-    const later = stand.step({ dtS: LONG_S }).logic;
-    if (orders.cone.logic.some((i) => later[i] !== logic[i])) continue;
-    const key = Float64Array.of(
-      ...orders.watch.map((w) => Math.round(stand.frame.receivedUs[w.at]! * 10)),
-    );
-    const own = heldAnswers.get(asked) ?? { known: new Interner(), list: [] };
-    heldAnswers.set(asked, own);
-    const index = own.known.index(key);
-    const state = stand.state();
-    const righted = (own.list[index] ??= rights(asked, state));
-    if (righted) continue;
-    const frame = stand.put(state.controls, state.memory).step();
-    const gains = asked.setup.unit.traits.axes.flatMap((axis) =>
-      axis === 'yaw' ? [] : [frame.gainPct[axis === 'roll' ? 0 : 1]!],
-    );
-    return {
-      c,
-      corner,
-      held: true,
-      answer: {
-        righted,
-        mode: frame.mode,
-        gainPct: Math.min(...gains, 1000),
-        afterMs: 0,
-        reversible: true,
-      },
-    };
-  }
-  return undefined;
-}
-const heldAnswers = new WeakMap<Asked, { known: Interner; list: boolean[] }>();
-
-const answers = new WeakMap<Asked, { known: Interner; list: PanicAnswer[]; key: Float64Array }>();
-
-/** What pressing panic does from a cell; states alike in all that pressing looks at are asked once. */
-export function panicOf(asked: Asked, c: OrderCell, corner?: Corner): PanicAnswer {
-  const { watch, cone } = asked.orders;
-  const own = answers.get(asked) ?? {
-    known: new Interner(),
-    list: [],
-    key: new Float64Array(1 + 4 * watch.length + 2 * cone.logic.length),
-  };
-  answers.set(asked, own);
-  const { at, value } = asked.panic!;
-  const { stand } = asked;
-  // What can matter: pulses before the press, at once, and when all has run its course, with it and
-  // without; and what is remembered at the press.
-  const { key } = own;
-  let n = 0;
-  const pulses = () => {
-    for (const w of watch) key[n++] = Math.round(stand.frame.receivedUs[w.at]! * 10);
-  };
-  key[n++] = MODES.indexOf(c.mode);
-  asked.into(asked.orders, c.cell, corner).step();
-  pulses();
-  stand.step({ dtS: LONG_S });
-  pulses();
-  asked.into(asked.orders, c.cell, corner).move(at, value).step();
-  pulses();
-  for (const i of cone.logic) {
-    key[n++] = stand.memory.logic[2 * i]!;
-    key[n++] = stand.memory.logic[2 * i + 1]!;
-  }
-  stand.step({ dtS: LONG_S });
-  pulses();
-  const index = own.known.index(key);
-  return (own.list[index] ??= pressFrom(asked, asked.into(asked.orders, c.cell, corner).state()));
-}

@@ -1,72 +1,71 @@
-import { servoReachDeg } from '../../chain';
-import { lockServoDeg } from '../../linkage';
-import { HELD_DEG, SHORT_DEG, steeringOf, stopVerdict } from '../../plan';
-import { cornersOf, type Cell, type Corner } from '../explore';
-import { channelsOfSurfaces, ordersAndSurfaces } from './influence';
-import { Looking, type Requirement } from './requirement';
+import type { Claim, Moment } from '../engine';
+import type { Requirement } from './requirement';
 
 /** The steering of a car: at its lock when the hand is at its end, and no further. */
 export const steeringStops: Requirement = {
   id: 'steering-stop',
   title: 'The steering reaches its stop just when the hand does',
-  must: `In every state, unit still, the servo is never sent more than ${HELD_DEG}° past the place where the steering meets its stop, and with the hand at its end it gets there to within ${SHORT_DEG}°.`,
+  must: 'In every state, unit still, the servo is never sent more than 1° past the place where the steering meets its stop, and somewhere it gets there to within 3°.',
   from: 'The steering as measured: arm, link, crank or rack, knuckles and stops.',
-  applies: (setup) => steeringOf(setup) !== undefined,
-  looksAt: ordersAndSurfaces,
-  check(asked) {
-    const { setup } = asked;
-    const looking = new Looking();
-    const { steering, servo, sense, wheel } = steeringOf(setup)!;
-    const at = setup.airframe.surfaces.indexOf(wheel);
-    const table = asked.table(channelsOfSurfaces(setup)[at]!);
-    if (!looking.needs(wheel.label, table)) return looking;
-    const ends: Record<1 | -1, { deg: number; cell?: Cell; corner?: Corner }> = {
-      1: { deg: 0 },
-      [-1]: { deg: 0 },
-    };
-    for (const cell of table.cells)
-      for (const corner of cornersOf(setup, cell, table.cone.controls, -1, () => true, 100)) {
-        looking.states += 1;
-        const deg = sense * asked.into(table, cell, corner).step().servoDeg[servo]!;
-        for (const way of [1, -1] as const)
-          if (way * deg > ends[way].deg) ends[way] = { deg: way * deg, cell, corner };
-      }
-    const reach = servoReachDeg(setup.airframe.servos[servo]!);
-    for (const way of [1, -1] as const) {
-      const side = way > 0 ? 'left' : 'right';
-      const { deg, cell, corner } = ends[way];
-      const witness =
-        cell && corner && asked.witness(table, cell, `steered full ${side}`, { corner });
-      const lock = lockServoDeg(steering, reach, way);
-      const about = { surface: wheel.id, how: side };
-      if (lock === undefined) {
-        looking.fail({
-          severity: 'caution',
-          says: `Full ${side} the servo ends before the steering is at its stop: a longer arm, or a shorter one on the crank, gives the rest.`,
-          where: '/airframe/steering/armMm',
-          about: { ...about, how: `${side}-never` },
-        });
-        continue;
-      }
-      const beyond = deg - way * lock;
-      const verdict = stopVerdict(beyond, way * lock);
-      if (verdict === 'past')
-        looking.fail({
+  leavesOut: 'The give of the linkage; the correction on top.',
+  applies: (setup) => setup.airframe.steering !== undefined,
+  looksAt: (facts) => facts.steering,
+  claims(facts) {
+    const stop = facts.steeringStop;
+    if (!stop) return [];
+    return (['left', 'right'] as const).flatMap((side): Claim[] => {
+      const way = side === 'left' ? 1 : -1;
+      const lock = stop.lock[side];
+      if (lock === undefined)
+        return [
+          {
+            form: 'setup',
+            key: `${side} never`,
+            failure: {
+              severity: 'caution',
+              says: `Full ${side} the servo ends before the steering is at its stop: a longer arm, or a shorter one on the crank, gives the rest.`,
+              where: '/airframe/steering/armMm',
+              about: { surface: stop.wheel.id, how: `${side}-never` },
+            },
+          },
+        ];
+      const beyond = ({ frame }: Moment) =>
+        way * (stop.sense * frame.servoDeg[stop.servo]! - lock);
+      const common = {
+        form: 'moment',
+        scope: {
+          channels: facts.surfaceChannels[stop.surface]!,
+          sticks: 'anywhere',
+          unit: 'in-use',
+        },
+        where: '/airframe/steering',
+        about: { surface: stop.wheel.id, how: side },
+        shows: `steered full ${side}`,
+      } as const;
+      return [
+        {
+          ...common,
+          key: `${side} past`,
+          asked: 'always',
           severity: 'stop',
-          says: `Full ${side} the servo is held ${beyond.toFixed(0)}° past the place where the steering meets its stop: it stalls there and burns.`,
-          where: '/airframe/steering',
-          ...(witness ? { witness } : {}),
-          about: { ...about, figure: beyond },
-        });
-      else if (verdict === 'short')
-        looking.fail({
+          holds: (now: Moment) => stop.heldDeg - beyond(now),
+          says: ({ now }) => ({
+            says: `Full ${side} the servo is held ${beyond(now).toFixed(0)}° past the place where the steering meets its stop: it stalls there and burns.`,
+            about: { figure: beyond(now) },
+          }),
+        },
+        {
+          ...common,
+          key: `${side} short`,
+          asked: 'somewhere',
           severity: 'caution',
-          says: `Full ${side} the steering stands ${(-beyond).toFixed(0)}° of servo short of its stop: the circle is wider than the car can turn.`,
-          where: '/airframe/steering',
-          ...(witness ? { witness } : {}),
-          about: { ...about, figure: beyond },
-        });
-    }
-    return looking;
+          holds: (now: Moment) => beyond(now) + stop.shortDeg,
+          says: ({ now }) => ({
+            says: `Full ${side} the steering stands ${(-beyond(now)).toFixed(0)}° of servo short of its stop: the circle is wider than the car can turn.`,
+            about: { figure: beyond(now) },
+          }),
+        },
+      ];
+    });
   },
 };

@@ -1,7 +1,6 @@
-import { compileCondition, modeWords } from '../../chain';
-import { MODES, pointer, readsOfCondition, type Setup } from '../../setup';
-import { everyChannel } from './influence';
-import { Looking, ORDERS, type Requirement } from './requirement';
+import { MODES, pointer, type Setup } from '../../setup';
+import type { Claim, Moment } from '../engine';
+import { orderScope, type Requirement } from './requirement';
 
 /** The mode a call-out names, by its first word; undefined when it speaks of something else. */
 const modeSaid = (say: string) => {
@@ -10,73 +9,77 @@ const modeSaid = (say: string) => {
 };
 
 /** Call-outs that name a mode. */
-const spoken = (setup: Setup) =>
+const speakers = (setup: Setup) =>
   setup.program.callouts.flatMap((callout, at) => {
     const mode = modeSaid(callout.say);
-    const { when } = callout;
-    return mode === undefined || when === undefined ? [] : [{ callout, when, at, mode }];
+    return mode === undefined || callout.when === undefined ? [] : [{ say: callout.say, at, mode }];
   });
 
 export const voiceTrue: Requirement = {
   id: 'voice',
   title: 'What is spoken is what the unit does',
   must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while nothing else has been given the say.',
-  from: 'The wish for call-outs: eyes are on the model, and the voice is believed.',
-  applies: (setup) => setup.intents.program.voice?.modes === true || spoken(setup).length > 0,
+  from: 'The choice of call-outs: eyes are on the model, and the voice is believed.',
+  leavesOut: 'Call-outs that name no mode; while panic or launch help acts.',
+  applies: (setup) => setup.intents.program.voice?.modes === true || speakers(setup).length > 0,
   // With the call-outs themselves, whose logic may look anywhere.
-  looksAt: everyChannel,
-  check(asked) {
-    const { setup, chain, stand } = asked;
-    const looking = new Looking();
-    // What call-outs look at need not be what the unit is told by.
-    const orders = asked.ordersWith(
-      setup.program.callouts.flatMap((c) => (c.when ? readsOfCondition(c.when) : [])),
-    );
-    if (!looking.needs(ORDERS, orders)) return looking;
-    const voices = spoken(setup).map((v) => ({
-      ...v,
-      ask: compileCondition(v.when, chain.layout, setup),
-    }));
-    if (voices.length === 0) {
+  looksAt: (facts) => facts.everyChannel,
+  claims(facts) {
+    const { setup } = facts;
+    const voices = speakers(setup);
+    if (voices.length === 0)
       // A unit whose mode no switch chooses has nothing to say.
-      if (setup.intents.program.modes)
-        looking.fail({
-          severity: 'caution',
-          says: 'Call-outs were wished for, and nothing is spoken.',
-          where: '/program/callouts',
-          about: { how: 'silent' },
-        });
-      return looking;
-    }
-    const told = new Set<number>();
-    let silent = false;
-    for (const c of asked.read(orders)) {
-      if (c.panicking || c.launching || c.recovering) continue;
-      looking.states += 1;
-      asked.into(orders, c.cell).step();
-      const said = voices.filter((v) => v.ask(stand.stimulus, stand.frame));
-      for (const v of said) {
-        if (v.mode === stand.frame.mode || told.has(v.at)) continue;
-        told.add(v.at);
-        looking.fail({
-          severity: 'stop',
-          says: `“${v.callout.say}” is spoken with the unit in ${modeWords(setup.unit, stand.frame.mode)} (${asked.words(c, orders)}).`,
-          where: pointer('program', 'callouts', v.at),
-          witness: asked.witness(orders, c.cell, `“${v.callout.say}” spoken`),
-          about: { mode: stand.frame.mode, how: 'untrue' },
-        });
-      }
-      if (said.length === 0 && !silent) {
-        silent = true;
-        looking.fail({
-          severity: 'caution',
-          says: `Nothing is spoken for ${asked.words(c, orders)}.`,
-          where: '/program/callouts',
-          witness: asked.witness(orders, c.cell, 'nothing spoken'),
-          about: { mode: stand.frame.mode, how: 'silent' },
-        });
-      }
-    }
-    return looking;
+      return setup.intents.program.modes
+        ? [
+            {
+              form: 'setup',
+              key: 'silent',
+              failure: {
+                severity: 'caution',
+                says: 'You chose call-outs, and nothing is spoken.',
+                where: '/program/callouts',
+                about: { how: 'silent' },
+              },
+            },
+          ]
+        : [];
+    const spoken = facts.spoken();
+    const common = {
+      form: 'moment',
+      asked: 'always',
+      // What call-outs look at need not be what the unit is told by.
+      scope: orderScope(facts, { reads: [...facts.orderReads, ...facts.spokenReads] }),
+    } as const;
+    return [
+      ...voices.map(({ say, at, mode }): Claim => ({
+        ...common,
+        key: `true ${at}`,
+        severity: 'stop',
+        where: pointer('program', 'callouts', at),
+        about: { how: 'untrue' },
+        shows: `“${say}” spoken`,
+        when: (now) =>
+          !now.panicking && !now.launching && !now.frame.recovering && spoken[at]!(now),
+        holds: ({ frame }: Moment) => (frame.mode === mode ? 1 : -1),
+        says: ({ now, state }) => ({
+          says: `“${say}” is spoken with the unit in ${facts.mode(now.frame.mode)} (${state}).`,
+          about: { mode: now.frame.mode },
+        }),
+      })),
+      {
+        ...common,
+        key: 'spoken',
+        severity: 'caution',
+        where: '/program/callouts',
+        about: { how: 'silent' },
+        shows: 'nothing spoken',
+        when: (now) => !now.panicking && !now.launching && !now.frame.recovering,
+        holds: (now: Moment) => (voices.some(({ at }) => spoken[at]!(now)) ? 1 : -1),
+        says: ({ now, state }) => ({
+          says: `Nothing is spoken for ${state}.`,
+          about: { mode: now.frame.mode },
+        }),
+      },
+    ];
   },
 };

@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
 import { rewritten } from '../repair';
@@ -9,7 +10,7 @@ export const bandEdge: Rule = {
   explains: ['mode-margins'],
   check: (setup, proof) =>
     failuresOf(proof, 'mode-margins').map((failure) => ({
-      ...failure,
+      ...accountOf(failure),
       remedies: rewritten(setup, 'Write mode values in the middle of their bands', (w) => w),
     })),
 };

@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { freeControl } from '../../setup';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -12,7 +13,7 @@ export const gainMapping: Rule = {
     failuresOf(proof, 'gain')
       .filter((f) => f.about.how !== 'crosses')
       .map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: rewritten(
           setup,
           failure.about.how === 'other-value'
@@ -32,7 +33,7 @@ export const gainCrossing: Rule = {
     failuresOf(proof, 'gain')
       .filter((f) => f.about.how === 'crosses')
       .map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: rewritten(setup, 'Let a switch choose the side and the knob the amount', (w) => {
           const chosen =
             w.gain?.by === 'sets'

@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { pointer } from '../../setup';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -13,7 +14,7 @@ export const launchElevator: Rule = {
       l.purpose === 'launch' && l.effect === 'adds' && l.when?.kind === 'logic' ? [i] : [],
     );
     return failuresOf(proof, 'launch').map((failure) => ({
-      ...failure,
+      ...accountOf(failure),
       remedies:
         failure.about.how === 'down'
           ? [

@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { failsafeSchools } from '../../plan';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -23,11 +24,11 @@ export const linkLost: Rule = {
     ];
     return [
       ...failuresOf(proof, 'motor-lost').map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: again('Stop the motor when the link is lost'),
       })),
       ...failuresOf(proof, 'link-lost').map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: again('Give it one mode for a lost link'),
       })),
     ];

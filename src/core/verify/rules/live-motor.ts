@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { stickOf } from '../../chain';
 import { freeControl, pointer, roleOf } from '../../setup';
 import type { Remedy } from '../finding';
@@ -29,7 +30,7 @@ export const throttleReversed: Rule = {
               ]),
         ];
       });
-      return { ...failure, remedies };
+      return { ...accountOf(failure), remedies };
     }),
 };
 
@@ -70,9 +71,9 @@ export const noThrottleCut: Rule = {
         : [];
     const last = lastCut(setup);
     return [
-      ...failuresOf(proof, 'motor-rest').map((failure) => ({ ...failure, remedies })),
+      ...failuresOf(proof, 'motor-rest').map((failure) => ({ ...accountOf(failure), remedies })),
       ...failuresOf(proof, 'motor-cut').map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: last ? [last] : [],
       })),
     ];

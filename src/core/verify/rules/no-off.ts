@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -20,7 +21,7 @@ export const noOff: Rule = {
         },
       ];
     return failuresOf(proof, 'master-off').map((failure) => ({
-      ...failure,
+      ...accountOf(failure),
       remedies: rewritten(setup, 'Put off on an end of the mode switch', (w) =>
         w.modes && traits.modes.includes('off')
           ? { ...w, modes: { ...w.modes, table: ['off', ...w.modes.table.slice(1)] } }

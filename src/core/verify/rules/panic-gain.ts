@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { PANIC_GAIN_PCT } from '../../plan';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -12,7 +13,7 @@ export const panicGain: Rule = {
     failuresOf(proof, 'panic')
       .filter((f) => f.about.how === 'no-gain')
       .map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: rewritten(setup, `Send a gain of ${PANIC_GAIN_PCT} % while panic acts`, (w) =>
           w.panic ? { ...w, panic: { ...w.panic, gainPct: PANIC_GAIN_PCT } } : w,
         ),

@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { PANIC_GAIN_PCT, panicWays } from '../../plan';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -19,7 +20,7 @@ export const panicHole: Rule = {
     return failuresOf(proof, 'panic')
       .filter((f) => f.about.how === 'hole' || f.about.how === 'stuck')
       .map((failure) => ({
-        ...failure,
+        ...accountOf(failure),
         remedies: (Object.keys(WAYS) as (keyof typeof WAYS)[])
           .filter((way) => ways[way] === undefined && failure.about.how === 'hole')
           .flatMap((way) =>

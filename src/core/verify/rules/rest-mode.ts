@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { compileChain } from '../../chain';
 import { modesAt } from '../../plan';
 import type { Mode, ModeWish, Setup } from '../../setup';
@@ -24,7 +25,7 @@ export const restMode: Rule = {
   explains: ['rest'],
   check: (setup, proof) =>
     failuresOf(proof, 'rest').map((failure) => ({
-      ...failure,
+      ...accountOf(failure),
       remedies: rewritten(setup, 'Put a mode at rest that leaves the model alone', (w) =>
         w.modes ? { ...w, modes: { ...w.modes, table: calmAtRest(setup, w.modes) } } : w,
       ),

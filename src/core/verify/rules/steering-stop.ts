@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { setSteeringEnds } from '../../plan';
 import { failuresOf } from '../proof';
 import type { Rule } from '../rule';
@@ -11,7 +12,7 @@ export const steeringStop: Rule = {
     failuresOf(proof, 'steering-stop').map((failure) => {
       const patch = failure.about.how?.endsWith('-never') ? [] : setSteeringEnds(setup);
       return {
-        ...failure,
+        ...accountOf(failure),
         remedies:
           patch.length > 0
             ? [{ label: 'Set both ends so that the hand and the stop are reached together', patch }]

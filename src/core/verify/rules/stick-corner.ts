@@ -1,3 +1,4 @@
+import { accountOf } from '../finding';
 import { failuresOf } from '../proof';
 import type { Rule } from '../rule';
 
@@ -7,5 +8,5 @@ export const stickCorner: Rule = {
   why: 'The unit looks at pulses, the leaflet at sticks. With a channel reversed, the corner the leaflet shows is another corner.',
   explains: ['gesture'],
   check: (_, proof) =>
-    failuresOf(proof, 'gesture').map((failure) => ({ ...failure, remedies: [] })),
+    failuresOf(proof, 'gesture').map((failure) => ({ ...accountOf(failure), remedies: [] })),
 };

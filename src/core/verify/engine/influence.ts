@@ -1,6 +1,6 @@
 import type { Chain } from '../../chain';
 import { isOrder, type Setup } from '../../setup';
-import { chainOf, watchOf } from '../explore';
+import { chainOf } from '../explore';
 
 /** Enough to move any surface well past what counts as still. */
 const NUDGE_US = 200;
@@ -44,21 +44,3 @@ function nudged(setup: Setup, chain: Chain): number[][] {
   }
   return found;
 }
-
-/** Channels that tell the unit what to do. */
-export const orderChannels = (setup: Setup): number[] => watchOf(setup).map((w) => w.at + 1);
-
-/** Channels that move any surface. */
-export const surfaceChannels = (setup: Setup): number[] => [
-  ...new Set(channelsOfSurfaces(setup).flat()),
-];
-
-/** Channels a stick's effect can depend on: those of the surfaces, and the orders at rest. */
-export const ordersAndSurfaces = (setup: Setup): number[] => [
-  ...new Set([...orderChannels(setup), ...surfaceChannels(setup)]),
-];
-
-/** Every channel something is said about. */
-export const everyChannel = (setup: Setup): number[] => [
-  ...new Set(setup.program.lines.map((l) => l.channel)),
-];

@@ -1,0 +1,448 @@
+import { Interner, pathTo, type Cell, type Move, type Table, type TableOptions } from '../explore';
+import type { Failure, Witness } from '../finding';
+import { witnessOf } from '../witness';
+import type { Found, Moment, Script, StateClaim, Told } from './claim';
+import type { Claim } from './claim';
+import type { Facts } from './facts';
+import { Stage } from './stage';
+import { memoriesIn, placesIn, tableFor, unitStates, type State } from './states';
+import { stateWords } from './words';
+
+/** Halvings of a cell in which a margin dips between its corners, before it is called undecided. */
+const REFINEMENTS = 6;
+/** A dip of a margin smaller than this is rounding. */
+const DIP = 1e-6;
+/** Failing states whose way is walked before one is taken as it is. */
+const WALKED = 4;
+const ENDS = [-100, 0, 100] as const;
+/** Places of one sweep at most, besides its ends. */
+const MOST_CUTS = 48;
+
+/** What looking came to for one claim. */
+export interface Verdict {
+  claim: Claim;
+  failures: Failure[];
+  states: number;
+  leftOut: string[];
+  /** Of a list: what holds in every state. */
+  holds: readonly string[];
+}
+
+interface Worst {
+  margin: number;
+  state: State;
+}
+
+/** One claim while the states are gone through. */
+class Case {
+  states = 0;
+  failing = 0;
+  undecided = false;
+  /** The worst of all; of `somewhere` the best of each group. */
+  worst: Worst[] = [];
+  groups = new Map<string, Worst>();
+  choices: string[];
+  margins: number[] = [];
+  places: readonly number[] | undefined;
+
+  constructor(readonly claim: StateClaim) {
+    this.choices = claim.asked === 'one-of' ? [...claim.choices] : [];
+  }
+
+  take(margin: number, state: () => State, group: () => string): void {
+    this.states += 1;
+    if (this.claim.asked === 'somewhere') {
+      const key = group();
+      const known = this.groups.get(key);
+      if (!known || margin > known.margin) this.groups.set(key, { margin, state: state() });
+      return;
+    }
+    if (margin >= 0) return;
+    this.failing += 1;
+    if (this.worst.length < WALKED) this.worst.push({ margin, state: state() });
+    else {
+      const last = this.worst.reduce((a, b) => (b.margin > a.margin ? b : a));
+      if (margin < last.margin) this.worst[this.worst.indexOf(last)] = { margin, state: state() };
+    }
+  }
+}
+
+/**
+ * Decides claims over everything that can be reached: cell by cell of the table of their scope, at the
+ * ends of each cell, themselves included, and in its middle, with everything the unit may be in by
+ * itself; where a margin dips between the ends, the cell is halved. Claims of one scope are looked at
+ * together. The one place that looks: a claim never chooses a state.
+ */
+export function decide(
+  facts: Facts,
+  claims: readonly Claim[],
+  options: Pick<TableOptions, 'onProgress' | 'limit'> = {},
+): Verdict[] {
+  const verdicts = new Map<Claim, Verdict>();
+  const groups = new Map<string, StateClaim[]>();
+  for (const claim of claims) {
+    if (claim.form === 'setup') {
+      verdicts.set(claim, { claim, failures: [claim.failure], states: 1, leftOut: [], holds: [] });
+      continue;
+    }
+    const key = JSON.stringify(claim.scope);
+    groups.set(key, [...(groups.get(key) ?? []), claim]);
+  }
+  const stage = new Stage(facts);
+  for (const group of groups.values())
+    for (const verdict of together(facts, stage, group, options)) verdicts.set(verdict.claim, verdict);
+  return claims.map((c) => verdicts.get(c)!);
+}
+
+/** Claims of one scope, looked at in one pass over its states. */
+function together(
+  facts: Facts,
+  stage: Stage,
+  claims: readonly StateClaim[],
+  options: Pick<TableOptions, 'onProgress' | 'limit'>,
+): Verdict[] {
+  const { scope } = claims[0]!;
+  const table = tableFor(facts, scope, options);
+  if (table.tooLarge) {
+    const by = [...table.tooLarge.controls, ...table.tooLarge.entries].slice(0, 5).join(', ');
+    const leftOut = [`${channelWords(facts, scope.channels)}: too many states, by ${by}`];
+    return claims.map((claim) => ({ claim, failures: [], states: 0, leftOut, holds: [] }));
+  }
+  const cases = claims.map((c) => new Case(c));
+  const pass = new Pass(facts, stage, table, cases);
+  pass.run();
+  return cases.map((c) => verdictOf(facts, stage, table, c, pass.walk));
+}
+
+class Pass {
+  private readonly units;
+  /** What each list of scripts was found to give, by the pulses that arrive in it. */
+  private readonly plays = new Map<
+    readonly Script[],
+    { keys: Interner; margins: Map<Case, number[]>; allowed: Map<Case, (readonly string[])[]> }
+  >();
+  private readonly sweeps = new Map<Case, { keys: Interner; margins: number[]; met: Interner }>();
+
+  constructor(
+    private readonly facts: Facts,
+    private readonly stage: Stage,
+    private readonly table: Table,
+    private readonly cases: readonly Case[],
+  ) {
+    this.units = unitStates(facts, cases[0]!.claim.scope);
+    for (const c of cases)
+      if (c.claim.form === 'sweep') c.places = placesOf(table, c.claim.control, c.claim.spread ?? 0);
+  }
+
+  run(): void {
+    for (const cell of this.table.cells) {
+      const open = this.cases.filter((c) => !this.byPulses(c, cell));
+      const still = open.filter((c) => c.claim.form !== 'sweep');
+      if (still.length > 0) this.look(cell, still, -1, 0);
+      for (const c of open)
+        if (c.claim.form === 'sweep') this.look(cell, [c], c.claim.control, 0);
+    }
+  }
+
+  /** Whether the ends of the pulses of a cell say already that a claim holds in all of it. */
+  private byPulses({ claim }: Case, cell: Cell): boolean {
+    if (claim.form !== 'moment' || claim.asked !== 'always' || !claim.byPulses || claim.when)
+      return false;
+    const { facts, stage, table } = this;
+    return memoriesIn(facts, table, cell).every((memory) =>
+      this.units.every((unit) => {
+        const { value } = placesIn(facts, table, cell, claim.scope, -1).next();
+        const now = stage.put(value!, memory, unit);
+        return ([0, 1] as const).every((end) =>
+          claim.holds(stage.arriving(now, table.watch.map(({ at }, i) => [at, cell.us[2 * i + end]!]))) >= 0,
+        );
+      }),
+    );
+  }
+
+  private look(cell: Cell, cases: readonly Case[], skip: number, depth: number): void {
+    const { facts, stage, table } = this;
+    const { scope } = cases[0]!.claim;
+    const refined = cases.filter((c) => c.claim.form === 'moment' && c.claim.asked === 'always');
+    for (const c of refined) c.margins = [];
+    const sweep = skip >= 0 ? this.sweepOf(cases[0]!) : undefined;
+    const width = (channel: number) => {
+      const i = table.watch.findIndex((w) => w.at + 1 === channel);
+      return i < 0 ? 0 : cell.us[2 * i + 1]! - cell.us[2 * i]!;
+    };
+    let wide = false;
+    for (const hands of placesIn(facts, table, cell, scope, skip)) {
+      for (const memory of memoriesIn(facts, table, cell)) {
+        // States that differ in the swept control alone are one sweep.
+        if (sweep) {
+          const met = sweep.met.size;
+          const held = hands.slice();
+          held[skip] = 0;
+          if (sweep.met.index([cell.memory, memory === memoriesIn(facts, table, cell)[0] ? 0 : 1, ...held]) < met)
+            continue;
+        }
+        for (const unit of this.units) {
+          const now = stage.put(hands, memory, unit, width);
+          // On for long and just on differ only where it is on.
+          if (unit.recoveryHeldS > 0 && !now.frame.recovering) continue;
+          const state = (): State => ({ cell, hands: hands.slice(), memory, unit });
+          for (const c of cases) this.ask(c, now, state);
+        }
+      }
+      wide = true;
+    }
+    if (!wide || skip >= 0) return;
+    const dips = refined.filter((c) => dipOf(c.margins) > DIP);
+    if (dips.length === 0) return;
+    if (depth >= REFINEMENTS) {
+      for (const c of dips) {
+        const least = Math.min(...c.margins);
+        if (least >= 0 && least - dipOf(c.margins) < 0) c.undecided = true;
+      }
+      return;
+    }
+    for (const half of halves(table, cell)) this.look(half, dips, skip, depth + 1);
+  }
+
+  private sweepOf(c: Case) {
+    const own = this.sweeps.get(c) ?? { keys: new Interner(), margins: [], met: new Interner() };
+    this.sweeps.set(c, own);
+    return own;
+  }
+
+  private ask(c: Case, now: Moment, state: () => State): void {
+    const { claim } = c;
+    if (claim.when && !claim.when(now)) return;
+    const group = () => ('each' in claim && claim.each ? claim.each(now) : '');
+    if (claim.form === 'moment') {
+      if (claim.asked === 'one-of') {
+        this.narrow(c, claim.choices.filter((x) => claim.allows(now, x)), state);
+        return;
+      }
+      const margin = claim.holds(now);
+      c.margins.push(margin);
+      c.take(margin, state, group);
+      return;
+    }
+    if (claim.form === 'sweep') {
+      const own = this.sweepOf(c);
+      const { stage } = this;
+      const key = own.keys.index(stage.sweepKey(claim.control, c.places!));
+      const margin = (own.margins[key] ??= claim.holds(
+        c.places!,
+        stage.sweep(claim.control, c.places!),
+      ));
+      c.take(margin, state, group);
+      return;
+    }
+    const play = this.plays.get(claim.scripts) ?? {
+      keys: new Interner(),
+      margins: new Map(),
+      allowed: new Map(),
+    };
+    this.plays.set(claim.scripts, play);
+    const key = play.keys.index(this.stage.playKey(claim.scripts));
+    if (claim.asked === 'one-of') {
+      const list = play.allowed.get(c) ?? [];
+      play.allowed.set(c, list);
+      if (!list[key]) {
+        const seen = this.stage.play(claim.scripts);
+        list[key] = claim.choices.filter((x) => claim.allows(seen, x));
+      }
+      this.narrow(c, list[key], state);
+      return;
+    }
+    const margins = play.margins.get(c) ?? [];
+    play.margins.set(c, margins);
+    margins[key] ??= claim.holds(this.stage.play(claim.scripts), now);
+    c.take(margins[key], state, group);
+  }
+
+  /** Of a list only what this state allows is left. */
+  private narrow(c: Case, allowed: readonly string[], state: () => State): void {
+    c.states += 1;
+    const left = c.choices.filter((x) => allowed.includes(x));
+    if (left.length < c.choices.length) {
+      c.failing += 1;
+      // The state that took the last one away shows best what is wrong.
+      if (c.choices.length > 0) c.worst = [{ margin: -1, state: state() }];
+    }
+    c.choices = left;
+  }
+
+  /** The way from power-up into a state, as it was found. */
+  readonly walk = ({ cell, hands }: State): Move[] =>
+    pathTo(this.facts.chain, this.table, cell, (at, lo, hi) =>
+      Math.min(hi, Math.max(lo, hands[at]!)),
+    );
+}
+
+/** How far the middle lies below the lowest end: the last margin is that of the middle. */
+function dipOf(margins: readonly number[]): number {
+  if (margins.length < 3) return 0;
+  const ends = margins.slice(0, -1);
+  return Math.min(...ends) - margins.at(-1)!;
+}
+
+/** A cell in two, across what stands widest. */
+function halves(table: Table, cell: Cell): Cell[] {
+  const { lo, hi } = cell.box;
+  let widest = -1;
+  table.cone.controls.forEach((_, i) => {
+    if (widest < 0 || hi[i]! - lo[i]! > hi[widest]! - lo[widest]!) widest = i;
+  });
+  if (widest < 0 || !(hi[widest]! > lo[widest]!)) return [];
+  const mid = (lo[widest]! + hi[widest]!) / 2;
+  return [
+    { ...cell, box: { lo, hi: hi.with(widest, mid) } },
+    { ...cell, box: { lo: lo.with(widest, mid), hi } },
+  ];
+}
+
+/** Places of a control at which something changes anywhere in a table, its ends and middle, and some between. */
+function placesOf(table: Table, control: number, spread: number): number[] {
+  const k = table.cone.controls.indexOf(control);
+  const cuts = new Set<number>();
+  if (k >= 0)
+    for (const { box } of table.cells) {
+      if (cuts.size >= MOST_CUTS) break;
+      cuts.add(box.lo[k]!);
+      cuts.add(box.hi[k]!);
+    }
+  const between = Array.from({ length: spread }, (_, i) => -100 + (200 * (i + 1)) / (spread + 1));
+  return [...new Set([...ENDS, ...between, ...cuts])].toSorted((a, b) => a - b);
+}
+
+const channelWords = ({ setup }: Facts, channels: readonly number[]): string =>
+  [
+    ...new Set(
+      channels.map(
+        (c) => setup.program.outputs.find((o) => o.channel === c)?.carries ?? `channel ${c}`,
+      ),
+    ),
+  ].join(', ');
+
+/** What a claim comes to: its failures with their witnesses, each walked on the chain before it is said. */
+function verdictOf(
+  facts: Facts,
+  stage: Stage,
+  table: Table,
+  c: Case,
+  walk: (state: State) => Move[],
+): Verdict {
+  const { claim } = c;
+  const failures: Failure[] = [];
+  const leftOut = c.undecided
+    ? [`${claim.shows}: not decided beyond ${REFINEMENTS} refinements`]
+    : [];
+  if (claim.asked === 'somewhere') {
+    for (const best of c.groups.values())
+      if (best.margin < 0)
+        failures.push(failureOf(facts, stage, table, claim, best, [c.states, c.states], walk));
+    if (c.states === 0 && claim.none)
+      failures.push({ ...claim.none, where: claim.where, severity: claim.severity });
+  } else if (claim.asked === 'one-of') {
+    const [last] = c.worst;
+    if (c.states > 0 && c.choices.length === 0 && last)
+      failures.push(failureOf(facts, stage, table, claim, last, [c.failing, c.states], walk));
+  } else if (c.worst.length > 0) {
+    const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
+    const shown =
+      sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
+      sorted[0]!;
+    failures.push(failureOf(facts, stage, table, claim, shown, [c.failing, c.states], walk, c.places));
+  }
+  return { claim, failures, states: c.states, leftOut, holds: c.choices };
+}
+
+function failureOf(
+  facts: Facts,
+  stage: Stage,
+  table: Table,
+  claim: StateClaim,
+  { margin, state }: Worst,
+  failing: readonly [number, number],
+  walk: (state: State) => Move[],
+  places?: readonly number[],
+): Failure {
+  const now = stage.put(state.hands, state.memory, state.unit);
+  const seen =
+    claim.form === 'moment'
+      ? [now]
+      : claim.form === 'sweep'
+        ? stage.sweep(claim.control, places ?? ENDS)
+        : stage.play(claim.scripts);
+  const found: Found = { seen, now, margin, failing, state: stateWords(facts, table, state) };
+  const said = claim.says(found);
+  const told: Told = typeof said === 'string' ? { says: said } : said;
+  const then: Move[] = told.then ? [{ control: told.then[0], value: told.then[1] }] : [];
+  const path = walk(state);
+  return {
+    severity: told.severity ?? claim.severity,
+    says: told.says,
+    where: told.where ?? claim.where,
+    about: { ...claim.about, ...told.about },
+    witness: witnessFor(facts, claim, path, then),
+    at: { path, unit: state.unit, ...(places ? { places } : {}) },
+  };
+}
+
+/** The way to a state, and of a script what the hands do in it. */
+function witnessFor({ setup }: Facts, claim: StateClaim, path: Move[], then: Move[]): Witness {
+  const acts: Move[] =
+    claim.form === 'twin' && then.length === 0
+      ? claim.scripts[0]!.flatMap((act): Move[] =>
+          'hand' in act
+            ? [{ control: act.hand, value: act.to }]
+            : 'waitS' in act && claim.shownUntilS !== undefined && act.waitS <= claim.shownUntilS
+              ? [{ waitS: act.waitS }]
+              : [],
+        )
+      : then;
+  return witnessOf(setup, path, claim.shows, ...acts);
+}
+
+/** Whether a claim fails where a way from power-up really leads, walked on the chain. */
+export function showsItself(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  { unit }: Pick<State, 'unit'>,
+): boolean {
+  const margin = marginAfter(facts, claim, places, path, unit);
+  return margin !== undefined && margin < 0;
+}
+
+/** The margin of a claim at the end of a way from power-up; undefined where it does not speak of it. */
+export function marginAfter(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  unit: State['unit'],
+): number | undefined {
+  if (claim.asked === 'one-of') return undefined;
+  const { chain } = facts;
+  const stimulus = chain.restStimulus();
+  const memory = chain.newMemory();
+  memory.armed = unit.armed;
+  stimulus.positionFix = unit.positionFix;
+  const frame = chain.newFrame();
+  chain.step(stimulus, memory, frame);
+  for (const move of path) {
+    stimulus.dtS = 0;
+    if ('waitS' in move) stimulus.dtS = move.waitS;
+    else stimulus.controls[move.control] = move.value;
+    chain.step(stimulus, memory, frame);
+  }
+  const stage = new Stage(facts);
+  const now = stage.put(stimulus.controls, memory, unit);
+  if (claim.when && !claim.when(now)) return undefined;
+  if (claim.form === 'moment') return claim.holds(now);
+  if (claim.form === 'sweep') {
+    const at = places ?? ENDS;
+    return claim.holds(at, stage.sweep(claim.control, at));
+  }
+  return claim.holds(stage.play(claim.scripts), now);
+}

@@ -1,0 +1,443 @@
+import {
+  axisFunction,
+  compileCondition,
+  controlWords,
+  describeSurface,
+  hornDeg,
+  modeWords,
+  movementOf,
+  positionsOf,
+  positionWord,
+  servoReachDeg,
+  stickOf,
+  STICK_ASKS,
+  switchValue,
+  type Chain,
+  type Frame,
+  type Movement,
+  type Stimulus,
+} from '../../chain';
+import { cornerWords, levelCorner, movedSticks } from '../../capture';
+import { authority, isStabilized, type Authority } from '../../directions';
+import { compileTravel, lockServoDeg } from '../../linkage';
+import { combinations, failsafeSchools, HELD_DEG, SHORT_DEG, steeringOf } from '../../plan';
+import {
+  AXES,
+  isOrder,
+  kindOf,
+  readsOfCondition,
+  roleOf,
+  type Axis,
+  type ChannelFunction,
+  type FailsafeSchool,
+  type Mode,
+  type Read,
+  type Setup,
+} from '../../setup';
+import {
+  actingLogic,
+  chainOf,
+  coneOf,
+  coneOfReads,
+  isContinuous,
+  panicControlOf,
+  watchOf,
+  type PanicControl,
+} from '../explore';
+import { channelsOfSurfaces } from './influence';
+
+/** One stick that turns the model: the axis it is for, and its position in the control list. */
+export interface Hand {
+  axis: Axis;
+  at: number;
+  asks: 1 | -1;
+}
+
+/** One combination of positions of some switches, as values of their controls. */
+export interface Combination {
+  values: readonly number[];
+  words: string;
+}
+
+/**
+ * What requirements may know of a Setup before anything is looked at: what is fitted, what was chosen,
+ * which channels decide what. Everything here is asked of the schema, the chain and the geometry once.
+ */
+export class Facts {
+  readonly chain: Chain;
+  readonly panic: PanicControl | undefined;
+  /** Turning moment of each surface, by its position. */
+  readonly authority: readonly Authority[];
+  readonly stabilized: readonly boolean[];
+  /** What a surface does at full travel of its servo, degrees. */
+  readonly throwDeg: readonly number[];
+  /** Sticks that turn the model, one an axis it can be turned about. */
+  readonly hands: readonly Hand[];
+  /** The control the motor is worked with, by position; −1: none. */
+  readonly throttle: number;
+  /** The switch that cuts the motor, and the value at which it does. */
+  readonly cut: { at: number; value: number } | undefined;
+  readonly onSurface: boolean;
+  /** Surfaces with everything at rest and the unit armed, degrees. */
+  readonly restDeg: Float64Array;
+  private readonly panicLogic: readonly number[];
+  private readonly launchTests: readonly ((s: Stimulus, f: Frame) => boolean)[];
+
+  constructor(readonly setup: Setup) {
+    const { airframe, transmitter, program } = setup;
+    this.chain = chainOf(setup);
+    this.panic = panicControlOf(setup);
+    this.authority = airframe.surfaces.map((s) => authority(airframe, s));
+    this.stabilized = airframe.surfaces.map((s) => isStabilized(setup, s));
+    this.throwDeg = airframe.surfaces.map(({ servo, linkage }) => {
+      const own = airframe.servos.find((s) => s.id === servo)!;
+      return Math.abs(hornDeg(linkage, Math.min(own.degAt500Us, own.limitDeg)));
+    });
+    this.hands = AXES.flatMap((axis) => {
+      if (!this.authority.some((a) => a[axis])) return [];
+      const at = stickOf(transmitter, axisFunction(setup, axis));
+      return at < 0 ? [] : [{ axis, at, asks: STICK_ASKS[axis] }];
+    });
+    this.onSurface = kindOf(airframe).onSurface;
+    this.throttle = this.throttleControl();
+    this.cut = this.cutControl();
+    this.panicLogic = this.panic
+      ? actingLogic(setup, 'panic').filter((i) =>
+          coneOfReads(setup, [
+            { kind: 'logic', id: program.logic[i]!.id, path: [] },
+          ]).controls.includes(this.panic!.at),
+        )
+      : [];
+    const { layout } = this.chain;
+    this.launchTests = program.lines.flatMap((l) =>
+      l.purpose === 'launch'
+        ? [l.when ? compileCondition(l.when, layout, setup) : () => true]
+        : [],
+    );
+    const memory = this.chain.newMemory();
+    memory.armed = true;
+    const frame = this.chain.newFrame();
+    this.chain.step(this.chain.restStimulus(), memory, frame);
+    this.restDeg = frame.surfaceDeg;
+  }
+
+  // Which channels decide what. ------------------------------------------------------------------
+
+  /** Channels that carry a motor, as sent or as the unit takes them. */
+  get motorChannels(): number[] {
+    const { program, unit, transmitter } = this.setup;
+    return [
+      ...new Set(
+        [...program.outputs, ...unit.settings.inputs]
+          .filter((o) => roleOf(o.carries) === 'motor')
+          .map((o) => o.channel),
+      ),
+    ].filter((c) => c <= transmitter.channels);
+  }
+
+  /** Pulses of a channel (1-based) at which what it tells the unit changes. */
+  readonly edgesOf = (channel: number): readonly number[] =>
+    watchOf(this.setup).find((w) => w.at + 1 === channel)?.cutsUs ?? [];
+
+  /** Channels that tell the unit what to do. */
+  get orderChannels(): number[] {
+    return watchOf(this.setup).map((w) => w.at + 1);
+  }
+
+  /** Positions that choices speak of, told apart although no line may listen to them. */
+  get orderReads(): Read[] {
+    const { modes, gain } = this.setup.intents.program;
+    const switches = [
+      ...(modes?.switches ?? []),
+      ...(gain?.by === 'values' ? [gain.control] : []),
+      ...(gain?.by === 'flap' ? [gain.control, gain.off] : []),
+    ];
+    return switches.flatMap((id) => this.positionsOf(id));
+  }
+
+  /** Every position of a switch, as something that is looked at. */
+  positionsOf(id: string): Read[] {
+    const control = this.setup.transmitter.controls.find((c) => c.id === id);
+    if (!control || isContinuous(this.setup, this.at(id))) return [];
+    return Array.from({ length: positionsOf(control.kind) }, (_, position): Read => ({
+      kind: 'control',
+      id,
+      position,
+      path: [],
+    }));
+  }
+
+  /** Channels that move each surface, by its position. */
+  get surfaceChannels(): readonly (readonly number[])[] {
+    return channelsOfSurfaces(this.setup);
+  }
+
+  /** Channels a stick’s effect can depend on: those of the surfaces, and the orders. */
+  get steering(): number[] {
+    return [...new Set([...this.orderChannels, ...this.surfaceChannels.flat()])];
+  }
+
+  /** Every channel something is said about. */
+  get everyChannel(): number[] {
+    return [...new Set(this.setup.program.lines.map((l) => l.channel))];
+  }
+
+  /** Channels that say how much the unit corrects. */
+  get gainChannels(): number[] {
+    const { unit, transmitter } = this.setup;
+    return unit.settings.inputs
+      .filter((i) => i.carries === 'gain' || i.carries.startsWith('gain-'))
+      .map((i) => i.channel)
+      .filter((c) => c <= transmitter.channels);
+  }
+
+  /** Whether a control can reach some channels by whatever way. */
+  reaches(control: number, channels: readonly number[]): boolean {
+    return coneOf(this.setup, channels).controls.includes(control);
+  }
+
+  // Controls. -------------------------------------------------------------------------------------
+
+  at(id: string): number {
+    return this.setup.transmitter.controls.findIndex((c) => c.id === id);
+  }
+
+  stick(carries: ChannelFunction): number {
+    return stickOf(this.setup.transmitter, carries);
+  }
+
+  /** Whether it stands anywhere between its ends, and not in positions. */
+  isContinuous(at: number): boolean {
+    return isContinuous(this.setup, at);
+  }
+
+  /** Every combination of positions of some switches. */
+  combinations(switches: readonly string[]): Combination[] {
+    const { controls } = this.setup.transmitter;
+    return combinations(this.setup, switches).map(({ positions, words }) => ({
+      words,
+      values: positions.map((p, i) => switchValue(controls[this.at(switches[i]!)]!.kind, p)),
+    }));
+  }
+
+  /** The value of a switch in one of its positions, and its words. */
+  position(id: string, position: number): { value: number; words: string } {
+    const { kind, label } = this.setup.transmitter.controls[this.at(id)]!;
+    return {
+      value: switchValue(kind, position),
+      words: `${label} ${positionWord(kind, position)}`,
+    };
+  }
+
+  private throttleControl(): number {
+    const { transmitter, program } = this.setup;
+    const stick = stickOf(transmitter, 'throttle');
+    if (stick >= 0) return stick;
+    const channels = this.motorChannels;
+    const line = program.lines.find(
+      (l) =>
+        channels.includes(l.channel) &&
+        l.follows.kind === 'control' &&
+        l.purpose !== 'throttle-cut',
+    );
+    return line?.follows.kind === 'control' ? this.at(line.follows.id) : -1;
+  }
+
+  private cutControl(): { at: number; value: number } | undefined {
+    const { transmitter, intents, program } = this.setup;
+    const line = program.lines.find((l) => l.purpose === 'throttle-cut')?.when;
+    const cut = intents.program.cut ?? (line?.kind === 'switch' ? line : undefined);
+    if (!cut) return undefined;
+    const at = this.at(cut.control);
+    return at < 0
+      ? undefined
+      : { at, value: switchValue(transmitter.controls[at]!.kind, cut.position) };
+  }
+
+  // What acts in a moment. ------------------------------------------------------------------------
+
+  isPanicking(hands: ArrayLike<number>, frame: Frame): boolean {
+    const { panic } = this;
+    return (
+      panic !== undefined &&
+      (hands[panic.at] === panic.value || this.panicLogic.some((i) => frame.logic[i] === 1))
+    );
+  }
+
+  isLaunching(stimulus: Stimulus, frame: Frame): boolean {
+    return this.launchTests.some((test) => test(stimulus, frame));
+  }
+
+  /** Call-outs as tests of a moment: whether each is spoken. */
+  spoken(): ((now: { hands: ArrayLike<number>; frame: Frame }) => boolean)[] {
+    const { program } = this.setup;
+    const stimulus = this.chain.restStimulus();
+    return program.callouts.map(({ when }) => {
+      if (!when) return () => false;
+      const test = compileCondition(when, this.chain.layout, this.setup);
+      return ({ hands, frame }) => {
+        stimulus.controls.set(hands);
+        return test(stimulus, frame);
+      };
+    });
+  }
+
+  /** What call-outs look at. */
+  get spokenReads(): Read[] {
+    return this.setup.program.callouts.flatMap((c) => (c.when ? readsOfCondition(c.when) : []));
+  }
+
+  /**
+   * Times at which something that was begun may act, in seconds: every delay, two of them one after
+   * another, the unit’s own, up to a limit.
+   */
+  times(mostS: number): number[] {
+    const { program, unit } = this.setup;
+    const { logic } = coneOf(this.setup, this.orderChannels);
+    const single = logic.flatMap((i) => {
+      const l = program.logic[i]!;
+      return l.op === 'delay' ? [l.onS, l.offS] : l.op === 'toggles' ? [l.withinS + 0.001] : [];
+    });
+    const own = (unit.settings.recovery?.delayMs ?? 0) / 1000;
+    const twice = single.flatMap((a) => single.map((b) => a + b));
+    return [...new Set([...single, ...twice, own, ...single.map((s) => s + own)])]
+      .filter((s) => s > 0 && s <= mostS)
+      .toSorted((a, b) => a - b)
+      .slice(0, 8);
+  }
+
+  /** The most the gain channels can ask for in a frame’s mode, as a multiple of what they ask for. */
+  mostGiven(now: Moment): number {
+    const { chain } = this;
+    const frame = chain.newFrame();
+    const memory = chain.newMemory();
+    memory.armed = true;
+    const most = [1000, 2000].map((us) => {
+      frame.receivedUs.set(now.frame.receivedUs);
+      for (const channel of this.gainChannels) frame.receivedUs[channel - 1] = us;
+      chain.fromLink(chain.restStimulus(), memory, frame);
+      return frame.mode === now.frame.mode ? Math.max(...frame.gainPct) : 0;
+    });
+    return Math.max(...most) / 100 || 1;
+  }
+
+  // Geometry. -------------------------------------------------------------------------------------
+
+  /** How far a servo may turn each way before the rod of a surface locks or turns back, degrees. */
+  freeDeg(surface: number, backDeg: number): readonly [number, number] {
+    const own = this.setup.airframe.surfaces[surface]!;
+    const horn = compileTravel(this.setup.airframe, own);
+    const servo = this.setup.airframe.servos.find((s) => s.id === own.servo)!;
+    const most = servoReachDeg(servo);
+    const free = (way: 1 | -1) => {
+      let peak = horn(0);
+      for (let deg = 0; deg <= most + 0.125; deg += 0.25) {
+        const now = horn(way * deg);
+        if (Number.isNaN(now) || way * (now - peak) < -backDeg) return deg;
+        if (way * (now - peak) > 0) peak = now;
+      }
+      return Infinity;
+    };
+    return [-free(-1), free(1)];
+  }
+
+  /** The measured steering: its servo, its sense, and the servo angle at each stop. */
+  get steeringStop() {
+    const found = steeringOf(this.setup);
+    if (!found) return undefined;
+    const reach = servoReachDeg(this.setup.airframe.servos[found.servo]!);
+    return {
+      heldDeg: HELD_DEG,
+      shortDeg: SHORT_DEG,
+      servo: found.servo,
+      sense: found.sense,
+      surface: this.setup.airframe.surfaces.indexOf(found.wheel),
+      wheel: found.wheel,
+      lock: {
+        left: lockServoDeg(found.steering, reach, 1),
+        right: lockServoDeg(found.steering, reach, -1),
+      },
+    };
+  }
+
+  /** Surfaces of a pair of which the unit corrects one side alone, though it could do both. */
+  get halves(): { alone: number; corrected: number }[] {
+    const { airframe, installation, unit } = this.setup;
+    const { surfaces } = airframe;
+    const could = (servo: string) => {
+      const plug = installation.plugs.find((p) => p.drives.includes(servo));
+      return unit.traits.ports.find((p) => p.id === plug?.port)?.canStabilize === true;
+    };
+    return surfaces.flatMap((own, alone) => {
+      if (own.side === 'centre' || this.stabilized[alone] || !could(own.servo)) return [];
+      if (!unit.traits.axes.some((a) => this.authority[alone]![a])) return [];
+      const corrected = surfaces.findIndex(
+        (s, i) => s.role === own.role && s.side !== own.side && this.stabilized[i],
+      );
+      return corrected < 0 ? [] : [{ alone, corrected }];
+    });
+  }
+
+  // What was chosen and cannot be. ----------------------------------------------------------------
+
+  failsafeRefused(school: FailsafeSchool): string | undefined {
+    return failsafeSchools(this.setup)[school];
+  }
+
+  /** Sticks that a stick-corner gesture looks at and that reach the unit reversed, and how to hold them. */
+  movedCorner(): { output: number; several: boolean; words: string } | undefined {
+    const corner = levelCorner(this.setup).map((c) => c.stick);
+    const any = this.setup.unit.traits.captureGestures.includes('stick-corners');
+    const moved = movedSticks(this.setup).filter((m) => any || corner.includes(m.stick));
+    return moved[0]
+      ? { output: moved[0].output, several: moved.length > 1, words: cornerWords(moved) }
+      : undefined;
+  }
+
+  get hasCorner(): boolean {
+    return (
+      this.setup.unit.traits.captureGestures.includes('stick-corners') ||
+      levelCorner(this.setup).length > 0
+    );
+  }
+
+  // Words. ----------------------------------------------------------------------------------------
+
+  mode(mode: Mode): string {
+    return modeWords(this.setup.unit, mode);
+  }
+
+  /** "Switch A middle" */
+  stands(at: number, value: number): string {
+    return controlWords(this.setup.transmitter.controls[at]!, value);
+  }
+
+  label(at: number): string {
+    return this.setup.transmitter.controls[at]!.label;
+  }
+
+  /** Where a surface goes: "up", "centre". */
+  goes(surface: number, deg: number): Movement {
+    return movementOf(this.setup.airframe.surfaces[surface]!, deg);
+  }
+
+  /** "left aileron 12° up" */
+  describe(surface: number, deg: number): string {
+    return describeSurface(this.setup.airframe.surfaces[surface]!, deg);
+  }
+
+  get hasOrders(): boolean {
+    return this.setup.unit.settings.inputs.some((i) => isOrder(i.carries));
+  }
+}
+
+type Moment = { frame: Frame };
+
+const known = new WeakMap<Setup, Facts>();
+
+/** The facts of a Setup, gathered once: Setups are immutable. */
+export function factsOf(setup: Setup): Facts {
+  const found = known.get(setup) ?? new Facts(setup);
+  known.set(setup, found);
+  return found;
+}

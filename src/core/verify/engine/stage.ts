@@ -1,0 +1,297 @@
+import type { Frame, Memory, Stimulus } from '../../chain';
+import type { Attitude, Moment, Script } from './claim';
+import type { Facts } from './facts';
+
+/** What the unit itself is in, beside what its channels tell it. */
+export interface UnitState {
+  armed: boolean;
+  positionFix: boolean;
+  /** How long its recovery channel has been on, seconds. */
+  recoveryHeldS: number;
+}
+
+/** One radio frame: what a lost signal takes at least to be noticed. */
+const FRAME_S = 0.02;
+/** Waits are cut where something runs out, at most so often: beyond that nothing new comes. */
+const MOST_EVENTS = 24;
+
+class Seen implements Moment {
+  readonly frame: Frame;
+  readonly hands: Float64Array;
+  panicking = false;
+  launching = false;
+  widthUs: ((channel: number) => number) | undefined;
+  constructor({ chain }: Facts) {
+    this.frame = chain.newFrame();
+    this.hands = chain.restStimulus().controls;
+  }
+}
+
+/**
+ * The chain with a state on it: sweeps a control, plays scripts, and shows what comes of it. It says
+ * nothing of what ought to come. Moments it gives are overwritten by the next sweep or script.
+ */
+export class Stage {
+  private readonly stimulus: Stimulus;
+  private readonly level: Omit<Stimulus, 'controls'>;
+  private readonly base: Memory;
+  private readonly memory: Memory;
+  private readonly baseHands: Float64Array;
+  private readonly nowSeen: Seen;
+  /** What a script has come to. */
+  private readonly running: Seen;
+  private readonly pool: Seen[] = [];
+  private readonly pulses: number[] = [];
+  private readonly active: readonly number[];
+  private used = 0;
+  private unitKey = 0;
+
+  constructor(private readonly facts: Facts) {
+    const { chain } = facts;
+    this.stimulus = chain.restStimulus();
+    const { controls: _, ...level } = chain.restStimulus();
+    this.level = level;
+    this.base = chain.newMemory();
+    this.memory = chain.newMemory();
+    this.baseHands = this.stimulus.controls.slice();
+    this.nowSeen = new Seen(facts);
+    this.running = new Seen(facts);
+    chain.step(chain.restStimulus(), chain.newMemory(), this.nowSeen.frame);
+    // Channels nothing is said about always carry the same.
+    const said = new Set([
+      ...facts.setup.program.lines.map((l) => l.channel),
+      ...facts.setup.program.outputs.map((o) => o.channel),
+    ]);
+    this.active = [...this.nowSeen.frame.receivedUs.keys()].filter((i) => said.has(i + 1));
+  }
+
+  /** Stands in a state and looks once. */
+  put(
+    hands: Float64Array,
+    memory: Memory,
+    unit: UnitState,
+    widthUs?: (channel: number) => number,
+  ): Moment {
+    const { stimulus, base } = this;
+    Object.assign(stimulus, this.level);
+    stimulus.controls.set(hands);
+    stimulus.positionFix = unit.positionFix;
+    copy(memory, base);
+    base.armed = unit.armed;
+    base.recoveryHeldS = unit.recoveryHeldS;
+    base.slowPct.fill(NaN);
+    this.baseHands.set(hands);
+    const { chain } = this.facts;
+    chain.step(stimulus, base, this.nowSeen.frame);
+    this.nowSeen.widthUs = widthUs;
+    this.unitKey =
+      (unit.armed ? 1 : 0) + (unit.positionFix ? 2 : 0) + (unit.recoveryHeldS > 0 ? 4 : 0);
+    return this.note(this.nowSeen);
+  }
+
+  /** Where every control stands in the state. */
+  get hands(): Float64Array {
+    return this.baseHands;
+  }
+
+  /** Pulses of the state as they arrive, for telling states apart. */
+  get arrived(): readonly number[] {
+    return this.active.map((i) => this.nowSeen.frame.receivedUs[i]!);
+  }
+
+  /** The same state with other pulses arriving on some channels, by position. */
+  arriving(now: Moment, pulses: readonly (readonly [at: number, us: number])[]): Moment {
+    const { stimulus, memory, facts } = this;
+    this.begin();
+    this.used = 0;
+    const one = this.next();
+    one.frame.receivedUs.set(now.frame.receivedUs);
+    one.frame.logic.set(now.frame.logic);
+    // Channels the link drops stay away.
+    for (const [at, us] of pulses)
+      if (!Number.isNaN(one.frame.receivedUs[at]!)) one.frame.receivedUs[at] = us;
+    facts.chain.fromLink(stimulus, memory, one.frame);
+    return this.note(one);
+  }
+
+  /** Turns one control through some places, everything else held. */
+  sweep(control: number, places: readonly number[]): Moment[] {
+    this.used = 0;
+    const { stimulus, memory } = this;
+    const seen = places.map((place) => {
+      this.begin();
+      stimulus.controls[control] = place;
+      const one = this.next();
+      this.facts.chain.step(stimulus, memory, one.frame);
+      return this.note(one);
+    });
+    this.begin();
+    return seen;
+  }
+
+  /** Pulses that arrive in a sweep: states that give the same ones behave alike in it. */
+  sweepKey(control: number, places: readonly number[]): readonly number[] {
+    const { stimulus, memory, pulses } = this;
+    pulses.length = 0;
+    pulses.push(this.unitKey);
+    const one = this.running;
+    for (const place of places) {
+      this.begin();
+      stimulus.controls[control] = place;
+      this.facts.chain.send(stimulus, memory, one.frame);
+      this.arrive(one);
+    }
+    this.begin();
+    return pulses;
+  }
+
+  /** Plays scripts one after another, each from the state, and gives every look. */
+  play(scripts: readonly Script[]): Moment[] {
+    this.used = 0;
+    const looks: Moment[] = [];
+    const { chain } = this.facts;
+    const { stimulus, memory } = this;
+    const { frame } = this.running;
+    const step = (dtS: number) => {
+      stimulus.dtS = dtS;
+      memory.slowPct.fill(NaN);
+      chain.step(stimulus, memory, frame);
+    };
+    for (const script of scripts) {
+      this.begin();
+      frame.receivedUs.set(this.nowSeen.frame.receivedUs);
+      frame.logic.set(this.nowSeen.frame.logic);
+      for (const act of script) {
+        if ('look' in act) looks.push(this.look(frame, act.look));
+        else this.act(act, step);
+      }
+    }
+    this.begin();
+    return looks;
+  }
+
+  /** Pulses that arrive while scripts are played: states that give the same ones answer alike. */
+  playKey(scripts: readonly Script[]): readonly number[] {
+    const { chain } = this.facts;
+    const { stimulus, memory, pulses } = this;
+    pulses.length = 0;
+    pulses.push(this.unitKey);
+    const one = this.running;
+    for (const script of scripts) {
+      this.begin();
+      one.frame.receivedUs.set(this.nowSeen.frame.receivedUs);
+      one.frame.logic.set(this.nowSeen.frame.logic);
+      this.arrive(one);
+      for (const act of script)
+        if (!('look' in act))
+          this.act(act, (dtS) => {
+            stimulus.dtS = dtS;
+            memory.slowPct.fill(NaN);
+            chain.send(stimulus, memory, one.frame);
+            pulses.push(dtS);
+            this.arrive(one);
+          });
+    }
+    this.begin();
+    return pulses;
+  }
+
+  // ------------------------------------------------------------------------------------------------
+
+  private begin(): void {
+    const { stimulus } = this;
+    const { positionFix } = stimulus;
+    Object.assign(stimulus, this.level, { positionFix });
+    stimulus.controls.set(this.baseHands);
+    copy(this.base, this.memory);
+  }
+
+  private next(): Seen {
+    const one = (this.pool[this.used] ??= new Seen(this.facts));
+    this.used += 1;
+    return one;
+  }
+
+  private act(act: Exclude<Script[number], { look: Attitude }>, step: (dtS: number) => void): void {
+    const { stimulus } = this;
+    if ('hand' in act) {
+      stimulus.controls[act.hand] = act.to;
+      step(0);
+    } else if ('back' in act) {
+      stimulus.controls[act.back] = this.baseHands[act.back]!;
+      step(0);
+    } else if ('signal' in act) {
+      stimulus.linkUp = act.signal;
+      step(FRAME_S);
+    } else this.wait(act.waitS, step);
+  }
+
+  /** Lets time pass, in pieces that end where a delay or a counting window runs out. */
+  private wait(seconds: number, step: (dtS: number) => void): void {
+    let left = seconds;
+    for (let n = 0; n < MOST_EVENTS && left > 1e-9; n++) {
+      const dtS = Math.min(left, this.nextS());
+      step(dtS);
+      left -= dtS;
+    }
+    if (left > 1e-9) step(left);
+  }
+
+  /** When something that is remembered may change next, seconds from now. */
+  private nextS(): number {
+    const { program, unit } = this.facts.setup;
+    const { memory } = this;
+    let least = Infinity;
+    const at = (s: number) => {
+      if (s > 1e-6 && s < least) least = s;
+    };
+    program.logic.forEach((entry, i) => {
+      const gone = memory.logic[2 * i + 1]!;
+      if (entry.op === 'delay') {
+        at(entry.onS - gone);
+        at(entry.offS - gone);
+      } else if (entry.op === 'toggles') at(entry.withinS - gone + 0.001);
+    });
+    if (unit.settings.recovery) at(unit.settings.recovery.delayMs / 1000 - memory.recoveryHeldS);
+    return least;
+  }
+
+  private look(from: Frame, attitude: Attitude): Moment {
+    const { stimulus, memory, facts } = this;
+    const one = this.next();
+    one.frame.receivedUs.set(from.receivedUs);
+    one.frame.logic.set(from.logic);
+    Object.assign(stimulus, attitude, { dtS: 0 });
+    facts.chain.fromLink(stimulus, memory, one.frame);
+    const { linkUp, positionFix } = stimulus;
+    Object.assign(stimulus, this.level, { linkUp, positionFix });
+    return this.note(one);
+  }
+
+  private note(one: Seen): Seen {
+    one.hands.set(this.stimulus.controls);
+    one.panicking = this.facts.isPanicking(one.hands, one.frame);
+    one.launching = this.facts.isLaunching(this.stimulus, one.frame);
+    return one;
+  }
+
+  private arrive({ frame }: Seen): void {
+    const { active, pulses, facts, stimulus } = this;
+    for (let i = 0; i < active.length; i++) pulses.push(frame.receivedUs[active[i]!]!);
+    pulses.push(
+      (facts.isPanicking(stimulus.controls, frame) ? 1 : 0) +
+        (facts.isLaunching(stimulus, frame) ? 2 : 0),
+    );
+  }
+}
+
+function copy(from: Memory, into: Memory): void {
+  into.logic.set(from.logic);
+  into.slowPct.set(from.slowPct);
+  into.lastReceivedUs.set(from.lastReceivedUs);
+  into.lastPortsUs.set(from.lastPortsUs);
+  into.holdErrorDeg.set(from.holdErrorDeg);
+  into.lastGainUs = from.lastGainUs;
+  into.armed = from.armed;
+  into.recoveryHeldS = from.recoveryHeldS;
+}
