@@ -214,6 +214,115 @@ function lost(s: Setup, carries: ChannelFunction, value: number | 'hold' | undef
     s.program.failsafe.push({ channel, kind: 'preset', valuePct: value });
 }
 
+const throttleLine = (s: Setup) =>
+  s.program.lines.find((l) => l.channel === channelOf(s, 'throttle') && l.purpose === 'stick')!;
+const shaped = (s: Setup, on: Line, points: [number, number][]) => {
+  s.program.shapes.push({
+    id: 'drawn',
+    label: 'Drawn',
+    points: points.map(([inPct, outPct]) => ({ inPct, outPct })),
+  });
+  on.shape = 'drawn';
+};
+const car = () => makeSetup('car', 'steering-receiver', 'surface-four');
+const THROTTLE: Mutation[] = (
+  [
+    [
+      'falls again at the top',
+      (s) =>
+        shaped(s, throttleLine(s), [
+          [-100, -100],
+          [60, 80],
+          [100, 20],
+        ]),
+    ],
+    [
+      'a dent half way',
+      (s) =>
+        shaped(s, throttleLine(s), [
+          [-100, -100],
+          [0, 20],
+          [10, -30],
+          [100, 100],
+        ]),
+    ],
+    [
+      'folded in one switch position',
+      (s) =>
+        line(s, 'throttle', {
+          follows: { kind: 'control', id: 'stick-throttle' },
+          sharePct: -60,
+          shiftPct: -60,
+          when: both(at('sd', 2), at('sg', 1)),
+        }),
+    ],
+    ['a fifth of the motor', (s) => Object.assign(throttleLine(s), { sharePct: 20, shiftPct: -80 })],
+    ['no line at all', (s) => (s.program.lines = s.program.lines.filter((l) => l !== throttleLine(s)))],
+    [
+      'less above a threshold',
+      (s) =>
+        line(s, 'throttle', {
+          sharePct: -50,
+          when: logic(s, {
+            op: 'greater',
+            follows: { kind: 'control', id: 'stick-throttle' },
+            valuePct: 70,
+          }),
+        }),
+    ],
+    [
+      'the more the longer the less',
+      (s) =>
+        line(s, 'throttle', {
+          follows: { kind: 'control', id: 'stick-throttle' },
+          sharePct: -150,
+          when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }),
+        }),
+    ],
+    ['motor in no plug', (s) => {
+      const [motor] = s.airframe.motors;
+      s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes(motor!.id));
+    }],
+  ] as [string, (s: Setup) => void][]
+).map(([words, spoil]) => m('throttle', words, spoil));
+const TRIGGER: Mutation[] = [
+  m('throttle', 'trigger reversed', (s) => (outputOf(s, 'throttle').reversed = true), car),
+  m(
+    'throttle',
+    'both sides of the trigger drive',
+    (s) =>
+      shaped(s, throttleLine(s), [
+        [-100, 60],
+        [0, 0],
+        [100, 100],
+      ]),
+    car,
+  ),
+];
+
+const LEVEL: Mutation[] = (
+  [
+    ['offset of −15° in pitch', (s) => (s.unit.settings.levelOffsetDeg.pitch = -15)],
+    ['offset of 15° in pitch', (s) => (s.unit.settings.levelOffsetDeg.pitch = 15)],
+    ['offset of 10° in roll', (s) => (s.unit.settings.levelOffsetDeg.roll = 10)],
+    ['offset of −7° in roll', (s) => (s.unit.settings.levelOffsetDeg.roll = -7)],
+    ['captured standing on its tail', (s) => (s.installation.levelCapture = { pitchDeg: 14 })],
+    [
+      'captured nose down',
+      (s) =>
+        (s.installation.levelCapture = { pitchDeg: s.airframe.measures.flyingPitchDeg - 9 }),
+    ],
+    [
+      'a good capture and an old offset',
+      (s) => {
+        s.installation.levelCapture = { pitchDeg: s.airframe.measures.flyingPitchDeg };
+        s.unit.settings.levelOffsetDeg.pitch = 8;
+      },
+    ],
+    ['upside down, not told', (s) => (s.installation.mounting = 'nose-down')],
+  ] as [string, (s: Setup) => void][]
+).map(([words, spoil]) => m('level', words, spoil));
+
 const elevatorLine = (s: Setup) =>
   s.program.lines.find((l) => l.channel === channelOf(s, 'elevator'))!;
 
@@ -519,7 +628,16 @@ const CORRECTIONS: Mutation[] = (
       },
     ],
   ] as [string, (s: Setup) => void][]
-).map(([words, spoil]) => m('corrections', words, spoil));
+).map(([words, spoil]) =>
+  m(
+    'corrections',
+    words,
+    spoil,
+    () => wished(),
+    // An axis whose outputs pass the sticks on may be so on purpose.
+    words === 'ailerons not steadied' ? 'caution' : undefined,
+  ),
+);
 const ONE_SIDE = m(
   'corrections',
   'one aileron of two not steadied',
@@ -1056,6 +1174,9 @@ const GESTURE: Mutation[] = [
 
 export const MUTATIONS: readonly Mutation[] = [
   ...MOTOR,
+  ...THROTTLE,
+  ...TRIGGER,
+  ...LEVEL,
   ...STICKS,
   ...DEVICES,
   ...LINKAGES,

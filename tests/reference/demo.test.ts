@@ -36,7 +36,7 @@ describe('the models of Lake Hollow, six of them each in its own state', () => {
   });
   it('the sailplane has a hole in its panic', () => {
     expect(stoppedAt(jobs.get('Tern')!)!.step.id).toBe('program');
-    expect(shelf.get('Tern')!.words).toContain('panic gives off');
+    expect(shelf.get('Tern')!.words).toContain('Panic gives off');
   });
   it('the tug is in the middle of the job, with two faults', () => {
     expect(stoppedAt(jobs.get('Otter')!)!.step.id).toBe('program');

@@ -76,7 +76,7 @@ it('a value on one side of a sign law that is not what was wished is found', () 
   const setup = singleAxis.make();
   setup.program.lines.find((l) => l.id === 'gain-3')!.sharePct /= 2;
   expect(verify(setup).map((f) => f.says)).toContainEqual(
-    expect.stringContaining('where 62.5 % was wished for'),
+    expect.stringContaining('where you chose 62.5 %'),
   );
 });
 

@@ -51,6 +51,18 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
     bench.advance(0.02);
     expect(most(bench.advance(2))).toBeGreaterThan(5);
   },
+  throttle: (s, f) => {
+    const { bench, shown } = replay(s, f, false);
+    if (f.about.how === 'weak') expect(most(shown)).toBeLessThan(50);
+    if (f.about.how === 'behind') expect(most(shown)).toBeGreaterThan(5);
+    if (f.about.how !== 'falls') return;
+    const gives = Array.from({ length: 201 }, (_, i) => {
+      bench.setControl(f.about.control!, i - 100);
+      return most(bench.advance(0));
+    });
+    expect(gives.some((g, i) => i > 0 && g < Math.max(...gives.slice(0, i)) - 1)).toBe(true);
+  },
+  level: (s, f) => expect(replay(s, f).shown.mode).toBe(f.about.mode),
   sticks: (s, f) => {
     const { bench, shown } = replay(s, f);
     const at = s.airframe.surfaces.findIndex((x) => x.id === f.about.surface);

@@ -71,9 +71,7 @@ export function rowsOf(facts: Facts, table: Table): ProofRow[] {
   return table.cells.slice(0, MOST_ROWS).map((cell): ProofRow => {
     const orders: Orders = read(cell);
     const memory = memoryOf(facts.chain, table, cell.memory);
-    const places = [...placesIn(facts, table, cell, orderScope(facts), -1)].map((p) =>
-      p.slice(),
-    );
+    const places = Array.from(placesIn(facts, table, cell, orderScope(facts), -1), (p) => p.slice());
     const easy = easiestOf(facts, table, cell);
     const put = (hands: Float64Array): Moment => stage.put(hands, memory, IN_USE);
     const now = put(easy);

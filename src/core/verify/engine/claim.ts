@@ -128,12 +128,13 @@ export interface TwinClaim extends Common, Asked {
   holds(seen: readonly Moment[], now: Moment): number;
 }
 
-/** One of a finite list holds in every state. */
+/** One of a finite list holds in every state that speaks of it, and in one at least. */
 export interface ListClaim extends Common {
   form: 'moment';
   asked: 'one-of';
   choices: readonly string[];
-  allows(now: Moment, choice: string): boolean;
+  /** @returns undefined where the moment does not speak of it */
+  allows(now: Moment, choice: string): boolean | undefined;
 }
 
 /** The same of what is seen after scripts. */
@@ -143,7 +144,7 @@ export interface TwinListClaim extends Common {
   scripts: readonly Script[];
   shownUntilS?: number;
   choices: readonly string[];
-  allows(seen: readonly Moment[], choice: string): boolean;
+  allows(seen: readonly Moment[], choice: string): boolean | undefined;
 }
 
 /** Something about the Setup that no state changes. */

@@ -35,13 +35,17 @@ interface Worst {
 
 /** One claim while the states are gone through. */
 class Case {
+  /** States asked about, and cells they lie in: what differs by a knob alone is one case to a person. */
   states = 0;
-  failing = 0;
+  readonly cells = new Set<Cell>();
+  readonly failing = new Set<Cell>();
   undecided = false;
   /** The worst of all; of `somewhere` the best of each group. */
   worst: Worst[] = [];
   groups = new Map<string, Worst>();
   choices: string[];
+  /** Of a list: what some state spoke for. */
+  readonly supported = new Set<string>();
   margins: number[] = [];
   places: readonly number[] | undefined;
 
@@ -49,8 +53,9 @@ class Case {
     this.choices = claim.asked === 'one-of' ? [...claim.choices] : [];
   }
 
-  take(margin: number, state: () => State, group: () => string): void {
+  take(margin: number, cell: Cell, state: () => State, group: () => string): void {
     this.states += 1;
+    this.cells.add(cell);
     if (this.claim.asked === 'somewhere') {
       const key = group();
       const known = this.groups.get(key);
@@ -58,7 +63,7 @@ class Case {
       return;
     }
     if (margin >= 0) return;
-    this.failing += 1;
+    this.failing.add(cell);
     if (this.worst.length < WALKED) this.worst.push({ margin, state: state() });
     else {
       const last = this.worst.reduce((a, b) => (b.margin > a.margin ? b : a));
@@ -119,7 +124,7 @@ class Pass {
   /** What each list of scripts was found to give, by the pulses that arrive in it. */
   private readonly plays = new Map<
     readonly Script[],
-    { keys: Interner; margins: Map<Case, number[]>; allowed: Map<Case, (readonly string[])[]> }
+    { keys: Interner; margins: Map<Case, number[]>; allowed: Map<Case, (readonly (boolean | undefined)[])[]> }
   >();
   private readonly sweeps = new Map<Case, { keys: Interner; margins: number[]; met: Interner }>();
 
@@ -136,7 +141,11 @@ class Pass {
 
   run(): void {
     for (const cell of this.table.cells) {
-      const open = this.cases.filter((c) => !this.byPulses(c, cell));
+      const open = this.cases.filter((c) => {
+        const decided = this.byPulses(c, cell);
+        if (decided) c.states += 1;
+        return !decided;
+      });
       const still = open.filter((c) => c.claim.form !== 'sweep');
       if (still.length > 0) this.look(cell, still, -1, 0);
       for (const c of open)
@@ -186,7 +195,7 @@ class Pass {
           // On for long and just on differ only where it is on.
           if (unit.recoveryHeldS > 0 && !now.frame.recovering) continue;
           const state = (): State => ({ cell, hands: hands.slice(), memory, unit });
-          for (const c of cases) this.ask(c, now, state);
+          for (const c of cases) this.ask(c, now, cell, state);
         }
       }
       wide = true;
@@ -210,18 +219,18 @@ class Pass {
     return own;
   }
 
-  private ask(c: Case, now: Moment, state: () => State): void {
+  private ask(c: Case, now: Moment, cell: Cell, state: () => State): void {
     const { claim } = c;
     if (claim.when && !claim.when(now)) return;
     const group = () => ('each' in claim && claim.each ? claim.each(now) : '');
     if (claim.form === 'moment') {
       if (claim.asked === 'one-of') {
-        this.narrow(c, claim.choices.filter((x) => claim.allows(now, x)), state);
+        this.narrow(c, claim.choices.map((x) => claim.allows(now, x)), cell, state);
         return;
       }
       const margin = claim.holds(now);
       c.margins.push(margin);
-      c.take(margin, state, group);
+      c.take(margin, cell, state, group);
       return;
     }
     if (claim.form === 'sweep') {
@@ -232,7 +241,7 @@ class Pass {
         c.places!,
         stage.sweep(claim.control, c.places!),
       ));
-      c.take(margin, state, group);
+      c.take(margin, cell, state, group);
       return;
     }
     const play = this.plays.get(claim.scripts) ?? {
@@ -247,27 +256,39 @@ class Pass {
       play.allowed.set(c, list);
       if (!list[key]) {
         const seen = this.stage.play(claim.scripts);
-        list[key] = claim.choices.filter((x) => claim.allows(seen, x));
+        list[key] = claim.choices.map((x) => claim.allows(seen, x));
       }
-      this.narrow(c, list[key], state);
+      this.narrow(c, list[key], cell, state);
       return;
     }
     const margins = play.margins.get(c) ?? [];
     play.margins.set(c, margins);
     margins[key] ??= claim.holds(this.stage.play(claim.scripts), now);
-    c.take(margins[key], state, group);
+    c.take(margins[key], cell, state, group);
   }
 
   /** Of a list only what this state allows is left. */
-  private narrow(c: Case, allowed: readonly string[], state: () => State): void {
+  private narrow(
+    c: Case,
+    says: readonly (boolean | undefined)[],
+    cell: Cell,
+    state: () => State,
+  ): void {
+    const { claim } = c;
+    if (claim.asked !== 'one-of') return;
     c.states += 1;
-    const left = c.choices.filter((x) => allowed.includes(x));
-    if (left.length < c.choices.length) {
-      c.failing += 1;
-      // The state that took the last one away shows best what is wrong.
-      if (c.choices.length > 0) c.worst = [{ margin: -1, state: state() }];
-    }
-    c.choices = left;
+    c.cells.add(cell);
+    let denied = false;
+    claim.choices.forEach((choice, i) => {
+      if (says[i] === true) c.supported.add(choice);
+      if (says[i] !== false || !c.choices.includes(choice)) return;
+      denied = true;
+      c.choices = c.choices.filter((x) => x !== choice);
+    });
+    if (!denied) return;
+    c.failing.add(cell);
+    // The state that took the last one away shows best what is wrong.
+    c.worst = [{ margin: -1, state: state() }];
   }
 
   /** The way from power-up into a state, as it was found. */
@@ -338,19 +359,20 @@ function verdictOf(
   if (claim.asked === 'somewhere') {
     for (const best of c.groups.values())
       if (best.margin < 0)
-        failures.push(failureOf(facts, stage, table, claim, best, [c.states, c.states], walk));
+        failures.push(failureOf(facts, stage, table, claim, best, [c.cells.size, c.cells.size], walk));
     if (c.states === 0 && claim.none)
       failures.push({ ...claim.none, where: claim.where, severity: claim.severity });
   } else if (claim.asked === 'one-of') {
     const [last] = c.worst;
+    c.choices = c.choices.filter((x) => c.supported.has(x));
     if (c.states > 0 && c.choices.length === 0 && last)
-      failures.push(failureOf(facts, stage, table, claim, last, [c.failing, c.states], walk));
+      failures.push(failureOf(facts, stage, table, claim, last, [c.failing.size, c.cells.size], walk));
   } else if (c.worst.length > 0) {
     const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
     const shown =
       sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
       sorted[0]!;
-    failures.push(failureOf(facts, stage, table, claim, shown, [c.failing, c.states], walk, c.places));
+    failures.push(failureOf(facts, stage, table, claim, shown, [c.failing.size, c.cells.size], walk, c.places));
   }
   return { claim, failures, states: c.states, leftOut, holds: c.choices };
 }

@@ -11,6 +11,8 @@ const OFF_PCT = 12;
 /** Gain that can be raised no further than this does nothing a person could see. Planning figure, no source. */
 const ALIVE_PCT = 5;
 const SPREAD = 19;
+/** Closer than this a control is where it is said to be. */
+const AT_PCT = 1e-6;
 
 const plain = (now: Moment) => !now.panicking && !now.launching;
 const most = ({ frame }: Moment) => Math.max(...frame.gainPct);
@@ -334,10 +336,11 @@ export const masterOff: Requirement = {
       where: '/program/lines',
       about: { how: 'no-off' },
       shows: 'the unit on',
-      when: (now) => plain(now) && !isOff(now),
-      allows({ hands }, choice) {
+      when: plain,
+      allows(now, choice) {
         const [id, value] = choice.split(' ');
-        return hands[facts.at(id!)] !== Number(value);
+        const off = Math.abs(now.hands[facts.at(id!)]! - Number(value));
+        return off > AT_PCT ? undefined : isOff(now);
       },
       says: ({ state }) =>
         `With the unit on (${state}) there is no one control that always turns it off.`,

@@ -1,4 +1,4 @@
-import { pointer } from '../../setup';
+import { kindOf, pointer } from '../../setup';
 import type { Requirement } from './requirement';
 
 export const gestureReached: Requirement = {
@@ -7,7 +7,7 @@ export const gestureReached: Requirement = {
   must: 'Sticks held where the leaflet shows them send the pulses the unit waits for.',
   from: 'The unit starts a capture by a corner of the sticks, and looks at pulses.',
   leavesOut: 'Gestures by a button or a switch.',
-  applies: () => true,
+  applies: ({ airframe }) => !kindOf(airframe).onSurface,
   looksAt: (facts) => facts.steering,
   claims(facts) {
     const moved = facts.hasCorner ? facts.movedCorner() : undefined;

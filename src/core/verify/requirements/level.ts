@@ -1,4 +1,4 @@
-import type { Mode } from '../../setup';
+import { kindOf, type Mode } from '../../setup';
 import type { Claim, Moment } from '../engine';
 import { orderScope, type Requirement } from './requirement';
 
@@ -12,7 +12,7 @@ export const levelIsLevel: Requirement = {
   must: `In every state in which it levels, with the model as it flies, the unit sees no more than ${OFF_DEG}° of bank or pitch.`,
   from: 'Self-levelling flies the attitude it was taught, and what was set on top of it.',
   leavesOut: 'A bubble of its own that drifts; the attitude at another speed.',
-  applies: (setup) => setup.airframe.surfaces.length > 0,
+  applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
   looksAt: (facts) => facts.orderChannels,
   claims: (facts) =>
     (['roll', 'pitch'] as const).flatMap((axis): Claim[] => {

@@ -109,7 +109,7 @@ export const motorLow: Requirement = {
 export const motorAtRest: Requirement = {
   id: 'motor-rest',
   title: 'Something holds the motor off at rest',
-  must: 'While no switch has been touched since power-up, no motor turns, wherever sticks, knobs and sliders stand and however long one waits.',
+  must: 'While no switch has been touched since power-up, no motor turns, wherever everything else stands and however long one waits.',
   from: 'A sleeve on the throttle, a model on the bench, a hand in the way.',
   leavesOut: 'What follows once a switch was touched: a cut that was released on purpose.',
   applies: hasMotor,
@@ -186,7 +186,7 @@ export const throttleRises: Requirement = {
   id: 'throttle',
   title: 'More throttle is more thrust',
   must: `In every state thrust rises, or stays, all the way as the throttle opens; the other side of a trigger gives none; and in some state full throttle gives at least ${WORTH_PCT} %.`,
-  from: 'A hand that opens the throttle to climb must not get less.',
+  from: 'Whoever opens the throttle expects more, never less.',
   leavesOut: 'Reverse and brake of a controller below its stop pulse.',
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,

@@ -163,7 +163,7 @@ const strayOf = (places: readonly number[], deg: readonly number[]) => {
 export const sticksAlone: Requirement = {
   id: 'sticks-alone',
   title: 'No control moves what it should not',
-  must: `In every state, no stick moves a surface by more than ${STRAY_DEG}° that does not turn the model about the axis it is for, and no knob, slider or foreign trim moves any surface that steers, but where a mix was put there on purpose.`,
+  must: `In every state, no control that steers moves a surface by more than ${STRAY_DEG}° that does not turn the model about the axis it is for, and no knob, slider or foreign trim moves any surface that steers, but where a mix was put there on purpose.`,
   from: 'The turning moment of each surface; lines meant as mixes are choices.',
   leavesOut: 'Switches: what they move is a choice of its own.',
   applies: moves,

@@ -1,5 +1,6 @@
 import { mixedFunction } from '../../chain';
-import { pointer } from '../../setup';
+import type { PatchOperation } from '../../patch';
+import { functionOf, pointer, type ChannelFunction, type Setup } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 
@@ -34,6 +35,17 @@ export const channelOrder: Rule = {
                 },
               ]
             : [],
+        without: own
+          ? [
+              [
+                {
+                  op: 'replace',
+                  path: pointer('unit', 'settings', 'inputs', i, 'channel'),
+                  value: own.channel,
+                },
+              ],
+            ]
+          : [],
       });
     });
     const { inputOrder } = unit.traits;
@@ -46,6 +58,15 @@ export const channelOrder: Rule = {
             says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and cannot be told otherwise.`,
             where: pointer('unit', 'settings', 'inputs', i, 'channel'),
             remedies: [],
+            without: [
+              [
+                {
+                  op: 'replace',
+                  path: pointer('unit', 'settings', 'inputs', i, 'channel'),
+                  value: at,
+                },
+              ],
+            ],
           });
       });
     installation.plugs.forEach((plug, i) => {
@@ -62,9 +83,30 @@ export const channelOrder: Rule = {
           says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which gives ${carries}.`,
           where: pointer('installation', 'plugs', i, 'drives', j),
           remedies: [],
+          without: plugged(setup),
         });
       });
     });
     return findings;
   },
 };
+
+/** Every actuator in a plug that gives what it is for, as far as there is one; as one change of all of them. */
+function plugged({ unit, installation, airframe }: Setup): PatchOperation[][] {
+  const portFor = (carries: ChannelFunction) =>
+    unit.settings.outputs.find((o) => mixedFunction(unit.settings.wingType, o.carries) === carries)
+      ?.port;
+  const drives = new Map<string, string[]>();
+  for (const plug of installation.plugs)
+    for (const id of plug.drives) {
+      const { carries } = [...airframe.servos, ...airframe.motors].find((a) => a.id === id)!;
+      const port = portFor(carries) ?? portFor(functionOf(carries).standIn ?? carries) ?? plug.port;
+      drives.set(port, [...(drives.get(port) ?? []), id]);
+    }
+  const plugs = [...drives].map(([port, own]) => ({
+    ...(installation.plugs.find((p) => p.port === port) ?? {}),
+    port,
+    drives: own,
+  }));
+  return [[{ op: 'replace', path: '/installation/plugs', value: plugs }]];
+}

@@ -68,10 +68,10 @@ function directionRule(id: string, kind: Kind, title: string, why: string): Rule
     why,
     explains:
       kind === 'correction'
-        ? ['corrections']
+        ? ['corrections', 'panic', 'link-lost']
         : kind === 'stick'
-          ? ['sticks']
-          : ['sticks', 'corrections'],
+          ? ['sticks', 'launch']
+          : ['sticks', 'corrections', 'launch', 'panic', 'link-lost'],
     check(setup) {
       const { sticks, corrections, remedies } = wrongWays(setup);
       const list =

@@ -19,6 +19,7 @@ export const givenTwice: Rule = {
           says: `Channel ${input.channel} is given to ${other.carries} and to ${input.carries}.`,
           where: pointer('unit', 'settings', 'inputs', i, 'channel'),
           remedies: [],
+          without: [[{ op: 'remove', path: pointer('unit', 'settings', 'inputs', i) }]],
         });
     });
     const { gain } = setup.intents.program;
@@ -43,6 +44,13 @@ export const givenTwice: Rule = {
           where: uses.at(-1)!.where,
           witness: { controls: { [control.id]: 100 }, words: `${control.label} moved` },
           remedies: [],
+          // Each of the things it does taken off it in turn.
+          without: what.map((own) =>
+            uses
+              .filter((u) => u.what === own)
+              .map((u) => ({ op: 'remove' as const, path: u.where }))
+              .toReversed(),
+          ),
         });
     }
     return findings;

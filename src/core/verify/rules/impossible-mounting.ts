@@ -6,7 +6,7 @@ export const impossibleMounting: Rule = {
   id: 'M19',
   title: 'Fixed in a way the unit cannot work',
   why: 'A unit that believes it lies otherwise takes one axis for another.',
-  explains: ['corrections'],
+  explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup) {
     const { mounting } = setup.installation;
     const { orientation } = setup.unit.settings;
@@ -18,6 +18,8 @@ export const impossibleMounting: Rule = {
       says,
       where,
       remedies,
+      // As it would be if it sat as it was told.
+      without: [[{ op: 'replace', path: '/installation/mounting', value: orientation }]],
     });
     if (!orientations.includes(mounting))
       return [

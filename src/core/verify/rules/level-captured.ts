@@ -12,6 +12,7 @@ export const levelCaptured: Rule = {
   id: 'M21',
   title: 'Level captured in another attitude than it flies at',
   why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude it was taught.',
+  explains: ['level'],
   check(setup): Found[] {
     const { installation, airframe, unit } = setup;
     if (!installation.levelCapture || !levels(setup)) return [];

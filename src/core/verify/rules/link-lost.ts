@@ -1,4 +1,5 @@
-import { accountOf } from '../finding';
+import type { PatchOperation } from '../../patch';
+import { accountOf, type Failure, type Found } from '../finding';
 import { failsafeSchools } from '../../plan';
 import type { Rule } from '../rule';
 import { failuresOf } from '../proof';
@@ -22,15 +23,27 @@ export const linkLost: Rule = {
         failsafe: { school: plain, pitchDeg: plain === 'glide' ? 3 : 0, rollDeg: 0 },
       })),
     ];
+    // A receiver that only holds, or sends nothing, makes the best presets worth nothing.
+    const heeded: PatchOperation[] =
+      (setup.installation.receiver?.lost ?? 'presets') === 'presets'
+        ? []
+        : [{ op: 'replace', path: '/installation/receiver/lost', value: 'presets' }];
+    const account = (failure: Failure, label: string): Found => {
+      const remedies = again(label);
+      const patches = remedies.map((r) => r.patch);
+      return {
+        ...accountOf(failure),
+        remedies,
+        without: [...patches, heeded, ...patches.map((p) => [...p, ...heeded])],
+      };
+    };
     return [
-      ...failuresOf(proof, 'motor-lost').map((failure) => ({
-        ...accountOf(failure),
-        remedies: again('Stop the motor when the link is lost'),
-      })),
-      ...failuresOf(proof, 'link-lost').map((failure) => ({
-        ...accountOf(failure),
-        remedies: again('Give it one mode for a lost link'),
-      })),
+      ...failuresOf(proof, 'motor-lost').map((failure) =>
+        account(failure, 'Stop the motor when the signal is lost'),
+      ),
+      ...failuresOf(proof, 'link-lost').map((failure) =>
+        account(failure, 'Give it one mode for a lost signal'),
+      ),
     ];
   },
 };

@@ -18,8 +18,15 @@ export const mixedTwice: Rule = {
         .map((l) => (l.follows.kind === 'input' ? l.follows.id : ''));
       return new Set(sticks.filter((s) => ['aileron', 'elevator', 'rudder'].includes(s))).size > 1;
     });
-    const finding = (says: string, remedies: Found['remedies'] = []): Found[] => [
-      { severity: 'stop', says, where: '/unit/settings/wingType', remedies },
+    // Whether or not this unit can be set so: it is what mixing once would be.
+    const finding = (says: string, wingType: string, remedies: Found['remedies'] = []): Found[] => [
+      {
+        severity: 'stop',
+        says,
+        where: '/unit/settings/wingType',
+        remedies,
+        without: set(wingType).map((r) => r.patch),
+      },
     ];
     const set = (wingType: string) => [
       {
@@ -36,11 +43,13 @@ export const mixedTwice: Rule = {
     if (needs && inUnit && mixedChannel)
       return finding(
         `Channel ${mixedChannel.channel} is mixed in the transmitter and again in the unit.`,
+        'normal',
         unit.traits.mixer === 'unit' ? [] : set('normal'),
       );
     if (needs && !inUnit && !mixedChannel)
       return finding(
         'Nobody mixes: neither the transmitter’s lines nor the unit’s wing type.',
+        wingTypeOf(airframe, unit, 'unit'),
         mixerOf(unit, setup.intents.mixer) === 'unit'
           ? set(wingTypeOf(airframe, unit, setup.intents.mixer))
           : [],
@@ -48,6 +57,7 @@ export const mixedTwice: Rule = {
     if (!needs && inUnit)
       return finding(
         `The unit mixes for a ${unit.settings.wingType}, which this model is not.`,
+        'normal',
         set('normal'),
       );
     return [];

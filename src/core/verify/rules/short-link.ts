@@ -6,10 +6,11 @@ export const shortLink: Rule = {
   id: 'M26',
   title: 'A channel the link does not carry',
   why: 'The transmitter shows it moving, and it never arrives.',
-  explains: ['sticks', 'corrections', 'devices', 'modes'],
+  explains: ['sticks', 'corrections', 'devices', 'modes', 'gain', 'panic', 'link-lost', 'throttle'],
   check(setup) {
     const { transmitter, program } = setup;
     const carried = carriedChannels(setup);
+    const at = transmitter.linkVariants.findIndex((v) => v.id === transmitter.link);
     return program.outputs.flatMap((o, i) => {
       if (o.channel <= carried) return [];
       const better = transmitter.linkVariants.find((v) => v.channels >= o.channel);
@@ -26,6 +27,15 @@ export const shortLink: Rule = {
                 },
               ]
             : [],
+          without: [
+            [
+              {
+                op: 'replace' as const,
+                path: pointer('transmitter', 'linkVariants', at, 'channels'),
+                value: transmitter.channels,
+              },
+            ],
+          ],
         },
       ];
     });

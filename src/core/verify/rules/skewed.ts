@@ -11,7 +11,7 @@ export const skewed: Rule = {
   id: 'M20',
   title: 'Fixed askew',
   why: 'A unit that is not square to the airframe takes part of one movement for another: a roll wags the tail.',
-  explains: ['corrections'],
+  explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup): Found[] {
     const { skewDeg } = setup.installation;
     const found = AXES.flatMap((axis): Found[] => {

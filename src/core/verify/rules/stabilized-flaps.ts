@@ -27,6 +27,15 @@ export const stabilizedFlaps: Rule = {
           says: `The ${actuator.label.toLowerCase()} sits on ${port.label}, which the unit steadies.`,
           where: pointer('unit', 'settings', 'outputs', i, 'stabilized'),
           remedies: offBy(setup, i, port),
+          without: [
+            [
+              {
+                op: 'replace',
+                path: pointer('unit', 'settings', 'outputs', i, 'stabilized'),
+                value: false,
+              },
+            ],
+          ],
         },
       ];
     });

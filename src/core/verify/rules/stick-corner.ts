@@ -1,3 +1,5 @@
+import { movedSticks } from '../../capture';
+import { pointer } from '../../setup';
 import { accountOf } from '../finding';
 import { failuresOf } from '../proof';
 import type { Rule } from '../rule';
@@ -7,6 +9,16 @@ export const stickCorner: Rule = {
   title: 'The stick corner of a gesture is elsewhere',
   why: 'The unit looks at pulses, the leaflet at sticks. With a channel reversed, the corner the leaflet shows is another corner.',
   explains: ['gesture'],
-  check: (_, proof) =>
-    failuresOf(proof, 'gesture').map((failure) => ({ ...accountOf(failure), remedies: [] })),
+  check: (setup, proof) =>
+    failuresOf(proof, 'gesture').map((failure) => ({
+      ...accountOf(failure),
+      remedies: [],
+      without: [
+        movedSticks(setup).map(({ output }) => ({
+          op: 'replace' as const,
+          path: pointer('program', 'outputs', output, 'reversed'),
+          value: !setup.program.outputs[output]!.reversed,
+        })),
+      ],
+    })),
 };

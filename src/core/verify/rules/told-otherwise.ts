@@ -6,7 +6,7 @@ export const toldOtherwise: Rule = {
   id: 'M18',
   title: 'The unit was told another orientation than it has',
   why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the model not turned far enough, or the picture never compared.',
-  explains: ['corrections'],
+  explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup): Found[] {
     const { mounting } = setup.installation;
     const { settings, traits } = setup.unit;
