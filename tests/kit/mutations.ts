@@ -256,8 +256,14 @@ const THROTTLE: Mutation[] = (
           when: both(at('sd', 2), at('sg', 1)),
         }),
     ],
-    ['a fifth of the motor', (s) => Object.assign(throttleLine(s), { sharePct: 20, shiftPct: -80 })],
-    ['no line at all', (s) => (s.program.lines = s.program.lines.filter((l) => l !== throttleLine(s)))],
+    [
+      'a fifth of the motor',
+      (s) => Object.assign(throttleLine(s), { sharePct: 20, shiftPct: -80 }),
+    ],
+    [
+      'no line at all',
+      (s) => (s.program.lines = s.program.lines.filter((l) => l !== throttleLine(s))),
+    ],
     [
       'less above a threshold',
       (s) =>
@@ -279,10 +285,13 @@ const THROTTLE: Mutation[] = (
           when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }),
         }),
     ],
-    ['motor in no plug', (s) => {
-      const [motor] = s.airframe.motors;
-      s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes(motor!.id));
-    }],
+    [
+      'motor in no plug',
+      (s) => {
+        const [motor] = s.airframe.motors;
+        s.installation.plugs = s.installation.plugs.filter((p) => !p.drives.includes(motor!.id));
+      },
+    ],
   ] as [string, (s: Setup) => void][]
 ).map(([words, spoil]) => m('throttle', words, spoil));
 const TRIGGER: Mutation[] = [
@@ -309,8 +318,7 @@ const LEVEL: Mutation[] = (
     ['captured standing on its tail', (s) => (s.installation.levelCapture = { pitchDeg: 14 })],
     [
       'captured nose down',
-      (s) =>
-        (s.installation.levelCapture = { pitchDeg: s.airframe.measures.flyingPitchDeg - 9 }),
+      (s) => (s.installation.levelCapture = { pitchDeg: s.airframe.measures.flyingPitchDeg - 9 }),
     ],
     [
       'a good capture and an old offset',

@@ -1,6 +1,12 @@
 import type { Setup } from '../setup';
 import { decide, factsOf } from './engine';
-import { isContinuous, listening, remembers, type PanicControl, type TableOptions } from './explore';
+import {
+  isContinuous,
+  listening,
+  remembers,
+  type PanicControl,
+  type TableOptions,
+} from './explore';
 import type { Failure, Outcome } from './finding';
 import { outcomesOf } from './outcomes';
 import { REQUIREMENTS } from './requirements';

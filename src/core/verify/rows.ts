@@ -1,6 +1,7 @@
 import type { Mode, Setup } from '../setup';
 import {
   factsOf,
+  easiestIn,
   placesIn,
   Stage,
   tableFor,
@@ -66,13 +67,15 @@ export function rowsOf(facts: Facts, table: Table): ProofRow[] {
   const { setup } = facts;
   const read = ordersReader(facts.chain, table);
   const stage = new Stage(facts);
-  const panic = facts.panic && answers(stage, (seen) => panicAnswer(facts, seen), panicScripts(facts));
+  const scope = orderScope(facts);
+  const panic =
+    facts.panic && answers(stage, (seen) => panicAnswer(facts, seen), panicScripts(facts));
   const lost = answers(stage, (seen) => lostAnswer(facts, seen), LOST_SCRIPTS);
   return table.cells.slice(0, MOST_ROWS).map((cell): ProofRow => {
     const orders: Orders = read(cell);
     const memory = memoryOf(facts.chain, table, cell.memory);
-    const places = Array.from(placesIn(facts, table, cell, orderScope(facts), -1), (p) => p.slice());
-    const easy = easiestOf(facts, table, cell);
+    const places = Array.from(placesIn(facts, table, cell, scope, -1), (p) => p.slice());
+    const easy = easiestIn(facts, table, cell);
     const put = (hands: Float64Array): Moment => stage.put(hands, memory, IN_USE);
     const now = put(easy);
     const own = lost(now);
@@ -114,16 +117,6 @@ function answers<T>(
     const key = keys.index([...stage.playKey(scripts), frame.recovering ? 1 : 0]);
     return (known[key] ??= of(stage.play(scripts)));
   };
-}
-
-function easiestOf({ setup }: Facts, table: Table, { box }: Cell): Float64Array {
-  const place = Float64Array.from(setup.transmitter.controls, (c) => c.rest);
-  table.cone.controls.forEach((at, i) => {
-    const [lo, hi] = [box.lo[i]!, box.hi[i]!];
-    const { rest } = setup.transmitter.controls[at]!;
-    place[at] = rest >= lo && rest <= hi ? rest : (lo + hi) / 2;
-  });
-  return place;
 }
 
 /** The way to a row of the table, worked out when somebody wants to see it. @param row its place in `rows` */

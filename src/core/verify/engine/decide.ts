@@ -13,7 +13,7 @@ const REFINEMENTS = 6;
 /** A dip of a margin smaller than this is rounding. */
 const DIP = 1e-6;
 /** Failing states whose way is walked before one is taken as it is. */
-const WALKED = 4;
+const WALKED = 8;
 const ENDS = [-100, 0, 100] as const;
 /** Places of one sweep at most, besides its ends. */
 const MOST_CUTS = 48;
@@ -33,12 +33,24 @@ interface Worst {
   state: State;
 }
 
+/** The state that is looked at now; its hands are overwritten by the next one. */
+type Standing = State;
+
+const kept = ({ cell, hands, memory, unit }: Standing): State => ({
+  cell,
+  hands: hands.slice(),
+  memory,
+  unit,
+});
+
 /** One claim while the states are gone through. */
 class Case {
   /** States asked about, and cells they lie in: what differs by a knob alone is one case to a person. */
   states = 0;
-  readonly cells = new Set<Cell>();
-  readonly failing = new Set<Cell>();
+  cells = 0;
+  failing = 0;
+  private cell: Cell | undefined;
+  private cellFails = false;
   undecided = false;
   /** The worst of all; of `somewhere` the best of each group. */
   worst: Worst[] = [];
@@ -53,22 +65,32 @@ class Case {
     this.choices = claim.asked === 'one-of' ? [...claim.choices] : [];
   }
 
-  take(margin: number, cell: Cell, state: () => State, group: () => string): void {
+  take(margin: number, now: Moment, at: Standing): void {
+    const { claim } = this;
     this.states += 1;
-    this.cells.add(cell);
-    if (this.claim.asked === 'somewhere') {
-      const key = group();
+    if (this.cell !== at.cell) {
+      this.cell = at.cell;
+      this.cells += 1;
+      this.cellFails = false;
+    }
+    if (claim.asked === 'somewhere') {
+      const key = claim.each ? claim.each(now) : '';
       const known = this.groups.get(key);
-      if (!known || margin > known.margin) this.groups.set(key, { margin, state: state() });
+      if (!known || margin > known.margin) this.groups.set(key, { margin, state: kept(at) });
       return;
     }
     if (margin >= 0) return;
-    this.failing.add(cell);
-    if (this.worst.length < WALKED) this.worst.push({ margin, state: state() });
+    this.failsHere();
+    if (this.worst.length < WALKED) this.worst.push({ margin, state: kept(at) });
     else {
       const last = this.worst.reduce((a, b) => (b.margin > a.margin ? b : a));
-      if (margin < last.margin) this.worst[this.worst.indexOf(last)] = { margin, state: state() };
+      if (margin < last.margin) this.worst[this.worst.indexOf(last)] = { margin, state: kept(at) };
     }
+  }
+
+  failsHere(): void {
+    if (!this.cellFails) this.failing += 1;
+    this.cellFails = true;
   }
 }
 
@@ -95,7 +117,8 @@ export function decide(
   }
   const stage = new Stage(facts);
   for (const group of groups.values())
-    for (const verdict of together(facts, stage, group, options)) verdicts.set(verdict.claim, verdict);
+    for (const verdict of together(facts, stage, group, options))
+      verdicts.set(verdict.claim, verdict);
   return claims.map((c) => verdicts.get(c)!);
 }
 
@@ -119,13 +142,21 @@ function together(
   return cases.map((c) => verdictOf(facts, stage, table, c, pass.walk));
 }
 
+/** What a list of scripts was found to give, by the pulses that arrive in it. */
+class Played {
+  readonly keys = new Interner();
+  readonly margins = new Map<Case, number[]>();
+  readonly allowed = new Map<Case, (readonly (boolean | undefined)[])[]>();
+  /** The state it was played from last, and its key. */
+  state = 0;
+  key = 0;
+}
+
 class Pass {
   private readonly units;
   /** What each list of scripts was found to give, by the pulses that arrive in it. */
-  private readonly plays = new Map<
-    readonly Script[],
-    { keys: Interner; margins: Map<Case, number[]>; allowed: Map<Case, (readonly (boolean | undefined)[])[]> }
-  >();
+  private readonly plays = new Map<readonly Script[], Played>();
+  private stateNo = 0;
   private readonly sweeps = new Map<Case, { keys: Interner; margins: number[]; met: Interner }>();
 
   constructor(
@@ -136,7 +167,8 @@ class Pass {
   ) {
     this.units = unitStates(facts, cases[0]!.claim.scope);
     for (const c of cases)
-      if (c.claim.form === 'sweep') c.places = placesOf(table, c.claim.control, c.claim.spread ?? 0);
+      if (c.claim.form === 'sweep')
+        c.places = placesOf(table, c.claim.control, c.claim.spread ?? 0);
   }
 
   run(): void {
@@ -148,8 +180,7 @@ class Pass {
       });
       const still = open.filter((c) => c.claim.form !== 'sweep');
       if (still.length > 0) this.look(cell, still, -1, 0);
-      for (const c of open)
-        if (c.claim.form === 'sweep') this.look(cell, [c], c.claim.control, 0);
+      for (const c of open) if (c.claim.form === 'sweep') this.look(cell, [c], c.claim.control, 0);
     }
   }
 
@@ -162,8 +193,14 @@ class Pass {
       this.units.every((unit) => {
         const { value } = placesIn(facts, table, cell, claim.scope, -1).next();
         const now = stage.put(value!, memory, unit);
-        return ([0, 1] as const).every((end) =>
-          claim.holds(stage.arriving(now, table.watch.map(({ at }, i) => [at, cell.us[2 * i + end]!]))) >= 0,
+        return ([0, 1] as const).every(
+          (end) =>
+            claim.holds(
+              stage.arriving(
+                now,
+                table.watch.map(({ at }, i) => [at, cell.us[2 * i + end]!]),
+              ),
+            ) >= 0,
         );
       }),
     );
@@ -180,22 +217,26 @@ class Pass {
       return i < 0 ? 0 : cell.us[2 * i + 1]! - cell.us[2 * i]!;
     };
     let wide = false;
+    const memories = memoriesIn(facts, table, cell);
     for (const hands of placesIn(facts, table, cell, scope, skip)) {
-      for (const memory of memoriesIn(facts, table, cell)) {
+      for (const memory of memories) {
         // States that differ in the swept control alone are one sweep.
         if (sweep) {
           const met = sweep.met.size;
           const held = hands.slice();
           held[skip] = 0;
-          if (sweep.met.index([cell.memory, memory === memoriesIn(facts, table, cell)[0] ? 0 : 1, ...held]) < met)
+          if (sweep.met.index([cell.memory, memory === memories[0] ? 0 : 1, ...held]) < met)
             continue;
         }
+        let pressed = true;
         for (const unit of this.units) {
-          const now = stage.put(hands, memory, unit, width);
           // On for long and just on differ only where it is on.
-          if (unit.recoveryHeldS > 0 && !now.frame.recovering) continue;
-          const state = (): State => ({ cell, hands: hands.slice(), memory, unit });
-          for (const c of cases) this.ask(c, now, cell, state);
+          if (unit.recoveryHeldS > 0 && !pressed) continue;
+          const now = stage.put(hands, memory, unit, width);
+          pressed = facts.isRecoveryOn(now.frame);
+          this.stateNo += 1;
+          const at: Standing = { cell, hands, memory, unit };
+          for (const c of cases) this.ask(c, now, at);
         }
       }
       wide = true;
@@ -219,18 +260,22 @@ class Pass {
     return own;
   }
 
-  private ask(c: Case, now: Moment, cell: Cell, state: () => State): void {
+  private ask(c: Case, now: Moment, at: Standing): void {
     const { claim } = c;
     if (claim.when && !claim.when(now)) return;
-    const group = () => ('each' in claim && claim.each ? claim.each(now) : '');
     if (claim.form === 'moment') {
       if (claim.asked === 'one-of') {
-        this.narrow(c, claim.choices.map((x) => claim.allows(now, x)), cell, state);
+        this.narrow(
+          c,
+          claim.choices.map((x) => claim.allows(now, x)),
+          now,
+          at,
+        );
         return;
       }
       const margin = claim.holds(now);
       c.margins.push(margin);
-      c.take(margin, cell, state, group);
+      c.take(margin, now, at);
       return;
     }
     if (claim.form === 'sweep') {
@@ -241,16 +286,16 @@ class Pass {
         c.places!,
         stage.sweep(claim.control, c.places!),
       ));
-      c.take(margin, cell, state, group);
+      c.take(margin, now, at);
       return;
     }
-    const play = this.plays.get(claim.scripts) ?? {
-      keys: new Interner(),
-      margins: new Map(),
-      allowed: new Map(),
-    };
+    const play = this.plays.get(claim.scripts) ?? new Played();
     this.plays.set(claim.scripts, play);
-    const key = play.keys.index(this.stage.playKey(claim.scripts));
+    if (play.state !== this.stateNo) {
+      play.state = this.stateNo;
+      play.key = play.keys.index(this.stage.playKey(claim.scripts));
+    }
+    const { key } = play;
     if (claim.asked === 'one-of') {
       const list = play.allowed.get(c) ?? [];
       play.allowed.set(c, list);
@@ -258,26 +303,20 @@ class Pass {
         const seen = this.stage.play(claim.scripts);
         list[key] = claim.choices.map((x) => claim.allows(seen, x));
       }
-      this.narrow(c, list[key], cell, state);
+      this.narrow(c, list[key], now, at);
       return;
     }
     const margins = play.margins.get(c) ?? [];
     play.margins.set(c, margins);
     margins[key] ??= claim.holds(this.stage.play(claim.scripts), now);
-    c.take(margins[key], cell, state, group);
+    c.take(margins[key], now, at);
   }
 
   /** Of a list only what this state allows is left. */
-  private narrow(
-    c: Case,
-    says: readonly (boolean | undefined)[],
-    cell: Cell,
-    state: () => State,
-  ): void {
+  private narrow(c: Case, says: readonly (boolean | undefined)[], now: Moment, at: Standing): void {
     const { claim } = c;
     if (claim.asked !== 'one-of') return;
-    c.states += 1;
-    c.cells.add(cell);
+    c.take(0, now, at);
     let denied = false;
     claim.choices.forEach((choice, i) => {
       if (says[i] === true) c.supported.add(choice);
@@ -286,9 +325,9 @@ class Pass {
       c.choices = c.choices.filter((x) => x !== choice);
     });
     if (!denied) return;
-    c.failing.add(cell);
+    c.failsHere();
     // The state that took the last one away shows best what is wrong.
-    c.worst = [{ margin: -1, state: state() }];
+    c.worst = [{ margin: -1, state: kept(at) }];
   }
 
   /** The way from power-up into a state, as it was found. */
@@ -359,20 +398,22 @@ function verdictOf(
   if (claim.asked === 'somewhere') {
     for (const best of c.groups.values())
       if (best.margin < 0)
-        failures.push(failureOf(facts, stage, table, claim, best, [c.cells.size, c.cells.size], walk));
+        failures.push(failureOf(facts, stage, table, claim, best, [c.cells, c.cells], walk));
     if (c.states === 0 && claim.none)
       failures.push({ ...claim.none, where: claim.where, severity: claim.severity });
   } else if (claim.asked === 'one-of') {
     const [last] = c.worst;
     c.choices = c.choices.filter((x) => c.supported.has(x));
     if (c.states > 0 && c.choices.length === 0 && last)
-      failures.push(failureOf(facts, stage, table, claim, last, [c.failing.size, c.cells.size], walk));
+      failures.push(failureOf(facts, stage, table, claim, last, [c.failing, c.cells], walk));
   } else if (c.worst.length > 0) {
     const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
     const shown =
       sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
       sorted[0]!;
-    failures.push(failureOf(facts, stage, table, claim, shown, [c.failing.size, c.cells.size], walk, c.places));
+    failures.push(
+      failureOf(facts, stage, table, claim, shown, [c.failing, c.cells], walk, c.places),
+    );
   }
   return { claim, failures, states: c.states, leftOut, holds: c.choices };
 }
@@ -444,6 +485,22 @@ export function marginAfter(
   path: readonly Move[],
   unit: State['unit'],
 ): number | undefined {
+  // What lasts for one moment only is there while the last hand moves, and gone when it has moved.
+  const margins = [true, false].flatMap((moved) => {
+    const margin = marginWhen(facts, claim, places, path, unit, moved);
+    return margin === undefined ? [] : [margin];
+  });
+  return margins.length > 0 ? Math.min(...margins) : undefined;
+}
+
+function marginWhen(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  unit: State['unit'],
+  moved: boolean,
+): number | undefined {
   if (claim.asked === 'one-of') return undefined;
   const { chain } = facts;
   const stimulus = chain.restStimulus();
@@ -452,12 +509,12 @@ export function marginAfter(
   stimulus.positionFix = unit.positionFix;
   const frame = chain.newFrame();
   chain.step(stimulus, memory, frame);
-  for (const move of path) {
+  path.forEach((move, i) => {
     stimulus.dtS = 0;
     if ('waitS' in move) stimulus.dtS = move.waitS;
     else stimulus.controls[move.control] = move.value;
-    chain.step(stimulus, memory, frame);
-  }
+    if (moved || i < path.length - 1 || 'waitS' in move) chain.step(stimulus, memory, frame);
+  });
   const stage = new Stage(facts);
   const now = stage.put(stimulus.controls, memory, unit);
   if (claim.when && !claim.when(now)) return undefined;

@@ -78,8 +78,11 @@ export class Facts {
   /** The switch that cuts the motor, and the value at which it does. */
   readonly cut: { at: number; value: number } | undefined;
   readonly onSurface: boolean;
+  /** Every control where it rests. */
+  readonly restHands: Float64Array;
   /** Surfaces with everything at rest and the unit armed, degrees. */
   readonly restDeg: Float64Array;
+  private readonly worked = new Map<string, unknown>();
   private readonly panicLogic: readonly number[];
   private readonly launchTests: readonly ((s: Stimulus, f: Frame) => boolean)[];
 
@@ -110,10 +113,9 @@ export class Facts {
       : [];
     const { layout } = this.chain;
     this.launchTests = program.lines.flatMap((l) =>
-      l.purpose === 'launch'
-        ? [l.when ? compileCondition(l.when, layout, setup) : () => true]
-        : [],
+      l.purpose === 'launch' ? [l.when ? compileCondition(l.when, layout, setup) : () => true] : [],
     );
+    this.restHands = this.chain.restStimulus().controls;
     const memory = this.chain.newMemory();
     memory.armed = true;
     const frame = this.chain.newFrame();
@@ -121,38 +123,51 @@ export class Facts {
     this.restDeg = frame.surfaceDeg;
   }
 
+  /** Worked out when it is first wanted. */
+  private once<T>(name: string, work: () => T): T {
+    if (!this.worked.has(name)) this.worked.set(name, work());
+    return this.worked.get(name) as T;
+  }
+
   // Which channels decide what. ------------------------------------------------------------------
 
   /** Channels that carry a motor, as sent or as the unit takes them. */
   get motorChannels(): number[] {
-    const { program, unit, transmitter } = this.setup;
-    return [
-      ...new Set(
-        [...program.outputs, ...unit.settings.inputs]
-          .filter((o) => roleOf(o.carries) === 'motor')
-          .map((o) => o.channel),
-      ),
-    ].filter((c) => c <= transmitter.channels);
+    return this.once('motorChannels', () => {
+      const { program, unit, transmitter } = this.setup;
+      return [
+        ...new Set(
+          [...program.outputs, ...unit.settings.inputs]
+            .filter((o) => roleOf(o.carries) === 'motor')
+            .map((o) => o.channel),
+        ),
+      ].filter((c) => c <= transmitter.channels);
+    });
   }
 
   /** Pulses of a channel (1-based) at which what it tells the unit changes. */
   readonly edgesOf = (channel: number): readonly number[] =>
-    watchOf(this.setup).find((w) => w.at + 1 === channel)?.cutsUs ?? [];
+    this.once('watch', () => watchOf(this.setup)).find((w) => w.at + 1 === channel)?.cutsUs ?? [];
 
   /** Channels that tell the unit what to do. */
   get orderChannels(): number[] {
-    return watchOf(this.setup).map((w) => w.at + 1);
+    return this.once('orderChannels', () => watchOf(this.setup).map((w) => w.at + 1));
   }
 
-  /** Positions that choices speak of, told apart although no line may listen to them. */
+  /** Positions of the switches that reach the orders, and of those choices speak of, all told apart. */
   get orderReads(): Read[] {
-    const { modes, gain } = this.setup.intents.program;
-    const switches = [
-      ...(modes?.switches ?? []),
-      ...(gain?.by === 'values' ? [gain.control] : []),
-      ...(gain?.by === 'flap' ? [gain.control, gain.off] : []),
-    ];
-    return switches.flatMap((id) => this.positionsOf(id));
+    return this.once('orderReads', () => {
+      const { modes, gain } = this.setup.intents.program;
+      const switches = [
+        ...(modes?.switches ?? []),
+        ...(gain?.by === 'values' ? [gain.control] : []),
+        ...(gain?.by === 'flap' ? [gain.control, gain.off] : []),
+      ];
+      const reached = coneOf(this.setup, this.orderChannels).controls.map(
+        (at) => this.setup.transmitter.controls[at]!.id,
+      );
+      return [...new Set([...switches, ...reached])].flatMap((id) => this.positionsOf(id));
+    });
   }
 
   /** Every position of a switch, as something that is looked at. */
@@ -174,26 +189,34 @@ export class Facts {
 
   /** Channels a stick’s effect can depend on: those of the surfaces, and the orders. */
   get steering(): number[] {
-    return [...new Set([...this.orderChannels, ...this.surfaceChannels.flat()])];
+    return this.once('steering', () => [
+      ...new Set([...this.orderChannels, ...this.surfaceChannels.flat()]),
+    ]);
   }
 
   /** Every channel something is said about. */
   get everyChannel(): number[] {
-    return [...new Set(this.setup.program.lines.map((l) => l.channel))];
+    return this.once('everyChannel', () => [
+      ...new Set(this.setup.program.lines.map((l) => l.channel)),
+    ]);
   }
 
   /** Channels that say how much the unit corrects. */
   get gainChannels(): number[] {
-    const { unit, transmitter } = this.setup;
-    return unit.settings.inputs
-      .filter((i) => i.carries === 'gain' || i.carries.startsWith('gain-'))
-      .map((i) => i.channel)
-      .filter((c) => c <= transmitter.channels);
+    return this.once('gainChannels', () => {
+      const { unit, transmitter } = this.setup;
+      return unit.settings.inputs
+        .filter((i) => i.carries === 'gain' || i.carries.startsWith('gain-'))
+        .map((i) => i.channel)
+        .filter((c) => c <= transmitter.channels);
+    });
   }
 
   /** Whether a control can reach some channels by whatever way. */
   reaches(control: number, channels: readonly number[]): boolean {
-    return coneOf(this.setup, channels).controls.includes(control);
+    return this.once(`cone ${channels.join()}`, () =>
+      coneOf(this.setup, channels),
+    ).controls.includes(control);
   }
 
   // Controls. -------------------------------------------------------------------------------------
@@ -254,6 +277,17 @@ export class Facts {
       : { at, value: switchValue(transmitter.controls[at]!.kind, cut.position) };
   }
 
+  /** Whether the recovery channel asks for panic, at once or after the unit's own delay. */
+  isRecoveryOn({ receivedUs }: Frame): boolean {
+    const { recovery, inputs } = this.setup.unit.settings;
+    const channel = inputs.find((i) => i.carries === 'recovery')?.channel;
+    return (
+      recovery !== undefined &&
+      channel !== undefined &&
+      receivedUs[channel - 1]! > recovery.thresholdUs
+    );
+  }
+
   // What acts in a moment. ------------------------------------------------------------------------
 
   isPanicking(hands: ArrayLike<number>, frame: Frame): boolean {
@@ -282,16 +316,34 @@ export class Facts {
     });
   }
 
-  /** What call-outs look at. */
+  /** What call-outs look at, where that tells more states apart than the orders do. */
   get spokenReads(): Read[] {
-    return this.setup.program.callouts.flatMap((c) => (c.when ? readsOfCondition(c.when) : []));
+    return this.once('spokenReads', () => {
+      const { program } = this.setup;
+      const reads = program.callouts.flatMap((c) => (c.when ? readsOfCondition(c.when) : []));
+      const channels = this.orderChannels.map((channel): Read => ({
+        kind: 'channel',
+        channel,
+        path: [],
+      }));
+      const own = coneOfReads(this.setup, [...channels, ...this.orderReads]);
+      const both = coneOfReads(this.setup, [...channels, ...this.orderReads, ...reads]);
+      const known =
+        both.controls.every((at) => own.controls.includes(at)) &&
+        both.logic.every((i) => own.logic.includes(i) || program.logic[i]!.op === 'when');
+      return known ? [] : reads;
+    });
   }
 
   /**
-   * Times at which something that was begun may act, in seconds: every delay, two of them one after
-   * another, the unit’s own, up to a limit.
+   * Times at which something that was begun may act, in seconds: the shortest delays and the unit’s
+   * own, up to a limit.
    */
   times(mostS: number): number[] {
+    return this.once(`times ${mostS}`, () => this.timesTo(mostS));
+  }
+
+  private timesTo(mostS: number): number[] {
     const { program, unit } = this.setup;
     const { logic } = coneOf(this.setup, this.orderChannels);
     const single = logic.flatMap((i) => {
@@ -299,11 +351,10 @@ export class Facts {
       return l.op === 'delay' ? [l.onS, l.offS] : l.op === 'toggles' ? [l.withinS + 0.001] : [];
     });
     const own = (unit.settings.recovery?.delayMs ?? 0) / 1000;
-    const twice = single.flatMap((a) => single.map((b) => a + b));
-    return [...new Set([...single, ...twice, own, ...single.map((s) => s + own)])]
+    return [...new Set([...single, own])]
       .filter((s) => s > 0 && s <= mostS)
       .toSorted((a, b) => a - b)
-      .slice(0, 8);
+      .slice(0, 4);
   }
 
   /** The most the gain channels can ask for in a frame’s mode, as a multiple of what they ask for. */

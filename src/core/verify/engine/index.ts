@@ -1,15 +1,5 @@
-export type {
-  Act,
-  Attitude,
-  Claim,
-  Found,
-  Moment,
-  Scope,
-  Script,
-  StateClaim,
-  Told,
-} from './claim';
+export type { Act, Attitude, Claim, Found, Moment, Scope, Script, StateClaim, Told } from './claim';
 export { decide, marginAfter, type Verdict } from './decide';
 export { Facts, factsOf } from './facts';
 export { Stage, type UnitState } from './stage';
-export { placesIn, tableFor } from './states';
+export { easiestIn, placesIn, tableFor } from './states';

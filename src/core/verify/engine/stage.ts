@@ -43,6 +43,9 @@ export class Stage {
   private readonly pool: Seen[] = [];
   private readonly pulses: number[] = [];
   private readonly active: readonly number[];
+  /** Clocks of logic: where each stands in memory, and the times at which it runs out. */
+  private readonly clocks: readonly { at: number; times: readonly number[] }[];
+  private readonly recoveryS: number;
   private used = 0;
   private unitKey = 0;
 
@@ -57,6 +60,14 @@ export class Stage {
     this.nowSeen = new Seen(facts);
     this.running = new Seen(facts);
     chain.step(chain.restStimulus(), chain.newMemory(), this.nowSeen.frame);
+    this.clocks = facts.setup.program.logic.flatMap((entry, i) =>
+      entry.op === 'delay'
+        ? [{ at: 2 * i + 1, times: [entry.onS, entry.offS] }]
+        : entry.op === 'toggles'
+          ? [{ at: 2 * i + 1, times: [entry.withinS + 0.001] }]
+          : [],
+    );
+    this.recoveryS = (facts.setup.unit.settings.recovery?.delayMs ?? 0) / 1000;
     // Channels nothing is said about always carry the same.
     const said = new Set([
       ...facts.setup.program.lines.map((l) => l.channel),
@@ -170,27 +181,35 @@ export class Stage {
     return looks;
   }
 
-  /** Pulses that arrive while scripts are played: states that give the same ones answer alike. */
+  /**
+   * Pulses that arrive while scripts are played: states that give the same ones answer alike. Where no
+   * hand moves and no time passes they are those of the state; and once the signal is lost nothing a
+   * transmitter does arrives any more.
+   */
   playKey(scripts: readonly Script[]): readonly number[] {
     const { chain } = this.facts;
     const { stimulus, memory, pulses } = this;
     pulses.length = 0;
     pulses.push(this.unitKey);
     const one = this.running;
+    one.frame.receivedUs.set(this.nowSeen.frame.receivedUs);
+    one.frame.logic.set(this.nowSeen.frame.logic);
+    stimulus.controls.set(this.baseHands);
+    this.arrive(one);
     for (const script of scripts) {
+      const acts = actsOf(script);
+      if (acts.length === 0) continue;
       this.begin();
-      one.frame.receivedUs.set(this.nowSeen.frame.receivedUs);
-      one.frame.logic.set(this.nowSeen.frame.logic);
-      this.arrive(one);
-      for (const act of script)
-        if (!('look' in act))
-          this.act(act, (dtS) => {
-            stimulus.dtS = dtS;
-            memory.slowPct.fill(NaN);
-            chain.send(stimulus, memory, one.frame);
-            pulses.push(dtS);
-            this.arrive(one);
-          });
+      for (const act of acts) {
+        if ('signal' in act && !act.signal) break;
+        this.act(act, (dtS) => {
+          stimulus.dtS = dtS;
+          memory.slowPct.fill(NaN);
+          chain.send(stimulus, memory, one.frame);
+          pulses.push(dtS);
+          this.arrive(one);
+        });
+      }
     }
     this.begin();
     return pulses;
@@ -212,7 +231,7 @@ export class Stage {
     return one;
   }
 
-  private act(act: Exclude<Script[number], { look: Attitude }>, step: (dtS: number) => void): void {
+  private act(act: Doing, step: (dtS: number) => void): void {
     const { stimulus } = this;
     if ('hand' in act) {
       stimulus.controls[act.hand] = act.to;
@@ -229,31 +248,37 @@ export class Stage {
   /** Lets time pass, in pieces that end where a delay or a counting window runs out. */
   private wait(seconds: number, step: (dtS: number) => void): void {
     let left = seconds;
+    // Whatever may just have begun counts at first; afterwards only clocks that run, until one has run out.
+    let begun = true;
     for (let n = 0; n < MOST_EVENTS && left > 1e-9; n++) {
-      const dtS = Math.min(left, this.nextS());
+      const dtS = Math.min(left, this.nextS(begun));
+      const before = this.said();
       step(dtS);
       left -= dtS;
+      begun = this.said() !== before;
     }
     if (left > 1e-9) step(left);
   }
 
-  /** When something that is remembered may change next, seconds from now. */
-  private nextS(): number {
-    const { program, unit } = this.facts.setup;
-    const { memory } = this;
+  /** What logic remembers, as one number: another one means that something has changed. */
+  private said(): number {
+    const { logic } = this.memory;
+    let sum = 0;
+    for (let i = 0; i < logic.length; i += 2) sum = sum * 3 + logic[i]!;
+    return sum;
+  }
+
+  /** When something that is remembered may change next, seconds from now. @param begun clocks at nought may run */
+  private nextS(begun: boolean): number {
+    const { clocks, memory, recoveryS } = this;
     let least = Infinity;
-    const at = (s: number) => {
-      if (s > 1e-6 && s < least) least = s;
-    };
-    program.logic.forEach((entry, i) => {
-      const gone = memory.logic[2 * i + 1]!;
-      if (entry.op === 'delay') {
-        at(entry.onS - gone);
-        at(entry.offS - gone);
-      } else if (entry.op === 'toggles') at(entry.withinS - gone + 0.001);
-    });
-    if (unit.settings.recovery) at(unit.settings.recovery.delayMs / 1000 - memory.recoveryHeldS);
-    return least;
+    for (const { at, times } of clocks) {
+      const gone = memory.logic[at]!;
+      if (gone === 0 && !begun) continue;
+      for (const s of times) if (s - gone > 1e-6 && s - gone < least) least = s - gone;
+    }
+    const left = recoveryS - memory.recoveryHeldS;
+    return left > 1e-6 && (begun || memory.recoveryHeldS > 0) ? Math.min(least, left) : least;
   }
 
   private look(from: Frame, attitude: Attitude): Moment {
@@ -283,6 +308,17 @@ export class Stage {
         (facts.isLaunching(stimulus, frame) ? 2 : 0),
     );
   }
+}
+
+type Doing = Exclude<Script[number], { look: Attitude }>;
+const doings = new WeakMap<Script, readonly Doing[]>();
+
+/** What is done in a script, looks aside. */
+function actsOf(script: Script): readonly Doing[] {
+  const found =
+    doings.get(script) ?? script.flatMap((act): Doing[] => ('look' in act ? [] : [act]));
+  doings.set(script, found);
+  return found;
 }
 
 function copy(from: Memory, into: Memory): void {

@@ -1,5 +1,13 @@
 import type { Memory } from '../../chain';
-import { coneOfReads, isContinuous, keptTable, LONG_S, memoryOf, type Cell, type Table } from '../explore';
+import {
+  coneOfReads,
+  isContinuous,
+  keptTable,
+  LONG_S,
+  memoryOf,
+  type Cell,
+  type Table,
+} from '../explore';
 import type { Read } from '../../setup';
 import type { Scope } from './claim';
 import type { Facts } from './facts';
@@ -19,28 +27,36 @@ export interface State {
 }
 
 /** Everything that can be reached in a scope. */
-export function tableFor(facts: Facts, scope: Scope, options: Parameters<typeof keptTable>[3]): Table {
+export function tableFor(
+  facts: Facts,
+  scope: Scope,
+  options: Parameters<typeof keptTable>[3],
+): Table {
   const { setup } = facts;
   const channels = scope.channels.map((channel): Read => ({ kind: 'channel', channel, path: [] }));
   const reads = scope.reads ?? [];
   const { controls } = setup.transmitter;
   const rests = (which: (at: number) => boolean) =>
-    new Map(
-      controls.flatMap((c, at) => (which(at) ? [[at, [c.rest, c.rest]] as const] : [])),
-    );
+    new Map(controls.flatMap((c, at) => (which(at) ? [[at, [c.rest, c.rest]] as const] : [])));
   const before =
     scope.before === 'nothing-touched'
       ? rests(() => true)
       : scope.before === 'switches-at-rest'
         ? rests((at) => !isContinuous(setup, at))
         : undefined;
+  const cone = coneOfReads(setup, [...channels, ...reads]);
   const now = [
-    ...(scope.hands ?? []).map(([at, value]) => [at, [value, value]] as const),
+    // What reaches none of it changes nothing of the table.
+    ...(scope.hands ?? []).flatMap(([at, value]) =>
+      cone.controls.includes(at) ? [[at, [value, value]] as const] : [],
+    ),
     ...(scope.trimsAtRest
-      ? [...rests((at) => controls[at]!.kind === 'trim')].filter(([at]) => !before?.has(at))
+      ? [...rests((at) => controls[at]!.kind === 'trim')].filter(
+          ([at]) => !before?.has(at) && cone.controls.includes(at),
+        )
       : []),
   ];
-  return keptTable(setup, coneOfReads(setup, [...channels, ...reads]), watchOf(facts, scope), {
+  return keptTable(setup, cone, watchOf(facts, scope), {
     ...options,
     ...(before ? { before } : {}),
     ...(now.length > 0 ? { now: new Map(now) } : {}),
@@ -75,7 +91,7 @@ export function* placesIn(
   facts: Facts,
   table: Table,
   cell: Cell,
-  { sticks }: Scope,
+  { sticks, hands = [] }: Scope,
   skip: number,
 ): Generator<Float64Array> {
   const { setup } = facts;
@@ -101,15 +117,13 @@ export function* placesIn(
     if (sticks === 'released' && kind(at) === 'stick' && !varies) continue;
     if (told.length < TOGETHER) told.push(i);
   }
-  const place = new Float64Array(controls.length);
+  // Only what is told apart moves from place to place.
+  const easy = easiestIn(facts, table, cell);
+  const place = easy.slice();
   const put = (share: (n: number) => number) => {
-    controls.forEach((c, at) => (place[at] = c.rest));
-    cone.forEach((at, i) => {
-      const [lo, hi] = [box.lo[i]!, box.hi[i]!];
-      const { rest } = controls[at]!;
-      place[at] = rest >= lo && rest <= hi ? rest : lo === hi ? lo : (lo + hi) / 2;
-    });
-    told.forEach((i, n) => {
+    place.set(easy);
+    for (let n = 0; n < told.length; n++) {
+      const i = told[n]!;
       const at = cone[i]!;
       const [lo, hi] = [box.lo[i]!, box.hi[i]!];
       const value = lo + share(n) * (hi - lo);
@@ -117,11 +131,24 @@ export function* placesIn(
         kind(at) === 'stick' && sticks !== 'anywhere'
           ? Math.min(hi, Math.max(lo, Math.min(NEAR_PCT, Math.max(-NEAR_PCT, value))))
           : value;
-    });
+    }
+    for (const [at, value] of hands) place[at] = value;
     return place;
   };
   for (let pick = 0; pick < 1 << told.length; pick++) yield put((n) => (pick >> n) & 1);
   if (told.length > 0) yield put(() => 0.5);
+}
+
+/** Where every control is least trouble in a cell: at rest, if the cell allows it, else in its middle. */
+export function easiestIn({ restHands }: Facts, table: Table, { box }: Cell): Float64Array {
+  const easy = restHands.slice();
+  const { controls } = table.cone;
+  for (let i = 0; i < controls.length; i++) {
+    const at = controls[i]!;
+    const [lo, hi] = [box.lo[i]!, box.hi[i]!];
+    if (!(easy[at]! >= lo && easy[at]! <= hi)) easy[at] = lo === hi ? lo : (lo + hi) / 2;
+  }
+  return easy;
 }
 
 /** What may be remembered in a cell: after its moment, and in it where something lasts for one moment only. */

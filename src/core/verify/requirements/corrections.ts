@@ -1,5 +1,5 @@
 import { AXES, pointer, turnedWords, type Axis, type Mode } from '../../setup';
-import type { Act, Claim, Facts, Found, Moment, Script } from '../engine';
+import type { Claim, Facts, Found, Moment, Script } from '../engine';
 import { GAIN_NONE_PCT, orderScope, type Requirement } from './requirement';
 
 /** How fast a hand turns the model, degrees a second; how far it is tipped. */
@@ -13,15 +13,16 @@ const STRAY_SHARE = 0.35;
 const RATE = { roll: 'rollRateDegPerS', pitch: 'pitchRateDegPerS', yaw: 'yawRateDegPerS' } as const;
 const LEVELS: ReadonlySet<Mode> = new Set(['level', 'home', 'trainer']);
 
-/** The model still, turned quickly, and tipped over; the motor half up, as far as its cut lets it. */
-function turning({ throttle }: Facts, axis: Axis): Script[] {
-  const half: Act[] = throttle < 0 ? [] : [{ hand: throttle, to: 0 }];
-  const tipped: Act[] =
-    axis === 'yaw'
-      ? []
-      : [{ look: axis === 'roll' ? { rollDeg: TIP_DEG.roll } : { pitchDeg: TIP_DEG.pitch } }];
-  return [[...half, { look: {} }, { look: { [RATE[axis]]: TURN_DEG_S } }, ...tipped]];
-}
+/** The model still, turned quickly, and tipped over. */
+const TURNED: Readonly<Record<Axis, readonly Script[]>> = {
+  roll: [
+    [{ look: {} }, { look: { [RATE.roll]: TURN_DEG_S } }, { look: { rollDeg: TIP_DEG.roll } }],
+  ],
+  pitch: [
+    [{ look: {} }, { look: { [RATE.pitch]: TURN_DEG_S } }, { look: { pitchDeg: TIP_DEG.pitch } }],
+  ],
+  yaw: [[{ look: {} }, { look: { [RATE.yaw]: TURN_DEG_S } }]],
+};
 
 /** How far a surface answers: to the turn, and in modes that level to being kept tipped. */
 function answer([still, quick, tipped]: readonly Moment[], surface: number): number {
@@ -115,7 +116,7 @@ export const corrections: Requirement = {
 function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
   const { setup } = facts;
   const { airframe, unit } = setup;
-  const scripts = turning(facts, axis);
+  const scripts = TURNED[axis];
   const turned = turnedWords(axis, 1, airframe);
   const at = AXES.indexOf(axis);
   const common = {
@@ -206,6 +207,8 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
       ...common,
       key: `${axis} motor`,
       asked: 'always',
+      // Half up, as far as its cut lets it: at its stop nothing would be seen.
+      ...(facts.throttle < 0 ? {} : { scope: orderScope(facts, { hands: [[facts.throttle, 0]] }) }),
       where: '/unit/settings/outputs',
       about: { axis, how: 'motor' },
       holds: (seen: readonly Moment[]) => 1 - motor(seen),

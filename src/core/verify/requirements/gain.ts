@@ -10,6 +10,8 @@ const DEAD_SLOPE = 0.01;
 const OFF_PCT = 12;
 /** Gain that can be raised no further than this does nothing a person could see. Planning figure, no source. */
 const ALIVE_PCT = 5;
+/** Gain that turns back by less is rounding. */
+const TURNS_PCT = 1;
 const SPREAD = 19;
 /** Closer than this a control is where it is said to be. */
 const AT_PCT = 1e-6;
@@ -109,8 +111,15 @@ function turnOf(
       says: `${Math.round(dead * 100)} % of the way of ${label} changes nothing.`,
       severity: 'caution',
     };
-  const falls = gains.slice(1).some((g, i) => g < gains[i]! - 0.5);
-  const rises = gains.slice(1).some((g, i) => g > gains[i]! + 0.5);
+  // By how much it ever falls below where it was, and rises above: however closely one looks.
+  let [peak, trough, fall, rise] = [first, first, 0, 0];
+  for (const g of gains) {
+    peak = Math.max(peak, g);
+    trough = Math.min(trough, g);
+    fall = Math.max(fall, peak - g);
+    rise = Math.max(rise, g - trough);
+  }
+  const [falls, rises] = [fall > TURNS_PCT, rise > TURNS_PCT];
   if (falls && rises)
     return {
       how: 'turns-back',
@@ -246,8 +255,7 @@ function values(facts: Facts, scale: (now: Moment) => number): Claim[] {
       about: { control: choice.control, how: 'other-value', figure: i },
       shows: words,
       when: (now) => plain(now) && now.hands[at] === value,
-      holds: (now) =>
-        (isOffByChoice(facts, now) ? 3 : OFF_PCT) - Math.abs(most(now) - wanted(now)),
+      holds: (now) => (isOffByChoice(facts, now) ? 3 : OFF_PCT) - Math.abs(most(now) - wanted(now)),
       says: ({ now }) => ({
         severity: most(now) > wanted(now) ? 'stop' : 'caution',
         says: isOffByChoice(facts, now)
@@ -280,7 +288,8 @@ export const gainAsChosen: Requirement = {
           about: { how: 'unlocked' },
           shows: 'gain not at off',
           holds: (now) => GAIN_NONE_PCT - most(now),
-          says: ({ now }) => `The gain is to be locked at off, and can be ${most(now).toFixed(0)} %.`,
+          says: ({ now }) =>
+            `The gain is to be locked at off, and can be ${most(now).toFixed(0)} %.`,
         },
       ];
     const scale = scaler(facts);
@@ -324,14 +333,7 @@ export const masterOff: Requirement = {
       form: 'moment',
       asked: 'one-of',
       choices: candidates(facts),
-      scope: orderScope(facts, {
-        reads: [
-          ...facts.orderReads,
-          ...facts.setup.transmitter.controls.flatMap(({ id }, at) =>
-            facts.reaches(at, facts.orderChannels) ? facts.positionsOf(id) : [],
-          ),
-        ],
-      }),
+      scope: orderScope(facts),
       severity: 'caution',
       where: '/program/lines',
       about: { how: 'no-off' },

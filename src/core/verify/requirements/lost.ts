@@ -19,12 +19,7 @@ export interface Lost {
 
 /** The signal lost, two seconds, and the model then tipped. */
 export const LOST_SCRIPTS = [
-  [
-    { signal: false },
-    { waitS: 2 },
-    { look: {} },
-    ...TIPPED.map(({ look }): Act => ({ look })),
-  ],
+  [{ signal: false }, { waitS: 2 }, { look: {} }, ...TIPPED.map(({ look }): Act => ({ look }))],
 ] as const;
 
 /** What is seen of it, from its looks. */
@@ -101,7 +96,8 @@ export const signalLost: Requirement = {
         choices: MODES,
         severity: 'caution',
         about: { how: 'as-it-stood' },
-        allows: (seen: readonly Moment[], choice: string) => lostAnswer(facts, seen).mode === choice,
+        allows: (seen: readonly Moment[], choice: string) =>
+          lostAnswer(facts, seen).mode === choice,
         says: ({ state }) =>
           `With the signal lost the unit goes on in whichever mode the switches last stood (${state}).`,
       });

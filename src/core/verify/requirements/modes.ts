@@ -64,9 +64,7 @@ function roomOf({ setup }: Facts, carries: 'mode' | 'mode2', slot: number, us: n
     click: !inBand(us - CLICK_US) || !inBand(us + CLICK_US),
     drift: !inBand(us - DRIFT_US) || !inBand(us + DRIFT_US),
     scaled,
-    roomUs: own
-      ? Math.max(0, Math.min(us - edgesOf(own)[0], edgesOf(own)[1] - us))
-      : undefined,
+    roomUs: own ? Math.max(0, Math.min(us - edgesOf(own)[0], edgesOf(own)[1] - us)) : undefined,
   };
 }
 

@@ -234,7 +234,8 @@ export const throttleRises: Requirement = {
         key: 'runs',
         asked: 'somewhere',
         about: { control: id, how: 'weak' },
-        holds: (places: readonly number[], seen: readonly Moment[]) => opened(rest, places, seen).full - WORTH_PCT,
+        holds: (places: readonly number[], seen: readonly Moment[]) =>
+          opened(rest, places, seen).full - WORTH_PCT,
         says: ({ seen }) => ({
           says: `Full throttle gives ${most(seen.at(-1)!).toFixed(0)} % at most, wherever everything else stands.`,
           about: { figure: most(seen.at(-1)!) },

@@ -6,8 +6,6 @@ import { GAIN_NONE_PCT, orderScope, type Requirement } from './requirement';
 const SLOW_S = 1.5;
 /** Pressing longer than this is no panic recovery any more. */
 const GIVEN_UP_S = 8;
-/** Held on so long nothing may let it go. */
-const STAYS_S = 4;
 /** A surface gives at least this share of its throw against a model on its side. Planning figure, no source. */
 const USEFUL_SHARE = 0.08;
 /** A gain that differs by less is the same. */
@@ -34,15 +32,11 @@ export interface PanicAnswer {
   gainPct: number;
   /** From the press until the unit rights the model, in milliseconds, the unit's delay included. */
   afterMs: number;
-  /** Letting go gives the mode back that was there before. */
-  reversible: boolean;
 }
 
 /** Times after the press at which is looked: at once, whenever something may have run out, in time, and long after. */
 const timesOf = (facts: Facts): number[] =>
-  [...new Set([0, ...facts.times(GIVEN_UP_S), SLOW_S, SLOW_S + STAYS_S, GIVEN_UP_S])].toSorted(
-    (a, b) => a - b,
-  );
+  [...new Set([0, ...facts.times(GIVEN_UP_S), SLOW_S, GIVEN_UP_S])].toSorted((a, b) => a - b);
 
 /** Panic pressed and held, with every look at every time. */
 function held(facts: Facts): Script {
@@ -58,17 +52,20 @@ function held(facts: Facts): Script {
   ];
 }
 
-/** Pressed for a while and released, and the same wait without the press. */
-const releasedAfter = ({ panic }: Facts, holdS: number): Script[] => {
-  const settle: Act[] = [{ waitS: GIVEN_UP_S }, { waitS: GIVEN_UP_S }, { look: {} }];
-  const hold: Act[] = holdS > 0 ? [{ waitS: holdS }] : [];
-  return [
-    [{ hand: panic!.at, to: panic!.value }, ...hold, { back: panic!.at }, ...settle],
-    [...hold, ...settle],
-  ];
-};
-/** A brush, a press as it is meant, and one that is held on. */
-const HOLDS_S = [0, SLOW_S, GIVEN_UP_S] as const;
+/** A brush, and a press that is held on. */
+const HOLDS_S = [0, GIVEN_UP_S] as const;
+const SETTLE: readonly Act[] = [{ waitS: 2 * GIVEN_UP_S }, { look: {} }];
+
+/** Pressed for a while and released, for each of some whiles; last the same wait without a press. */
+const releasedAfter = ({ panic }: Facts, holds: readonly number[]): Script[] => [
+  ...holds.map((waitS): Script => [
+    { hand: panic!.at, to: panic!.value },
+    ...(waitS > 0 ? [{ waitS }] : []),
+    { back: panic!.at },
+    ...SETTLE,
+  ]),
+  [{ waitS: holds.at(-1)! }, ...SETTLE],
+];
 
 /** How strongly the surfaces work the model back, from the still look and the tipped ones: below zero it is not enough. */
 function strength(facts: Facts, looks: readonly Moment[]): number {
@@ -102,8 +99,9 @@ function gainOf(facts: Facts, { frame }: Moment): number {
 
 /** The looks of a script, time by time. */
 const byTime = (seen: readonly Moment[]): Moment[][] =>
-  Array.from({ length: Math.floor(seen.length / LOOKS.length) }, (_, i) =>
-    seen.slice(i * LOOKS.length, (i + 1) * LOOKS.length) as Moment[],
+  Array.from(
+    { length: Math.floor(seen.length / LOOKS.length) },
+    (_, i) => seen.slice(i * LOOKS.length, (i + 1) * LOOKS.length) as Moment[],
   );
 
 /** From when on the surfaces right the model while panic is held: seconds after the press; undefined: never for good. */
@@ -117,29 +115,30 @@ const modeAt = (facts: Facts, seen: readonly Moment[]): Moment =>
   byTime(seen)[timesOf(facts).indexOf(SLOW_S)]![0]!;
 
 /** How much what is left after a release differs from what there would have been without the press. */
-function leftBehind(facts: Facts, [after, untouched]: readonly Moment[]): number {
-  const [a, b] = [after!.frame, untouched!.frame];
+function leftBehind(after: Moment, untouched: Moment): number {
+  const [a, b] = [after.frame, untouched.frame];
   if (a.mode !== b.mode || a.slot !== b.slot) return -100;
   return SAME_PCT - Math.max(...a.gainPct.map((g, i) => Math.abs(g - b.gainPct[i]!)));
 }
 
+/** The release after which most is left behind. */
+const worstRelease = (seen: readonly Moment[]): Moment =>
+  seen
+    .slice(0, -1)
+    .reduce((a, b) => (leftBehind(b, seen.at(-1)!) < leftBehind(a, seen.at(-1)!) ? b : a));
+
 /** What is played from a state to tell what panic does from it. */
-export const panicScripts = (facts: Facts): Script[] => [
-  held(facts),
-  ...releasedAfter(facts, SLOW_S),
-];
+export const panicScripts = (facts: Facts): Script[] => [held(facts)];
 
 /** What pressing panic does, from what its scripts show. */
 export function panicAnswer(facts: Facts, seen: readonly Moment[]): PanicAnswer {
-  const pressed = seen.slice(0, seen.length - 2);
-  const from = rightsFrom(facts, pressed);
-  const now = modeAt(facts, pressed);
+  const from = rightsFrom(facts, seen);
+  const now = modeAt(facts, seen);
   return {
     righted: from !== undefined,
     mode: now.frame.mode,
     gainPct: gainOf(facts, now),
     afterMs: Math.round((from ?? GIVEN_UP_S) * 1000),
-    reversible: leftBehind(facts, seen.slice(-2)) >= 0,
   };
 }
 
@@ -191,7 +190,7 @@ export const panicRights: Requirement = {
         about: { mode, how, figure: gain, states: [of, all] as const },
       };
     };
-    const scripts = [held(facts)];
+    const scripts = panicScripts(facts);
     const common = {
       form: 'twin',
       asked: 'always',
@@ -212,7 +211,12 @@ export const panicRights: Requirement = {
         if (gainless(facts, modeAt(facts, seen)) !== (key === 'no-gain')) return 1;
         const from = rightsFrom(facts, seen);
         if (from !== undefined) return 1;
-        return Math.min(...byTime(seen).slice(1).map((looks) => strength(facts, looks)), -0.001);
+        return Math.min(
+          ...byTime(seen)
+            .slice(1)
+            .map((looks) => strength(facts, looks)),
+          -0.001,
+        );
       },
       says: (found) => says(found, modeAt(facts, found.seen), key),
     });
@@ -249,18 +253,18 @@ export const panicRights: Requirement = {
         says: (found) =>
           says(found, found.seen[0]!, gainless(facts, found.seen[0]!) ? 'no-gain' : 'hole'),
       },
-      ...HOLDS_S.map((holdS): Claim => ({
+      {
         ...common,
-        key: `released after ${holdS}`,
+        key: 'released',
         severity: 'caution',
         about: { control, how: 'stuck' },
         shows: 'panic and let go',
-        scripts: releasedAfter(facts, holdS),
+        scripts: releasedAfter(facts, HOLDS_S),
         shownUntilS: GIVEN_UP_S,
         when: (now) => !now.panicking && !now.launching,
-        holds: (seen: readonly Moment[]) => leftBehind(facts, seen),
+        holds: (seen: readonly Moment[]) => leftBehind(worstRelease(seen), seen.at(-1)!),
         says({ seen, state }) {
-          const [after, untouched] = seen.map((m) => m.frame.mode);
+          const [after, untouched] = [worstRelease(seen), seen.at(-1)!].map((m) => m.frame.mode);
           return {
             // A unit left off, or on, where it was not, is found out when it is needed.
             severity: after === untouched ? 'caution' : 'stop',
@@ -270,7 +274,7 @@ export const panicRights: Requirement = {
                 : `After panic is released the unit stays in ${facts.mode(after!)}; it was in ${facts.mode(untouched!)} (${state}).`,
           };
         },
-      })),
+      },
     ];
   },
   /** A hole while it is held is one from the state before; letting go is told once. */

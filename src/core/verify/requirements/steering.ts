@@ -29,8 +29,7 @@ export const steeringStops: Requirement = {
             },
           },
         ];
-      const beyond = ({ frame }: Moment) =>
-        way * (stop.sense * frame.servoDeg[stop.servo]! - lock);
+      const beyond = ({ frame }: Moment) => way * (stop.sense * frame.servoDeg[stop.servo]! - lock);
       const common = {
         form: 'moment',
         scope: {

@@ -265,7 +265,8 @@ export const linkagesFree: Requirement = {
   title: 'No linkage locks inside the travel used',
   must: 'Wherever its servo is really sent, by hands and by the correction, each rod follows and its surface never turns back on the way there.',
   from: 'Geometry of the rod between servo arm and horn.',
-  leavesOut: 'The full stick and the full correction together: the unit lets go as the stick goes out.',
+  leavesOut:
+    'The full stick and the full correction together: the unit lets go as the stick goes out.',
   applies: moves,
   looksAt: (facts) => facts.steering,
   claims: (facts) =>

@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { cleanSetup } from '../../../tests/kit/clean';
+import { editOf } from '../../../tests/kit/edits';
+import { randomOf, randomProgram } from '../../../tests/kit/random-program';
+import { refute } from '../../../tests/kit/refuter';
+import { FULL, SEED } from '../../../tests/kit/share';
+import { prove, REQUIREMENTS } from './index';
+import { factsOf, marginAfter } from './engine';
+
+const PROGRAMS = FULL ? 1000 : 12;
+const MOVES = FULL ? 5000 : 60;
+/** Programs with more boxes are left to the full run: what is too large is not called proven anyway. */
+const LIMIT = FULL ? 250_000 : 3_000;
+const PATIENCE_MS = FULL ? 24 * 3_600_000 : 240_000;
+
+describe('hands that do anything on the raw chain', { timeout: PATIENCE_MS }, () => {
+  it.each([false, true])('refute nothing of random programs (rich: %s)', (rich) => {
+    for (let i = 0; i < PROGRAMS; i++) {
+      const seed = (FULL ? 0 : SEED * 100) + i + (rich ? 700_000 : 0);
+      const setup = randomProgram(seed, { logic: 4, lines: 6, rich });
+      expect(
+        refute(setup, seed + 3, MOVES, prove(setup, { limit: LIMIT })),
+        `program ${seed}`,
+      ).toBeUndefined();
+    }
+  });
+  it('refute nothing of set-ups as the planner makes them, with something changed or not', () => {
+    for (let i = 0; i < PROGRAMS; i++) {
+      const seed = (FULL ? 0 : SEED * 100) + i;
+      const clean = cleanSetup((seed % 900) + 1);
+      if (!clean) continue;
+      const edit = i % 2 === 0 ? undefined : editOf(clean.setup, randomOf(seed));
+      const words = `${clean.name} ${edit?.words ?? ''}`;
+      expect(refute(edit?.setup ?? clean.setup, seed + 5, MOVES), words).toBeUndefined();
+    }
+  });
+});
+
+it(
+  'what fails shows itself where its witness leads, walked from power-up',
+  { timeout: PATIENCE_MS },
+  () => {
+    let walked = 0;
+    const hidden: string[] = [];
+    for (let i = 0; i < (FULL ? 400 : 16); i++) {
+      const seed = (FULL ? 0 : SEED * 1000) + i;
+      const setup = randomProgram(seed, { logic: 4, lines: 6, rich: i % 2 === 0 });
+      const facts = factsOf(setup);
+      for (const { id, failures } of prove(setup, { limit: LIMIT }).results)
+        for (const failure of failures) {
+          const claims = REQUIREMENTS.find((r) => r.id === id)!.claims(facts);
+          const claim = claims.find((c) => c.key === failure.claim)!;
+          if (claim.form === 'setup' || claim.asked !== 'always' || !failure.at) continue;
+          const { path, unit, places } = failure.at;
+          walked += 1;
+          const margin = marginAfter(facts, claim, places, path, unit);
+          if (!(margin !== undefined && margin < 0))
+            hidden.push(`program ${seed}: ${id} ${claim.key}: ${failure.says}`);
+        }
+    }
+    expect(walked).toBeGreaterThan(20);
+    // Clocks that must stand just so are not always walked to.
+    expect(hidden.length, hidden.join('\n')).toBeLessThanOrEqual(walked / 20);
+  },
+);
