@@ -29,6 +29,22 @@ module.exports = {
         path: '(^|node_modules/)(react|react-dom|next|better-sqlite3|three|zustand|comlink)(/|$)|^(node:|fs$|path$|crypto$|os$|child_process$)',
       },
     },
+    {
+      // A requirement states what must be true; it is shown moments, and never goes looking.
+      name: 'requirements-never-look',
+      severity: 'error',
+      from: { path: '^src/core/verify/requirements/' },
+      to: {
+        pathNot: '^src/core/(setup|verify/requirements)/',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'setup-reaches-no-behaviour',
+      severity: 'error',
+      from: { path: '^src/core/setup/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/(chain|verify|plan|directions)/', dependencyTypesNot: ['type-only'] },
+    },
     { name: 'no-circles', severity: 'error', from: { path: '^src/' }, to: { circular: true } },
   ],
   options: {

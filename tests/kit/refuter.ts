@@ -1,12 +1,26 @@
 import { compileChain, type Memory } from '@/core/chain';
 import type { Setup } from '@/core/setup';
-import { prove, REQUIREMENTS, type Proof } from '@/core/verify';
-import { factsOf, Stage, type Facts, type Moment, type StateClaim } from '@/core/verify/engine';
+import { REQUIREMENTS } from '@/core/verify';
+import {
+  decide,
+  factsOf,
+  Stage,
+  type Facts,
+  type Moment,
+  type StateClaim,
+} from '@/core/verify/engine';
 import { anywhere, randomOf } from './random-program';
 
 /** A margin this far on the other side is no rounding. */
 const CLEAR = 0.05;
 const IN_USE = { armed: true, positionFix: true, recoveryHeldS: 0 };
+
+/** A claim, and whether the engine says that it holds. */
+interface Decided {
+  requirement: string;
+  claim: StateClaim;
+  holds: boolean;
+}
 
 /** Where hands came upon the contrary of what was said. */
 export interface Refuted {
@@ -17,19 +31,21 @@ export interface Refuted {
   hands: string;
 }
 
-/** Claims of a proof that were decided, each with what was said of it. */
-function decidedIn(facts: Facts, proof: Proof) {
-  return proof.results.flatMap((result) => {
-    if (result.leftOut.length > 0) return [];
-    const own = REQUIREMENTS.find((r) => r.id === result.id)!;
-    // Failures that are told as one no longer name their claims.
-    const all = own.told ? undefined : new Set(result.failures.map((f) => f.claim));
-    const fails = result.failures.length > 0;
-    return own.claims(facts).flatMap((claim) => {
-      if (claim.form === 'setup' || claim.asked === 'one-of') return [];
-      if (fails && !all) return [];
-      return [{ requirement: result.id, claim, holds: !all?.has(claim.key) }];
-    });
+/** Every claim about a Setup, decided by the engine. @param limit boxes at most; another one is another question */
+export function decided(setup: Setup, limit?: number): Decided[] {
+  const facts = factsOf(setup);
+  const own = REQUIREMENTS.filter((r) => r.applies(setup)).flatMap(({ id, claims }) =>
+    claims(facts).map((claim) => ({ requirement: id, claim })),
+  );
+  const verdicts = decide(
+    facts,
+    own.map((o) => o.claim),
+    limit === undefined ? {} : { limit },
+  );
+  return own.flatMap(({ requirement, claim }, i) => {
+    const { failures, leftOut } = verdicts[i]!;
+    if (claim.form === 'setup' || claim.asked === 'one-of' || leftOut.length > 0) return [];
+    return [{ requirement, claim, holds: failures.length === 0 }];
   });
 }
 
@@ -54,13 +70,12 @@ export function refute(
   setup: Setup,
   seed: number,
   moves: number,
-  proof: Proof = prove(setup),
+  said: readonly Decided[] = decided(setup),
 ): Refuted | undefined {
   const facts = factsOf(setup);
-  const decided = decidedIn(facts, proof);
   const random = randomOf(seed);
   for (const before of [undefined, 'switches-at-rest', 'nothing-touched'] as const) {
-    const own = decided.filter((d) => d.claim.scope.before === before);
+    const own = said.filter((d) => d.claim.scope.before === before);
     const found = own.length > 0 ? walk(facts, own, before, random, moves) : undefined;
     if (found) return found;
   }
@@ -69,7 +84,7 @@ export function refute(
 
 function walk(
   facts: Facts,
-  decided: readonly { requirement: string; claim: StateClaim; holds: boolean }[],
+  said: readonly Decided[],
   before: StateClaim['scope']['before'],
   random: () => number,
   moves: number,
@@ -100,15 +115,15 @@ function walk(
     }
     stimulus.dtS = random() < 0.5 ? 0 : [0.02, 0.1, 0.31, 0.7, 1.3, 3.1][Math.floor(random() * 6)]!;
     chain.step(stimulus, memory, frame);
-    for (const { requirement, claim, holds } of decided) {
+    for (const { requirement, claim, holds } of said) {
       const { scope } = claim;
       const hands = stimulus.controls.slice();
       // One more move of the hands: to where the claim wants them.
       for (const [at, value] of scope.hands ?? []) hands[at] = value;
       controls.forEach(({ kind, rest }, at) => {
         if (scope.hands?.some(([pinned]) => pinned === at)) return;
-        if (kind === 'stick' && scope.sticks === 'released') hands[at] = rest;
-        if (kind === 'stick' && scope.sticks === 'near')
+        if (kind === 'stick' && rest === 0 && scope.sticks === 'released') hands[at] = rest;
+        if (kind === 'stick' && rest === 0 && scope.sticks === 'near')
           hands[at] = Math.max(-25, Math.min(25, hands[at]!));
         if (kind === 'trim' && scope.trimsAtRest) hands[at] = rest;
       });

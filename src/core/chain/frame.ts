@@ -44,6 +44,13 @@ export interface Frame {
   /** It holds the throttle off: asked to level or come home before it knows where it is. */
   throttleRefused: boolean;
   recovering: boolean;
+  /**
+   * What the unit works by itself just now, an autopilot on its way home say: the motor, the surfaces.
+   * `motorPct` and `surfaceDeg` then hold what the sticks would give; who asks what really happens asks
+   * `motorRange` and `surfaceRange`.
+   */
+  unitDrives: boolean;
+  unitSteers: boolean;
   /** The link is lost and the unit's own failsafe has taken over. */
   failsafeActive: boolean;
   /** Stick as the unit reads it, in its own sense. */
@@ -110,6 +117,8 @@ export function newFrame(layout: Layout): Frame {
     armed: false,
     throttleRefused: false,
     recovering: false,
+    unitDrives: false,
+    unitSteers: false,
     failsafeActive: false,
     stickPct: new Float64Array(3),
     gainPct: new Float64Array(3),

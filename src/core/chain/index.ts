@@ -33,4 +33,5 @@ export {
   NO_SLOT,
 } from './unit';
 export { allThrowsOf, throwsOf, type SurfaceThrows, type Throw } from './throws';
+export { motorRange, surfaceRange, UNIT_DRIVES, UNIT_STEERS, type OwnedRange } from './owner';
 export * from './words';

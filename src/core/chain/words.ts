@@ -12,6 +12,7 @@ import {
 } from '../setup';
 import { positionWord, switchPosition } from './conditions';
 import type { Frame } from './frame';
+import { motorRange, UNIT_DRIVES, UNIT_STEERS } from './owner';
 
 /** A surface within this angle of centre is said to be at centre. */
 export const STILL_DEG = 0.5;
@@ -79,10 +80,14 @@ export function describeSurface(surface: Surface, deg: number): string {
 /** The whole model in one sentence list: every surface, then every motor. */
 export function describeFrame(setup: Setup, frame: Frame): string[] {
   return [
+    ...(frame.unitSteers ? [UNIT_STEERS] : []),
     ...setup.airframe.surfaces.map((s, i) => describeSurface(s, frame.surfaceDeg[i]!)),
-    ...setup.airframe.motors.map(
-      (m, i) => `${m.label.toLowerCase()} ${frame.motorPct[i]!.toFixed(0)} %`,
-    ),
+    ...setup.airframe.motors.map((m, i) => {
+      const { by, lo, hi } = motorRange(frame, i);
+      const name = m.label.toLowerCase();
+      if (by === 'sticks') return `${name} ${lo.toFixed(0)} %`;
+      return hi > 0 ? `${name}: ${UNIT_DRIVES}` : `${name} held off by the unit: no position fix`;
+    }),
   ];
 }
 

@@ -1,6 +1,15 @@
-import { compileChain, controlWords, modeWords, positionsOf, switchValue } from '../chain';
+import {
+  compileChain,
+  controlWords,
+  modeWords,
+  positionsOf,
+  switchValue,
+  UNIT_DRIVES,
+  UNIT_STEERS,
+} from '../chain';
 import { allExpectations, controlsFor, type Expectation } from '../directions';
 import { gainKnobOf } from '../plan';
+import { afterLoss } from '../recovery';
 import { scriptOf, type ScriptStep } from '../script';
 import { handWords, kindOf, type Mode, type Setup } from '../setup';
 
@@ -98,6 +107,8 @@ export function preflightRounds(setup: Setup): Round[] {
   const modes = modesBySwitch(setup);
   const gain = gainWords(setup);
   const { recovery } = setup.unit.settings;
+  const lost = afterLoss(setup);
+  const homes = lost.mode === 'home';
   const panics = setup.program.lines.some((l) => l.purpose === 'panic');
   const { title: hands } = handWords(setup.transmitter);
   const rounds: Record<string, readonly Line[]> = {
@@ -145,11 +156,30 @@ export function preflightRounds(setup: Setup): Round[] {
       ...launchOf(setup),
     ],
     'Radio link': [
+      ...(homes && setup.unit.traits.arming === 'position-fix'
+        ? [
+            [
+              'fix',
+              'Wait with the model in the open until the unit has its position fix.',
+              ['the unit shows that it knows where home is'],
+            ] as const,
+          ]
+        : []),
       [
         'link',
-        `${motors ? 'Model held. ' : ''}Transmitter off, and on again.`,
+        `${motors ? `Model held${lost.unitDrives ? ', everybody clear of the propeller' : ''}. ` : ''}Transmitter off, and on again.`,
         [
-          ...(motors ? ['the motor stands still'] : []),
+          ...(homes ? [`the unit goes into ${modeWords(setup.unit, 'home')}`] : []),
+          ...(motors
+            ? [
+                lost.unitDrives
+                  ? UNIT_DRIVES
+                  : lost.motorPct < 5
+                    ? 'the motor stands still'
+                    : `WRONG in the program: the motor runs on at ${lost.motorPct.toFixed(0)} %`,
+              ]
+            : []),
+          ...(lost.unitSteers ? [UNIT_STEERS] : []),
           `${ground ? 'the steering does' : 'surfaces do'} what the failsafe has ${ground ? 'it' : 'them'} do, and ${ground ? 'follows' : 'follow'} again afterwards`,
         ],
       ],

@@ -1,21 +1,12 @@
-import {
-  compileChain,
-  controlWords,
-  describeSurface,
-  modeWords,
-  releaseCut,
-  stickOf,
-} from '../chain';
+import { controlWords, modeWords, UNIT_DRIVES } from '../chain';
 import { levellingMust } from './answers';
+import { afterLoss } from './lost';
 import type { ScriptStep } from '../script';
 import { isSwitched, kindOf, type Control, type Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
 
 /** Far enough over that levelling cannot be mistaken for damping. */
 const TIP_DEG = 50;
-
-/** Enough to hear the motor run. */
-const OPEN = 0.35;
 
 /** A place panic is pressed from: one position of the controls, or several that answer alike. */
 interface Start {
@@ -109,25 +100,9 @@ function placesOf(setup: Setup, rows: readonly ProofRow[]): string {
 /** The link switched off with the model held: what must be seen, in which order. */
 export function failsafeScript(setup: Setup): ScriptStep[] {
   const { safe, onSurface } = kindOf(setup.airframe);
-  const chain = compileChain(setup);
-  const frame = chain.newFrame();
-  const stimulus = chain.restStimulus();
-  const memory = chain.newMemory();
-  memory.armed = true;
-  const at = stickOf(setup.transmitter, 'throttle');
-  releaseCut(setup, stimulus.controls);
   const motors = setup.airframe.motors.length > 0;
-  // A third open, from wherever it rests: a trigger rests in its middle.
-  const closed = setup.transmitter.controls[at]?.rest ?? -100;
-  if (at >= 0) stimulus.controls[at] = closed + (100 - closed) * OPEN;
-  chain.step(stimulus, memory, frame);
-  const runningPct = Math.max(0, ...frame.motorPct);
-  stimulus.linkUp = false;
-  chain.step(stimulus, memory, frame);
-  const lostPct = Math.max(0, ...frame.motorPct);
-  const { mode } = frame;
-  const surfaces = setup.airframe.surfaces.map((s, i) => describeSurface(s, frame.surfaceDeg[i]!));
-  const levels = frame.failsafeActive || mode === 'level';
+  const lost = afterLoss(setup);
+  const { runningPct, motorPct, surfaces, levels } = lost;
   const step = (item: string, does: string, sees: string[]): ScriptStep => ({
     check: 'test:failsafe',
     item,
@@ -141,11 +116,11 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
             'motor',
             `${safe}, the model held all the same. Release the throttle cut and open the throttle one third${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
             [
-              mode === 'home' && setup.unit.traits.failsafe.includes('autopilot')
-                ? 'the motor is the autopilot’s now: with a position fix it may run, so stay clear'
-                : lostPct < 5
+              lost.unitDrives
+                ? UNIT_DRIVES
+                : motorPct < 5
                   ? 'the motor stops within a second or two'
-                  : `WRONG in the program: the motor runs on at ${lostPct.toFixed(0)} %`,
+                  : `WRONG in the program: the motor runs on at ${motorPct.toFixed(0)} %`,
             ],
           ),
         ]
@@ -162,7 +137,10 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       : []),
     step('back', 'Close the throttle, then switch the transmitter on again.', [
       onSurface ? 'the steering follows again' : 'surfaces follow the sticks again',
-      ...(motors ? ['the motor stays still until the throttle is opened'] : []),
+      ...(motors && !lost.unitDrives ? ['the motor stays still until the throttle is opened'] : []),
+      ...(motors && lost.unitDrives
+        ? ['the motor is yours again: still until you open the throttle']
+        : []),
     ]),
   ];
 }

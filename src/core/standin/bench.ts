@@ -30,6 +30,8 @@ export interface Snapshot {
   slot: number;
   armed: boolean;
   recovering: boolean;
+  unitDrives: boolean;
+  unitSteers: boolean;
   stickPct: number[];
   gainPct: number[];
   fade: number[];
@@ -155,6 +157,8 @@ export function createBench(setup: Setup): Bench {
       slot: frame.slot,
       armed: frame.armed,
       recovering: frame.recovering,
+      unitDrives: frame.unitDrives,
+      unitSteers: frame.unitSteers,
       stickPct: [...frame.stickPct],
       gainPct: [...frame.gainPct],
       fade: [...frame.fade],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cleanSetup } from '../../../tests/kit/clean';
 import { editOf } from '../../../tests/kit/edits';
 import { randomOf, randomProgram } from '../../../tests/kit/random-program';
-import { refute } from '../../../tests/kit/refuter';
+import { decided, refute } from '../../../tests/kit/refuter';
 import { FULL, SEED } from '../../../tests/kit/share';
 import { prove, REQUIREMENTS } from './index';
 import { factsOf, marginAfter } from './engine';
@@ -19,7 +19,7 @@ describe('hands that do anything on the raw chain', { timeout: PATIENCE_MS }, ()
       const seed = (FULL ? 0 : SEED * 100) + i + (rich ? 700_000 : 0);
       const setup = randomProgram(seed, { logic: 4, lines: 6, rich });
       expect(
-        refute(setup, seed + 3, MOVES, prove(setup, { limit: LIMIT })),
+        refute(setup, seed + 3, MOVES, decided(setup, LIMIT)),
         `program ${seed}`,
       ).toBeUndefined();
     }

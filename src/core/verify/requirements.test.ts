@@ -6,6 +6,7 @@ import { editOf } from '../../../tests/kit/edits';
 import { walkAnywhere } from '../../../tests/kit/hands';
 import { MUTATIONS, type Mutation } from '../../../tests/kit/mutations';
 import { randomOf, randomProgram } from '../../../tests/kit/random-program';
+import { requirementsTable } from '../../../tests/kit/requirements-table';
 import { FULL, SEED, share } from '../../../tests/kit/share';
 import { applyPatch } from '../patch';
 import { parseSetup, type Setup } from '../setup';
@@ -121,9 +122,9 @@ const SHOWS: Record<string, (setup: Setup, failure: Failure) => void> = {
   'master-off': (s, f) => expect(replay(s, f).shown.mode).not.toBe('off'),
 };
 
-it('every requirement is in the table of the architecture page', () => {
-  const page = readFileSync('docs/architecture.md', 'utf8');
-  for (const { id } of REQUIREMENTS) expect(page).toContain(`| \`${id}\` `);
+it('the table of the architecture page says what requirements claim, and what they leave out', () => {
+  const page = readFileSync('docs/architecture.md', 'utf8').replace(/ +/g, ' ');
+  for (const row of requirementsTable()) expect(page).toContain(row.replace(/ +/g, ' '));
 });
 
 describe('seeded faults of many kinds', () => {

@@ -107,6 +107,10 @@ export function compileUnit(
       target.pitchDeg = ownFailsafe!.pitchDeg;
     }
 
+    // On its way home it steers and has the motor, with the signal there or lost.
+    frame.unitSteers = frame.mode === 'home';
+    frame.unitDrives = frame.unitSteers;
+
     readGain(memory, frame);
     for (let i = 0; i < AXES.length; i++) frame.stickPct[i] = 100 * axisSense[i]! * sticks[i]!;
     if (memory.armed) stabilize(stimulus, memory, frame, target);

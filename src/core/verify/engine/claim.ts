@@ -46,7 +46,7 @@ export interface Scope {
   /** Where controls stand now, by position. */
   hands?: readonly (readonly [control: number, value: number])[];
   /**
-   * Where sticks stand that do not decide it. Two of them at their ends leave a mixed surface no room,
+   * Where sticks that spring back stand, if they do not decide it. Two of them at their ends leave a mixed surface no room,
    * and that is no fault: `released`, within a quarter of their way (`near`), or `anywhere`.
    */
   sticks: 'released' | 'near' | 'anywhere';

@@ -99,14 +99,15 @@ export function* placesIn(
   const { box, us } = cell;
   const cone = table.cone.controls;
   const kind = (at: number) => controls[at]!.kind;
+  // A throttle stays where it is put, like a knob; a stick that springs back is somewhere near its middle.
+  const isSprung = (at: number) => kind(at) === 'stick' && controls[at]!.rest === 0;
   let varies = false;
   for (let i = 0; i < us.length; i += 2) varies ||= us[i] !== us[i + 1];
   // Where the cell itself holds a stick far out, trims at their ends would leave no room either.
   const crowded =
     sticks !== 'anywhere' &&
     cone.some(
-      (at, i) =>
-        at !== skip && kind(at) === 'stick' && (box.lo[i]! > NEAR_PCT || box.hi[i]! < -NEAR_PCT),
+      (at, i) => at !== skip && isSprung(at) && (box.lo[i]! > NEAR_PCT || box.hi[i]! < -NEAR_PCT),
     );
   const told: number[] = [];
   for (let i = 0; i < cone.length; i++) {
@@ -114,7 +115,7 @@ export function* placesIn(
     if (at === skip || !(box.hi[i]! > box.lo[i]!) || !isContinuous(setup, at)) continue;
     if (crowded && kind(at) === 'trim') continue;
     // A stick that is merely compared with something, and reaches no pulse, is let go.
-    if (sticks === 'released' && kind(at) === 'stick' && !varies) continue;
+    if (sticks === 'released' && isSprung(at) && !varies) continue;
     if (told.length < TOGETHER) told.push(i);
   }
   // Only what is told apart moves from place to place.
@@ -128,7 +129,7 @@ export function* placesIn(
       const [lo, hi] = [box.lo[i]!, box.hi[i]!];
       const value = lo + share(n) * (hi - lo);
       place[at] =
-        kind(at) === 'stick' && sticks !== 'anywhere'
+        isSprung(at) && sticks !== 'anywhere'
           ? Math.min(hi, Math.max(lo, Math.min(NEAR_PCT, Math.max(-NEAR_PCT, value))))
           : value;
     }

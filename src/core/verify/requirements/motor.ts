@@ -1,6 +1,6 @@
 import { pointer, roleOf, type Setup } from '../../setup';
 import type { Claim, Facts, Found, Moment, Scope } from '../engine';
-import type { Requirement } from './requirement';
+import { orderScope, type Requirement } from './requirement';
 
 /** A motor that turns by more than this runs. Controllers stand still below some percent; no source. */
 const RUNS_PCT = 5;
@@ -12,6 +12,7 @@ const FALLS_PCT = 2;
 const WORTH_PCT = 50;
 
 const hasMotor = (setup: Setup) => setup.airframe.motors.length > 0;
+/** What the sticks give; what the unit may give by itself is claimed for itself. */
 const most = ({ frame }: Moment): number => Math.max(0, ...frame.motorPct);
 
 const scopeOf = (facts: Facts, more: Partial<Scope>): Scope => ({
@@ -153,15 +154,33 @@ export const motorLost: Requirement = {
         about: {},
         shows: 'this, then turn the transmitter off',
         scripts,
-        holds: ([lost]) =>
-          lost!.frame.mode === 'home' && facts.setup.unit.traits.failsafe.includes('autopilot')
-            ? RUNS_PCT
-            : RUNS_PCT - most(lost!),
+        holds: ([lost]) => (lost!.frame.unitDrives ? RUNS_PCT : RUNS_PCT - most(lost!)),
         says: ({ seen }) => ({
           says: `Signal lost with the motor running: it runs on at ${most(seen[0]!).toFixed(0)} %.`,
           about: { figure: most(seen[0]!) },
         }),
       },
+      // What the unit does by itself is anything from nothing to full, unless that was chosen.
+      ...(facts.setup.intents.program.failsafe?.school === 'home'
+        ? []
+        : [
+            {
+              key: 'unit',
+              form: 'twin',
+              asked: 'always',
+              scope: orderScope(facts),
+              severity: 'stop',
+              where: '/program/failsafe',
+              about: { how: 'unit' },
+              shows: 'this, then turn the transmitter off',
+              scripts,
+              // Whoever has it fly home already has chosen that.
+              when: (now: Moment) => !now.frame.unitDrives,
+              holds: ([lost]: readonly Moment[]) => (lost!.frame.unitDrives ? -1 : 1),
+              says: ({ state }: Found) =>
+                `With the signal lost the unit flies home by itself and may run the motor (${state}); you did not choose that.`,
+            } as const,
+          ]),
     ];
   },
 };
