@@ -3,7 +3,7 @@ import type { Problem } from '../core/setup';
 /** A request that cannot be done, with the status it earns and every reason. */
 export class Failure extends Error {
   constructor(
-    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503 | 507,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 428 | 503 | 507,
     readonly problems: Problem[],
     readonly head?: number,
     /** What of the Setup changed since an answer was given, where that is why it is refused. */

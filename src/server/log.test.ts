@@ -1,3 +1,4 @@
+import { saidFor } from '../../tests/kit/bench';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { failureOf, refusalOf } from '../../tests/kit/failure';
 import { preflightCard } from '../core/preflight';
@@ -16,6 +17,9 @@ import {
 } from './log';
 import { getModel } from './models';
 import { openWorkshop, type Workshop } from './workshop';
+
+/** The bench of a preflight, made safe. */
+const bench = saidFor('test:preflight');
 
 const AT = '2026-11-01T00:00:00.000Z';
 let store: Workshop;
@@ -89,16 +93,18 @@ describe('the log', () => {
   it('a preflight check is evidence and a line, passed only when all of it was so', async () => {
     const card = preflightCard(getModel('model-5', store).setup);
     const answers = Object.fromEntries(card.map((c) => [c.item, 'pass']));
-    await recordPreflight('model-5', { version: 1, place: 'harbour', answers }, store);
+    await recordPreflight('model-5', { version: 1, place: 'harbour', answers, bench }, store);
     expect(getLog('model-5', { kind: 'preflight' }, store).entries[0]).toMatchObject({
       result: 'passed',
       place: 'harbour',
     });
     const { [card[0]!.item]: _, ...some } = answers;
-    await recordPreflight('model-5', { version: 1, answers: some }, store);
+    await recordPreflight('model-5', { version: 1, answers: some, bench }, store);
     expect(getLog('model-5', { kind: 'preflight' }, store).entries[0]!.result).toBe('failed');
     const odd = { version: 1, answers: { nothing: 'pass' } };
-    expect((await refusalOf(() => recordPreflight('model-5', odd, store))).status).toBe(422);
+    expect(
+      (await refusalOf(() => recordPreflight('model-5', { ...odd, bench }, store))).status,
+    ).toBe(422);
   });
   it('a preflight check begun before something it proves was changed elsewhere is refused', async () => {
     const card = preflightCard(getModel('model-5', store).setup);
@@ -110,15 +116,15 @@ describe('the log', () => {
     recordEvent('model-5', { basedOn: 1, event: 'crash' }, store);
     const evidence = () => store.evidence.of('model-5').length;
     const before = evidence();
-    const refused = await refusalOf(() => recordPreflight('model-5', check, store));
+    const refused = await refusalOf(() => recordPreflight('model-5', { ...check, bench }, store));
     expect(refused).toMatchObject({ status: 409, head: 2 });
     expect(refused.changed!.length).toBeGreaterThan(0);
     expect(evidence()).toBe(before);
-    await recordPreflight('model-5', { ...check, keep: true }, store);
+    await recordPreflight('model-5', { ...check, keep: true, bench }, store);
     expect(store.evidence.of('model-5').at(-1)).toMatchObject({ version: 1 });
     expect(store.log.get('model-5', 'begun-before')).toMatchObject({ version: 1 });
     // Sent again, as after an answer that got lost, it is still one.
-    await recordPreflight('model-5', { ...check, keep: true }, store);
+    await recordPreflight('model-5', { ...check, keep: true, bench }, store);
     expect(evidence()).toBe(before + card.length);
   });
   it('takes a CSV in whole or not at all, and no line twice', () => {

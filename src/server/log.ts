@@ -19,6 +19,8 @@ import { Failure } from './failure';
 import { checked } from './http';
 import { ask } from './judge';
 import { SeenOnSchema, getModel, type ModelView } from './models';
+import { stepOf } from '../core/procedure';
+import { mustBeSafe } from './bench';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
 import { workshop } from './workshop';
 
@@ -133,11 +135,14 @@ export async function recordPreflight(
     answers,
     version,
     keep,
+    at,
+    bench,
     uid = randomUUID(),
     ...conditions
   } = checked(PreflightSchema, data);
   const head = headOf(store, id);
   const on = versionOf(store, id, version);
+  mustBeSafe(stepOf('test:preflight'), on.setup, bench, at);
   const { card, seen } = await ask('preflight', on.setup, answers);
   const unknown = Object.keys(answers).find((item) => !card.some((c) => c.item === item));
   if (unknown !== undefined)

@@ -1,3 +1,4 @@
+import { safely } from '../../tests/kit/bench';
 import Database from 'better-sqlite3';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -104,15 +105,15 @@ describe('saving', () => {
 
 describe('observations and remedies', () => {
   const seeAll = async (id: string, truth: Setup) => {
-    for (const o of watch(truth)) await recordObservation(id, { ...o, version: 1 }, store);
+    for (const o of watch(truth)) await recordObservation(id, safely({ ...o, version: 1 }), store);
   };
   it('keep what was seen, with what it depends on', async () => {
     const { id } = addModel(makeSetup(), 'Started', store);
     const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
-    const view = await recordObservation(id, seen, store);
+    const view = await recordObservation(id, safely(seen), store);
     expect(Object.keys(view.evidence[0]!.parts)).toContain('reverse:1');
     const odd = { check: 'x', surface: 'y', seen: 'up', version: 1 };
-    expect((await refusalOf(() => recordObservation(id, odd, store))).status).toBe(422);
+    expect((await refusalOf(() => recordObservation(id, safely(odd), store))).status).toBe(422);
   });
   it('seen on an earlier version: kept where it still holds, else refused with what changed', async () => {
     const { id } = addModel(makeSetup(), 'Started', store);
@@ -123,14 +124,14 @@ describe('observations and remedies', () => {
       saveSetup(id, { basedOn, label: 'Elsewhere', setup }, store);
     };
     save(1, (setup) => void (setup.notes = 'nothing that matters to a stick'));
-    expect((await recordObservation(id, seen, store)).evidence).toHaveLength(1);
+    expect((await recordObservation(id, safely(seen), store)).evidence).toHaveLength(1);
     save(2, ({ program }) => void (program.outputs[0]!.reversed = !program.outputs[0]!.reversed));
-    const refused = await refusalOf(() => recordObservation(id, seen, store));
+    const refused = await refusalOf(() => recordObservation(id, safely(seen), store));
     expect(refused).toMatchObject({ status: 409, head: 3 });
     expect(refused.changed).toContain('the reversal of channel 1 in the transmitter');
     expect(store.evidence.of(id)).toHaveLength(1);
     // Kept all the same, it speaks of the version it was seen on, and is stale at once.
-    await recordObservation(id, { ...seen, keep: true }, store);
+    await recordObservation(id, safely({ ...seen, keep: true }), store);
     expect(store.evidence.of(id).at(-1)).toMatchObject({ version: 1, seen: 'down' });
     expect(statuses(id)).toMatchObject({ stale: 1 });
   });

@@ -15,6 +15,8 @@ import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
 import { ask, type Stamped } from './judge';
+import { stepOf } from '../core/procedure';
+import { BenchSaidSchema, mustBeSafe } from './bench';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
 import { workshop } from './workshop';
 
@@ -138,6 +140,10 @@ export const SeenOnSchema = z.strictObject({
   version: z.int().min(1),
   /** Kept as what was seen then, although something has changed since. */
   keep: z.boolean().default(false),
+  /** When it was given; now, where nothing is said. */
+  at: z.iso.datetime().optional(),
+  /** What was said of the bench: an answer where somebody can be hurt needs it. */
+  bench: BenchSaidSchema.optional(),
 });
 
 const OneSeenSchema = z.strictObject({
@@ -159,7 +165,7 @@ export async function recordObservation(
   store = workshop(),
 ): Promise<ModelView> {
   const head = headOf(store, id);
-  const { version, keep, ...said } = checked(ObservationSchema, data);
+  const { version, keep, at, bench, ...said } = checked(ObservationSchema, data);
   const on = versionOf(store, id, version);
   const all = 'answers' in said ? said.answers : [said];
   const stamped: Stamped[] = [];
@@ -172,6 +178,7 @@ export async function recordObservation(
           reason: `this model has no check "${one.check}" on "${one.surface}" that takes "${one.seen}"`,
         },
       ]);
+    if (one.seen !== 'unseen') mustBeSafe(stepOf(one.check), on.setup, bench, at);
     stamped.push(kept);
   }
   if (!keep) await mustStillHold(stamped, version, head);

@@ -1,3 +1,4 @@
+import { safely } from '../../tests/kit/bench';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { failureOf } from '../../tests/kit/failure';
 import { makeSetup, watch } from '../../tests/kit/setups';
@@ -36,7 +37,7 @@ async function lived(name = 'Grebe'): Promise<string> {
   const setup = { ...makeSetup(), name };
   const { id } = addModel(setup, 'Started', store);
   const [seen] = watch(setup);
-  await recordObservation(id, { version: 1, ...seen }, store);
+  await recordObservation(id, safely({ version: 1, ...seen }), store);
   await addEntry(id, { kind: 'note', at: '2026-01-02T10:00:00.000Z', title: 'Bench' }, store);
   return id;
 }

@@ -3,6 +3,9 @@ import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
 import { answerLooks, test } from './kit';
 
+// Every tick is counted here.
+test.use({ confirms: false });
+
 /** What a person did with mouse and keys to get a model ready, as an onlooker would count it. */
 class Count {
   presses = 0;
@@ -318,6 +321,8 @@ for (const { name, answers, choices, most = MOST.interactions } of JOBS)
     expect(fields).toBeLessThanOrEqual(MOST.fields);
     expect(pages).toBeLessThanOrEqual(MOST.pages);
   });
+
+test.use({ confirms: false });
 
 test('a car by keyboard alone: every Tab counted, nothing out of reach', async ({ page }) => {
   test.setTimeout(240_000);

@@ -1,3 +1,4 @@
+import { safely } from '../kit/bench';
 import { expect, type Page } from '@playwright/test';
 import type { Setup } from '@/core/setup';
 import { readBacksOf } from '@/core/sheets';
@@ -161,7 +162,9 @@ test('sheets go out as PDF and Markdown in every style', async ({ page }) => {
 test('an answer nobody asked for is refused', async ({ page }) => {
   const id = await newModel(page, 'Refused ruff');
   const post = (data: object) =>
-    page.request.post(`/api/models/${id}/observations`, { data: { ...data, version: 1 } });
+    page.request.post(`/api/models/${id}/observations`, {
+      data: safely({ ...data, version: 1 }),
+    });
   const setup = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
   const read = readBacksOf(setup).find((r) => r.channel === 6)!;
   const check = `read:${read.id}`;

@@ -1,5 +1,6 @@
 // Saves a version, an observation and a log line round after round and says so each time; meant to
 // be killed in the middle.
+import { safely } from './bench';
 import { addEntry } from '../../src/server/log';
 import { addModel, getModel, recordObservation, saveSetup } from '../../src/server/models';
 import { openWorkshop } from '../../src/server/workshop';
@@ -16,7 +17,7 @@ for (;;) {
   process.stdout.write(`version ${next}\n`);
   const seen = next % 2 ? 'pass' : 'fail';
   const bound = { check: 'test:identify', surface: 'bound', seen, version: next };
-  await recordObservation(id, bound, store);
+  await recordObservation(id, safely(bound), store);
   process.stdout.write(`seen ${next}\n`);
   await addEntry(id, { kind: 'note', at: new Date().toISOString(), title: `note ${next}` }, store);
   process.stdout.write(`note ${next}\n`);

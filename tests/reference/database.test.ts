@@ -1,3 +1,4 @@
+import { safely } from '../kit/bench';
 import Database from 'better-sqlite3';
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -84,7 +85,7 @@ describe('a disk that is full', () => {
     // With room again it goes on.
     store.db.pragma('max_page_count = 100000');
     const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
-    await recordObservation(id, { ...seen, version: getModel(id, store).version }, store);
+    await recordObservation(id, safely({ ...seen, version: getModel(id, store).version }), store);
     await addEntry(id, note, store);
     expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok');
     store.db.close();
@@ -118,10 +119,10 @@ describe('a file that is damaged or held', () => {
     const other = new Database(file);
     other.exec('BEGIN IMMEDIATE');
     const seen = { check: 'stick-roll', surface: 'aileron-left', seen: 'down', version: 1 };
-    expect((await refusalOf(() => recordObservation(id, seen, store))).status).toBe(503);
+    expect((await refusalOf(() => recordObservation(id, safely(seen), store))).status).toBe(503);
     other.exec('COMMIT');
     other.close();
-    expect((await recordObservation(id, seen, store)).evidence).toHaveLength(1);
+    expect((await recordObservation(id, safely(seen), store)).evidence).toHaveLength(1);
     store.db.close();
   });
   function overwrite(from: number, length: number) {

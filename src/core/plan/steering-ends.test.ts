@@ -27,7 +27,8 @@ function wheelsAt(setup: Setup, hand: number): number[] {
 }
 
 const withEnds = (setup: Setup) => applyPatch(setup, setSteeringEnds(setup)) as Setup;
-const stopsOf = (setup: Setup) => findingsOf(setup).filter((f) => f.requirements.includes('steering-stop'));
+const stopsOf = (setup: Setup) =>
+  findingsOf(setup).filter((f) => f.requirements.includes('steering-stop'));
 
 describe('ends of the steering', () => {
   it('reach the lock within a step of the transmitter, over random steerings, and never pass it', () => {

@@ -1,6 +1,8 @@
+export { GATE_MS, gatesOf, gateWords, openGates, saying, type BenchSaid } from './gates';
 export * from './job';
 export * from './order';
 export {
+  CAUTIONS,
   saidOf,
   SESSIONS,
   STEP_IDS,

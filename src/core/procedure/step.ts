@@ -22,8 +22,9 @@ export interface Proof {
 export const SESSIONS = ['paper', 'table', 'prop-off', 'link-off', 'prop-on', 'out'] as const;
 export type Session = (typeof SESSIONS)[number];
 
-/** A danger that must be acknowledged before a step where it can hurt. */
-export type Caution = 'prop-off' | 'hold' | 'throttle-locked' | 'clear-behind' | 'tether';
+/** What must be true of the bench before a step in which somebody can be hurt. */
+export const CAUTIONS = ['prop-off', 'hold', 'throttle-locked', 'clear-behind', 'tether'] as const;
+export type Caution = (typeof CAUTIONS)[number];
 
 /** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
 export const STEP_IDS = [

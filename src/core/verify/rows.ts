@@ -15,7 +15,6 @@ import {
   ordersReader,
   pathTo,
   remembers,
-  type Cell,
   type Orders,
   type Table,
   type TableOptions,

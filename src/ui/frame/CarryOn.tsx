@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { testNameOf, tests } from '@/core/logbook';
 import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
-import { useAcknowledged } from '../job/useAcknowledged';
+import { useBench } from '../job/useBench';
 import { TestScript } from '../recovery/TestScript';
 import { useJob } from './job';
 import { useModel } from './modelStore';
@@ -17,13 +17,13 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const { job, pending } = useJob();
-  const { has } = useAcknowledged();
+  const { open } = useBench();
   if (!job || pending || here === undefined || here === 'rig' || here === 'job') return null;
   const own = job.filter((j) => j.step.station === here);
   if (own.length === 0 || own.some((j) => j.status !== 'proven')) return null;
   const next = nextFrom(job, here);
   const test = next && testNameOf(`test:${next.step.id}`);
-  if (!next || !test || !sameBench(own[0]!, next) || !next.step.cautions.every(has)) return null;
+  if (!next || !test || !sameBench(own[0]!, next) || open(next.step).length > 0) return null;
   const steps = tests(setup, evidence, test);
   // What is proven by more than its list, or found wrong, is for its own station.
   if (next.status === 'stop' || steps.length === 0 || steps.length !== next.proofs.length)

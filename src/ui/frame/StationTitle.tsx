@@ -25,7 +25,7 @@ export function StationTitle({ here }: { here: StationId | undefined }) {
       <h1 className="text-2xl font-bold">{stationTitle(here, setup)}</h1>
       {does && <p className="text-soft">{does}</p>}
       {known && <StepNote key={known.id} step={known.id} />}
-      {step && <Cautions cautions={step.cautions} />}
+      {known && <Cautions step={known} />}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { RigProvider } from '../rig/rigStore';
 import { CarryOn } from './CarryOn';
 import { FindProvider } from './Find';
 import { FrameKeys } from './FrameKeys';
+import { Gate } from './Gate';
 import { Head } from './Head';
 import { useJob } from './job';
 import { LastChange } from './LastChange';
@@ -61,7 +62,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
               <LeaveGuard />
               <StationTitle here={here} />
               <LastChange />
-              {children}
+              <Gate here={here}>{children}</Gate>
               <CarryOn here={here} />
               <NextUp here={here} />
             </main>

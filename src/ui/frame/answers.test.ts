@@ -1,3 +1,5 @@
+import { saidFor } from '../../../tests/kit/bench';
+import type { BenchSaid } from '@/core/procedure';
 import { describe, expect, it } from 'vitest';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
@@ -33,6 +35,7 @@ function tab(reply: (body: Body) => Reply<ModelView> = OK) {
     kept: 0,
     refreshed: 0,
     said: [] as string[],
+    bench: saidFor('stick-roll') as BenchSaid | undefined,
     reply,
   };
   const answers = answersOf({
@@ -50,6 +53,7 @@ function tab(reply: (body: Body) => Reply<ModelView> = OK) {
       return Promise.resolve();
     },
     say: (words) => around.said.push(words),
+    bench: () => around.bench,
   });
   return { around, answers };
 }

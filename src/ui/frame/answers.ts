@@ -1,3 +1,4 @@
+import { openGates, stepOf, type BenchSaid } from '@/core/procedure';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { Answer, ModelState } from './modelState';
@@ -19,12 +20,14 @@ export interface Around {
   /** An answer speaks of what has changed: what is there now is looked at. */
   refused(): Promise<void>;
   say(words: string): void;
+  /** What was said of the bench. */
+  bench(): BenchSaid | undefined;
 }
 
 const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.surface;
 
 /** Answers given in this tab: shown at once, sent one look after another, kept until the server has them. */
-export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say }: Around) {
+export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say, bench }: Around) {
   /** What was on the screen when an answer was given whose version is not known yet. */
   const answeredOn = new Map<string, Setup>();
 
@@ -40,7 +43,8 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say 
   /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
   const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
     const said = look.map(({ check, surface, seen }) => ({ check, surface, seen }));
-    const reply = await ask({ version: onOf(look[0]!), answers: said });
+    const { at, bench } = look[0]!;
+    const reply = await ask({ version: onOf(look[0]!), answers: said, at, bench });
     if (!reply.ok) return false;
     put(get().answers.filter((a) => !look.includes(a)));
     kept(reply.value);
@@ -48,9 +52,17 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say 
   };
 
   const sendOne = async (answer: Answer, anyway: boolean): Promise<void> => {
-    const { check, surface, seen } = answer;
+    const { check, surface, seen, at, bench } = answer;
     const version = onOf(answer);
-    const reply = await ask({ check, surface, seen, version, ...(anyway ? { keep: true } : {}) });
+    const reply = await ask({
+      check,
+      surface,
+      seen,
+      version,
+      at,
+      bench,
+      ...(anyway ? { keep: true } : {}),
+    });
     if (reply.ok) {
       replace(answer);
       kept(reply.value);
@@ -91,9 +103,27 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say 
       words: string,
     ): Promise<void> {
       const { setup, answers } = get();
+      const saidOfIt = bench();
+      const now = Date.now();
+      const closed = look.some(({ check, seen }) => {
+        const step = stepOf(check);
+        return seen !== 'unseen' && step && openGates(step, setup, saidOfIt, now).length > 0;
+      });
+      if (closed) {
+        say(`${words}: confirm first what must be true of the bench, at the top of the page.`);
+        return;
+      }
+      const at = new Date(now).toISOString();
       const own = look.map((said): Answer => {
         answeredOn.set(`${said.check} ${said.surface}`, setup);
-        return { ...said, words, version: versionOf.get(setup), state: 'sending' };
+        return {
+          ...said,
+          words,
+          version: versionOf.get(setup),
+          state: 'sending',
+          at,
+          bench: saidOfIt,
+        };
       });
       // The newest word on a subject is the one that counts.
       put([...answers.filter((a) => !own.some((o) => is(o)(a))), ...own]);

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { useGateOpen } from './Gate';
 
 /** Whether keys belong to a field or control just now, and so not to the bench. */
 export function isTyping(target: EventTarget | null): boolean {
@@ -22,9 +23,10 @@ type Act = (event: KeyboardEvent, phase: 'down' | 'up') => boolean | void;
  * @param first the station in hand hears a key before the rig and the frame do
  */
 export function useKeys(act: Act, first = false): void {
+  const waits = useGateOpen();
   const latest = useRef(act);
   useEffect(() => {
-    latest.current = act;
+    latest.current = waits ? () => false : act;
   });
   useEffect(() => {
     const handle = (phase: 'down' | 'up') => (event: KeyboardEvent) => {

@@ -1,3 +1,4 @@
+import { saidFor } from '../../../tests/kit/bench';
 import { describe, expect, it } from 'vitest';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
@@ -7,6 +8,9 @@ import type { Reply } from './send';
 
 const SETUP = makeSetup();
 const NEXT: ModelView = { id: 'm', version: 5, setup: SETUP, evidence: [] };
+/** What was said of the bench goes along with a preflight check. */
+const BENCH = saidFor('test:preflight');
+
 const refused = (status: number, more: object = {}): Reply<ModelView> => ({
   ok: false,
   status,
@@ -37,6 +41,7 @@ function tab(given: { settled?: boolean; kept?: boolean; reply?: Reply<ModelView
     remember: (before: Setup, label) => did.push(before === SETUP && `remembers ${label}`),
     saved: () => did.push('told'),
     say: (words) => did.push(`says: ${words}`),
+    bench: () => BENCH,
   });
   return { did, made };
 }

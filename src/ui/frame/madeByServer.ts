@@ -1,3 +1,4 @@
+import type { BenchSaid } from '@/core/procedure';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { ModelState } from './modelState';
@@ -19,6 +20,8 @@ export interface Around {
   /** Tells other tabs. */
   saved(): void;
   say(words: string): void;
+  /** What was said of the bench. */
+  bench(): BenchSaid | undefined;
 }
 
 /** Changes the server makes by itself, on top of the version at hand and of every answer given so far. */
@@ -32,6 +35,7 @@ export function madeByServer({
   remember,
   saved,
   say,
+  bench,
 }: Around): Pick<ModelState, 'happened' | 'backTo' | 'applyRemedy' | 'preflight'> {
   const onServer = async (what: string, body: object, label: string): Promise<boolean> => {
     await pump();
@@ -75,6 +79,7 @@ export function madeByServer({
       }
       const reply = await ask('preflight', {
         ...check,
+        bench: bench(),
         ...(anyway ? { keep: true } : {}),
       });
       if (reply.ok) {

@@ -1,6 +1,7 @@
 import type { StoreApi } from 'zustand';
 import type { Seen } from '@/core/logbook';
 import type { PatchOperation } from '@/core/patch';
+import type { BenchSaid } from '@/core/procedure';
 import type { Problem, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 
@@ -29,6 +30,9 @@ export interface Said {
 
 /** Something seen that the server has not taken. */
 export interface Answer extends Said {
+  /** When it was given, and what had been said of the bench then. */
+  at: string;
+  bench: BenchSaid | undefined;
   /** Version it was given on; not known before a save on its way is through. */
   version: number | undefined;
   state: 'sending' | 'failed' | 'refused';

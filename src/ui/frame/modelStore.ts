@@ -7,6 +7,7 @@ import { stamp, type Evidence } from '@/core/logbook';
 import type { Problem, Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { answersOf } from './answers';
+import { benchSaid } from './bench';
 import { editsOf, standsIn } from './edits';
 import { keep, readKept } from './keep';
 import type { Reader } from './reader';
@@ -161,6 +162,7 @@ export function createModelStore(
       },
       refused: () => get().refresh(),
       say,
+      bench: () => benchSaid(view.id),
     });
     const sendAnswers = answers.send;
 
@@ -177,6 +179,7 @@ export function createModelStore(
       },
       saved: () => saved(view.id),
       say,
+      bench: () => benchSaid(view.id),
     });
 
     const theirsFetched = async (): Promise<ModelView | undefined> => {

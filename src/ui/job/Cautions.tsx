@@ -1,47 +1,56 @@
 'use client';
 
-import type { Caution } from '@/core/procedure';
-import { StatusMark } from '../status/StatusMark';
-import { useAcknowledged } from './useAcknowledged';
+import { gatesOf, gateWords, type Caution, type Step } from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
-import { cautionWords } from './words';
+import { StatusMark } from '../status/StatusMark';
+import { useBench } from './useBench';
+import { sessionWords } from './words';
 
-/** What must be sure before a step in which someone can be hurt: asked once a session, then one line. */
-export function Cautions({ cautions }: { cautions: readonly Caution[] }) {
-  const { has } = useAcknowledged();
-  const airframe = useModel((s) => s.setup.airframe);
-  if (cautions.length === 0) return null;
-  if (cautions.every(has))
+/**
+ * What must be true before power or propeller: asked once when the bench is set up anew, first on the
+ * page; until then nothing below can be answered.
+ */
+export function Cautions({ step }: { step: Step }) {
+  const { open } = useBench();
+  const setup = useModel((s) => s.setup);
+  const gates = gatesOf(step, setup);
+  if (gates.length === 0) return null;
+  if (open(step).length === 0)
     return (
       <p className="mt-1 text-sm">
         <StatusMark
           status="caution"
-          words={`You said: ${cautions.map((c) => cautionWords(c, airframe).replace(/\.$/, '')).join(' · ')}`}
+          words={`You said: ${gates.map((c) => gateWords(c, setup.airframe).replace(/\.$/, '')).join(' · ')}`}
         />
       </p>
     );
   return (
-    <fieldset className="border-caution bg-card mt-2 border-l-4 px-3 py-1">
+    <fieldset className="border-caution bg-card mt-2 border-l-8 px-4 py-3">
       <legend className="sr-only">Before you go on</legend>
-      <p className="text-caution font-bold">Before you go on: tick each true statement.</p>
-      <CautionBoxes cautions={cautions} />
+      <p className="text-caution text-xl font-bold">
+        {sessionWords(step.session, setup.airframe)}: confirm each statement before you go on.
+      </p>
+      <div className="text-lg">
+        <CautionBoxes step={step} />
+      </div>
     </fieldset>
   );
 }
 
 /** A box to tick for each of them. */
-export function CautionBoxes({ cautions }: { cautions: readonly Caution[] }) {
-  const { has, acknowledge } = useAcknowledged();
-  const airframe = useModel((s) => s.setup.airframe);
-  return cautions.map((c) => (
+export function CautionBoxes({ step }: { step: Step }) {
+  const { open, say } = useBench();
+  const setup = useModel((s) => s.setup);
+  const missing = open(step);
+  return gatesOf(step, setup).map((c: Caution) => (
     <label key={c} className="flex min-h-11 items-center gap-3">
       <input
         type="checkbox"
-        className="size-6"
-        checked={has(c)}
-        onChange={(e) => acknowledge(c, e.target.checked)}
+        className="size-6 shrink-0"
+        checked={!missing.includes(c)}
+        onChange={(e) => say(step.session, c, e.target.checked)}
       />
-      {cautionWords(c, airframe)}
+      {gateWords(c, setup.airframe)}
     </label>
   ));
 }

@@ -2,7 +2,15 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { isReady, jobOf, nextStep, shortestWay, stoppedAt, type JobStep } from '@/core/procedure';
+import {
+  gatesOf,
+  isReady,
+  jobOf,
+  nextStep,
+  shortestWay,
+  stoppedAt,
+  type JobStep,
+} from '@/core/procedure';
 import { useModel } from '../frame/modelStore';
 import { useVerdict } from '../frame/verdict';
 import { StatusMark } from '../status/StatusMark';
@@ -11,7 +19,7 @@ import { CautionBoxes } from './Cautions';
 import { EventButtons } from './EventButtons';
 import { sessionWords } from './words';
 import { kindOf } from '@/core/setup';
-import { useAcknowledged } from './useAcknowledged';
+import { useBench } from './useBench';
 import { LOCAL_RULES } from '../words';
 
 /** The order of work: where everything stands, and the one thing to do next. */
@@ -72,11 +80,12 @@ function Ready() {
 function Next({ job }: { job: readonly JobStep[] }) {
   const id = useModel((s) => s.id);
   const airframe = useModel((s) => s.setup.airframe);
-  const { has } = useAcknowledged();
+  const { open } = useBench();
+  const setup = useModel((s) => s.setup);
   const next = stoppedAt(job) ?? nextStep(job);
   if (!next) return null;
   const { step, status, proofs, reasons } = next;
-  const missing = step.cautions.filter((c) => !has(c));
+  const missing = open(step);
   return (
     <section className="card border-accent border-l-4" aria-labelledby="next-title">
       <p className="text-soft text-sm">{sessionWords(step.session, airframe)}</p>
@@ -93,10 +102,10 @@ function Next({ job }: { job: readonly JobStep[] }) {
           <StatusMark status="stale" words={`${reasons.join('; ')} changed`} />
         </p>
       )}
-      {step.cautions.length > 0 && (
+      {gatesOf(step, setup).length > 0 && (
         <fieldset className="border-caution mt-3 border-l-4 pl-3">
           <legend className="text-caution font-bold">Sure of this?</legend>
-          <CautionBoxes cautions={step.cautions} />
+          <CautionBoxes step={step} />
         </fieldset>
       )}
       {missing.length > 0 ? (

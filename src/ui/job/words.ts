@@ -1,4 +1,4 @@
-import { wayTitle, type Caution, type Session } from '@/core/procedure';
+import { wayTitle, type Session } from '@/core/procedure';
 import { kindOf, type Airframe } from '@/core/setup';
 
 /** What the bench is set up for, in the words of this kind of model. */
@@ -14,17 +14,4 @@ export function sessionWords(session: Session, airframe: Pick<Airframe, 'kind'>)
     out: bench.out,
   };
   return words[session];
-}
-
-/** A danger as a statement to agree to, in the words of this kind of model. */
-export function cautionWords(caution: Caution, airframe: Pick<Airframe, 'kind'>): string {
-  const { isSafe, clear } = kindOf(airframe);
-  const words: Record<Caution, string> = {
-    'prop-off': isSafe,
-    'throttle-locked': 'Throttle cut is on.',
-    hold: 'The model is held, or tied: the motor may start.',
-    'clear-behind': clear,
-    tether: 'The kill tether stops the motor when it is pulled: tried today.',
-  };
-  return words[caution];
 }

@@ -1,12 +1,16 @@
-import type { StepId } from '@/core/procedure';
+import { gateWords, type Caution, type StepId } from '@/core/procedure';
 import type { ScriptStep } from '@/core/script';
 import { stepNote, type Setup } from '@/core/setup';
 import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
-import { cautionWords, sessionWords } from '../job/words';
+import { sessionWords } from '../job/words';
 import type { PaperList } from './listPdf';
 import { LOCAL_RULES } from '../words';
+
+/** What must be true of the bench, before the rest; of a model without a motor nothing is said of one. */
+const saidOf = ({ airframe }: Setup, cautions: readonly Caution[]): string =>
+  airframe.motors.length === 0 ? '' : cautions.map((c) => `${gateWords(c, airframe)} `).join('');
 
 /** The card for the field. */
 export function preflightPaper(
@@ -15,7 +19,7 @@ export function preflightPaper(
 ): PaperList {
   return {
     title: `${setup.name}: preflight`,
-    caution: `${cautionWords('hold', setup.airframe)} ${LOCAL_RULES} Version ${version}.`,
+    caution: `${saidOf(setup, ['hold'])}${LOCAL_RULES} Version ${version}.`,
     sections: [{ lines: [...card] }],
     fields: ['Date, place', 'Wind, battery', 'Seen'],
   };
@@ -25,7 +29,7 @@ export function preflightPaper(
 export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[]): PaperList {
   return {
     title: `${setup.name}: job sheet`,
-    caution: `${cautionWords('prop-off', setup.airframe)} ${cautionWords('throttle-locked', setup.airframe)} Version ${version}.`,
+    caution: `${saidOf(setup, ['prop-off', 'throttle-locked'])}Version ${version}.`,
     sections:
       way.length === 0
         ? [{ heading: 'Every step holds', lines: [] }]

@@ -3,9 +3,9 @@
 import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Round } from '@/core/preflight';
+import { gateWords } from '@/core/procedure';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
-import { cautionWords } from '../job/words';
 import { Said } from '../measure/Said';
 import type { Answers } from './run';
 
@@ -27,6 +27,7 @@ export function RoundCard({
   onBreakOff: () => void;
 }) {
   const airframe = useModel((s) => s.setup.airframe);
+  const motors = airframe.motors.length > 0;
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const mark = (item: string) =>
     setWrong((list) =>
@@ -52,9 +53,9 @@ export function RoundCard({
       <p className="text-soft">
         {at} of {of} · {title}
       </p>
-      {items.some((i) => i.item === 'run-up') && (
+      {motors && items.some((i) => i.item === 'run-up') && (
         <p className="border-caution mt-2 border-l-4 pl-3 font-semibold">
-          {cautionWords('hold', airframe)} {cautionWords('clear-behind', airframe)}
+          {gateWords('hold', airframe)} {gateWords('clear-behind', airframe)}
         </p>
       )}
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">

@@ -4,7 +4,7 @@ import { isAtOnce, testNameOf, type Checked, type Status } from '@/core/logbook'
 import type { ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
-import { useAcknowledged } from '../job/useAcknowledged';
+import { useBench } from '../job/useBench';
 import { StatusMark } from '../status/StatusMark';
 import { Said } from '../measure/Said';
 import { seenBefore } from '../words';
@@ -23,14 +23,14 @@ export function TestScript({
   const next = steps.findIndex((s) => s.status !== 'proven');
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
-  const { acknowledge } = useAcknowledged();
+  const { say } = useBench();
   const open = steps.filter((s) => s.status !== 'proven');
   const test = testNameOf(steps[0]?.asked.check ?? '');
   const together = test !== undefined && isAtOnce(test) && open.length > 1;
   const answer = (asked: ScriptStep, seen: 'pass' | 'fail') => {
     void observe(asked.check, asked.item, seen, `“${asked.does}”`);
     // Whoever has just made it safe need not be asked again whether it is.
-    if (test === 'safe') acknowledge('prop-off', seen === 'pass');
+    if (test === 'safe') say('prop-off', 'prop-off', seen === 'pass');
   };
   const allAreSo = () =>
     void observeAll(
