@@ -7,6 +7,7 @@ interface Row {
   seen: string;
   parts: string;
   at: string;
+  ground: 'said' | null;
 }
 
 /** What a row keeps of a piece of evidence; its parts always in the same order. */
@@ -19,6 +20,7 @@ export const evidenceRow = (modelId: string, evidence: Evidence) => ({
     Object.fromEntries(Object.entries(evidence.parts).toSorted(([a], [b]) => (a < b ? -1 : 1))),
   ),
   at: evidence.at,
+  ground: evidence.ground ?? null,
 });
 
 export function evidenceFromRow(data: unknown): Evidence {
@@ -31,17 +33,18 @@ export function evidenceFromRow(data: unknown): Evidence {
     parts: JSON.parse(row.parts) as Record<string, string>,
     version: row.version,
     at: row.at,
+    ...(row.ground ? { ground: row.ground } : {}),
   };
 }
 
 /** What was seen, oldest first. */
 export function evidenceRepository(db: Db) {
   const insert = db.prepare(
-    `INSERT INTO evidence (model_id, version, subject, seen, parts, at)
-     VALUES (@modelId, @version, @subject, @seen, @parts, @at)`,
+    `INSERT INTO evidence (model_id, version, subject, seen, parts, at, ground)
+     VALUES (@modelId, @version, @subject, @seen, @parts, @at, @ground)`,
   );
   const selectAll = db.prepare(
-    `SELECT version, subject, seen, parts, at FROM evidence WHERE model_id = ? ORDER BY id`,
+    `SELECT version, subject, seen, parts, at, ground FROM evidence WHERE model_id = ? ORDER BY id`,
   );
   return {
     add(modelId: string, evidence: Evidence): void {

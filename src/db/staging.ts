@@ -21,7 +21,7 @@ export function createStaging(file: string) {
     CREATE INDEX version_of_model ON setup_version (model_id, version);
     CREATE TABLE evidence (
       model_id TEXT NOT NULL, version INTEGER NOT NULL, subject TEXT NOT NULL,
-      seen TEXT NOT NULL, parts TEXT NOT NULL, at TEXT NOT NULL
+      seen TEXT NOT NULL, parts TEXT NOT NULL, at TEXT NOT NULL, ground TEXT
     ) STRICT;
     CREATE INDEX evidence_of_model ON evidence (model_id);
     CREATE TABLE log_entry (
@@ -37,8 +37,8 @@ export function createStaging(file: string) {
      VALUES (@modelId, @version, @label, @setup, @createdAt)`,
   );
   const evidence = db.prepare(
-    `INSERT INTO evidence (model_id, version, subject, seen, parts, at)
-     VALUES (@modelId, @version, @subject, @seen, @parts, @at)`,
+    `INSERT INTO evidence (model_id, version, subject, seen, parts, at, ground)
+     VALUES (@modelId, @version, @subject, @seen, @parts, @at, @ground)`,
   );
   const log = db.prepare(
     `INSERT INTO log_entry (model_id, uid, version, kind, at, body)
@@ -101,8 +101,8 @@ export function stagedRepository(db: Db, file: string) {
       WHERE model_id = @modelId AND version > @above ORDER BY version`,
   );
   const addEvidence = db.prepare(
-    `INSERT INTO main.evidence (model_id, version, subject, seen, parts, at)
-     SELECT model_id, version, subject, seen, parts, at FROM incoming.evidence
+    `INSERT INTO main.evidence (model_id, version, subject, seen, parts, at, ground)
+     SELECT model_id, version, subject, seen, parts, at, ground FROM incoming.evidence
       WHERE model_id = ? ORDER BY rowid`,
   );
   const addLog = db.prepare(
@@ -111,7 +111,7 @@ export function stagedRepository(db: Db, file: string) {
       WHERE model_id = ? ORDER BY rowid`,
   );
   const evidence = db.prepare(
-    'SELECT version, subject, seen, parts, at FROM incoming.evidence WHERE model_id = ? ORDER BY rowid',
+    'SELECT version, subject, seen, parts, at, ground FROM incoming.evidence WHERE model_id = ? ORDER BY rowid',
   );
   const log = db.prepare('SELECT * FROM incoming.log_entry WHERE model_id = ? ORDER BY rowid');
   return {

@@ -150,6 +150,7 @@ const OneSeenSchema = z.strictObject({
   check: z.string().max(60),
   surface: z.string().max(60),
   seen: SeenSchema,
+  ground: z.literal('said').optional(),
 });
 
 /** One answer, or all that one look gave: kept together or not at all. */

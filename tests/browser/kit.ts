@@ -24,7 +24,7 @@ export const test = base.extend<{ confirms: boolean }>({
   /** Whoever tests something else says yes to whatever must be true of the bench, as soon as it is asked. */
   confirms: [true, { option: true }],
   page: async ({ page, confirms }, give) => {
-    if (confirms) await page.addInitScript(confirmAll);
+    if (confirms) await page.context().addInitScript(confirmAll);
     const live = page.locator('html[data-live], main h1:text("Nothing lies here")').first();
     const goto = page.goto.bind(page);
     page.goto = async (url, options) => {

@@ -87,7 +87,7 @@ test('a hole in panic is found, shown on the bench, and mended', async ({ page }
   await openModel(page, 'Tern', 'Proof');
   await expect(page.getByText('Panic does not work from everywhere').first()).toBeVisible();
   await expect(page.getByRole('heading', { name: /^1 of \d+ requirements fail/ })).toBeVisible();
-  await expect(page.getByText(/fails from \d+ of \d+ states/).first()).toBeVisible();
+  await expect(page.getByText(/\(\d+ of \d+ cases\)/).first()).toBeVisible();
   await page.getByRole('combobox', { name: /^Show/ }).selectOption('panic');
   await expect(page.getByText(/✕/).first()).toBeVisible();
   // Shown on the rig beside, without leaving the proof.

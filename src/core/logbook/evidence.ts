@@ -19,6 +19,8 @@ export interface Evidence extends Subject {
   parts: Record<string, string>;
   /** Version of the Setup it was seen on. */
   version: number;
+  /** What it stands on: it was seen, unless one tap said so of a whole list. */
+  ground?: 'said';
   /** ISO 8601, UTC. */
   at: string;
 }

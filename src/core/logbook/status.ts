@@ -6,8 +6,15 @@ import { scriptFor, type TestName } from './tests';
 import { finderOf, staleReasons, type Evidence } from './evidence';
 import type { Subject } from './parts';
 
-/** The five states everything in the app is in. */
-export type Status = 'proven' | 'todo' | 'stale' | 'caution' | 'stop';
+/**
+ * The states everything in the app is in. Only what was seen, or follows from it, is proven; what one tap
+ * said of a list is said, and what nobody has looked at is assumed.
+ */
+export type Status = 'proven' | 'said' | 'assumed' | 'todo' | 'stale' | 'caution' | 'stop';
+
+/** Whether nothing more is asked: seen, or said where that is enough. */
+export const isDone = (status: Status | undefined): boolean =>
+  status === 'proven' || status === 'said';
 
 export interface Observed {
   expectation: Expectation;
@@ -68,7 +75,7 @@ function observedAs(
 
 /** The worst of several states: what must be dealt with first. */
 export function worstOf(states: readonly Status[]): Status {
-  const order: Status[] = ['stop', 'stale', 'caution', 'todo'];
+  const order: Status[] = ['stop', 'stale', 'caution', 'todo', 'assumed', 'said'];
   return order.find((s) => states.includes(s)) ?? 'proven';
 }
 
@@ -87,7 +94,8 @@ function checker(setup: Setup, evidence: readonly Evidence[]) {
     const found = find(subject);
     if (!found) return { asked, evidence: undefined, status: 'todo', reasons: [] };
     const reasons = staleReasons(setup, found);
-    const status: Status = reasons.length > 0 ? 'stale' : isRight(found.seen) ? 'proven' : 'stop';
+    const status: Status =
+      reasons.length > 0 ? 'stale' : isRight(found.seen) ? (found.ground ?? 'proven') : 'stop';
     return { asked, evidence: found, status, reasons };
   };
 }

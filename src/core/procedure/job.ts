@@ -1,4 +1,4 @@
-import { latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
+import { isDone, latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
 import type { Setup } from '../setup';
 import { byRules } from './proofs';
 import { saidOf, type Bench, type Proof, type Step } from './step';
@@ -35,11 +35,11 @@ export function jobOf(bench: Bench): JobStep[] {
       step,
       proofs,
       status: worstOf(proofs.map((p) => p.status)),
-      done: proofs.filter((p) => p.status === 'proven').length,
+      done: proofs.filter((p) => isDone(p.status)).length,
       reasons: [...new Set(proofs.flatMap((p) => p.reasons))],
     };
   });
-  const open = new Set(found.filter((f) => f.status !== 'proven').map((f) => f.step.id));
+  const open = new Set(found.filter((f) => !isDone(f.status)).map((f) => f.step.id));
   return found.map((f) => {
     const before = new Set(f.step.after(bench.setup));
     return { ...f, waitsFor: applying.filter((s) => before.has(s.id) && open.has(s.id)) };
@@ -51,9 +51,11 @@ export function jobOf(bench: Bench): JobStep[] {
  * still be open, but nothing of it may have gone wrong.
  */
 export const isReady = (job: readonly JobStep[]): boolean =>
-  job.every(
-    ({ status, step }) => status === 'proven' || (step.session === 'out' && status !== 'stop'),
-  );
+  job.every(({ status, step }) => isDone(status) || (step.session === 'out' && status !== 'stop'));
+
+/** Steps that hold by what somebody said of a whole list, which nobody has looked at one by one. */
+export const restsOnWord = (job: readonly JobStep[]): JobStep[] =>
+  job.filter((j) => j.status === 'said');
 
 /** The step that stops the work: found wrong, the earliest of those that wait for nothing else. */
 export const stoppedAt = (job: readonly JobStep[]): JobStep | undefined =>

@@ -1,3 +1,4 @@
+import { isDone } from '../logbook';
 import type { JobStep } from './job';
 import { SESSIONS, type Session } from './step';
 
@@ -14,7 +15,7 @@ export interface BenchSession {
  * @param open steps not proven yet @param now what the bench is set up for
  */
 export function shortestWay(job: readonly JobStep[], now: Session = 'paper'): BenchSession[] {
-  const open = job.filter((j) => j.status !== 'proven');
+  const open = job.filter((j) => !isDone(j.status));
   const bit = new Map(open.map((j, i) => [j.step.id, 1 << i]));
   const needs = open.map((j) => j.waitsFor.reduce((mask, s) => mask | (bit.get(s.id) ?? 0), 0));
   const own = SESSIONS.map((session) =>

@@ -1,18 +1,30 @@
-import { worstOf, type Status } from '../logbook';
+import { isDone, worstOf, type Status } from '../logbook';
 import type { JobStep } from './job';
 import { nextStep, shortestWay } from './order';
 import { kindOf, type Setup } from '../setup';
-import { saidOf, type Bench } from './step';
+import { saidOf, type Bench, type StepId } from './step';
 import { EVERYWHERE, WAY, wayTitle, type PlaceId, type StationId, type WayGroup } from './stations';
 import { STEPS } from './steps';
 
-/** Stations where something is decided rather than shown: the parts of the Setup that are theirs. */
-const DECIDES: Partial<Record<PlaceId, { title: string; parts: readonly string[] }>> = {
-  transmitter: { title: 'Transmitter', parts: ['/transmitter'] },
-  unit: { title: 'Unit', parts: ['/unit'] },
-  plan: { title: 'Plan and wiring', parts: ['/program/outputs', '/installation'] },
-  proof: { title: 'Proof', parts: [''] },
+/** Stations where something is decided rather than shown. */
+const DECIDES: Partial<Record<PlaceId, Deciding>> = {
+  transmitter: { title: 'Transmitter', parts: ['/transmitter'], shownBy: ['entry'] },
+  unit: { title: 'Unit', parts: ['/unit'], shownBy: ['unit', 'corrections'] },
+  plan: {
+    title: 'Plan and wiring',
+    parts: ['/program/outputs', '/installation'],
+    shownBy: ['plain-model', 'sticks'],
+  },
+  proof: { title: 'Proof', parts: [''], shownBy: [] },
 };
+
+interface Deciding {
+  title: string;
+  /** The parts of the Setup that are theirs. */
+  parts: readonly string[];
+  /** Steps that show on the real thing that it is as it was described; until then that is assumed. */
+  shownBy: readonly StepId[];
+}
 
 const stepAt = (id: string) => STEPS.filter((s) => s.station === id);
 
@@ -47,6 +59,11 @@ export interface WayPart {
  * @param job undefined while nothing is proved: then nothing is said about any station
  */
 export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): WayPart[] {
+  const isShown = ({ shownBy }: Deciding): boolean =>
+    shownBy.every((id) => {
+      const own = job?.find((j) => j.step.id === id);
+      return own === undefined ? job !== undefined : isDone(own.status);
+    });
   const placeOf = (id: PlaceId): Place | undefined => {
     const title = stationTitle(id, setup);
     const decides = DECIDES[id];
@@ -57,7 +74,7 @@ export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): Way
         status:
           findings &&
           worstOf([
-            'proven',
+            isShown(decides) ? 'proven' : 'assumed',
             ...findings
               .filter((f) => f.severity !== 'note')
               .filter((f) => decides.parts.some((p) => f.where.startsWith(p)))

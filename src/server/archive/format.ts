@@ -45,6 +45,7 @@ export const EvidenceSchema = z.strictObject({
   parts: z.record(z.string().max(120), z.string().max(64)),
   version: z.int().min(1),
   at: z.iso.datetime(),
+  ground: z.literal('said').optional(),
 });
 
 export const EntrySchema = LogEntrySchema;

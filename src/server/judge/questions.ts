@@ -1,6 +1,7 @@
 import { diagnose, pairsOf } from '../../core/directions';
 import {
   freshObservations,
+  isDone,
   latestOf,
   scriptFor,
   staleReasons,
@@ -37,17 +38,22 @@ type Question = (setup: Setup, ...more: never[]) => unknown;
 
 export interface Asked extends Subject {
   seen: Seen;
+  /** One tap said so of a whole list. */
+  ground?: 'said' | undefined;
 }
 
 /** A kept observation without when and on which version. */
-export interface Stamped extends Asked {
+export interface Stamped extends Subject {
+  seen: Seen;
+  ground?: 'said';
   parts: Record<string, string>;
 }
 
-const stamped = (setup: Setup, { check, surface, seen }: Asked): Stamped => ({
+const stamped = (setup: Setup, { check, surface, seen, ground }: Asked): Stamped => ({
   check,
   surface,
   seen,
+  ...(ground ? { ground } : {}),
   parts: stamp(setup, { check, surface }),
 });
 
@@ -109,7 +115,7 @@ export const QUESTIONS = {
       airframe: setup.airframe,
       status: isReady(job) ? 'proven' : next!.status,
       words: isReady(job) ? readyWords(next) : standsBetween(job, next!),
-      done: job.filter((j) => j.status === 'proven').length,
+      done: job.filter((j) => isDone(j.status)).length,
       total: job.length,
     };
   },
@@ -132,7 +138,7 @@ export const QUESTIONS = {
           open:
             step.id === 'preflight'
               ? ['the card']
-              : proofs.filter((p) => p.status !== 'proven').map((p) => p.what),
+              : proofs.filter((p) => !isDone(p.status)).map((p) => p.what),
         })),
       }),
     ),

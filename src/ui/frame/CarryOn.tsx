@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { testNameOf, tests } from '@/core/logbook';
+import { isDone, testNameOf, tests } from '@/core/logbook';
 import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { useBench } from '../job/useBench';
 import { TestScript } from '../recovery/TestScript';
@@ -20,7 +20,7 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const { open } = useBench();
   if (!job || pending || here === undefined || here === 'rig' || here === 'job') return null;
   const own = job.filter((j) => j.step.station === here);
-  if (own.length === 0 || own.some((j) => j.status !== 'proven')) return null;
+  if (own.length === 0 || own.some((j) => !isDone(j.status))) return null;
   const next = nextFrom(job, here);
   const test = next && testNameOf(`test:${next.step.id}`);
   if (!next || !test || !sameBench(own[0]!, next) || open(next.step).length > 0) return null;

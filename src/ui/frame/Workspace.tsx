@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { isDone } from '@/core/logbook';
 import type { StationId } from '@/core/procedure';
 import type { Theme } from '../theme/themes';
 import { RigDock } from '../dock/RigDock';
@@ -41,7 +42,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
   const setup = useModel((s) => s.setup);
   const full = here === 'rig';
   const { way } = useJob();
-  const open = way.flatMap((p) => p.places).find((p) => p.id === here)?.status !== 'proven';
+  const open = !isDone(way.flatMap((p) => p.places).find((p) => p.id === here)?.status);
   const blind = (here === 'sticks' || here === 'corrections') && open;
   useFocusOnArrival(here);
   return (

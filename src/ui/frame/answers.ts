@@ -42,7 +42,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
 
   /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
   const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
-    const said = look.map(({ check, surface, seen }) => ({ check, surface, seen }));
+    const said = look.map(({ check, surface, seen, ground }) => ({ check, surface, seen, ground }));
     const { at, bench } = look[0]!;
     const reply = await ask({ version: onOf(look[0]!), answers: said, at, bench });
     if (!reply.ok) return false;
@@ -52,12 +52,13 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
   };
 
   const sendOne = async (answer: Answer, anyway: boolean): Promise<void> => {
-    const { check, surface, seen, at, bench } = answer;
+    const { check, surface, seen, ground, at, bench } = answer;
     const version = onOf(answer);
     const reply = await ask({
       check,
       surface,
       seen,
+      ground,
       version,
       at,
       bench,
@@ -99,7 +100,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     send,
     /** Answers of one look, shown at once. */
     async give(
-      look: readonly Pick<Answer, 'check' | 'surface' | 'seen'>[],
+      look: readonly Pick<Answer, 'check' | 'surface' | 'seen' | 'ground'>[],
       words: string,
     ): Promise<void> {
       const { setup, answers } = get();

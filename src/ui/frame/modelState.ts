@@ -24,6 +24,8 @@ export interface Said {
   check: string;
   surface: string;
   seen: Seen;
+  /** One tap said so of a whole list. */
+  ground?: 'said';
   /** In words, for telling which one it is. */
   words: string;
 }

@@ -76,6 +76,7 @@ export function createModelStore(
           parts: stamp(get().setup, a),
           version: 0,
           at: new Date().toISOString(),
+          ...(a.ground ? { ground: a.ground } : {}),
         })),
       ];
     };

@@ -6,6 +6,7 @@ import {
   gatesOf,
   isReady,
   jobOf,
+  restsOnWord,
   nextStep,
   shortestWay,
   stoppedAt,
@@ -41,7 +42,7 @@ export function JobStation() {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <div className="flex min-w-0 flex-col gap-4">
-        {isReady(job) && <Ready />}
+        {isReady(job) && <Ready job={job} />}
         <Next job={job} />
         <Steps job={job} />
       </div>
@@ -57,7 +58,8 @@ export function JobStation() {
 }
 
 /** Nothing stands between the model and its next outing. */
-function Ready() {
+function Ready({ job }: { job: readonly JobStep[] }) {
+  const rests = restsOnWord(job);
   const id = useModel((s) => s.id);
   const { outside } = kindOf(useModel((s) => s.setup.airframe));
   return (
@@ -72,6 +74,14 @@ function Ready() {
         </Link>
         . {outside} {LOCAL_RULES}
       </p>
+      {rests.length > 0 && (
+        <p className="mt-1">
+          <StatusMark
+            status="said"
+            words={`It rests on what you said and nobody looked at one by one: ${rests.map((j) => j.step.title).join(', ')}.`}
+          />
+        </p>
+      )}
     </section>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
-import { openGates, type Caution, type Session, type Step } from '@/core/procedure';
+import { openGates, type BenchSaid, type Caution, type Session, type Step } from '@/core/procedure';
 import { benchSaid, onBench, sayOfBench } from '../frame/bench';
 import { useModel } from '../frame/modelStore';
 
@@ -28,14 +28,16 @@ export interface BenchHere {
 export function useBench(): BenchHere {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
-  // Read as one text that changes with what is said, and every few moments with the clock.
-  useSyncExternalStore(
+  // One text that changes with what is said, and every few moments with the clock; a page as the server
+  // sends it knows of nothing that was said.
+  const text = useSyncExternalStore(
     subscribe,
-    () => `${JSON.stringify(benchSaid(id) ?? null)} ${Math.floor(Date.now() / TICK_MS)}`,
-    () => '',
+    () => `${Math.floor(Date.now() / TICK_MS)} ${JSON.stringify(benchSaid(id) ?? null)}`,
+    () => '0 null',
   );
+  const said = (JSON.parse(text.slice(text.indexOf(' '))) as BenchSaid | null) ?? undefined;
   return {
-    open: (step) => openGates(step, setup, benchSaid(id), Date.now()),
+    open: (step) => openGates(step, setup, said, Date.now()),
     say: (session, caution, yes) => sayOfBench(id, session, caution, yes),
   };
 }

@@ -5,30 +5,46 @@ import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 
+type VersionKey = 'unitHardware' | 'unitFirmware' | 'transmitterFirmware';
+
+/** What stands where a version cannot be read off: somebody has looked. */
+const UNREADABLE = 'cannot be read';
+
 /** What is on the bench: written down, bound and up to date before anything is set. */
 export function IdentifyStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const edit = useModel((s) => s.edit);
   const { installation } = setup;
-  const field = (key: 'unitHardware' | 'unitFirmware' | 'transmitterFirmware', label: string) => (
-    <label className="text-sm font-semibold">
-      {label}
-      <input
-        className="field font-normal"
-        maxLength={60}
-        defaultValue={installation[key]}
-        key={installation[key]}
-        onBlur={(e) => {
-          const value = e.target.value.trim();
-          if (value !== installation[key])
-            edit(
-              [{ op: 'replace', path: `/installation/${key}`, value }],
-              `${label}: ${value || 'not known'}`,
-            );
-        }}
-      />
-    </label>
+  const write = (key: VersionKey, label: string, value: string) => {
+    if (value !== installation[key])
+      edit(
+        [{ op: 'replace', path: `/installation/${key}`, value }],
+        `${label}: ${value || 'not known'}`,
+      );
+  };
+  const field = (key: VersionKey, label: string) => (
+    <div className="flex flex-col gap-1">
+      <label className="text-sm font-semibold">
+        {label}
+        <input
+          className="field font-normal"
+          maxLength={60}
+          defaultValue={installation[key]}
+          key={installation[key]}
+          onBlur={(e) => write(key, label, e.target.value.trim())}
+        />
+      </label>
+      {installation[key] === '' && (
+        <button
+          type="button"
+          className="btn self-start text-sm"
+          onClick={() => write(key, label, UNREADABLE)}
+        >
+          Cannot be read<span className="sr-only">: {label}</span>
+        </button>
+      )}
+    </div>
   );
   return (
     <div className="flex flex-col gap-4">

@@ -26,10 +26,12 @@ export function FailsafeStation() {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
-        <p className="card border-stop">
-          Hold the model, or have it held, for every step: the motor may start.{' '}
-          {kindOf(setup.airframe).safe} throughout.
-        </p>
+        {setup.airframe.motors.length > 0 && (
+          <p className="card border-stop">
+            Hold the model, or have it held, for every step: the motor may start.{' '}
+            {kindOf(setup.airframe).safe} throughout.
+          </p>
+        )}
         <TestScript title="Link off, with the model held" steps={script} />
       </div>
       <aside className="flex flex-col gap-4">

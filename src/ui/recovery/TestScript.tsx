@@ -1,6 +1,6 @@
 'use client';
 
-import { isAtOnce, testNameOf, type Checked, type Status } from '@/core/logbook';
+import { isAtOnce, isDone, testNameOf, type Checked, type Status } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
@@ -20,11 +20,11 @@ export function TestScript({
   /** The keys y and x answer the next one. */
   keyed?: boolean;
 }) {
-  const next = steps.findIndex((s) => s.status !== 'proven');
+  const next = steps.findIndex((s) => !isDone(s.status));
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
   const { say } = useBench();
-  const open = steps.filter((s) => s.status !== 'proven');
+  const open = steps.filter((s) => !isDone(s.status));
   const test = testNameOf(steps[0]?.asked.check ?? '');
   const together = test !== undefined && isAtOnce(test) && open.length > 1;
   const answer = (asked: ScriptStep, seen: 'pass' | 'fail') => {
@@ -34,7 +34,12 @@ export function TestScript({
   };
   const allAreSo = () =>
     void observeAll(
-      open.map(({ asked }) => ({ check: asked.check, surface: asked.item, seen: 'pass' })),
+      open.map(({ asked }) => ({
+        check: asked.check,
+        surface: asked.item,
+        seen: 'pass',
+        ground: 'said',
+      })),
       title,
     );
   useKeys((event, phase) => {
@@ -52,7 +57,7 @@ export function TestScript({
         {title}
       </h2>
       <p className="text-soft text-sm" aria-live="polite">
-        {steps.filter((s) => s.status === 'proven').length} of {steps.length} confirmed
+        {steps.filter((s) => isDone(s.status)).length} of {steps.length} confirmed
         {keyed && next >= 0 && ' · keys: y yes, x no'}
       </p>
       {together && (
@@ -93,6 +98,8 @@ export function TestScript({
 
 const MARKS: Record<Status, string> = {
   proven: 'seen',
+  said: 'said',
+  assumed: 'assumed',
   todo: 'to do',
   stale: 'look again',
   stop: 'not so',

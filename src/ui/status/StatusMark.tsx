@@ -1,8 +1,10 @@
 import type { Status } from '@/core/logbook';
 
-/** The five states in a word each. */
+/** Every state in a word; said and assumed have the open ring of what is to do. */
 export const STATUS_WORDS: Record<Status, string> = {
   proven: 'proven',
+  said: 'said',
+  assumed: 'assumed',
   todo: 'to do',
   stale: 'check again',
   caution: 'caution',
@@ -11,6 +13,8 @@ export const STATUS_WORDS: Record<Status, string> = {
 
 const COLOURS: Record<Status, string> = {
   proven: 'text-proven',
+  said: 'text-todo',
+  assumed: 'text-todo',
   todo: 'text-todo',
   stale: 'text-stale',
   caution: 'text-caution',
@@ -26,6 +30,8 @@ function Shape({ status }: { status: Status }) {
           <path d="M5.5 10.5l3 3 6-7" stroke="var(--card)" strokeWidth="2.2" fill="none" />
         </>
       );
+    case 'said':
+    case 'assumed':
     case 'todo':
       return <circle cx="10" cy="10" r="7.5" fill="none" stroke="currentColor" strokeWidth="2.4" />;
     case 'stale':

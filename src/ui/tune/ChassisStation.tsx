@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { isDone, tests } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
 import { useModel } from '../frame/modelStore';
 import { useWishes } from '../program/useWishes';
@@ -16,7 +16,7 @@ export function ChassisStation() {
   const { wishes, wish } = wishing;
   const { lock, ...open } = wishes;
   const script = tests(setup, evidence, 'chassis');
-  const done = script.every((s) => s.status === 'proven');
+  const done = script.every((s) => isDone(s.status));
   const { outside } = kindOf(setup.airframe);
   return (
     <div className="flex flex-col gap-4">

@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { isDone, tests } from '@/core/logbook';
 import { settingGroups } from '@/core/settings';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
@@ -14,14 +14,19 @@ export function SettingsStation() {
   const observeAll = useModel((s) => s.observeAll);
   const groups = settingGroups(setup);
   const steps = tests(setup, evidence, 'unit');
-  const seen = steps.filter((t) => t.status === 'proven').length;
+  const seen = steps.filter((t) => isDone(t.status)).length;
   /** Lines that are still to be confirmed. */
   const listed = steps.filter(
-    (t) => t.status !== 'proven' && groups.some((g) => g.id === t.asked.item),
+    (t) => !isDone(t.status) && groups.some((g) => g.id === t.asked.item),
   );
   const allAsShown = () =>
     void observeAll(
-      listed.map(({ asked }) => ({ check: asked.check, surface: asked.item, seen: 'pass' })),
+      listed.map(({ asked }) => ({
+        check: asked.check,
+        surface: asked.item,
+        seen: 'pass',
+        ground: 'said',
+      })),
       'The settings of the unit',
     );
   useKeys((event, phase) => {

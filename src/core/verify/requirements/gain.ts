@@ -210,7 +210,11 @@ function alive(facts: Facts): Claim[] {
         says: ({ now, state }) => says(now, state, 'the fixed gain'),
       },
     ];
-  return raisers(facts).map(({ id, axis }): Claim => {
+  // A control that no longer reaches the gain is a choice that differs, and not a dead gain.
+  const reaching = raisers(facts).filter(({ id }) =>
+    facts.reaches(facts.at(id), facts.gainChannels),
+  );
+  return reaching.map(({ id, axis }): Claim => {
     const at = facts.at(id);
     const height = (m: Moment) => (axis === undefined ? most(m) : m.frame.gainPct[axis]!);
     return {

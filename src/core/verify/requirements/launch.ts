@@ -81,12 +81,13 @@ export const launchLifts: Requirement = {
           about: { surface: surface.id, axis: 'pitch' },
           shows: 'launch help on, sticks released',
           when: (now) => now.launching,
-          holds: ({ frame }) => -STILL_DEG - (frame.surfaceDeg[s]! - facts.restDeg[s]!),
+          // Up of where it is in line, and not of wherever something else has it stand.
+          holds: ({ frame }) => -STILL_DEG - frame.surfaceDeg[s]!,
           says({ now, state }) {
-            const moved = now.frame.surfaceDeg[s]! - facts.restDeg[s]!;
+            const stands = now.frame.surfaceDeg[s]!;
             return {
-              says: `With launch help on (${state}) the ${surface.label.toLowerCase()} ${moved > STILL_DEG ? `goes ${moved.toFixed(0)}° down` : 'does not move'}; it must go up.`,
-              about: { how: moved > STILL_DEG ? 'down' : 'still' },
+              says: `With launch help on (${state}) the ${surface.label.toLowerCase()} ${stands > STILL_DEG ? `stands ${stands.toFixed(0)}° down` : 'does not move'}; it must go up.`,
+              about: { how: stands > STILL_DEG ? 'down' : 'still' },
             };
           },
         };
