@@ -61,9 +61,15 @@ export function logRepository(db: Db) {
       ORDER BY at DESC, id DESC
       LIMIT @most`,
   );
+  const selectReading = db.prepare(
+    `SELECT 1 FROM log_entry
+      WHERE model_id = ? AND kind = 'flight' AND json_extract(body, '$.gainReading') <> '' LIMIT 1`,
+  );
   const selectOne = db.prepare('SELECT * FROM log_entry WHERE model_id = ? AND uid = ?');
   const selectAll = db.prepare('SELECT * FROM log_entry WHERE model_id = ? ORDER BY at, uid');
   return {
+    /** Whether some flight or run has a gain written down. */
+    hasReading: (modelId: string): boolean => selectReading.get(modelId) !== undefined,
     /** @throws a constraint error where the model has a line of that uid already */
     add(modelId: string, entry: LogEntry): void {
       insert.run(logRow(modelId, entry));

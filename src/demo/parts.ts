@@ -57,6 +57,7 @@ export function planned(
   if (setup.program.outputs.length === 0) throw new Error(`${name} cannot be planned`);
   setup.installation.unitHardware = '2';
   setup.installation.unitFirmware = '1.4';
+  setup.installation.transmitterFirmware = '2.10';
   for (const choice of choices) setup = chosen(setup, choice);
   return checked(setup);
 }

@@ -1,6 +1,7 @@
-import { saidFor } from '../../tests/kit/bench';
+import { safely, saidFor } from '../../tests/kit/bench';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { failureOf, refusalOf } from '../../tests/kit/failure';
+import { makeSetup } from '../../tests/kit/setups';
 import { preflightCard } from '../core/preflight';
 import { LAKE_HOLLOW } from '../demo/lake-hollow';
 import { storeModel } from '../demo/store';
@@ -15,7 +16,7 @@ import {
   recordEvent,
   recordPreflight,
 } from './log';
-import { getModel } from './models';
+import { getModel, recordObservation } from './models';
 import { openWorkshop, type Workshop } from './workshop';
 
 /** The bench of a preflight, made safe. */
@@ -157,4 +158,19 @@ describe('the log', () => {
     expect(new Date(line!.at).getMonth()).toBe(2);
     expect(failureOf(() => previewLog('model-4', odd, 'moon-first', store)).status).toBe(422);
   });
+});
+
+it('tuning is proven by a line with the gain that was read, and by nothing else', async () => {
+  const id = 'untuned';
+  store.write(() => store.models.create(id, makeSetup(), 'Made', AT));
+  const seen = safely({ check: 'test:tune', surface: 'read', seen: 'pass', version: 1 });
+  const refused = await refusalOf(() => recordObservation(id, seen, store));
+  expect(refused.problems[0]!.reason).toContain('into the log first');
+  const line = { kind: 'flight', at: '2026-05-01T10:00:00Z', title: 'First flight' };
+  await addEntry(id, line, store);
+  expect(await refusalOf(() => recordObservation(id, seen, store))).toMatchObject({ status: 422 });
+  await addEntry(id, { ...line, title: 'Second', gainReading: '−8 %' }, store);
+  const proven = getModel(id, store).evidence.filter((e) => e.check === 'test:tune');
+  expect(proven.map((e) => [e.surface, e.seen])).toEqual([['read', 'pass']]);
+  expect((await recordObservation(id, seen, store)).evidence.length).toBeGreaterThan(1);
 });

@@ -14,7 +14,8 @@ import {
 } from '../core/logbook';
 import { readLogCsv, writeLogCsv, type DayOrder } from '../core/formats';
 import { LabelSchema } from '../core/setup';
-import { recordScript } from '../core/tuning';
+import type { Setup } from '../core/setup';
+import { READ_ITEM, recordScript, tuneScript } from '../core/tuning';
 import { Failure } from './failure';
 import { checked } from './http';
 import { ask } from './judge';
@@ -61,6 +62,9 @@ const NewEntrySchema = LogEntrySchema.omit({ version: true }).extend({
   kind: z.enum(['flight', 'maintenance', 'note']),
 });
 
+/** The step of tuning that asks for numbers, where the unit has a gain that can be read. */
+const readStep = (setup: Setup) => tuneScript(setup).filter((s) => s.item === READ_ITEM.item);
+
 /** Writes a line into the log of the version at hand. An outing is the proof that it was recorded. */
 export async function addEntry(id: string, data: unknown, store = workshop()): Promise<LogEntry> {
   const head = headOf(store, id);
@@ -71,7 +75,11 @@ export async function addEntry(id: string, data: unknown, store = workshop()): P
       ? await ask(
           'stamps',
           head.setup,
-          recordScript().map(({ check, item }) => ({ check, surface: item, seen: 'pass' })),
+          [
+            ...recordScript(),
+            // The numbers are what tuning is for: only a line that has them proves it.
+            ...(entry.gainReading ? readStep(head.setup) : []),
+          ].map(({ check, item }) => ({ check, surface: item, seen: 'pass' })),
         )
       : [];
   return store.write(() => {

@@ -16,9 +16,10 @@ import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
 import { ask, type Stamped } from './judge';
 import { stepOf } from '../core/procedure';
+import { READ_ITEM } from '../core/tuning';
 import { BenchSaidSchema, mustBeSafe } from './bench';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
-import { workshop } from './workshop';
+import { workshop, type Workshop } from './workshop';
 
 /** A model as the screens need it. */
 export interface ModelView {
@@ -159,6 +160,18 @@ const ObservationSchema = z.union([
   SeenOnSchema.extend({ answers: z.array(OneSeenSchema).min(1).max(64) }),
 ]);
 
+/** @throws Failure 422 where no flight or run in the log has a gain reading */
+function mustHaveNumbers(store: Workshop, id: string): void {
+  if (!store.log.hasReading(id))
+    throw new Failure(422, [
+      {
+        path: '/check',
+        reason:
+          'write the flight or run into the log first, with the gain you read: that proves it',
+      },
+    ]);
+}
+
 /** Keeps what was seen, stamped with what it depends on in the version it was seen on. */
 export async function recordObservation(
   id: string,
@@ -179,6 +192,8 @@ export async function recordObservation(
           reason: `this model has no check "${one.check}" on "${one.surface}" that takes "${one.seen}"`,
         },
       ]);
+    if (one.check === READ_ITEM.check && one.surface === READ_ITEM.item && one.seen === 'pass')
+      mustHaveNumbers(store, id);
     if (one.seen !== 'unseen') mustBeSafe(stepOf(one.check), on.setup, bench, at);
     stamped.push(kept);
   }

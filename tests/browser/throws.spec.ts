@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { newModel } from './kit';
+import { expect } from '@playwright/test';
+import { newModel, test } from './kit';
 
 test('a throw is typed in millimetres or pulled, and the endpoint that gives it is worked out', async ({
   page,

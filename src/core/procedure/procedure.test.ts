@@ -91,12 +91,22 @@ const firstOf = (pair: (typeof PAIRS)[number]) => PAIRS.find((p) => p.unit === p
 
 function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
   const ground = kind === 'car' || kind === 'boat';
-  return composeSetup(
+  const setup = composeSetup(
     'Simulated',
     measured(buildAirframe(usualAnswers(kind))),
     UNITS[unit]!,
     TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
   );
+  // Nothing is written on it: that was looked at.
+  return {
+    ...setup,
+    installation: {
+      ...setup.installation,
+      unitHardware: 'cannot be read',
+      unitFirmware: '1',
+      transmitterFirmware: '1',
+    },
+  };
 }
 
 /** Steps done out there, with a model that is ready. */

@@ -77,8 +77,9 @@ describe('the way', () => {
     const at = new Map(way.flatMap((p) => p.places.map((x) => [x.id, x.status])));
     expect(at.get('unit')).toBe('stop');
     expect(at.get('proof')).toBe('stop');
-    expect(at.get('plan')).toBe('proven');
-    expect(at.get('transmitter')).toBe('proven');
+    // Nothing was found against these, and nothing has shown them either.
+    expect(at.get('plan')).toBe('assumed');
+    expect(at.get('transmitter')).toBe('assumed');
   });
   it('goes on with what the bench is set up for, and never to where one is', () => {
     const { job } = lookedAt(makeSetup());

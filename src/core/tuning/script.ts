@@ -95,6 +95,9 @@ export function tuneScript(setup: Setup): ScriptStep[] {
   ]);
 }
 
+/** What a flight or run with a gain reading in the log proves of tuning: the numbers are there. */
+export const READ_ITEM = { check: 'test:tune', item: 'read' } as const;
+
 /** Once the gain is found it comes off the knob, so that no sleeve turns it. */
 export function lockScript(setup: Setup): ScriptStep[] {
   const knob = gainKnobOf(setup);

@@ -30,8 +30,12 @@ function useFocusOnArrival(here: StationId | undefined) {
     const [loaded] = performance.getEntriesByType('navigation');
     // A page that was loaded as a whole begins where every page begins: at the skip link.
     const first = came.current === undefined && loaded?.name === location.href;
-    if (came.current !== here && !first)
-      document.getElementById('main')?.focus({ preventScroll: true });
+    if (came.current !== here && !first) {
+      const main = document.getElementById('main');
+      main?.focus({ preventScroll: true });
+      // What must be true of the bench stands first: nobody may arrive scrolled past it.
+      if (main) main.scrollTop = 0;
+    }
     came.current = here;
   }, [here]);
 }

@@ -70,7 +70,9 @@ describe('answers of a tab', () => {
       ['aileron-right', 'sending', 4],
     ]);
     await given;
-    expect(around.asked).toEqual([{ version: 4, answers: [roll, other] }]);
+    expect(around.asked).toMatchObject([
+      { version: 4, answers: [roll, other], bench: around.bench },
+    ]);
     expect([around.answers, around.kept]).toEqual([[], 1]);
   });
   it('the newest word on a subject is the one that is sent', async () => {
@@ -81,7 +83,7 @@ describe('answers of a tab', () => {
     expect(around.asked).toEqual([]);
     around.ready = true;
     await answers.send();
-    expect(around.asked).toEqual([{ version: 4, ...roll, seen: 'down' }]);
+    expect(around.asked).toMatchObject([{ version: 4, ...roll, seen: 'down' }]);
   });
   it('a look that is refused is sent one by one: the good one is kept, the other says why', async () => {
     const { around, answers } = tab((body) =>
@@ -91,6 +93,16 @@ describe('answers of a tab', () => {
     expect(around.asked).toHaveLength(3);
     expect(around.answers).toEqual([]);
     expect(around.said).toEqual(['Sticks right: not kept. no']);
+  });
+  it('nothing of powered work is answered while the bench was not called safe', async () => {
+    const { around, answers } = tab();
+    around.bench = undefined;
+    await answers.give([roll], 'Stick right');
+    expect([around.answers, around.asked]).toEqual([[], []]);
+    expect(around.said[0]).toContain('confirm first');
+    // Taking an answer back hurts nobody.
+    await answers.give([{ ...roll, seen: 'unseen' }], 'Stick right');
+    expect(around.asked).toHaveLength(1);
   });
   it('a server that does not answer leaves it to be sent again', async () => {
     const { around, answers } = tab(() => no(0));

@@ -120,12 +120,18 @@ describe('a preflight check', () => {
   it('is kept after saves and answers', async () => {
     const { did, made } = tab();
     expect(await made.preflight(check)).toBe(true);
-    expect(did).toEqual(['saves', 'answers', ['preflight', check], 'version 5', 'told']);
+    expect(did).toEqual([
+      'saves',
+      'answers',
+      ['preflight', { ...check, bench: BENCH }],
+      'version 5',
+      'told',
+    ]);
   });
   it('is kept all the same where that is wanted', async () => {
     const { did, made } = tab();
     await made.preflight(check, true);
-    expect(did[2]).toEqual(['preflight', { ...check, keep: true }]);
+    expect(did[2]).toEqual(['preflight', { ...check, bench: BENCH, keep: true }]);
   });
   it('of what has changed since says what changed', async () => {
     const { did, made } = tab({ reply: refused(409, { changed: ['the mounting'] }) });

@@ -3,6 +3,7 @@ import { makeSetup } from '../../../tests/kit/setups';
 import type { Evidence } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
+import { saidFor } from '../../../tests/kit/bench';
 import { keep, readKept } from './keep';
 import { createModelStore } from './modelStore';
 import { reader } from './reader';
@@ -77,6 +78,7 @@ const open = () =>
 
 beforeEach(() => {
   keep('model:m', undefined);
+  keep('tolvan-bench:m', saidFor('stick-roll'));
   server = makeServer();
 });
 

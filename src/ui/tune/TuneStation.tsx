@@ -30,9 +30,9 @@ export function TuneStation() {
           </Link>{' '}
           and teach the unit its centres again. Then{' '}
           <Link className="underline" href={`/models/${id}/logbook`}>
-            write the outing down
-          </Link>
-          .
+            write the flight or run down
+          </Link>{' '}
+          with the gain you read: that line is what proves it.
         </p>
       </section>
     </div>

@@ -1,6 +1,5 @@
 import type { Chain, Memory } from '../../chain';
 import type { Setup } from '../../setup';
-import { isContinuous } from './cone';
 import type { Box } from './boxes';
 import type { Cell, Table } from './table';
 import { UNITS_PER_S } from './zones';
@@ -9,10 +8,10 @@ import { UNITS_PER_S } from './zones';
 export type Move = { control: number; value: number } | { waitS: number };
 
 /** Where in a box a control is put: at its low end, its high end, or where it is least trouble. */
-export type Corner = (control: number, lo: number, hi: number) => number;
+type Corner = (control: number, lo: number, hi: number) => number;
 
 /** Rest if the box allows it, else the middle. */
-export const easiest =
+const easiest =
   (setup: Setup): Corner =>
   (control, lo, hi) => {
     const { rest } = setup.transmitter.controls[control]!;
@@ -41,41 +40,6 @@ export function memoryOf(chain: Chain, table: Table, index: number): Memory {
   });
   known[index] = memory;
   return memory;
-}
-
-/** How far the other sticks are thought to be out: two at their ends leave a mixed surface no room. */
-const BESIDE_PCT = 25;
-
-/** Every corner of a cell: continuous controls at either end. Six are told apart at most. */
-export function cornersOf(
-  setup: Setup,
-  cell: Cell,
-  controls: readonly number[],
-  skip = -1,
-  counts: (control: number) => boolean = () => true,
-  besidePct = BESIDE_PCT,
-): Corner[] {
-  const { box } = cell;
-  const kindOf = (at: number) => setup.transmitter.controls[at]!.kind;
-  // Where a stick is held far out by the cell itself, trims at their ends would leave no room either.
-  const crowded = controls.some(
-    (at, i) =>
-      at !== skip && kindOf(at) === 'stick' && (box.lo[i]! > besidePct || box.hi[i]! < -besidePct),
-  );
-  const told: number[] = [];
-  for (let i = 0; i < controls.length && told.length < 6; i++) {
-    const at = controls[i]!;
-    if (crowded && kindOf(at) === 'trim') continue;
-    if (at !== skip && box.hi[i]! > box.lo[i]! && isContinuous(setup, at) && counts(at))
-      told.push(at);
-  }
-  return Array.from({ length: 1 << told.length }, (_, pick): Corner => (control, lo, hi) => {
-    const i = told.indexOf(control);
-    if (i < 0) return easiest(setup)(control, lo, hi);
-    const end = (pick >> i) & 1 ? hi : lo;
-    if (kindOf(control) !== 'stick') return end;
-    return Math.min(hi, Math.max(lo, Math.min(besidePct, Math.max(-besidePct, end))));
-  });
 }
 
 /**

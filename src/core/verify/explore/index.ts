@@ -7,13 +7,12 @@ export {
   remembers,
   type Cone,
 } from './cone';
-export { cornersOf, easiest, memoryOf, pathTo, type Corner, type Move } from './concrete';
+export { memoryOf, pathTo, type Move } from './concrete';
 export { Interner } from './intern';
 export { chainOf, keptTable } from './kept';
 export { listening, Newest, type Progress } from './newest';
 export { LONG_S, ordersReader, watchOf, type Orders } from './orders';
 export { actingLogic, controlsOf, panicControlOf, type PanicControl } from './panic';
-export { Stand } from './stand';
 export {
   holderOf,
   tableOf,

@@ -1,0 +1,168 @@
+import type { Move, Table } from '../explore';
+import type { Failure, Witness } from '../finding';
+import { witnessOf } from '../witness';
+import type { Case, Worst } from './case';
+import type { Claim, Found, StateClaim, Told } from './claim';
+import type { Facts } from './facts';
+import { Stage } from './stage';
+import type { State } from './states';
+import { stateWords } from './words';
+
+/** Halvings of a cell in which a margin dips between its corners, before it is called undecided. */
+export const REFINEMENTS = 6;
+/** Where a swept control is put at least. */
+export const ENDS = [-100, 0, 100] as const;
+
+/** What looking came to for one claim. */
+export interface Verdict {
+  claim: Claim;
+  failures: Failure[];
+  states: number;
+  leftOut: string[];
+  /** Of a list: what holds in every state. */
+  holds: readonly string[];
+}
+
+/** What a claim comes to: its failures with their witnesses, each walked on the chain before it is said. */
+export function verdictOf(
+  facts: Facts,
+  stage: Stage,
+  table: Table,
+  c: Case,
+  walk: (state: State) => Move[],
+): Verdict {
+  const { claim } = c;
+  const failures: Failure[] = [];
+  const leftOut = c.undecided
+    ? [`${claim.shows}: not decided beyond ${REFINEMENTS} refinements`]
+    : [];
+  if (claim.asked === 'somewhere') {
+    for (const best of c.groups.values())
+      if (best.margin < 0)
+        failures.push(failureOf(facts, stage, table, claim, best, [c.cells, c.cells], walk));
+    if (c.states === 0 && claim.none)
+      failures.push({ ...claim.none, where: claim.where, severity: claim.severity });
+  } else if (claim.asked === 'one-of') {
+    const [last] = c.worst;
+    c.choices = c.choices.filter((x) => c.supported.has(x));
+    if (c.states > 0 && c.choices.length === 0 && last)
+      failures.push(failureOf(facts, stage, table, claim, last, [c.failing, c.cells], walk));
+  } else if (c.worst.length > 0) {
+    const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
+    const shown =
+      sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
+      sorted[0]!;
+    failures.push(
+      failureOf(facts, stage, table, claim, shown, [c.failing, c.cells], walk, c.places),
+    );
+  }
+  return { claim, failures, states: c.states, leftOut, holds: c.choices };
+}
+
+function failureOf(
+  facts: Facts,
+  stage: Stage,
+  table: Table,
+  claim: StateClaim,
+  { margin, state }: Worst,
+  failing: readonly [number, number],
+  walk: (state: State) => Move[],
+  places?: readonly number[],
+): Failure {
+  const now = stage.put(state.hands, state.memory, state.unit);
+  const seen =
+    claim.form === 'moment'
+      ? [now]
+      : claim.form === 'sweep'
+        ? stage.sweep(claim.control, places ?? ENDS)
+        : stage.play(claim.scripts);
+  const found: Found = { seen, now, margin, failing, state: stateWords(facts, table, state) };
+  const said = claim.says(found);
+  const told: Told = typeof said === 'string' ? { says: said } : said;
+  const then: Move[] = told.then ? [{ control: told.then[0], value: told.then[1] }] : [];
+  const path = walk(state);
+  return {
+    severity: told.severity ?? claim.severity,
+    says: told.says,
+    where: told.where ?? claim.where,
+    about: { ...claim.about, ...told.about },
+    witness: witnessFor(facts, claim, path, then),
+    at: { path, unit: state.unit, ...(places ? { places } : {}) },
+  };
+}
+
+/** The way to a state, and of a script what the hands do in it. */
+function witnessFor({ setup }: Facts, claim: StateClaim, path: Move[], then: Move[]): Witness {
+  const acts: Move[] =
+    claim.form === 'twin' && then.length === 0
+      ? claim.scripts[0]!.flatMap((act): Move[] =>
+          'hand' in act
+            ? [{ control: act.hand, value: act.to }]
+            : 'waitS' in act && claim.shownUntilS !== undefined && act.waitS <= claim.shownUntilS
+              ? [{ waitS: act.waitS }]
+              : [],
+        )
+      : then;
+  return witnessOf(setup, path, claim.shows, ...acts);
+}
+
+/** Whether a claim fails where a way from power-up really leads, walked on the chain. */
+function showsItself(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  { unit }: Pick<State, 'unit'>,
+): boolean {
+  const margin = marginAfter(facts, claim, places, path, unit);
+  return margin !== undefined && margin < 0;
+}
+
+/** The margin of a claim at the end of a way from power-up; undefined where it does not speak of it. */
+export function marginAfter(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  unit: State['unit'],
+): number | undefined {
+  // What lasts for one moment only is there while the last hand moves, and gone when it has moved.
+  const margins = [true, false].flatMap((moved) => {
+    const margin = marginWhen(facts, claim, places, path, unit, moved);
+    return margin === undefined ? [] : [margin];
+  });
+  return margins.length > 0 ? Math.min(...margins) : undefined;
+}
+
+function marginWhen(
+  facts: Facts,
+  claim: StateClaim,
+  places: readonly number[] | undefined,
+  path: readonly Move[],
+  unit: State['unit'],
+  moved: boolean,
+): number | undefined {
+  if (claim.asked === 'one-of') return undefined;
+  const { chain } = facts;
+  const stimulus = chain.restStimulus();
+  const memory = chain.newMemory();
+  memory.armed = unit.armed;
+  stimulus.positionFix = unit.positionFix;
+  const frame = chain.newFrame();
+  chain.step(stimulus, memory, frame);
+  path.forEach((move, i) => {
+    stimulus.dtS = 0;
+    if ('waitS' in move) stimulus.dtS = move.waitS;
+    else stimulus.controls[move.control] = move.value;
+    if (moved || i < path.length - 1 || 'waitS' in move) chain.step(stimulus, memory, frame);
+  });
+  const stage = new Stage(facts);
+  const now = stage.put(stimulus.controls, memory, unit);
+  if (claim.when && !claim.when(now)) return undefined;
+  if (claim.form === 'moment') return claim.holds(now);
+  if (claim.form === 'sweep') {
+    const at = places ?? ENDS;
+    return claim.holds(at, stage.sweep(claim.control, at));
+  }
+  return claim.holds(stage.play(claim.scripts), now);
+}
