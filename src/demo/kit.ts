@@ -49,6 +49,17 @@ export const everything = (setup: Setup, ...but: (keyof typeof TESTS)[]): SeenLi
   ...everythingTested(setup, ...but),
 ];
 
+/** With the versions its owner has written down. */
+export const identified = (setup: Setup): Setup => ({
+  ...setup,
+  installation: {
+    ...setup.installation,
+    unitHardware: 'cannot be read',
+    unitFirmware: '1.2',
+    transmitterFirmware: '2.10',
+  },
+});
+
 export function withWishes(setup: Setup, change: Partial<ProgramWishes>): Setup {
   const next = writeWishes(setup, { ...setup.intents.program, ...change });
   if (!next.ok) throw new Error(next.reasons.join('; '));

@@ -3,17 +3,19 @@ import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/cat
 import { composeSetup } from '../../core/plan';
 import { applyPatch } from '../../core/patch';
 import { eventPatch } from '../../core/logbook';
-import { everything, withWishes, type DemoModel } from '../kit';
+import { identified, everything, withWishes, type DemoModel } from '../kit';
 import { twoSeasons } from '../seasons';
 
 /** The delta: proven, flown, and crashed in September; all that was seen of it is stale. */
 export function delta(): DemoModel {
   const setup = withWishes(
-    composeSetup(
-      'Skua, delta',
-      measured(buildAirframe(usualAnswers('flying-wing'))),
-      UNITS['menu-receiver']!,
-      TRANSMITTERS['line-sixteen']!,
+    identified(
+      composeSetup(
+        'Skua, delta',
+        measured(buildAirframe(usualAnswers('flying-wing'))),
+        UNITS['menu-receiver']!,
+        TRANSMITTERS['line-sixteen']!,
+      ),
     ),
     { panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 }, voice: { modes: true } },
   );

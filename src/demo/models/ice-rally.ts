@@ -7,15 +7,17 @@ import {
   usualAnswers,
 } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
-import type { DemoModel } from '../kit';
+import { identified, type DemoModel } from '../kit';
 
 /** The ice-rally car with a unit bought at the winter market: its past unknown, not reset. */
 export function iceRally(): DemoModel {
-  const setup = composeSetup(
-    'Lynx, ice-rally car',
-    measured(buildAirframe(usualAnswers('car'))),
-    UNITS['steering-receiver']!,
-    TRANSMITTERS['surface-four']!,
+  const setup = identified(
+    composeSetup(
+      'Lynx, ice-rally car',
+      measured(buildAirframe(usualAnswers('car'))),
+      UNITS['steering-receiver']!,
+      TRANSMITTERS['surface-four']!,
+    ),
   );
   setup.airframe.steering = { ...USUAL_STEERING, lockLeftDeg: 30, lockRightDeg: 27, slopDeg: 1.5 };
   setup.installation.secondHand = true;

@@ -1,16 +1,18 @@
 import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
-import { everything, type DemoModel } from '../kit';
+import { identified, everything, type DemoModel } from '../kit';
 import { twoSeasons } from '../seasons';
 
 /** The pilot boat: everything seen but what happens when the link is lost. */
 export function pilotBoat(): DemoModel {
-  const setup = composeSetup(
-    'Pike, harbour pilot boat',
-    measured(buildAirframe(usualAnswers('boat'))),
-    UNITS['steering-receiver']!,
-    TRANSMITTERS['surface-four']!,
+  const setup = identified(
+    composeSetup(
+      'Pike, harbour pilot boat',
+      measured(buildAirframe(usualAnswers('boat'))),
+      UNITS['steering-receiver']!,
+      TRANSMITTERS['surface-four']!,
+    ),
   );
   setup.notes =
     'Runs straight in the wash of the ferry since the gyro is in. Failsafe never tried.';

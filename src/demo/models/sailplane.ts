@@ -1,7 +1,7 @@
 import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
-import { withWishes, type DemoModel } from '../kit';
+import { identified, withWishes, type DemoModel } from '../kit';
 
 /** The sailplane with a hole in its panic: the amount for the far position was never entered. */
 export function sailplane(): DemoModel {
@@ -15,11 +15,13 @@ export function sailplane(): DemoModel {
     glideRatio: 18,
   };
   const setup = withWishes(
-    composeSetup(
-      'Tern, V-tail sailplane',
-      airframe,
-      UNITS['menu-receiver']!,
-      TRANSMITTERS['function-eight']!,
+    identified(
+      composeSetup(
+        'Tern, V-tail sailplane',
+        airframe,
+        UNITS['menu-receiver']!,
+        TRANSMITTERS['function-eight']!,
+      ),
     ),
     {
       panic: { way: 'offsets', control: 'sm', holdS: 0, gainPct: 60 },

@@ -1,7 +1,7 @@
 import { measured } from '../../core/setup';
 import { buildAirframe, TRANSMITTERS, UNITS, usualAnswers } from '../../core/catalogue';
 import { composeSetup } from '../../core/plan';
-import type { DemoModel } from '../kit';
+import { identified, type DemoModel } from '../kit';
 
 /** The tug with two faults: roll correction reversed in the unit, elevator channel reversed. */
 export function skiTug(): DemoModel {
@@ -15,11 +15,13 @@ export function skiTug(): DemoModel {
     stance: 'skis',
     standingPitchDeg: 7,
   };
-  const setup = composeSetup(
-    'Otter, ski-equipped tug',
-    airframe,
-    UNITS['switch-receiver']!,
-    TRANSMITTERS['function-eight']!,
+  const setup = identified(
+    composeSetup(
+      'Otter, ski-equipped tug',
+      airframe,
+      UNITS['switch-receiver']!,
+      TRANSMITTERS['function-eight']!,
+    ),
   );
   setup.unit.settings.axes.roll.reversed = true;
   setup.program.outputs.find((o) => o.carries === 'elevator')!.reversed = true;
