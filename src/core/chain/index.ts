@@ -13,7 +13,7 @@ export { axisFunction, releaseCut, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
 export { lostOf } from './link';
-export { outputOf, sentUs, shapeOf, STEPS_PCT, type CompiledOutput } from './outputs';
+export { outputOf, sendableUs, sentUs, shapeOf, STEPS_PCT, type CompiledOutput } from './outputs';
 export { shapeAt } from './lines';
 export { carriedChannels } from './link';
 export { edgeMm, hornDeg } from '../linkage';

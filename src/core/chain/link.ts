@@ -1,6 +1,6 @@
 import type { Setup } from '../setup';
 import type { Frame, Memory } from './frame';
-import { activeChannels, pulseUs } from './outputs';
+import { activeChannels, outputOf, pulseUs, sendableUs } from './outputs';
 
 /**
  * Fourth link: the radio. Up: the channels its variant carries arrive, the others never do. Lost:
@@ -22,7 +22,11 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
             ? HOLD
             : failsafe.kind === 'no-pulses'
               ? NaN
-              : pulseUs(transmitter.pulse, failsafe.valuePct);
+              : sendableUs(
+                  transmitter.pulse,
+                  outputOf(setup, channel),
+                  pulseUs(transmitter.pulse, failsafe.valuePct),
+                );
       return { at: channel - 1, lostUs };
     });
   return (linkUp, memory, frame) => {

@@ -91,6 +91,27 @@ function stepOf(steps: 0 | 2 | 3, pct: number): number {
   return pct < -50 ? -100 : pct > 50 ? 100 : 0;
 }
 
+/** What a channel that knows few values can send, in percent of what its lines give. */
+const VALUES_PCT: Readonly<Record<2 | 3, readonly number[]>> = {
+  2: [-100, 100],
+  3: [-100, 0, 100],
+};
+
+/**
+ * The pulse nearest to a wanted one that a channel can send by itself: one that carries a switch sends
+ * the pulses of its positions and nothing between, when the link is lost as well.
+ */
+export function sendableUs(
+  pulse: Setup['transmitter']['pulse'],
+  output: CompiledOutput,
+  wantedUs: number,
+): number {
+  if (output.steps === 0) return wantedUs;
+  return VALUES_PCT[output.steps]
+    .map((pct) => sentUs(pulse, output, pct))
+    .reduce((a, b) => (Math.abs(b - wantedUs) < Math.abs(a - wantedUs) ? b : a));
+}
+
 /** A slow channel on its way: from end to end, 200 %, in its time. */
 function creep(slowPct: Float64Array, { at, slowS }: CompiledOutput, to: number, dtS: number) {
   const from = slowPct[at]!;

@@ -3,6 +3,8 @@ import {
   compileChain,
   knowsLinkLost,
   lostOf,
+  outputOf,
+  sendableUs,
   stickOf,
   STICK_ASKS,
 } from '../../chain';
@@ -119,9 +121,18 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
   const ground = kindOf(setup.airframe).onSurface;
 
   draft.own.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
-    const preset = (us: number): Failsafe[] => [
-      { channel, kind: 'preset', valuePct: toPct(us), owner },
-    ];
+    // A channel that can only hold is told to hold; one that carries a switch, what a switch can send.
+    const preset = (us: number): Failsafe[] =>
+      lostOf(setup, channel) === 'holds' && setup.installation.receiver?.lost !== 'holds'
+        ? [{ channel, kind: 'hold', owner }]
+        : [
+            {
+              channel,
+              kind: 'preset',
+              valuePct: toPct(sendableUs(pulse, outputOf(setup, channel), us)),
+              owner,
+            },
+          ];
     if (carries === 'throttle' || carries === 'throttle2')
       // An autopilot that flies home owns the throttle: nothing is said about it.
       return wish.school === 'home'
