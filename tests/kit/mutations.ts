@@ -251,7 +251,7 @@ const THROTTLE: Mutation[] = (
       (s) =>
         line(s, 'throttle', {
           follows: { kind: 'control', id: 'stick-throttle' },
-          sharePct: -60,
+          sharePct: -150,
           shiftPct: -60,
           when: both(at('sd', 2), at('sg', 1)),
         }),
@@ -261,8 +261,8 @@ const THROTTLE: Mutation[] = (
       (s) => Object.assign(throttleLine(s), { sharePct: 20, shiftPct: -80 }),
     ],
     [
-      'no line at all',
-      (s) => (s.program.lines = s.program.lines.filter((l) => l !== throttleLine(s))),
+      'a constant in place of the stick',
+      (s) => Object.assign(throttleLine(s), { follows: { kind: 'fixed' }, sharePct: -100 }),
     ],
     [
       'less above a threshold',
