@@ -14,3 +14,13 @@ export function foreignAddress(open: readonly unknown[] = handles()): string | u
     .flatMap((at) => (at && typeof at === 'object' ? [at.address] : []))
     .find((address) => !isLoopback(address));
 }
+
+/** Ends a server that would be heard beyond this machine: whoever gives its name there could read and change everything. */
+export function stayHere(): void {
+  const address = foreignAddress();
+  if (address === undefined) return;
+  console.error(
+    `\nTolvan listens on this machine only, and was told to listen on ${address}: anybody there could read and change everything. Start it with "npm start", or with -H 127.0.0.1.`,
+  );
+  process.exit(1);
+}

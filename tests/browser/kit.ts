@@ -176,6 +176,15 @@ export async function provenModel(page: Page, name: string): Promise<string> {
   const setup = { ...makeSetup(), name };
   const made = await page.request.post('/api/import', { data: setup });
   const { id } = (await made.json()) as { id: string };
+  // Tuning is proven by the gain in the log.
+  await page.request.post(`/api/models/${id}/log`, {
+    data: {
+      kind: 'flight',
+      at: '2026-05-01T10:00:00Z',
+      title: 'First flight',
+      gainReading: '46 %',
+    },
+  });
   for (const seen of everything(setup)) {
     const reply = await page.request.post(`/api/models/${id}/observations`, {
       data: safely({ ...seen, version: 1 }),
