@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
-import { everything } from '@/demo/kit';
+import { everything, identified } from '@/demo/kit';
 import { safely } from '../kit/bench';
 import { makeSetup } from '../kit/setups';
 
@@ -173,7 +173,7 @@ export async function newModel(page: Page, name: string): Promise<string> {
 
 /** A model on which everything there is to see has been seen, as its owner would send it in. */
 export async function provenModel(page: Page, name: string): Promise<string> {
-  const setup = { ...makeSetup(), name };
+  const setup = { ...identified(makeSetup()), name };
   const made = await page.request.post('/api/import', { data: setup });
   const { id } = (await made.json()) as { id: string };
   // Tuning is proven by the gain in the log.

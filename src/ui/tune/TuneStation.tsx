@@ -30,7 +30,7 @@ export function TuneStation() {
           </Link>{' '}
           and teach the unit its centres again. Then{' '}
           <Link className="underline" href={`/models/${id}/logbook`}>
-            write the flight or run down
+            write the {kindOf(setup.airframe).onSurface ? 'run' : 'flight'} down
           </Link>{' '}
           with the gain you read: that line is what proves it.
         </p>
