@@ -21,3 +21,26 @@ export function compileTravel(airframe: Airframe, surface: Surface): (servoDeg: 
   const sense = surface.linkage.sense === 'same' ? 1 : -1;
   return (servoDeg) => sense * at(stopped(sense * servoDeg))[side];
 }
+
+/**
+ * How far a servo can turn from centre before its surface locks or turns back.
+ * @param travel surface angle by servo angle, degrees; NaN where the rod locks
+ * @param mostDeg the servo's reach each way @param backDeg turning back by less than this is ignored
+ * @returns the lower and the upper limit of the servo, degrees; infinite where nothing stops it
+ */
+export function freeTravelDeg(
+  travel: (servoDeg: number) => number,
+  mostDeg: number,
+  backDeg: number,
+): readonly [number, number] {
+  const free = (way: 1 | -1) => {
+    let peak = travel(0);
+    for (let deg = 0; deg <= mostDeg + 0.125; deg += 0.25) {
+      const now = travel(way * deg);
+      if (Number.isNaN(now) || way * (now - peak) < -backDeg) return deg;
+      if (way * (now - peak) > 0) peak = now;
+    }
+    return Infinity;
+  };
+  return [-free(-1), free(1)];
+}

@@ -145,12 +145,10 @@ class Pass {
           if (sweep.met.index([cell.memory, memory === memories[0] ? 0 : 1, ...held]) < met)
             continue;
         }
-        let pressed = true;
         for (const unit of this.units) {
-          // On for long and just on differ only where it is on.
-          if (unit.recoveryHeldS > 0 && !pressed) continue;
           const now = stage.put(hands, memory, unit, width);
-          pressed = facts.isRecoveryOn(now.frame);
+          // A recovery channel that is off forgets how long it was on: the same state again.
+          if (unit.recoveryHeldS > 0 && !now.frame.recovering) continue;
           this.stateNo += 1;
           const at: Standing = { cell, hands, memory, unit };
           for (const c of cases) this.ask(c, now, at);

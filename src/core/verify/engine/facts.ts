@@ -1,29 +1,19 @@
 import {
   axisFunction,
-  compileCondition,
   controlWords,
-  describeSurface,
-  hornDeg,
   modeWords,
-  movementOf,
   positionsOf,
   positionWord,
-  servoReachDeg,
   stickOf,
   STICK_ASKS,
   switchValue,
   type Chain,
   type Frame,
-  type Movement,
-  type Stimulus,
 } from '../../chain';
 import { cornerWords, levelCorner, movedSticks } from '../../capture';
-import { authority, isStabilized, type Authority } from '../../directions';
-import { compileTravel, lockServoDeg } from '../../linkage';
-import { combinations, failsafeSchools, HELD_DEG, SHORT_DEG, steeringOf } from '../../plan';
+import { combinations, failsafeSchools } from '../../plan';
 import {
   AXES,
-  isOrder,
   kindOf,
   readsOfCondition,
   roleOf,
@@ -35,7 +25,6 @@ import {
   type Setup,
 } from '../../setup';
 import {
-  actingLogic,
   chainOf,
   coneOf,
   coneOfReads,
@@ -44,7 +33,9 @@ import {
   watchOf,
   type PanicControl,
 } from '../explore';
+import { Acting } from './acting';
 import { channelsOfSurfaces } from './influence';
+import { SurfaceFacts } from './surface-facts';
 
 /** One stick that turns the model: the axis it is for, and its position in the control list. */
 export interface Hand {
@@ -66,11 +57,8 @@ export interface Combination {
 export class Facts {
   readonly chain: Chain;
   readonly panic: PanicControl | undefined;
-  /** Turning moment of each surface, by its position. */
-  readonly authority: readonly Authority[];
-  readonly stabilized: readonly boolean[];
-  /** What a surface does at full travel of its servo, degrees. */
-  readonly throwDeg: readonly number[];
+  readonly surfaces: SurfaceFacts;
+  readonly acting: Acting;
   /** Sticks that turn the model, one an axis it can be turned about. */
   readonly hands: readonly Hand[];
   /** The control the motor is worked with, by position; −1: none. */
@@ -80,47 +68,23 @@ export class Facts {
   readonly onSurface: boolean;
   /** Every control where it rests. */
   readonly restHands: Float64Array;
-  /** Surfaces with everything at rest and the unit armed, degrees. */
-  readonly restDeg: Float64Array;
   private readonly worked = new Map<string, unknown>();
-  private readonly panicLogic: readonly number[];
-  private readonly launchTests: readonly ((s: Stimulus, f: Frame) => boolean)[];
 
   constructor(readonly setup: Setup) {
-    const { airframe, transmitter, program } = setup;
+    const { airframe, transmitter } = setup;
     this.chain = chainOf(setup);
     this.panic = panicControlOf(setup);
-    this.authority = airframe.surfaces.map((s) => authority(airframe, s));
-    this.stabilized = airframe.surfaces.map((s) => isStabilized(setup, s));
-    this.throwDeg = airframe.surfaces.map(({ servo, linkage }) => {
-      const own = airframe.servos.find((s) => s.id === servo)!;
-      return Math.abs(hornDeg(linkage, Math.min(own.degAt500Us, own.limitDeg)));
-    });
+    this.surfaces = new SurfaceFacts(setup, this.chain);
+    this.acting = new Acting(setup, this.chain, this.panic);
     this.hands = AXES.flatMap((axis) => {
-      if (!this.authority.some((a) => a[axis])) return [];
+      if (!this.surfaces.authority.some((a) => a[axis])) return [];
       const at = stickOf(transmitter, axisFunction(setup, axis));
       return at < 0 ? [] : [{ axis, at, asks: STICK_ASKS[axis] }];
     });
     this.onSurface = kindOf(airframe).onSurface;
     this.throttle = this.throttleControl();
     this.cut = this.cutControl();
-    this.panicLogic = this.panic
-      ? actingLogic(setup, 'panic').filter((i) =>
-          coneOfReads(setup, [
-            { kind: 'logic', id: program.logic[i]!.id, path: [] },
-          ]).controls.includes(this.panic!.at),
-        )
-      : [];
-    const { layout } = this.chain;
-    this.launchTests = program.lines.flatMap((l) =>
-      l.purpose === 'launch' ? [l.when ? compileCondition(l.when, layout, setup) : () => true] : [],
-    );
     this.restHands = this.chain.restStimulus().controls;
-    const memory = this.chain.newMemory();
-    memory.armed = true;
-    const frame = this.chain.newFrame();
-    this.chain.step(this.chain.restStimulus(), memory, frame);
-    this.restDeg = frame.surfaceDeg;
   }
 
   /** Worked out when it is first wanted. */
@@ -182,15 +146,10 @@ export class Facts {
     }));
   }
 
-  /** Channels that move each surface, by its position. */
-  get surfaceChannels(): readonly (readonly number[])[] {
-    return channelsOfSurfaces(this.setup);
-  }
-
   /** Channels a stick’s effect can depend on: those of the surfaces, and the orders. */
   get steering(): number[] {
     return this.once('steering', () => [
-      ...new Set([...this.orderChannels, ...this.surfaceChannels.flat()]),
+      ...new Set([...this.orderChannels, ...channelsOfSurfaces(this.setup).flat()]),
     ]);
   }
 
@@ -277,46 +236,7 @@ export class Facts {
       : { at, value: switchValue(transmitter.controls[at]!.kind, cut.position) };
   }
 
-  /** Whether the recovery channel asks for panic, at once or after the unit's own delay. */
-  isRecoveryOn({ receivedUs }: Frame): boolean {
-    const { recovery, inputs } = this.setup.unit.settings;
-    const channel = inputs.find((i) => i.carries === 'recovery')?.channel;
-    return (
-      recovery !== undefined &&
-      channel !== undefined &&
-      receivedUs[channel - 1]! > recovery.thresholdUs
-    );
-  }
-
-  // What acts in a moment. ------------------------------------------------------------------------
-
-  isPanicking(hands: ArrayLike<number>, frame: Frame): boolean {
-    const { panic } = this;
-    return (
-      panic !== undefined &&
-      (hands[panic.at] === panic.value || this.panicLogic.some((i) => frame.logic[i] === 1))
-    );
-  }
-
-  isLaunching(stimulus: Stimulus, frame: Frame): boolean {
-    return this.launchTests.some((test) => test(stimulus, frame));
-  }
-
-  /** Call-outs as tests of a moment: whether each is spoken. */
-  spoken(): ((now: { hands: ArrayLike<number>; frame: Frame }) => boolean)[] {
-    const { program } = this.setup;
-    const stimulus = this.chain.restStimulus();
-    return program.callouts.map(({ when }) => {
-      if (!when) return () => false;
-      const test = compileCondition(when, this.chain.layout, this.setup);
-      return ({ hands, frame }) => {
-        stimulus.controls.set(hands);
-        return test(stimulus, frame);
-      };
-    });
-  }
-
-  /** What call-outs look at, where that tells more states apart than the orders do. */
+  /** What call-outs read, where that distinguishes more states than the orders do. */
   get spokenReads(): Read[] {
     return this.once('spokenReads', () => {
       const { program } = this.setup;
@@ -372,63 +292,6 @@ export class Facts {
     return Math.max(...most) / 100 || 1;
   }
 
-  // Geometry. -------------------------------------------------------------------------------------
-
-  /** How far a servo may turn each way before the rod of a surface locks or turns back, degrees. */
-  freeDeg(surface: number, backDeg: number): readonly [number, number] {
-    const own = this.setup.airframe.surfaces[surface]!;
-    const horn = compileTravel(this.setup.airframe, own);
-    const servo = this.setup.airframe.servos.find((s) => s.id === own.servo)!;
-    const most = servoReachDeg(servo);
-    const free = (way: 1 | -1) => {
-      let peak = horn(0);
-      for (let deg = 0; deg <= most + 0.125; deg += 0.25) {
-        const now = horn(way * deg);
-        if (Number.isNaN(now) || way * (now - peak) < -backDeg) return deg;
-        if (way * (now - peak) > 0) peak = now;
-      }
-      return Infinity;
-    };
-    return [-free(-1), free(1)];
-  }
-
-  /** The measured steering: its servo, its sense, and the servo angle at each stop. */
-  get steeringStop() {
-    const found = steeringOf(this.setup);
-    if (!found) return undefined;
-    const reach = servoReachDeg(this.setup.airframe.servos[found.servo]!);
-    return {
-      heldDeg: HELD_DEG,
-      shortDeg: SHORT_DEG,
-      servo: found.servo,
-      sense: found.sense,
-      surface: this.setup.airframe.surfaces.indexOf(found.wheel),
-      wheel: found.wheel,
-      lock: {
-        left: lockServoDeg(found.steering, reach, 1),
-        right: lockServoDeg(found.steering, reach, -1),
-      },
-    };
-  }
-
-  /** Surfaces of a pair of which the unit corrects one side alone, though it could do both. */
-  get halves(): { alone: number; corrected: number }[] {
-    const { airframe, installation, unit } = this.setup;
-    const { surfaces } = airframe;
-    const could = (servo: string) => {
-      const plug = installation.plugs.find((p) => p.drives.includes(servo));
-      return unit.traits.ports.find((p) => p.id === plug?.port)?.canStabilize === true;
-    };
-    return surfaces.flatMap((own, alone) => {
-      if (own.side === 'centre' || this.stabilized[alone] || !could(own.servo)) return [];
-      if (!unit.traits.axes.some((a) => this.authority[alone]![a])) return [];
-      const corrected = surfaces.findIndex(
-        (s, i) => s.role === own.role && s.side !== own.side && this.stabilized[i],
-      );
-      return corrected < 0 ? [] : [{ alone, corrected }];
-    });
-  }
-
   // What was chosen and cannot be. ----------------------------------------------------------------
 
   failsafeRefused(school: FailsafeSchool): string | undefined {
@@ -465,20 +328,6 @@ export class Facts {
 
   label(at: number): string {
     return this.setup.transmitter.controls[at]!.label;
-  }
-
-  /** Where a surface goes: "up", "centre". */
-  goes(surface: number, deg: number): Movement {
-    return movementOf(this.setup.airframe.surfaces[surface]!, deg);
-  }
-
-  /** "left aileron 12° up" */
-  describe(surface: number, deg: number): string {
-    return describeSurface(this.setup.airframe.surfaces[surface]!, deg);
-  }
-
-  get hasOrders(): boolean {
-    return this.setup.unit.settings.inputs.some((i) => isOrder(i.carries));
   }
 }
 

@@ -295,8 +295,8 @@ export class Stage {
 
   private note(one: Seen): Seen {
     one.hands.set(this.stimulus.controls);
-    one.panicking = this.facts.isPanicking(one.hands, one.frame);
-    one.launching = this.facts.isLaunching(this.stimulus, one.frame);
+    one.panicking = this.facts.acting.isPanicking(one.hands, one.frame);
+    one.launching = this.facts.acting.isLaunching(this.stimulus, one.frame);
     return one;
   }
 
@@ -304,8 +304,8 @@ export class Stage {
     const { active, pulses, facts, stimulus } = this;
     for (let i = 0; i < active.length; i++) pulses.push(frame.receivedUs[active[i]!]!);
     pulses.push(
-      (facts.isPanicking(stimulus.controls, frame) ? 1 : 0) +
-        (facts.isLaunching(stimulus, frame) ? 2 : 0),
+      (facts.acting.isPanicking(stimulus.controls, frame) ? 1 : 0) +
+        (facts.acting.isLaunching(stimulus, frame) ? 2 : 0),
     );
   }
 }

@@ -53,7 +53,7 @@ export const corrections: Requirement = {
     const { airframe, unit, intents } = setup;
     const locked = intents.program.lock !== undefined;
     const scope = orderScope(facts);
-    const able = unit.traits.axes.filter((axis) => facts.authority.some((a) => a[axis]));
+    const able = unit.traits.axes.filter((axis) => facts.surfaces.authority.some((a) => a[axis]));
     const gains: Claim = {
       key: 'gain',
       form: 'moment',
@@ -76,7 +76,7 @@ export const corrections: Requirement = {
       }),
     };
     return [
-      ...facts.halves.map(({ alone, corrected }): Claim => ({
+      ...facts.surfaces.halves.map(({ alone, corrected }): Claim => ({
         form: 'setup',
         key: `half ${alone}`,
         failure: {
@@ -129,13 +129,13 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
   } as const;
   const inMode = ({ seen }: Found) => facts.mode(seen[0]!.frame.mode);
   const works = airframe.surfaces.flatMap((_, s) =>
-    facts.authority[s]![axis] && facts.stabilized[s] ? [s] : [],
+    facts.surfaces.authority[s]![axis] && facts.surfaces.stabilized[s] ? [s] : [],
   );
   const main = (seen: readonly Moment[]) =>
     Math.max(
       0,
       ...airframe.surfaces.map((_, s) =>
-        facts.authority[s]![axis] ? Math.abs(answer(seen, s)) : 0,
+        facts.surfaces.authority[s]![axis] ? Math.abs(answer(seen, s)) : 0,
       ),
     );
   const motor = ([still, ...others]: readonly Moment[]) =>
@@ -147,7 +147,7 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
     );
   const ofSurface = (s: number): Claim[] => {
     const surface = airframe.surfaces[s]!;
-    const moment = facts.authority[s]![axis];
+    const moment = facts.surfaces.authority[s]![axis];
     const where = pointer('airframe', 'surfaces', s);
     const about = (how: string) => ({ axis, surface: surface.id, how });
     const name = surface.label.toLowerCase();
@@ -162,16 +162,16 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
           holds: (seen: readonly Moment[]) =>
             Math.max(SEEN_DEG, STRAY_SHARE * main(seen)) - Math.abs(answer(seen, s)),
           says: (found) => ({
-            says: `In ${inMode(found)}, with the model ${turned}, the ${name} goes ${facts.goes(s, answer(found.seen, s))}; it has no part in that.`,
+            says: `In ${inMode(found)}, with the model ${turned}, the ${name} goes ${facts.surfaces.goes(s, answer(found.seen, s))}; it has no part in that.`,
             about: { mode: found.seen[0]!.frame.mode, figure: answer(found.seen, s) },
           }),
         },
       ];
-    if (!facts.stabilized[s]) return [];
-    const must = facts.goes(s, -moment * 10);
+    if (!facts.surfaces.stabilized[s]) return [];
+    const must = facts.surfaces.goes(s, -moment * 10);
     const says = (found: Found) => {
       const deg = answer(found.seen, s);
-      const goes = facts.goes(s, deg);
+      const goes = facts.surfaces.goes(s, deg);
       return {
         says: `In ${inMode(found)}, with the model ${turned}, the ${name} ${
           goes === 'centre' ? 'does not answer' : `goes ${goes}`
@@ -225,8 +225,8 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
 }
 
 /** Nothing answers an axis: on purpose where every output for it was set to pass the sticks on, and then only said. */
-function unanswered({ setup, stabilized }: Facts, axis: Axis): Claim {
-  const none = !stabilized.includes(true);
+function unanswered({ setup, surfaces }: Facts, axis: Axis): Claim {
+  const none = !surfaces.stabilized.includes(true);
   return {
     form: 'setup',
     key: `${axis} unanswered`,

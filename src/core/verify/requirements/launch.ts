@@ -34,12 +34,12 @@ export const launchLifts: Requirement = {
       ];
     const where = pointer('program', 'lines', first);
     const pitching = setup.airframe.surfaces.flatMap((_, s) =>
-      facts.authority[s]!.pitch ? [s] : [],
+      facts.surfaces.authority[s]!.pitch ? [s] : [],
     );
     const channels = [
       ...new Set([
         ...lines.map((i) => setup.program.lines[i]!.channel),
-        ...pitching.flatMap((s) => [...facts.surfaceChannels[s]!]),
+        ...pitching.flatMap((s) => [...facts.surfaces.channels[s]!]),
       ]),
     ];
     const sticks = ['aileron', 'elevator', 'rudder'] as const;

@@ -17,7 +17,7 @@ export const levelIsLevel: Requirement = {
   claims: (facts) =>
     (['roll', 'pitch'] as const).flatMap((axis): Claim[] => {
       if (!facts.setup.unit.traits.axes.includes(axis)) return [];
-      if (!facts.authority.some((a) => a[axis])) return [];
+      if (!facts.surfaces.authority.some((a) => a[axis])) return [];
       const off = ({ frame }: Moment) =>
         axis === 'roll' ? frame.believedRollDeg : frame.believedPitchDeg;
       const side = (deg: number) =>

@@ -29,8 +29,8 @@ export function lostAnswer(facts: Facts, [still, ...tipped]: readonly Moment[]):
   TIPPED.forEach(({ axis }, n) => {
     if (!unit.traits.axes.includes(axis)) return;
     airframe.surfaces.forEach((_, s) => {
-      const moment = facts.authority[s]![axis];
-      if (!moment || !facts.stabilized[s]) return;
+      const moment = facts.surfaces.authority[s]![axis];
+      if (!moment || !facts.surfaces.stabilized[s]) return;
       const moved = tipped[n]!.frame.surfaceDeg[s]! - still!.frame.surfaceDeg[s]!;
       levels = Math.min(levels, -moment * moved - SEEN_DEG);
     });

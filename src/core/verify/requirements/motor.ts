@@ -26,6 +26,12 @@ const scopeOf = (facts: Facts, more: Partial<Scope>): Scope => ({
 const engineTrims = ({ setup }: Facts): { trimsAtRest?: true } =>
   setup.airframe.motors.every((m) => m.power === 'engine') ? { trimsAtRest: true } : {};
 
+/** The control that runs the motor, with its position `at` and the value it rests at; undefined: none. */
+function throttleOf({ setup, throttle: at }: Facts) {
+  const control = setup.transmitter.controls[at];
+  return control && { at, id: control.id, rest: control.rest, label: control.label };
+}
+
 const throttlePath = ({ setup }: Facts): string => {
   const at = setup.program.outputs.findIndex((o) => roleOf(o.carries) === 'motor');
   return at < 0 ? '/airframe/motors' : pointer('program', 'outputs', at);
@@ -89,9 +95,9 @@ export const motorLow: Requirement = {
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,
   claims(facts) {
-    const at = facts.throttle;
-    if (at < 0) return [];
-    const { id, rest, label } = facts.setup.transmitter.controls[at]!;
+    const throttle = throttleOf(facts);
+    if (!throttle) return [];
+    const { at, id, rest, label } = throttle;
     return [
       still(
         {
@@ -115,22 +121,22 @@ export const motorAtRest: Requirement = {
   leavesOut: 'What follows once a switch was touched: a cut that was released on purpose.',
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,
-  claims: (facts) => [
-    still(
-      {
-        scope: scopeOf(facts, { before: 'switches-at-rest', ...engineTrims(facts) }),
-        where: '/program/lines',
-        about:
-          facts.throttle < 0
-            ? {}
-            : { control: facts.setup.transmitter.controls[facts.throttle]!.id },
-        shows: 'throttle full, switches at rest',
-      },
-      RUNS_PCT,
-      (_, pct) =>
-        `With every switch at rest the motor can be made to run at ${pct.toFixed(0)} %: nothing holds it off.`,
-    ),
-  ],
+  claims(facts) {
+    const throttle = throttleOf(facts);
+    return [
+      still(
+        {
+          scope: scopeOf(facts, { before: 'switches-at-rest', ...engineTrims(facts) }),
+          where: '/program/lines',
+          about: throttle ? { control: throttle.id } : {},
+          shows: 'throttle full, switches at rest',
+        },
+        RUNS_PCT,
+        (_, pct) =>
+          `With every switch at rest the motor can be made to run at ${pct.toFixed(0)} %: nothing holds it off.`,
+      ),
+    ];
+  },
 };
 
 export const motorLost: Requirement = {
@@ -210,9 +216,9 @@ export const throttleRises: Requirement = {
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,
   claims(facts) {
-    const at = facts.throttle;
-    if (at < 0) return [];
-    const { id, rest, label } = facts.setup.transmitter.controls[at]!;
+    const throttle = throttleOf(facts);
+    if (!throttle) return [];
+    const { at, id, rest, label } = throttle;
     const common = {
       form: 'sweep',
       control: at,

@@ -73,15 +73,15 @@ function strength(facts: Facts, looks: readonly Moment[]): number {
   const still = looks[0]!.frame.surfaceDeg;
   let least = Infinity;
   TIPPED.forEach(({ axis, sense }, n) => {
-    if (!unit.traits.axes.includes(axis) || !facts.authority.some((a) => a[axis])) return;
+    if (!unit.traits.axes.includes(axis) || !facts.surfaces.authority.some((a) => a[axis])) return;
     const { surfaceDeg } = looks[n + 1]!.frame;
     let answers = false;
     airframe.surfaces.forEach((_, s) => {
-      const moment = facts.authority[s]![axis];
-      if (!moment || !facts.stabilized[s]) return;
+      const moment = facts.surfaces.authority[s]![axis];
+      if (!moment || !facts.surfaces.stabilized[s]) return;
       answers = true;
       const moved = surfaceDeg[s]! - still[s]!;
-      least = Math.min(least, -moment * sense * moved - USEFUL_SHARE * facts.throwDeg[s]!);
+      least = Math.min(least, -moment * sense * moved - USEFUL_SHARE * facts.surfaces.throwDeg[s]!);
     });
     if (!answers) least = Math.min(least, -1);
   });

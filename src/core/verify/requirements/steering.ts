@@ -11,7 +11,7 @@ export const steeringStops: Requirement = {
   applies: (setup) => setup.airframe.steering !== undefined,
   looksAt: (facts) => facts.steering,
   claims(facts) {
-    const stop = facts.steeringStop;
+    const stop = facts.surfaces.steeringStop;
     if (!stop) return [];
     return (['left', 'right'] as const).flatMap((side): Claim[] => {
       const way = side === 'left' ? 1 : -1;
@@ -33,7 +33,7 @@ export const steeringStops: Requirement = {
       const common = {
         form: 'moment',
         scope: {
-          channels: facts.surfaceChannels[stop.surface]!,
+          channels: facts.surfaces.channels[stop.surface]!,
           sticks: 'anywhere',
           unit: 'in-use',
         },

@@ -11,7 +11,7 @@ const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);
 const moves = ({ airframe }: Facts['setup']) => airframe.surfaces.length > 0;
 
 const surfaceScope = (facts: Facts, surface: number, sticks: Scope['sticks']): Scope => ({
-  channels: facts.surfaceChannels[surface]!,
+  channels: facts.surfaces.channels[surface]!,
   sticks,
   unit: 'in-use',
 });
@@ -53,7 +53,7 @@ export const sticksRight: Requirement = {
   claims: (facts) =>
     facts.setup.airframe.surfaces.flatMap((surface, s) =>
       facts.hands.flatMap(({ axis, at, asks }): Claim[] => {
-        const moment = facts.authority[s]![axis];
+        const moment = facts.surfaces.authority[s]![axis];
         if (!moment) return [];
         const wanted = moment * asks;
         const stick = facts.label(at);
@@ -95,8 +95,8 @@ export const sticksRight: Requirement = {
                   then,
                 };
               const still = Math.abs(high) < USEFUL_DEG && Math.abs(low) < USEFUL_DEG;
-              const goes = facts.goes(s, right < left ? high : -low);
-              const should = facts.goes(s, wanted * (way / 10));
+              const goes = facts.surfaces.goes(s, right < left ? high : -low);
+              const should = facts.surfaces.goes(s, wanted * (way / 10));
               return {
                 says:
                   still || goes === 'centre' || goes === should
@@ -123,7 +123,7 @@ interface Stranger {
 function strangersTo(facts: Facts, surface: number): Stranger[] {
   const { setup } = facts;
   const { transmitter, airframe, program, intents } = setup;
-  const own = facts.authority[surface]!;
+  const own = facts.surfaces.authority[surface]!;
   const forIt = new Set(facts.hands.filter((h) => own[h.axis]).map((h) => h.at));
   const sticks = [
     ...new Set([...STEERING_STICKS.map((f) => facts.stick(f)), facts.throttle]),
@@ -172,7 +172,7 @@ export const sticksAlone: Requirement = {
     facts.setup.airframe.surfaces.flatMap((surface, s) =>
       strangersTo(facts, s).flatMap(({ at, axis, sticks }): Claim[] => {
         const control = facts.setup.transmitter.controls[at]!;
-        const channels = facts.surfaceChannels[s]!;
+        const channels = facts.surfaces.channels[s]!;
         if (!facts.reaches(at, channels) || mixedOnPurpose(facts, channels, control.id)) return [];
         return [
           {
@@ -235,7 +235,8 @@ export const devicesWork: Requirement = {
               about: { surface: surface.id, how: 'still' },
               shows: 'nothing moves it',
               holds: ({ frame }) => {
-                const moved = Math.abs(frame.surfaceDeg[s]! - facts.restDeg[s]!) - USEFUL_DEG;
+                const moved =
+                  Math.abs(frame.surfaceDeg[s]! - facts.surfaces.restDeg[s]!) - USEFUL_DEG;
                 return Number.isNaN(moved) ? -USEFUL_DEG : moved;
               },
               says: () => `Nothing on the transmitter moves the ${surface.label.toLowerCase()}.`,
@@ -272,7 +273,7 @@ export const linkagesFree: Requirement = {
   claims: (facts) =>
     facts.setup.airframe.surfaces.flatMap((surface, s): Claim[] => {
       const servo = facts.setup.airframe.servos.findIndex((v) => v.id === surface.servo);
-      const [low, high] = facts.freeDeg(s, STRAY_DEG / 2);
+      const [low, high] = facts.surfaces.freeDeg(s, STRAY_DEG / 2);
       if (!Number.isFinite(low) && !Number.isFinite(high)) return [];
       const room = ({ frame }: Moment) =>
         Math.min(frame.servoDeg[servo]! - low, high - frame.servoDeg[servo]!, 180);

@@ -43,7 +43,7 @@ export const voiceTrue: Requirement = {
             },
           ]
         : [];
-    const spoken = facts.spoken();
+    const spoken = facts.acting.spoken();
     const common = {
       form: 'moment',
       asked: 'always',
