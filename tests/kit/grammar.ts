@@ -1,5 +1,6 @@
 import { compileChain, switchValue, type Frame, type Memory } from '@/core/chain';
-import type { ChannelFunction, Condition, Line, Logic, Setup } from '@/core/setup';
+import type { Condition, Setup } from '@/core/setup';
+import { addLine, addLogic, channelOf } from './add-entries';
 import { anywhere } from './random-program';
 import { wished } from './order-faults';
 
@@ -14,8 +15,6 @@ export interface FaultClass {
   seen(setup: Setup, random: Random): boolean;
 }
 
-const channelOf = (s: Setup, carries: ChannelFunction) =>
-  s.program.outputs.find((o) => o.carries === carries)!.channel;
 const pick = <T>(random: Random, list: readonly T[]): T =>
   list[Math.floor(random() * list.length)]!;
 const int = (random: Random, from: number, to: number) =>
@@ -29,24 +28,6 @@ const somewhere = (random: Random): Condition => ({
   position: int(random, 0, 2),
 });
 
-function add(s: Setup, carries: ChannelFunction, more: Partial<Line>): void {
-  s.program.lines.push({
-    id: `made-${s.program.lines.length}`,
-    channel: channelOf(s, carries),
-    follows: { kind: 'fixed' },
-    sharePct: 100,
-    shiftPct: 0,
-    effect: 'adds',
-    ...more,
-  });
-}
-
-function logic(s: Setup, entry: Partial<Logic> & Pick<Logic, 'op'>): Condition {
-  const id = `made-${s.program.logic.length}`;
-  s.program.logic.push({ id, label: id, ...entry } as Logic);
-  return { kind: 'logic', id };
-}
-
 /** A condition with a memory: what it takes to make it true may be long over. */
 function remembered(s: Setup, random: Random): Condition {
   const on: Condition = pick(random, [
@@ -55,7 +36,7 @@ function remembered(s: Setup, random: Random): Condition {
   ]);
   const of = (): Condition =>
     random() < 0.3
-      ? logic(s, {
+      ? addLogic(s, {
           op: 'greater',
           follows: { kind: 'control', id: pick(random, ['stick-throttle', 'k2', 'l2']) },
           valuePct: int(random, -40, 80),
@@ -63,22 +44,22 @@ function remembered(s: Setup, random: Random): Condition {
       : on;
   switch (int(random, 0, 3)) {
     case 0:
-      return logic(s, { op: 'latch', set: of(), reset: somewhere(random) });
+      return addLogic(s, { op: 'latch', set: of(), reset: somewhere(random) });
     case 1:
-      return logic(s, {
+      return addLogic(s, {
         op: 'delay',
         of: of(),
         onS: pick(random, [0.5, 1, 3]),
         offS: pick(random, [0, 2]),
       });
     case 2:
-      return logic(s, {
+      return addLogic(s, {
         op: 'latch',
-        set: logic(s, { op: 'toggles', of: somewhere(random), count: 2, withinS: 2 }),
+        set: addLogic(s, { op: 'toggles', of: somewhere(random), count: 2, withinS: 2 }),
         reset: somewhere(random),
       });
     default:
-      return logic(s, {
+      return addLogic(s, {
         op: 'latch',
         set: { kind: 'all', of: [of(), somewhere(random)] },
         reset: somewhere(random),
@@ -146,8 +127,8 @@ const MOTOR = (requirement: 'motor-cut' | 'motor-low'): FaultClass => ({
   words: 'a memory that lifts the motor',
   make(random) {
     const s = structuredClone(wished());
-    add(s, 'throttle', { sharePct: int(random, 40, 100), when: remembered(s, random) });
-    if (random() < 0.5) add(s, 'throttle', { sharePct: 60, when: remembered(s, random) });
+    addLine(s, 'throttle', { sharePct: int(random, 40, 100), when: remembered(s, random) });
+    if (random() < 0.5) addLine(s, 'throttle', { sharePct: 60, when: remembered(s, random) });
     return s;
   },
   seen(setup, random) {
@@ -175,7 +156,7 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
         wished({ launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 } }),
       );
       const down = s.program.lines.find((l) => l.purpose === 'launch' && l.effect === 'adds')!;
-      add(s, 'elevator', {
+      addLine(s, 'elevator', {
         sharePct: -Math.sign(down.sharePct) * int(random, 20, 90),
         when: random() < 0.5 ? somewhere(random) : remembered(s, random),
       });
@@ -208,14 +189,14 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
       const set =
         random() < 0.5
           ? pressed
-          : logic(s, { op: 'delay', of: pressed, onS: pick(random, [0.5, 3]), offS: 0 });
+          : addLogic(s, { op: 'delay', of: pressed, onS: pick(random, [0.5, 3]), offS: 0 });
       const reset: Condition = somewhere(random);
-      add(s, pick(random, ['mode', 'gain'] as const), {
+      addLine(s, pick(random, ['mode', 'gain'] as const), {
         sharePct: pick(random, [-100, 100]),
         effect: 'takes-over',
         when: {
           kind: 'all',
-          of: [logic(s, { op: 'latch', set, reset }), { kind: 'not', of: pressed }],
+          of: [addLogic(s, { op: 'latch', set, reset }), { kind: 'not', of: pressed }],
         },
       });
       return s;
@@ -249,15 +230,16 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
       const s = structuredClone(wished());
       const by = pick(random, ['stick-throttle', 'k2', 'l2']);
       if (random() < 0.5)
-        add(s, 'gain', {
+        addLine(s, 'gain', {
           sharePct: -200,
-          when: logic(s, {
+          when: addLogic(s, {
             op: 'greater',
             follows: { kind: 'control', id: by },
             valuePct: int(random, -50, 70),
           }),
         });
-      else add(s, 'gain', { sharePct: -100, effect: 'takes-over', when: remembered(s, random) });
+      else
+        addLine(s, 'gain', { sharePct: -100, effect: 'takes-over', when: remembered(s, random) });
       return s;
     },
     seen(setup, random) {
@@ -283,7 +265,7 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
         ['trim-rudder', 'elevator'],
         ['trim-aileron', 'rudder'],
       ] as const);
-      add(s, carries, {
+      addLine(s, carries, {
         follows: { kind: 'control', id: control },
         sharePct: int(random, 15, 90) * (random() < 0.5 ? -1 : 1),
         ...(random() < 0.6
@@ -293,7 +275,7 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
       return s;
     },
     seen(setup, random) {
-      const line = setup.program.lines.find((l) => l.id.startsWith('made-'))!;
+      const line = setup.program.lines.find((l) => l.id.startsWith('added-line-'))!;
       const by = at(setup, line.follows.kind === 'control' ? line.follows.id : '');
       return play(setup, random, 400, (hands, _, memory) => {
         const stand = (value: number) =>
@@ -330,7 +312,7 @@ export const FAULT_CLASSES: readonly FaultClass[] = [
         });
         own.shape = 'made';
       } else
-        add(s, 'throttle', {
+        addLine(s, 'throttle', {
           follows: { kind: 'control', id: 'stick-throttle' },
           sharePct: -int(random, 110, 190),
           when: {

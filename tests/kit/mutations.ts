@@ -1,4 +1,5 @@
-import type { ChannelFunction, Condition, Line, Logic, Setup } from '@/core/setup';
+import type { ChannelFunction, Condition, Line, Setup } from '@/core/setup';
+import { addLine, addLogic, at, channelOf, outputOf } from './add-entries';
 import { wished } from './order-faults';
 import { makeSetup } from './setups';
 import { USUAL_STEERING } from '@/core/catalogue';
@@ -15,32 +16,6 @@ export interface Mutation {
   severity?: 'caution';
 }
 
-const channelOf = (s: Setup, carries: ChannelFunction): number =>
-  s.program.outputs.find((o) => o.carries === carries)!.channel;
-const outputOf = (s: Setup, carries: ChannelFunction) =>
-  s.program.outputs.find((o) => o.carries === carries)!;
-let serial = 0;
-function line(s: Setup, carries: ChannelFunction, more: Partial<Line>): void {
-  s.program.lines.push({
-    id: `extra-${(serial += 1)}`,
-    channel: channelOf(s, carries),
-    follows: { kind: 'fixed' },
-    sharePct: 100,
-    shiftPct: 0,
-    effect: 'adds',
-    ...more,
-  });
-}
-function logic(s: Setup, entry: Partial<Logic> & Pick<Logic, 'op'>): Condition {
-  const id = `extra-${(serial += 1)}`;
-  s.program.logic.push({ id, label: id, ...entry } as Logic);
-  return { kind: 'logic', id };
-}
-const at = (control: string, position: number): Condition => ({
-  kind: 'switch',
-  control,
-  position,
-});
 const both = (...of: Condition[]): Condition => ({ kind: 'all', of });
 const m = (
   requirement: string,
@@ -60,28 +35,33 @@ const helped = () =>
 
 /** What raises the motor, whatever holds it down: used by three requirements about it. */
 const RAISES: [string, (s: Setup) => void][] = [
-  ['two switches together', (s) => line(s, 'throttle', { when: both(at('sb', 2), at('sc', 0)) })],
+  [
+    'two switches together',
+    (s) => addLine(s, 'throttle', { when: both(at('sb', 2), at('sc', 0)) }),
+  ],
   [
     'two seconds after a switch',
     (s) =>
-      line(s, 'throttle', { when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }) }),
+      addLine(s, 'throttle', {
+        when: addLogic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }),
+      }),
   ],
   [
     'a slider in a line',
-    (s) => line(s, 'throttle', { follows: { kind: 'control', id: 'l2' }, sharePct: 60 }),
+    (s) => addLine(s, 'throttle', { follows: { kind: 'control', id: 'l2' }, sharePct: 60 }),
   ],
   [
     'a latch nobody lets go',
     (s) =>
-      line(s, 'throttle', {
-        when: logic(s, { op: 'latch', set: at('se', 2), reset: both(at('se', 0), at('sf', 0)) }),
+      addLine(s, 'throttle', {
+        when: addLogic(s, { op: 'latch', set: at('se', 2), reset: both(at('se', 0), at('sf', 0)) }),
       }),
   ],
   [
     'a knob past a threshold',
     (s) =>
-      line(s, 'throttle', {
-        when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k2' }, valuePct: 63 }),
+      addLine(s, 'throttle', {
+        when: addLogic(s, { op: 'greater', follows: { kind: 'control', id: 'k2' }, valuePct: 63 }),
       }),
   ],
   [
@@ -98,7 +78,7 @@ const RAISES: [string, (s: Setup) => void][] = [
           { inPct: 100, outPct: 0 },
         ],
       });
-      line(s, 'throttle', { follows: { kind: 'control', id: 'k2' }, shape: 'spike' });
+      addLine(s, 'throttle', { follows: { kind: 'control', id: 'k2' }, shape: 'spike' });
     },
   ],
   [
@@ -110,21 +90,23 @@ const RAISES: [string, (s: Setup) => void][] = [
         valuePct: 0,
         adjust: { control: 'trim-rudder', rangePct: 40 },
       });
-      line(s, 'throttle', { follows: { kind: 'variable', id: 'idle' } });
+      addLine(s, 'throttle', { follows: { kind: 'variable', id: 'idle' } });
     },
   ],
   [
     'three flicks of a switch',
     (s) => {
-      const flicked = logic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
-      line(s, 'throttle', { when: logic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }) });
+      const flicked = addLogic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
+      addLine(s, 'throttle', {
+        when: addLogic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }),
+      });
     },
   ],
   [
     'another channel past a threshold',
     (s) =>
-      line(s, 'throttle', {
-        when: logic(s, {
+      addLine(s, 'throttle', {
+        when: addLogic(s, {
           op: 'greater',
           follows: { kind: 'channel', channel: channelOf(s, 'rudder') },
           valuePct: 30,
@@ -143,7 +125,7 @@ const MOTOR: Mutation[] = [
   m('motor-low', 'controller taught another stop', (s) => (s.airframe.motors[0]!.stopUs = 900)),
   m('motor-cut', 'the cut lets go after two seconds', (s) => {
     const cut = s.program.lines.find((l) => l.purpose === 'throttle-cut')!;
-    cut.when = { kind: 'not', of: logic(s, { op: 'delay', of: cut.when!, onS: 2, offS: 0 }) };
+    cut.when = { kind: 'not', of: addLogic(s, { op: 'delay', of: cut.when!, onS: 2, offS: 0 }) };
     cut.when = both(at('sg', 0), cut.when);
   }),
   m('motor-rest', 'no cut at all', (s) => {
@@ -172,7 +154,7 @@ const MOTOR: Mutation[] = [
     cut.sharePct = -30;
   }),
   m('motor-rest', 'a slider adds after the cut', (s) =>
-    line(s, 'throttle', { follows: { kind: 'control', id: 'l1' }, sharePct: 50, shiftPct: 50 }),
+    addLine(s, 'throttle', { follows: { kind: 'control', id: 'l1' }, sharePct: 50, shiftPct: 50 }),
   ),
   ...(
     [
@@ -249,7 +231,7 @@ const THROTTLE: Mutation[] = (
     [
       'folded in one switch position',
       (s) =>
-        line(s, 'throttle', {
+        addLine(s, 'throttle', {
           follows: { kind: 'control', id: 'stick-throttle' },
           sharePct: -150,
           shiftPct: -60,
@@ -267,9 +249,9 @@ const THROTTLE: Mutation[] = (
     [
       'less above a threshold',
       (s) =>
-        line(s, 'throttle', {
+        addLine(s, 'throttle', {
           sharePct: -50,
-          when: logic(s, {
+          when: addLogic(s, {
             op: 'greater',
             follows: { kind: 'control', id: 'stick-throttle' },
             valuePct: 70,
@@ -279,10 +261,10 @@ const THROTTLE: Mutation[] = (
     [
       'the more the longer the less',
       (s) =>
-        line(s, 'throttle', {
+        addLine(s, 'throttle', {
           follows: { kind: 'control', id: 'stick-throttle' },
           sharePct: -150,
-          when: logic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }),
+          when: addLogic(s, { op: 'delay', of: at('sd', 2), onS: 2, offS: 0 }),
         }),
     ],
     [
@@ -346,23 +328,27 @@ const STICKS: Mutation[] = [
   ),
   m('sticks', 'one end of nothing', (s) => (outputOf(s, 'aileron').maxPct = 0)),
   m('sticks', 'reversed in another switch position', (s) =>
-    line(s, 'elevator', {
+    addLine(s, 'elevator', {
       follows: { kind: 'input', id: 'elevator' },
       sharePct: -200,
       when: at('sd', 2),
     }),
   ),
   m('sticks', 'reversed by a knob that scales it', (s) =>
-    line(s, 'rudder', { follows: { kind: 'control', id: 'k2' }, effect: 'scales' }),
+    addLine(s, 'rudder', { follows: { kind: 'control', id: 'k2' }, effect: 'scales' }),
   ),
   m('sticks', 'switched off by two switches', (s) =>
-    line(s, 'aileron', { sharePct: 0, effect: 'takes-over', when: both(at('sd', 0), at('se', 2)) }),
-  ),
-  m('sticks', 'gone after a second', (s) =>
-    line(s, 'rudder', {
+    addLine(s, 'aileron', {
       sharePct: 0,
       effect: 'takes-over',
-      when: logic(s, { op: 'delay', of: at('sf', 2), onS: 1, offS: 0 }),
+      when: both(at('sd', 0), at('se', 2)),
+    }),
+  ),
+  m('sticks', 'gone after a second', (s) =>
+    addLine(s, 'rudder', {
+      sharePct: 0,
+      effect: 'takes-over',
+      when: addLogic(s, { op: 'delay', of: at('sf', 2), onS: 1, offS: 0 }),
     }),
   ),
   m('sticks', 'turned back by a curve', (s) => {
@@ -382,21 +368,21 @@ const STICKS: Mutation[] = [
     s.unit.settings.inputs = s.unit.settings.inputs.filter((i) => i.carries !== 'rudder');
   }),
   m('sticks-alone', 'rudder on the elevator channel', (s) =>
-    line(s, 'elevator', { follows: { kind: 'input', id: 'rudder' }, sharePct: 40 }),
+    addLine(s, 'elevator', { follows: { kind: 'input', id: 'rudder' }, sharePct: 40 }),
   ),
   m(
     'sticks-alone',
     'rudder line on a V-tail’s elevator channel',
-    (s) => line(s, 'aileron', { follows: { kind: 'input', id: 'rudder' }, sharePct: 50 }),
+    (s) => addLine(s, 'aileron', { follows: { kind: 'input', id: 'rudder' }, sharePct: 50 }),
     () => makeSetup('v-tail'),
   ),
   m('sticks-alone', 'delta set on a plain model', (s) => (s.unit.settings.wingType = 'delta')),
   m('sticks-alone', 'V-tail set on a plain model', (s) => (s.unit.settings.wingType = 'v-tail')),
   m('sticks-alone', 'throttle on the rudder', (s) =>
-    line(s, 'rudder', { follows: { kind: 'control', id: 'stick-throttle' }, sharePct: 30 }),
+    addLine(s, 'rudder', { follows: { kind: 'control', id: 'stick-throttle' }, sharePct: 30 }),
   ),
   m('sticks-alone', 'aileron on the rudder in one position', (s) =>
-    line(s, 'rudder', {
+    addLine(s, 'rudder', {
       follows: { kind: 'input', id: 'aileron' },
       sharePct: 50,
       when: both(at('sd', 2), at('se', 1)),
@@ -407,15 +393,15 @@ const STICKS: Mutation[] = [
     [a!.drives, b!.drives] = [b!.drives, a!.drives];
   }),
   m('sticks-alone', 'elevator follows the aileron channel', (s) =>
-    line(s, 'elevator', {
+    addLine(s, 'elevator', {
       follows: { kind: 'channel', channel: channelOf(s, 'aileron') },
       sharePct: 30,
     }),
   ),
   m('sticks-alone', 'a stick past a threshold kicks the elevator', (s) =>
-    line(s, 'elevator', {
+    addLine(s, 'elevator', {
       sharePct: 30,
-      when: logic(s, {
+      when: addLogic(s, {
         op: 'greater',
         follows: { kind: 'control', id: 'stick-rudder' },
         valuePct: 60,
@@ -460,7 +446,7 @@ const DEVICES: Mutation[] = [
   m(
     'devices',
     'gear held by a later line',
-    (s) => line(s, 'gear', { effect: 'takes-over' }),
+    (s) => addLine(s, 'gear', { effect: 'takes-over' }),
     flapped,
   ),
   m(
@@ -507,7 +493,7 @@ const LINKAGES: Mutation[] = (
       (s) => {
         Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
-        line(s, 'rudder', { follows: { kind: 'input', id: 'rudder' }, sharePct: 20 });
+        addLine(s, 'rudder', { follows: { kind: 'input', id: 'rudder' }, sharePct: 20 });
       },
     ],
     [
@@ -550,7 +536,7 @@ const LINKAGES: Mutation[] = (
       (s) => {
         Object.assign(rod(s, 'aileron-left'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'aileron'), { minPct: -140, maxPct: 140 });
-        line(s, 'aileron', { follows: { kind: 'input', id: 'aileron' }, sharePct: 50 });
+        addLine(s, 'aileron', { follows: { kind: 'input', id: 'aileron' }, sharePct: 50 });
       },
     ],
     [
@@ -558,7 +544,7 @@ const LINKAGES: Mutation[] = (
       (s) => {
         Object.assign(rod(s, 'rudder'), { armMm: 20, hornMm: 15 });
         Object.assign(outputOf(s, 'rudder'), { minPct: -150, maxPct: 150 });
-        line(s, 'rudder', {
+        addLine(s, 'rudder', {
           follows: { kind: 'input', id: 'rudder' },
           sharePct: 50,
           when: at('sd', 2),
@@ -593,7 +579,7 @@ const PAST_STOP = (
       (s) => {
         outputOf(s, 'steering').maxPct = 150;
         outputOf(s, 'steering').minPct = -150;
-        line(s, 'steering', {
+        addLine(s, 'steering', {
           follows: { kind: 'control', id: 'trigger' },
           sharePct: 40,
           purpose: 'mix',
@@ -614,7 +600,7 @@ const CORRECTIONS: Mutation[] = (
       'no gain in any position',
       (s) => {
         s.program.lines = s.program.lines.filter((l) => l.purpose !== 'gain');
-        line(s, 'gain', { sharePct: -100, purpose: 'gain' });
+        addLine(s, 'gain', { sharePct: -100, purpose: 'gain' });
       },
     ],
     [
@@ -667,19 +653,22 @@ const MODES: Mutation[] = [
       ],
       [
         'off gone by another switch',
-        (s) => line(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
+        (s) => addLine(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
       ],
       [
         'off gone by two switches',
-        (s) => line(s, 'mode', { effect: 'takes-over', when: both(at('sd', 2), at('se', 0)) }),
+        (s) => addLine(s, 'mode', { effect: 'takes-over', when: both(at('sd', 2), at('se', 0)) }),
       ],
-      ['off gone by a slider', (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } })],
+      [
+        'off gone by a slider',
+        (s) => addLine(s, 'mode', { follows: { kind: 'control', id: 'l2' } }),
+      ],
       [
         'off gone after three seconds',
         (s) =>
-          line(s, 'mode', {
+          addLine(s, 'mode', {
             effect: 'takes-over',
-            when: logic(s, { op: 'delay', of: at('se', 2), onS: 3, offS: 0 }),
+            when: addLogic(s, { op: 'delay', of: at('se', 2), onS: 3, offS: 0 }),
           }),
       ],
       [
@@ -691,16 +680,16 @@ const MODES: Mutation[] = [
             valuePct: 0,
             adjust: { control: 'trim-rudder', rangePct: 100 },
           });
-          line(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
+          addLine(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
         },
       ],
       [
         'a latch keeps it on',
         (s) =>
-          line(s, 'mode', {
+          addLine(s, 'mode', {
             effect: 'takes-over',
             sharePct: 0,
-            when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
+            when: addLogic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
           }),
       ],
       ['slots changed in the unit', (s) => (s.unit.settings.slots = ['level', 'rate', 'off'])],
@@ -723,13 +712,8 @@ const MODES: Mutation[] = [
     ] as const
   ).map(([words, value]) =>
     m('mode-margins', words, (s) => {
-      const channel = channelOf(s, 'mode');
-      s.program.lines.push({
-        id: 'edge',
-        channel,
-        follows: { kind: 'fixed' },
+      addLine(s, 'mode', {
         sharePct: value === -66 ? -33 : value,
-        shiftPct: 0,
         when: at('sa', 1),
         effect: 'takes-over',
         purpose: 'mode',
@@ -745,29 +729,32 @@ const REST: Mutation[] = (
     [
       'levelling half a second after power-up',
       (s) =>
-        line(s, 'mode', {
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 }),
+          when: addLogic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 }),
         }),
     ],
     [
       'the mode switch rests near',
       (s) => (s.transmitter.controls.find((c) => c.id === 'sa')!.rest = 100),
     ],
-    ['a knob at rest adds up to levelling', (s) => line(s, 'mode', { sharePct: 0, shiftPct: 200 })],
+    [
+      'a knob at rest adds up to levelling',
+      (s) => addLine(s, 'mode', { sharePct: 0, shiftPct: 200 }),
+    ],
     [
       'two delays one after another',
       (s) => {
-        const first = logic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 });
-        line(s, 'mode', {
+        const first = addLogic(s, { op: 'delay', of: at('sa', 0), onS: 0.5, offS: 0 });
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'delay', of: first, onS: 0.5, offS: 0 }),
+          when: addLogic(s, { op: 'delay', of: first, onS: 0.5, offS: 0 }),
         });
       },
     ],
     [
       'a line for every switch at rest',
-      (s) => line(s, 'mode', { effect: 'takes-over', when: both(at('sd', 0), at('se', 0)) }),
+      (s) => addLine(s, 'mode', { effect: 'takes-over', when: both(at('sd', 0), at('se', 0)) }),
     ],
     ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
   ] as [string, (s: Setup) => void][]
@@ -836,7 +823,7 @@ const GAIN: Mutation[] = (
     ],
     [
       'dead in one position of a switch',
-      (s) => line(s, 'gain', { sharePct: 100, effect: 'adds', when: at('sd', 2) }),
+      (s) => addLine(s, 'gain', { sharePct: 100, effect: 'adds', when: at('sd', 2) }),
       'caution',
     ],
     ['ends cut short', (s) => Object.assign(outputOf(s, 'gain'), { maxPct: 0 }), 'caution'],
@@ -861,10 +848,14 @@ const GAIN: Mutation[] = (
     [
       'folded by a second line',
       (s) =>
-        line(s, 'gain', {
+        addLine(s, 'gain', {
           follows: { kind: 'control', id: 'k1' },
           sharePct: -200,
-          when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k1' }, valuePct: 10 }),
+          when: addLogic(s, {
+            op: 'greater',
+            follows: { kind: 'control', id: 'k1' },
+            valuePct: 10,
+          }),
         }),
       'caution',
     ],
@@ -897,10 +888,14 @@ const PANIC: Mutation[] = [
       [
         'overridden by a slider',
         (s) =>
-          line(s, 'mode', {
+          addLine(s, 'mode', {
             effect: 'takes-over',
             sharePct: 0,
-            when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'l2' }, valuePct: 71 }),
+            when: addLogic(s, {
+              op: 'greater',
+              follows: { kind: 'control', id: 'l2' },
+              valuePct: 71,
+            }),
           }),
       ],
       [
@@ -912,7 +907,7 @@ const PANIC: Mutation[] = [
             valuePct: 0,
             adjust: { control: 'trim-rudder', rangePct: 100 },
           });
-          line(s, 'mode', { follows: { kind: 'variable', id: 'v' }, sharePct: -100 });
+          addLine(s, 'mode', { follows: { kind: 'variable', id: 'v' }, sharePct: -100 });
         },
       ],
       [
@@ -943,7 +938,7 @@ const PANIC: Mutation[] = [
       [
         'lets go by itself',
         (s) => {
-          const still = logic(s, { op: 'delay', of: at('sm', 1), onS: 1.2, offS: 0 });
+          const still = addLogic(s, { op: 'delay', of: at('sm', 1), onS: 1.2, offS: 0 });
           panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: still });
         },
       ],
@@ -961,7 +956,7 @@ const PANIC: Mutation[] = [
               { inPct: 100, outPct: 0 },
             ],
           });
-          line(s, 'mode', {
+          addLine(s, 'mode', {
             follows: { kind: 'control', id: 'k2' },
             shape: 'spike',
             sharePct: 200,
@@ -1055,7 +1050,7 @@ const OFF: Mutation[] = (
   [
     [
       'off overridden by a switch',
-      (s) => line(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
+      (s) => addLine(s, 'mode', { effect: 'takes-over', sharePct: 0, when: at('sd', 2) }),
     ],
     [
       'no off in the unit, gain never nothing',
@@ -1064,29 +1059,36 @@ const OFF: Mutation[] = (
         Object.assign(gainLine(s), { sharePct: 30, shiftPct: 70 });
       },
     ],
-    ['a slider lifts the mode', (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } })],
+    [
+      'a slider lifts the mode',
+      (s) => addLine(s, 'mode', { follows: { kind: 'control', id: 'l2' } }),
+    ],
     [
       'a latch keeps it on',
       (s) =>
-        line(s, 'mode', {
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
+          when: addLogic(s, { op: 'latch', set: at('sf', 2), reset: at('sf', 1) }),
         }),
     ],
     [
       'on after a second',
       (s) =>
-        line(s, 'mode', {
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'delay', of: at('se', 2), onS: 1, offS: 0 }),
+          when: addLogic(s, { op: 'delay', of: at('se', 2), onS: 1, offS: 0 }),
         }),
     ],
     [
       'a knob past a threshold',
       (s) =>
-        line(s, 'mode', {
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'greater', follows: { kind: 'control', id: 'k2' }, valuePct: 12 }),
+          when: addLogic(s, {
+            op: 'greater',
+            follows: { kind: 'control', id: 'k2' },
+            valuePct: 12,
+          }),
         }),
     ],
     [
@@ -1098,16 +1100,16 @@ const OFF: Mutation[] = (
           valuePct: 0,
           adjust: { control: 'trim-rudder', rangePct: 100 },
         });
-        line(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
+        addLine(s, 'mode', { follows: { kind: 'variable', id: 'v' } });
       },
     ],
     [
       'three flicks',
       (s) => {
-        const flicked = logic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
-        line(s, 'mode', {
+        const flicked = addLogic(s, { op: 'toggles', of: at('sf', 2), count: 3, withinS: 2 });
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }),
+          when: addLogic(s, { op: 'latch', set: flicked, reset: at('sf', 1) }),
         });
       },
     ],
@@ -1139,11 +1141,11 @@ const VOICE: Mutation[] = (
     ['mode channel reversed', (s) => (outputOf(s, 'mode').reversed = true)],
     [
       'off overridden by another switch',
-      (s) => line(s, 'mode', { effect: 'takes-over', when: at('sd', 2) }),
+      (s) => addLine(s, 'mode', { effect: 'takes-over', when: at('sd', 2) }),
     ],
     [
       'off overridden by a slider',
-      (s) => line(s, 'mode', { follows: { kind: 'control', id: 'l2' } }),
+      (s) => addLine(s, 'mode', { follows: { kind: 'control', id: 'l2' } }),
     ],
     [
       'a second one for the wrong place',
@@ -1152,9 +1154,9 @@ const VOICE: Mutation[] = (
     [
       'level after two seconds',
       (s) =>
-        line(s, 'mode', {
+        addLine(s, 'mode', {
           effect: 'takes-over',
-          when: logic(s, { op: 'delay', of: at('se', 2), onS: 2, offS: 0 }),
+          when: addLogic(s, { op: 'delay', of: at('se', 2), onS: 2, offS: 0 }),
         }),
     ],
     ['spoken by another switch', (s) => (calls(s)[2]!.when = at('sb', 2))],

@@ -1,9 +1,7 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../kit/setups';
 import { FULL } from '../kit/share';
 import { runProduct } from '../kit/whole-product';
-
-vi.setConfig({ testTimeout: 600_000 });
 
 /** Of the whole product, as much as a usual run takes. */
 const EVERY = 240;

@@ -1,4 +1,4 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import { applyPatch } from '../patch';
@@ -9,8 +9,6 @@ import { diagnose } from './diagnose';
 import type { Observation } from './explain';
 import { predictAll } from './predict';
 import { structuresOf, type Structure } from './structures';
-
-vi.setConfig({ testTimeout: 240_000 });
 
 const KINDS: AirframeKind[] = [
   'conventional',

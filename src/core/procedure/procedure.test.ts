@@ -1,4 +1,4 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { share } from '../../../tests/kit/share';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
@@ -9,8 +9,6 @@ import { AIRFRAME_KINDS, measured, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
 import { findingsOf, type Finding } from '../verify';
 import { isReady, jobOf, killedBy, nextStep, shortestWay, stoppedAt, STEPS } from './index';
-
-vi.setConfig({ testTimeout: 120_000 });
 
 /** What a person may get wrong, or find wrong, on the way. */
 interface Fault {

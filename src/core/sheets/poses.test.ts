@@ -1,4 +1,4 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { wished } from '../../../tests/kit/order-faults';
 import { anywhere, randomOf } from '../../../tests/kit/random-program';
 import { share } from '../../../tests/kit/share';
@@ -18,8 +18,6 @@ import {
   readBacksOf,
   wrongEntries,
 } from './index';
-
-vi.setConfig({ testTimeout: 120_000 });
 
 const FULL: Partial<ProgramWishes> = {
   rates: { by: 'mode', off: { pct: 50, expoPct: 30 }, on: { pct: 100, expoPct: 20 } },
