@@ -32,7 +32,7 @@ const open = async (path) => {
 // Whoever takes pictures has made the bench safe.
 await page.addInitScript(() =>
   setInterval(() => {
-    if (document.documentElement.dataset.live !== 'yes') return;
+    if (document.documentElement?.dataset.live !== 'yes') return;
     const gate = [...document.querySelectorAll('fieldset')].find((f) =>
       f.querySelector('legend')?.textContent?.startsWith('Before you go on'),
     );

@@ -4,10 +4,14 @@ import { everything, identified } from '@/demo/kit';
 import { safely } from '../kit/bench';
 import { makeSetup } from '../kit/setups';
 
-/** Ticks every statement of an open gate, again and again. */
+/**
+ * Ticks every statement of an open gate, again and again. It starts with the page, before there is
+ * any element in it, whatever the types say.
+ */
 function confirmAll() {
   setInterval(() => {
-    if (document.documentElement.dataset.live !== 'yes') return;
+    const root = document.documentElement as HTMLElement | null;
+    if (root?.dataset.live !== 'yes') return;
     const gate = [...document.querySelectorAll('fieldset')].find((f) =>
       f.querySelector('legend')?.textContent?.startsWith('Before you go on'),
     );
