@@ -1,13 +1,17 @@
 import type { Database } from 'better-sqlite3';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { restampEvidence } from './restamp';
 import { upgradeSetups } from './upgrade';
 
 /** 'Tlvn' in ASCII: marks the file as ours, so that a foreign database is never written to. */
 const APPLICATION_ID = 0x546c766e;
 
 /** What SQL alone cannot do, within the transaction of its step. */
-const AFTER: Readonly<Record<number, (db: Database) => void>> = { 6: upgradeSetups };
+const AFTER: Readonly<Record<number, (db: Database) => void>> = {
+  6: upgradeSetups,
+  10: restampEvidence,
+};
 
 /** The numbered SQL files, in order. */
 export function migrations(): { number: number; sql: string }[] {

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
 import type { Db } from './open';
+import { restampEvidence } from './restamp';
 
 /**
  * A file of its own for an archive on its way in: everything is read, checked and put here first, so
@@ -53,6 +54,8 @@ export function createStaging(file: string) {
     evidence: (row: object) => void evidence.run(row),
     log: (row: object) => void log.run(row),
     part: (body: string) => void part.run(body),
+    /** Once all of it is here: what was seen is carried to today's stamps. */
+    finish: () => restampEvidence(db),
     close(): void {
       if (db.inTransaction) db.exec('COMMIT');
       db.close();

@@ -1,5 +1,5 @@
 import { allExpectations, crossExpectations, predictAll } from '../core/directions';
-import { TESTS, type Evidence, type LogEntry } from '../core/logbook';
+import { TESTS, readingSubject, testSubject, type Evidence, type LogEntry } from '../core/logbook';
 import { writeWishes } from '../core/plan';
 import type { ProgramWishes, Setup } from '../core/setup';
 import { readBacksOf } from '../core/sheets';
@@ -30,8 +30,7 @@ export function everythingSeen(setup: Setup): SeenList {
 /** What the monitor shows when everything was entered as it stands on the sheet. */
 export const everythingRead = (setup: Setup): SeenList =>
   readBacksOf(setup).map((r) => ({
-    check: `read:${r.id}`,
-    surface: `ch${r.channel}`,
+    ...readingSubject(r),
     seen: `${Math.round(r.predictedPct)}%`,
   }));
 
@@ -40,7 +39,7 @@ export const everythingTested = (setup: Setup, ...but: (keyof typeof TESTS)[]): 
   Object.entries(TESTS)
     .filter(([name]) => !but.includes(name as keyof typeof TESTS))
     .flatMap(([, { script }]) => script(setup))
-    .map((s) => ({ check: s.check, surface: s.item, seen: 'pass' }));
+    .map((s) => ({ ...testSubject(s), seen: 'pass' }));
 
 /** Everything there is to see, seen. */
 export const everything = (setup: Setup, ...but: (keyof typeof TESTS)[]): SeenList => [

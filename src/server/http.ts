@@ -111,9 +111,7 @@ export function checked<S extends z.ZodType>(schema: S, data: unknown, at = ''):
 export async function readJson(request: Request): Promise<unknown> {
   const parsed = parseJson(await readText(request));
   if (parsed.ok) return parsed.value;
-  throw new Failure(parsed.reason.startsWith('not JSON') ? 400 : 422, [
-    { path: '', reason: parsed.reason },
-  ]);
+  throw new Failure(parsed.fault === 'syntax' ? 400 : 422, [{ path: '', reason: parsed.reason }]);
 }
 
 /**

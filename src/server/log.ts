@@ -11,6 +11,7 @@ import {
   mergeLines,
   saidIn,
   type LogEntry,
+  testSubject,
 } from '../core/logbook';
 import { readLogCsv, writeLogCsv, type DayOrder } from '../core/formats';
 import { LabelSchema } from '../core/setup';
@@ -79,7 +80,7 @@ export async function addEntry(id: string, data: unknown, store = workshop()): P
             ...recordScript(),
             // The numbers are what tuning is for: only a line that has them proves it.
             ...(entry.gainReading ? readStep(head.setup) : []),
-          ].map(({ check, item }) => ({ check, surface: item, seen: 'pass' })),
+          ].map((step) => ({ ...testSubject(step), seen: 'pass' })),
         )
       : [];
   return store.write(() => {
@@ -150,7 +151,7 @@ export async function recordPreflight(
   } = checked(PreflightSchema, data);
   const head = headOf(store, id);
   const on = versionOf(store, id, version);
-  mustBeSafe(stepOf('test:preflight'), on.setup, bench, at);
+  mustBeSafe(stepOf(testSubject({ test: 'preflight', item: '' })), on.setup, bench, at);
   const { card, seen } = await ask('preflight', on.setup, answers);
   const unknown = Object.keys(answers).find((item) => !card.some((c) => c.item === item));
   if (unknown !== undefined)

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
-import { latestOf, type Evidence, type Seen } from '../core/logbook';
+import { isSame, latestOf, testSubject, type Evidence, type Seen } from '../core/logbook';
 import { composeSetup, planChannels, readSetup } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -192,9 +192,8 @@ export async function recordObservation(
           reason: `this model has no check "${one.check}" on "${one.surface}" that takes "${one.seen}"`,
         },
       ]);
-    if (one.check === READ_ITEM.check && one.surface === READ_ITEM.item && one.seen === 'pass')
-      mustHaveNumbers(store, id);
-    if (one.seen !== 'unseen') mustBeSafe(stepOf(one.check), on.setup, bench, at);
+    if (isSame(one, testSubject(READ_ITEM)) && one.seen === 'pass') mustHaveNumbers(store, id);
+    if (one.seen !== 'unseen') mustBeSafe(stepOf(one), on.setup, bench, at);
     stamped.push(kept);
   }
   if (!keep) await mustStillHold(stamped, version, head);

@@ -1,6 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { allExpectations, predictAll } from '@/core/directions';
 import type { Setup } from '@/core/setup';
+import { share } from '../kit/share';
 import { answerLooks, test } from './kit';
 
 // Every tick is counted here.
@@ -317,7 +318,7 @@ const JOBS: readonly Job[] = [
   },
 ];
 
-for (const { name, answers, choices, most = MOST.interactions } of JOBS)
+for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 3))
   test(`from nothing to ready: ${name}`, async ({ page }) => {
     test.setTimeout(240_000);
     const person = new Person(page);

@@ -4,7 +4,7 @@ import { CAUTIONS, stepOf, type BenchSaid } from '@/core/procedure';
 export function saidFor(check: string): BenchSaid {
   const at = new Date().toISOString();
   return {
-    session: stepOf(check)?.session ?? 'prop-off',
+    session: stepOf({ check, surface: '' })?.session ?? 'prop-off',
     sure: CAUTIONS.map((caution) => ({ caution, at })),
   };
 }

@@ -100,7 +100,7 @@ function answersOf(setup: Setup): Map<string, string> {
     ]),
     ...Object.values(TESTS)
       .flatMap(({ script }) => script(setup))
-      .map((s): [string, string] => [`${s.check} ${s.item}`, `${s.does} ${s.sees.join('; ')}`]),
+      .map((s): [string, string] => [`test:${s.test} ${s.item}`, `${s.does} ${s.sees.join('; ')}`]),
   ]);
 }
 
@@ -243,7 +243,7 @@ function look(
     const name = `${e.check} ${e.surface}`;
     if (!now.has(name)) continue;
     const stale = staleReasons(changed, e).length > 0;
-    if (stale) stales.add(stepOf(e.check)!.id);
+    if (stale) stales.add(stepOf(e)!.id);
     else if (now.get(name) !== answers.get(name))
       missed.add(`${pointer}: ${name}: "${answers.get(name)}" is now "${now.get(name)}"`);
   }

@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import { levelCaptureWords } from '@/core/capture';
+import { levelCaptureOf } from '@/core/capture';
 import { settingRows } from '@/core/settings';
 import { airframe, checked, chosen, planned, transmitterLike, unitLike, type Shape } from './kit';
 
@@ -59,7 +59,7 @@ export const pairedSwitches: Shape = {
     expect([-100, 0, 100].map((a) => at(a, -100))).toEqual(['off', 'rate', 'level']);
     expect([-100, 0, 100].map((a) => at(a, 100))).toEqual(['off', 'hold', 'hover']);
     // With the elevator reversed its part of the corner is at the other end.
-    expect(levelCaptureWords(model.setup)).toContain('the elevator stick away from you');
+    expect(levelCaptureOf(model.setup).words).toContain('the elevator stick away from you');
     const pitch = settingRows(model.setup).find((r) => r.id === 'direction pitch')!;
     expect(pitch).toMatchObject({ words: 'reversed', how: '2 presses of its button' });
   },

@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import { levelCaptureWords } from '@/core/capture';
+import { levelCaptureOf } from '@/core/capture';
 import { airframe, checked, planned, transmitterLike, unitLike, type Shape } from './kit';
 
 /** A self-mixing receiver that takes the size of the gain, in a V-tail; a channel that starts captures. */
@@ -43,7 +43,7 @@ export const captureChannel: Shape = {
     ]);
     expect(model.fresh().sent('capture')).toBe(0);
     expect(model.hands({ sm: 100 }).sent('capture')).toBe(100);
-    expect(levelCaptureWords(model.setup)).toContain('3 times within 3 s');
+    expect(levelCaptureOf(model.setup).words).toContain('3 times within 3 s');
     // The receiver mixes: every stick goes to one channel.
     for (const o of model.setup.program.outputs)
       expect(

@@ -1,5 +1,12 @@
-import { scriptOf, type ScriptStep } from '../script';
+import { scriptOf, sentences, type ScriptStep } from '../script';
 import type { Setup } from '../setup';
+
+const SAY = sentences('calibration', {
+  'show-six-faces': () =>
+    'Before you fit the unit: lay it on each of its six faces in turn, against something square, and hold it still.',
+  'every-face-taken': () => 'it took every face without waiting',
+  'keeps-it': () => 'it says it is done, and keeps it when switched off and on',
+});
 
 /** Whether this unit is to be shown its six faces. */
 export const wantsSixFaces = ({ unit }: Setup): boolean =>
@@ -9,13 +16,6 @@ export const wantsSixFaces = ({ unit }: Setup): boolean =>
 export function calibrationScript(setup: Setup): ScriptStep[] {
   if (!wantsSixFaces(setup)) return [];
   return scriptOf('calibration', [
-    [
-      'six-faces',
-      'Before it is fitted: show the unit its six faces against something square, each held still.',
-      [
-        'every step was taken without waiting',
-        'it says it is done, and keeps it when switched off and on',
-      ],
-    ],
+    ['six-faces', SAY['show-six-faces'](), [SAY['every-face-taken'](), SAY['keeps-it']()]],
   ]);
 }

@@ -1,4 +1,5 @@
 import { modeWords } from '../chain';
+import { sentences, type Named, type Sentence } from '../script';
 import { gestureKey, leafletWord, withOwn, type Setup } from '../setup';
 import { STICK_ENDS, movedSticks, type StickName } from './corner';
 
@@ -11,34 +12,49 @@ export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100
   );
 }
 
-/** What is done to teach this unit what level is, as an instruction without its full stop. */
-export const levelCaptureWords = (setup: Setup): string =>
-  withOwn(leafletWord(setup.unit, gestureKey('level')), howTo(setup));
+const SAY = sentences('level-capture', {
+  menu: () => 'capture level in its menu',
+  button: ({ presses }: { presses: number }) => `press its button ${times(presses)}`,
+  corner: ({ mode, holds, seconds }: { mode: Named | undefined; holds: Hold[]; seconds: number }) =>
+    `${mode ? `in ${mode.label}, ` : ''}hold ${holds.map((h) => `the ${h.stick} stick ${h.to}`).join(' and ')} for ${seconds} s`,
+  flick: (how: { times: number; withinS: number }) =>
+    `flick the mode switch from end to end and back ${times(how.times)} within ${how.withinS} s`,
+  'power-up': () =>
+    'leave the model still in that attitude while you switch it on: the unit takes level at every power-up',
+  channel: (how: { times: number; withinS: number }) =>
+    `take the capture channel off its middle and back ${times(how.times)} within ${how.withinS} s`,
+});
 
-function howTo(setup: Setup): string {
-  const { traits } = setup.unit;
-  const how = traits.levelCapture ?? { by: 'menu' as const };
+type Hold = { stick: StickName; to: string };
+
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+/** How this unit captures level: an instruction without its full stop, beside the leaflet's own word for it. */
+export function levelCaptureOf(setup: Setup): Sentence {
+  const how = howTo(setup);
+  return { ...how, words: withOwn(leafletWord(setup.unit, gestureKey('level')), how.words) };
+}
+
+function howTo(setup: Setup): Sentence {
+  const how = setup.unit.traits.levelCapture ?? { by: 'menu' as const };
   switch (how.by) {
     case 'menu':
-      return 'capture level in its menu';
+    case 'power-up':
+      return SAY[how.by]();
     case 'button':
-      return `press its button ${how.presses === 1 ? 'once' : `${how.presses} times`}`;
+      return SAY.button({ presses: how.presses });
     case 'corner': {
       const moved = new Set(movedSticks(setup).map((m) => m.stick));
       const holds = levelCorner(setup).map(({ stick, at }) => {
         const [low, high] = STICK_ENDS[stick];
-        return `the ${stick} stick ${at > 0 === moved.has(stick) ? low : high}`;
+        return { stick, to: at > 0 === moved.has(stick) ? low : high };
       });
-      const where = how.mode ? `in ${modeWords(setup.unit, how.mode)}, ` : '';
-      return `${where}hold ${holds.join(' and ')} for ${how.seconds} s`;
+      const mode = how.mode && { id: how.mode, label: modeWords(setup.unit, how.mode) };
+      return SAY.corner({ mode, holds, seconds: how.seconds });
     }
     case 'flick':
-      return `flick the mode switch from end to end and back ${times(how.times)} within ${how.withinS} s`;
-    case 'power-up':
-      return 'leave it lying still just so while it is switched on: it takes level at every power-up';
+      return SAY.flick({ times: how.times, withinS: how.withinS });
     case 'channel':
-      return `take the capture channel off its middle and back ${times(how.times)} within ${how.withinS} s`;
+      return SAY.channel({ times: how.times, withinS: how.withinS });
   }
 }
-
-const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);

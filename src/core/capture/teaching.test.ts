@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { diagnose } from '../directions';
-import { stamp, type Evidence } from '../logbook';
+import { stamp, testSubject, type Evidence } from '../logbook';
 import { gainSides } from '../plan';
 import { jobOf } from '../procedure';
 import { findingsOf } from '../verify';
@@ -75,9 +75,9 @@ describe('the two sides of the dial', () => {
   });
   it('seen the other way about, teaching is wrong there and nowhere else', () => {
     const setup = car();
-    const evidence = captureScript(setup).map(({ check, item }): Evidence => {
-      const subject = { check, surface: item };
-      const seen = item === 'sides' ? 'fail' : 'pass';
+    const evidence = captureScript(setup).map((step): Evidence => {
+      const subject = testSubject(step);
+      const seen = step.item === 'sides' ? 'fail' : 'pass';
       return { ...subject, seen, parts: stamp(setup, subject), version: 1, at: '' };
     });
     const job = jobOf({ setup, evidence, findings: [] });

@@ -72,7 +72,9 @@ describe('where the controls must be', () => {
   it('says only those that steer the unit, as they stand for the check', () => {
     const setup = makeSetup();
     const of = (id: string) =>
-      controlsFor(setup, allExpectations(setup).find((e) => e.check.id === id)!.check);
+      controlsFor(setup, allExpectations(setup).find((e) => e.check.id === id)!.check).map(
+        (c) => c.label,
+      );
     expect(of('stick-roll')[0]).toBe('Switch A far');
     expect(of('correction-roll')).toEqual(['Switch A middle', 'Knob 1 at 100 %']);
     expect(of('correction-roll-level')[0]).toBe('Switch A near');

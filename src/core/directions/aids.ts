@@ -1,4 +1,5 @@
 import { controlWords, modeWords } from '../chain';
+import type { Named } from '../script';
 import type { Setup } from '../setup';
 import { checksFor, expectationsOf, type Check, type Expectation } from './checks';
 import { handsOf } from './pose';
@@ -13,14 +14,19 @@ export interface Aid {
   instead?: Expectation;
 }
 
-/** Where the controls must be for a check, in words; those at rest go without saying. */
-export function controlsFor(setup: Setup, check: Check): string[] {
+/** Where the controls must stand for a check; those at rest go without saying. */
+export function controlsFor(setup: Setup, check: Check): Named[] {
   const pose = poseOf(handsOf(setup), check);
   if (!pose) return [];
   return setup.transmitter.controls.flatMap((c, i) =>
     c.kind.startsWith('switch') || pose.controls[i] !== c.rest
       ? steersUnit(setup, i)
-        ? [controlWords(c, pose.controls[i]!)]
+        ? [
+            {
+              id: `${c.id}=${pose.controls[i]}`,
+              label: controlWords(c, pose.controls[i]!),
+            },
+          ]
         : []
       : [],
   );
@@ -54,7 +60,7 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
       servo,
     ];
   const { traits } = setup.unit;
-  const controls = controlsFor(setup, check);
+  const controls = controlsFor(setup, check).map((c) => c.label);
   const up =
     traits.gainLaw === 'fixed'
       ? traits.dials === 'none'
@@ -82,7 +88,11 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
       ? [
           {
             title: `Keep it there: ${held.check.mode && modeWords(setup.unit, held.check.mode)}`,
-            does: `${controlsFor(setup, held.check).join(', ')}. ${held.check.instruction}: in ${held.check.mode && modeWords(setup.unit, held.check.mode)} the ${name} stays over as long as you hold the model, and there is time to look.`,
+            does: `${controlsFor(setup, held.check)
+              .map((c) => c.label)
+              .join(
+                ', ',
+              )}. ${held.check.instruction}: in ${held.check.mode && modeWords(setup.unit, held.check.mode)} the ${name} stays over as long as you hold the model, and there is time to look.`,
             instead: held,
           },
         ]

@@ -9,7 +9,10 @@ export interface JsonLimits {
 /** A full Setup has about 3 000 values, 14 deep; a condition within conditions adds two a step. */
 export const DOCUMENT_LIMITS: JsonLimits = { depth: 64, values: 250_000 };
 
-export type ParsedJson = { ok: true; value: unknown } | { ok: false; reason: string };
+/** It is no JSON at all, or more of it than may be. */
+export type JsonFault = 'syntax' | 'limits';
+export type ParsedJson =
+  { ok: true; value: unknown } | { ok: false; fault: JsonFault; reason: string };
 
 const QUOTE = 0x22;
 const BACKSLASH = 0x5c;
@@ -22,11 +25,11 @@ const COLON = 0x3a;
  */
 export function parseJson(text: string, limits = DOCUMENT_LIMITS): ParsedJson {
   const reason = tooMuch(text, limits);
-  if (reason !== undefined) return { ok: false, reason };
+  if (reason !== undefined) return { ok: false, fault: 'limits', reason };
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {
-    return { ok: false, reason: `not JSON: ${(error as Error).message}` };
+    return { ok: false, fault: 'syntax', reason: `not JSON: ${(error as Error).message}` };
   }
 }
 

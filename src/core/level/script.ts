@@ -1,34 +1,43 @@
-import { levelCaptureWords } from '../capture';
-import { scriptOf, type ScriptStep } from '../script';
+import { levelCaptureOf } from '../capture';
+import { scriptOf, sentences, type ScriptStep, type Sentence } from '../script';
 import type { Setup } from '../setup';
-import { wedgeFor } from './level';
+import { wedgeFor, type Wedge } from './level';
 
-/** Whether this unit has an idea of level to be taught. */
+const SAY = sentences('level', {
+  capture: ({
+    block,
+    gesture,
+  }: {
+    block: { under: Wedge['under']; mm: number };
+    gesture: Sentence;
+  }) =>
+    `${block.under === 'nothing' ? 'Let it stand as it flies' : `Put ${block.mm} mm under the ${block.under}`}, wings level, the model still: ${gesture.words}.`,
+  confirmed: () => 'the unit confirms it',
+  'pitch-within': ({ deg }: { deg: number }) => `pitch within 1° of ${deg}° nose up`,
+  check: () =>
+    'Self-levelling on, gain up, the model still on its block. Then tip it a little each way.',
+  centred: () => 'on the block every surface is at centre',
+  'works-back': () => 'tipped either way, the surfaces work to bring it back to the block',
+});
+
+/** Whether this unit has an idea of level to be captured. */
 export const levels = ({ unit }: Setup): boolean =>
   unit.traits.modes.includes('level') || unit.traits.modes.includes('home');
 
-/** Capturing level in the attitude it flies at, and looking whether it took. */
+/** Capturing level in the attitude it flies at, and checking that the unit kept it. */
 export function levelScript(setup: Setup): ScriptStep[] {
   if (!levels(setup)) return [];
   const { wheelbaseMm, standingPitchDeg, flyingPitchDeg } = setup.airframe.measures;
-  const wedge = wedgeFor(wheelbaseMm, standingPitchDeg, flyingPitchDeg);
-  const block =
-    wedge.under === 'nothing'
-      ? 'It stands as it flies'
-      : `${wedge.heightMm.toFixed(0)} mm under the ${wedge.under}`;
+  const { under, heightMm } = wedgeFor(wheelbaseMm, standingPitchDeg, flyingPitchDeg);
   return scriptOf('level', [
     [
       'capture',
-      `${block}, wings level across, the model still: ${levelCaptureWords(setup)}.`,
-      ['the unit confirms it', `pitch within 1° of ${flyingPitchDeg}° nose up`],
+      SAY.capture({
+        block: { under, mm: Math.round(heightMm) },
+        gesture: levelCaptureOf(setup),
+      }),
+      [SAY.confirmed(), SAY['pitch-within']({ deg: flyingPitchDeg })],
     ],
-    [
-      'check',
-      'Self-levelling on, gain up, the model still on its block. Then tip it a little each way.',
-      [
-        'on the block every surface is at centre',
-        'tipped either way it works back toward the block',
-      ],
-    ],
+    ['check', SAY.check(), [SAY.centred(), SAY['works-back']()]],
   ]);
 }

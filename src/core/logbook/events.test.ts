@@ -2,14 +2,22 @@ import { describe, expect, it } from 'vitest';
 import { makeSetup, watch } from '../../../tests/kit/setups';
 import { applyPatch } from '../patch';
 import { parseSetup } from '../setup';
-import { EVENTS, TESTS, eventPatch, stamp, staleReasons, type Evidence } from './index';
+import {
+  EVENTS,
+  TESTS,
+  eventPatch,
+  stamp,
+  staleReasons,
+  testSubject,
+  type Evidence,
+} from './index';
 
 const setup = makeSetup();
 const evidence: Evidence[] = [
   ...watch(setup),
   ...Object.values(TESTS)
     .flatMap(({ script }) => script(setup))
-    .map((s) => ({ check: s.check as string, surface: s.item, seen: 'pass' as const })),
+    .map((s) => ({ ...testSubject(s), seen: 'pass' as const })),
 ].map((seen) => ({
   ...seen,
   parts: stamp(setup, seen),

@@ -1,16 +1,9 @@
 import type { Movement } from '../chain';
 import type { Observation } from '../directions';
 import type { Setup } from '../setup';
-import { ASKED, hashedParts, type Subject } from './parts';
-
-/**
- * What was seen: where a surface went, whether a test showed what it must, a value off the channel
- * monitor. 'unseen' takes an earlier answer back.
- */
-export type Seen = Movement | 'unseen' | 'pass' | 'fail' | `${number}%`;
-
-const MOVEMENTS: readonly string[] = ['up', 'down', 'left', 'right', 'centre'];
-const isMovement = (seen: Seen): seen is Movement => MOVEMENTS.includes(seen);
+import { kindOfEvidence } from './kinds';
+import { ASKED, hashedParts } from './parts';
+import { aboutOf, type Seen, type Subject } from './subject';
 
 /** Something a person saw, stamped with what it depends on. */
 export interface Evidence extends Subject {
@@ -28,6 +21,23 @@ export interface Evidence extends Subject {
 /** Stamps an observation made on this Setup. */
 export function stamp(setup: Setup, subject: Subject): Record<string, string> {
   return Object.fromEntries(hashedParts(setup, subject).map((p) => [p.key, p.hash]));
+}
+
+/** The key that stood for what was asked while that was hashed as its sentence. */
+const ASKED_IN_WORDS = 'asked';
+
+/**
+ * Stamps made while what was asked was hashed as its sentence, with what was asked as data in its
+ * place. @param setup the version it was seen on
+ */
+export function restamped(
+  setup: Setup,
+  subject: Subject,
+  { [ASKED_IN_WORDS]: _, ...stamps }: Readonly<Record<string, string>>,
+): Record<string, string> {
+  const asked = hashedParts(setup, subject).find((p) => p.key === ASKED);
+  const all = Object.entries({ ...stamps, ...(asked ? { [ASKED]: asked.hash } : {}) });
+  return Object.fromEntries(all.toSorted(([a], [b]) => (a < b ? -1 : 1)));
 }
 
 /** Why evidence no longer holds for a Setup: the titles of the parts that changed; none = fresh. */
@@ -62,11 +72,20 @@ export function finderOf(
   };
 }
 
+/** Whether a Setup takes this answer about this. */
+export function isAskedFor(setup: Setup, { check, surface, seen }: Subject & { seen: Seen }) {
+  const about = aboutOf({ check, surface });
+  if (!about) return false;
+  const kind = kindOfEvidence(about);
+  return (seen === 'unseen' || kind.takes(seen)) && kind.isKnown(setup, about);
+}
+
 /** Observations that still hold for the Setup at hand: what a diagnosis may be built on. */
 export function freshObservations(setup: Setup, evidence: readonly Evidence[]): Observation[] {
-  return evidence.flatMap((e) =>
-    !isMovement(e.seen) || staleReasons(setup, e).length > 0
-      ? []
-      : [{ check: e.check, surface: e.surface, seen: e.seen }],
-  );
+  return evidence.flatMap((e) => {
+    const about = aboutOf(e);
+    if (about?.kind !== 'direction' || e.seen === 'unseen') return [];
+    if (staleReasons(setup, e).length > 0) return [];
+    return [{ check: e.check, surface: e.surface, seen: e.seen as Movement }];
+  });
 }

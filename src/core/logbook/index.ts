@@ -1,8 +1,9 @@
 export * from './evidence';
-export type { Part } from './part';
-export { channelsReaching, type Subject } from './parts';
+export type { Part } from './kinds/part';
+export { channelsReaching } from './channels';
+export * from './subject';
 export * from './status';
-export { TESTS, scriptFor, isAtOnce, testNameOf, type TestName } from './tests';
+export { TESTS, scriptFor, isAtOnce, isTest } from './kinds/test/tests';
 export * from './entry';
 export * from './events';
 export * from './merge';

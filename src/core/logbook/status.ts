@@ -1,10 +1,10 @@
 import { allExpectations, crossExpectations, type Check, type Expectation } from '../directions';
 import type { Setup } from '../setup';
 import { readBacksOf, type ReadBack } from '../sheets';
-import type { ScriptStep } from '../script';
-import { scriptFor, type TestName } from './tests';
+import type { ScriptStep, TestName } from '../script';
+import { scriptFor } from './kinds/test/tests';
 import { finderOf, staleReasons, type Evidence } from './evidence';
-import type { Subject } from './parts';
+import { directionSubject, readingSubject, testSubject, type Subject } from './subject';
 
 /**
  * The states everything in the app is in. Only what was seen, or follows from it, is proven; what one tap
@@ -67,7 +67,7 @@ function observedAs(
 ): Observed[] {
   const check = checker(setup, evidence);
   return expectations.map((expectation) => {
-    const subject = { check: expectation.check.id, surface: expectation.surface.id };
+    const subject = directionSubject(expectation);
     const { asked, ...found } = check(expectation, subject, (s) => s === expectation.movement);
     return { expectation: asked, ...found };
   });
@@ -106,7 +106,7 @@ export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<R
   return readBacksOf(setup).map((r) =>
     check(
       r,
-      { check: `read:${r.id}`, surface: `ch${r.channel}` },
+      readingSubject(r),
       (seen) => Math.abs(parseFloat(seen) - r.predictedPct) <= r.tolerancePct,
     ),
   );
@@ -120,6 +120,6 @@ export function tests(
 ): Checked<ScriptStep>[] {
   const check = checker(setup, evidence);
   return scriptFor(setup, test).map((step) =>
-    check(step, { check: step.check, surface: step.item }, (seen) => seen === 'pass'),
+    check(step, testSubject(step), (seen) => seen === 'pass'),
   );
 }

@@ -6,6 +6,8 @@ import { gainKnobOf } from './gain-knob';
 export interface GainSide {
   /** "Dial to the left" */
   hand: string;
+  /** The knob, and the end it is turned to. */
+  control: string;
   value: -100 | 100;
   /** In the unit’s words. */
   does: string;
@@ -31,6 +33,7 @@ export function gainSides(setup: Setup): GainSide[] {
     const below = frame.receivedUs[channel - 1]! < CENTRE_US;
     return {
       hand: `${knob.label} ${knob.kind === 'slider' ? (value < 0 ? 'down' : 'up') : value < 0 ? 'to the left' : 'to the right'}`,
+      control: knob.id,
       value,
       does: below ? words.below : words.above,
     };

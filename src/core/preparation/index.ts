@@ -1,42 +1,34 @@
 export { steeringScript } from './steering';
 import { lightWords, modeWords, movementOf, throwsOf } from '../chain';
-import { scriptOf, type ScriptStep } from '../script';
-import { meansOf, settingGroups, type Means, type Row } from '../settings';
+import { scriptOf, type Named, type ScriptStep, type Sentence } from '../script';
+import { meansOf, settingGroups, type Row } from '../settings';
 import { handWords, isDevice, kindOf, type Setup } from '../setup';
-import { gainLeadWords, leadsOf, leadWords } from '../wiring';
+import { gainLeadOf, leadsOf, namedLead } from '../wiring';
+import { IDENTIFY, PLAIN, SAFE, UNIT, type End } from './sentences';
 
 /** Knowing what is on the bench before anything is set. */
 export function identifyScript(setup: Setup): ScriptStep[] {
   const { installation, unit } = setup;
+  const { unitHardware: hardware, unitFirmware: firmware, transmitterFirmware } = installation;
   return scriptOf('identify', [
     [
       'versions',
-      'Read hardware version, firmware and channel count off the unit and the transmitter, and write them down. Update first, set afterwards: an update may wipe settings.',
+      IDENTIFY['read-versions'](),
       [
-        `unit: ${installation.unitHardware || 'hardware not written down'}, ${installation.unitFirmware || 'firmware not written down'}`,
-        `transmitter: ${installation.transmitterFirmware || 'firmware not written down'}`,
-        'the leaflet is for this version',
+        IDENTIFY['unit-is']({ hardware, firmware }),
+        IDENTIFY['transmitter-is']({ firmware: transmitterFirmware }),
+        IDENTIFY['leaflet-fits'](),
       ],
     ],
     ...(installation.secondHand
-      ? [
-          [
-            'reset',
-            'Second-hand, or its past unknown: reset it to its factory settings.',
-            ['it says it is reset; no old setting is left'],
-          ] as const,
-        ]
+      ? [['reset', IDENTIFY.reset(), [IDENTIFY['no-old-setting']()]] as const]
       : []),
     [
       'bound',
-      'Bind with the transmitter a step or two away, about 1.5 m (common practice, no source): too close fails.',
+      IDENTIFY.bind(),
       [
-        'the link light stays on after both were off and on again',
-        ...(unit.traits.captureGestures.includes('menu')
-          ? [
-              'its menu shows: a menu that is missing means not bound, not powered, not updated or not reset',
-            ]
-          : []),
+        IDENTIFY['link-light'](),
+        ...(unit.traits.captureGestures.includes('menu') ? [IDENTIFY['menu-shows']()] : []),
       ],
     ],
   ]);
@@ -45,106 +37,83 @@ export function identifyScript(setup: Setup): ScriptStep[] {
 /** Nothing can start by itself from here on. */
 export function safeScript(setup: Setup): ScriptStep[] {
   if (setup.airframe.motors.length === 0) return [];
+  const { moves, safe } = kindOf(setup.airframe);
   return scriptOf('safe', [
-    [
-      'off',
-      `${kindOf(setup.airframe).safe}.`,
-      ['nothing that turns can touch you, the bench or the model'],
-    ],
+    ['off', SAFE['make-safe']({ how: { id: moves, label: safe } }), [SAFE['nothing-turns']()]],
   ]);
 }
 
-/** How a hand makes sure of what it has entered. */
-const CONFIRMED: Record<Means, string> = {
-  menu: 'enter it, leave the menu, go in again and read it back',
-  switches: 'set it, then look at the switches again',
-  button: 'set it, then count the blinks it answers with',
-  dials: 'turn it with a small screwdriver, then look again',
-  taught: 'teach it, and see that it confirms',
-};
-
 /** Every line of the unit's settings, entered and confirmed. */
 export function unitScript(setup: Setup): ScriptStep[] {
-  const how = CONFIRMED[meansOf(setup.unit)];
+  const by = meansOf(setup.unit);
+  const signs = signsOf(setup.unit);
   return scriptOf('unit', [
     ...settingGroups(setup).map(
-      (group) =>
-        [group.id, `${group.title}: ${how}.`, group.rows.map((row) => rowWords(row))] as const,
+      ({ id, title, rows }) =>
+        [id, UNIT.enter({ what: { id, label: title }, by }), rows.map(standsAt)] as const,
     ),
-    ...(signsOf(setup.unit).length > 0
-      ? [
-          [
-            'signs',
-            'Switch it off and on with the model lying still, then go through its modes.',
-            signsOf(setup.unit),
-          ] as const,
-        ]
-      : []),
+    ...(signs.length > 0 ? [['signs', UNIT['switch-on'](), signs] as const] : []),
     ...(setup.unit.traits.slotsSettable
-      ? [
-          [
-            'enabled',
-            'Go through the unit’s modes once more.',
-            ['no position holds a mode that is switched off inside the unit'],
-          ] as const,
-        ]
+      ? [['enabled', UNIT['go-through-modes'](), [UNIT['none-switched-off']()]] as const]
       : []),
   ]);
 }
 
 /** What it shows of itself as it is switched on, and in each of its modes. */
-function signsOf(unit: Setup['unit']): string[] {
+function signsOf(unit: Setup['unit']): Sentence[] {
   const { traits, settings } = unit;
-  const { twitchesAtPowerUp: twitches, lights } = traits;
+  const { twitchesAtPowerUp: times, lights } = traits;
   const shown = lights.filter((l) => settings.slots.includes(l.mode) && l.colour !== 'none');
   return [
-    ...(twitches > 0
-      ? [`the surfaces twitch ${twitches === 1 ? 'once' : `${twitches} times`}`]
-      : []),
-    ...shown.map((l) => `${modeWords(unit, l.mode)}: ${lightWords(unit, l)}`),
+    ...(times > 0 ? [UNIT.twitches({ times })] : []),
+    ...shown.map((l) =>
+      UNIT.light({
+        mode: { id: l.mode, label: modeWords(unit, l.mode) },
+        light: { id: `${l.colour} ${l.blinks}`, label: lightWords(unit, l) },
+      }),
+    ),
   ];
 }
 
-const rowWords = ({ about, name, words, how }: Row): string =>
-  `${about ? `${name} ` : ''}${words}${how ? ` (${how})` : ''}`;
+/** A setting with its value. */
+const standsAt = ({ id, about, name, words, how, value }: Row): Sentence =>
+  UNIT['stands-at']({
+    row: {
+      id: `${id} = ${JSON.stringify(value ?? null)}`,
+      label: `${about ? `${name} ` : ''}${words}${how ? ` (${how})` : ''}`,
+    },
+  });
 
 /** The model as it must be with the unit off, before anything is built on it. */
 export function plainScript(setup: Setup): ScriptStep[] {
   const { surfaces } = setup.airframe;
-  const gainLead = gainLeadWords(setup);
-  const { onSurface: ground, edge } = kindOf(setup.airframe);
+  const gainLead = gainLeadOf(setup);
+  const { onSurface: ground, edge, moves } = kindOf(setup.airframe);
   const hands = handWords(setup.transmitter);
-  const extras = surfaces.filter((s) => isDevice(setup.airframe, s));
+  const devices = surfaces.filter((s) => isDevice(setup.airframe, s));
   const motor = setup.airframe.motors.length > 0;
-  const cut = setup.intents.program.cut;
+  const cut = setup.intents.program.cut !== undefined;
   return scriptOf('plain-model', [
     [
       'plugs',
-      'Battery out. Follow every lead from its plug to its end.',
-      [...leadsOf(setup).map(leadWords), ...(gainLead ? [gainLead] : [])],
+      PLAIN['follow-leads'](),
+      [...leadsOf(setup).map(namedLead), ...(gainLead ? [gainLead] : [])].map((lead) =>
+        PLAIN.lead({ lead }),
+      ),
     ],
     ...(motor
       ? [
           [
             'cut',
-            cut
-              ? 'Switch the throttle cut on and move the throttle through its full range. Then close the throttle and release the cut.'
-              : 'Leave the throttle closed and switch everything on.',
-            [
-              ...(cut ? ['cut on: the motor stays still whatever the throttle does'] : []),
-              `${cut ? 'cut released, ' : ''}throttle closed: it stays still`,
-            ],
+            cut ? PLAIN['try-cut']() : PLAIN['switch-everything-on'](),
+            [...(cut ? [PLAIN['cut-holds']()] : []), PLAIN['stays-still']({ afterCut: cut })],
           ] as const,
         ]
       : []),
     [
       'centres',
-      `Unit off, trims in the middle, ${hands.all} let go.`,
-      [
-        ground
-          ? 'the steering in line: by its rod first, by subtrim only for the rest'
-          : 'every surface in line: by its rod first, by subtrim only for the rest',
-      ],
+      PLAIN.release({ hands: { id: hands.one, label: hands.all } }),
+      [PLAIN['in-line']({ ground })],
     ],
     // What steers on wheels or water has a station of its own for these.
     ...(ground
@@ -152,40 +121,38 @@ export function plainScript(setup: Setup): ScriptStep[] {
       : ([
           [
             'throws',
-            `Unit off. Move every stick from end to end and measure at the ${edge}.`,
-            throwsOf(setup).map(({ surface, low, high }) =>
-              throwWords(setup, surface, [low, high]),
-            ),
+            PLAIN['measure-throws']({ edge: { id: moves, label: edge } }),
+            throwsOf(setup).map(({ surface, low, high }) => throwOf(setup, surface, [low, high])),
           ],
-          [
-            'ends',
-            'Hold every stick at each of its ends and listen.',
-            ['no servo hums, no rod bends, nothing touches'],
-          ],
+          ['ends', PLAIN.listen(), [PLAIN['nothing-hums']()]],
         ] as const)),
-    ...(extras.length > 0
+    ...(devices.length > 0
       ? [
           [
             'flaps',
-            'Work flaps, gear and brake through their positions.',
-            extras.map(
-              (s) => `${s.label.toLowerCase()} moves with its own switch, and with nothing else`,
-            ),
+            PLAIN['move-devices'](),
+            devices.map((s) => PLAIN['moves-alone']({ what: named(s) })),
           ] as const,
         ]
       : []),
   ]);
 }
 
-function throwWords(
+const named = ({ id, label }: Named): Named => ({ id, label });
+const whole = (n: number) => Math.abs(Math.round(n));
+
+function throwOf(
   { airframe }: Setup,
   id: string,
   ends: readonly { surfaceDeg: number; edgeMm: number }[],
-): string {
+): Sentence {
   const surface = airframe.surfaces.find((s) => s.id === id)!;
-  const words = ends.map(
-    ({ surfaceDeg, edgeMm }) =>
-      `${Math.abs(edgeMm).toFixed(0)} mm (${Math.abs(surfaceDeg).toFixed(0)}°) ${movementOf(surface, surfaceDeg)}`,
-  );
-  return `${surface.label.toLowerCase()}: ${words.join(', ')}`;
+  return PLAIN.throws({
+    what: named(surface),
+    ends: ends.map(({ surfaceDeg, edgeMm }): End => ({
+      mm: whole(edgeMm),
+      deg: whole(surfaceDeg),
+      goes: movementOf(surface, surfaceDeg),
+    })),
+  });
 }

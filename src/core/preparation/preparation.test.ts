@@ -74,7 +74,7 @@ describe('the plain model', () => {
     const [left, right, slop] = steeringScript(car());
     expect(left!.does).toBe('Unit off. Steer slowly to full left, and hold.');
     expect(right!.sees.join()).toMatch(/\d+ mm \(\d+°\) right.*the servo is quiet/);
-    expect(slop!.sees[0]).toMatch(/^hardly any play/);
+    expect(slop!.sees[0]).toMatch(/^hardly any free play/);
     const measured = car();
     measured.airframe.steering = { ...USUAL_STEERING };
     expect(steeringScript(measured)[0]!.sees[1]).toMatch(/^left wheel 32°, right wheel \d+° left$/);

@@ -1,7 +1,17 @@
-import { isDone, latestOf, staleReasons, worstOf, type Evidence, type Status } from '../logbook';
+import {
+  aboutOf,
+  isDone,
+  latestOf,
+  staleReasons,
+  worstOf,
+  type About,
+  type Evidence,
+  type Status,
+  type Subject,
+} from '../logbook';
 import type { Setup } from '../setup';
 import { byRules } from './proofs';
-import { saidOf, type Bench, type Proof, type Step } from './step';
+import { saidOf, type Bench, type Proof, type Step, type StepId } from './step';
 import { STEPS } from './steps';
 
 /** A step of this job, where it stands, and what it waits for. */
@@ -70,15 +80,21 @@ export interface Killed {
 }
 
 /** The step a piece of evidence belongs to. */
-export function stepOf(check: string): Step | undefined {
-  const id = check.startsWith('read:')
-    ? 'entry'
-    : check.startsWith('stick-')
-      ? 'sticks'
-      : check.startsWith('correction-')
-        ? 'corrections'
-        : check.replace(/^test:/, '');
+export function stepOf(subject: Subject): Step | undefined {
+  const about = aboutOf(subject);
+  const id = about && stepIdOf(about);
   return STEPS.find((s) => s.id === id);
+}
+
+function stepIdOf(about: About): StepId {
+  switch (about.kind) {
+    case 'direction':
+      return about.moved === 'stick' ? 'sticks' : 'corrections';
+    case 'reading':
+      return 'entry';
+    case 'test':
+      return about.test;
+  }
 }
 
 /** What a change killed, step by step, with the reasons. */
@@ -87,7 +103,7 @@ export function killedBy(before: Setup, after: Setup, evidence: readonly Evidenc
   for (const seen of latestOf(evidence)) {
     if (seen.seen === 'unseen' || staleReasons(before, seen).length > 0) continue;
     const reasons = staleReasons(after, seen);
-    const step = stepOf(seen.check);
+    const step = stepOf(seen);
     if (reasons.length === 0 || !step) continue;
     const known = killed.get(step) ?? { step, count: 0, reasons: [] };
     killed.set(step, {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { share } from '../../../tests/kit/share';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
-import { TESTS, stamp, type Evidence } from '../logbook';
+import { TESTS, stamp, testSubject, type Evidence } from '../logbook';
 import { applyPatch } from '../patch';
 import { composeSetup, learnTravel, unsuited } from '../plan';
 import { AIRFRAME_KINDS, measured, type Setup } from '../setup';
@@ -15,7 +15,7 @@ interface Fault {
   /** The model as it really is, where it differs from what is written. */
   real?: (written: Setup) => Setup;
   /** A test that shows something else than it must. */
-  fails?: { check: string; item?: string };
+  fails?: { test: string; item?: string };
   /** A value entered otherwise than on the sheet. */
   entered?: boolean;
 }
@@ -53,9 +53,9 @@ function work(written: Setup, findings: readonly Finding[], fault: Fault = {}): 
     const test = (name: keyof typeof TESTS) => {
       for (const s of TESTS[name].script(written)) {
         const bad =
-          s.sees.some((x) => x.startsWith('WRONG')) ||
-          (fault.fails?.check === s.check && (fault.fails.item ?? s.item) === s.item);
-        see(s.check, s.item, bad ? 'fail' : 'pass');
+          s.faults.length > 0 ||
+          (fault.fails?.test === s.test && (fault.fails.item ?? s.item) === s.item);
+        see(testSubject(s).check, s.item, bad ? 'fail' : 'pass');
       }
     };
     if (step.id === 'entry') {
@@ -143,8 +143,8 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       if (readBacksOf(setup).length > 0)
         expect(work(setup, findings, { entered: true })).toEqual(stops('entry'));
       for (const [name, { script }] of Object.entries(TESTS))
-        for (const { check, item } of script(setup).slice(0, firstOf(pair) ? 9 : 1))
-          expect(work(setup, findings, { fails: { check, item } }), `${name} ${item}`).toEqual({
+        for (const { test, item } of script(setup).slice(0, firstOf(pair) ? 9 : 1))
+          expect(work(setup, findings, { fails: { test, item } }), `${name} ${item}`).toEqual({
             at: name,
             ready: OUT.has(name),
           });

@@ -1,3 +1,4 @@
+import type { TestName } from '../script';
 import {
   observedDirections,
   observedStill,
@@ -5,7 +6,6 @@ import {
   tests,
   worstOf,
   type StillLook,
-  type TestName,
 } from '../logbook';
 import { posesOf } from '../sheets';
 import type { Finding } from '../verify';

@@ -1,12 +1,7 @@
-import {
-  compileChain,
-  describeSurface,
-  motorRange,
-  releaseCut,
-  stickOf,
-  UNIT_STEERS,
-} from '../chain';
-import type { Mode, Setup } from '../setup';
+import { compileChain, motorRange, movementOf, releaseCut, stickOf } from '../chain';
+import type { Sentence } from '../script';
+import type { Mode, Setup, Surface } from '../setup';
+import { FAILSAFE } from './sentences';
 
 /** Enough to hear the motor run. */
 const OPEN = 0.35;
@@ -22,8 +17,8 @@ export interface AfterLoss {
   unitSteers: boolean;
   /** The unit keeps an attitude. */
   levels: boolean;
-  /** Every surface in words, or that the unit works them. */
-  surfaces: string[];
+  /** Where every surface stands, or that the unit moves them. */
+  surfaces: Sentence[];
 }
 
 /** Asks the chain: the transmitter switched off with the throttle a third open. */
@@ -51,7 +46,16 @@ export function afterLoss(setup: Setup): AfterLoss {
     unitSteers,
     levels: frame.failsafeActive || mode === 'level' || mode === 'home',
     surfaces: unitSteers
-      ? [UNIT_STEERS]
-      : setup.airframe.surfaces.map((s, i) => describeSurface(s, frame.surfaceDeg[i]!)),
+      ? [FAILSAFE['unit-steers']()]
+      : setup.airframe.surfaces.map((s, i) => standing(s, frame.surfaceDeg[i]!)),
   };
 }
+
+const standing = (surface: Surface, deg: number): Sentence =>
+  Number.isNaN(deg)
+    ? FAILSAFE['out-of-reach']({ surface })
+    : FAILSAFE['stands-at']({
+        surface,
+        deg: Math.abs(Math.round(deg)),
+        to: movementOf(surface, deg),
+      });

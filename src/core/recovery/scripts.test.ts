@@ -16,7 +16,7 @@ describe('panic script', () => {
     expect(script).toHaveLength(3);
     expect(script[0]!.sees).toContain('self-levelling comes after 0.3 s');
     expect(script[0]!.sees.join()).toMatch(/left aileron goes up and stays there/);
-    expect(script[0]!.sees.join()).toMatch(/let go: off again/);
+    expect(script[0]!.sees.join()).toMatch(/panic released: off again/);
   });
   it('a switch that changes nothing of it is tried in each of its places in one test, sticks let go', () => {
     const script = panicScript(

@@ -1,8 +1,9 @@
-import { controlWords, modeWords, UNIT_DRIVES } from '../chain';
+import { controlWords, modeWords } from '../chain';
 import { levellingMust } from './answers';
 import { afterLoss } from './lost';
-import type { ScriptStep } from '../script';
-import { isSwitched, kindOf, type Control, type Setup } from '../setup';
+import { FAILSAFE, PANIC } from './sentences';
+import { fault, scriptOf, type Named, type ScriptStep, type Sentence } from '../script';
+import { isSwitched, kindOf, type Control, type Mode, type Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
 
 /** Far enough over that levelling cannot be mistaken for damping. */
@@ -11,7 +12,7 @@ const TIP_DEG = 50;
 /** A place panic is pressed from: one position of the controls, or several that answer alike. */
 interface Start {
   rows: ProofRow[];
-  sees: string[];
+  sees: Sentence[];
 }
 
 /** Every distinct position of the orders without panic pressed and without anything remembered. */
@@ -39,38 +40,50 @@ function letGo(controls: readonly Control[], { lo, hi }: ProofRow, column: numbe
   return kind === 'stick' && lo[column]! <= rest && rest <= hi[column]!;
 }
 
-/** Panic, tried from every position with the model in hand. */
+/** Panic, tried from every position with the model in your hands. */
 export function panicScript(setup: Setup): ScriptStep[] {
   const proof = proofOf(setup);
   const { panic } = proof;
   if (!panic) return [];
   const control = setup.transmitter.controls[panic.at]!;
-  return startsOf(setup).map(({ rows, sees }, i) => ({
-    check: 'test:panic',
-    // Not the same test once it stands for other positions.
-    item: `from-${i + 1}${rows.length > 1 ? `-of-${rows.length}` : ''}`,
-    does: `${placesOf(setup, rows)}. Hold the model right wing down, about ${TIP_DEG}°. ${control.kind === 'momentary' ? `Press ${control.label} and hold it` : `${control.label} on`}.`,
-    sees,
-  }));
+  const pressed = { control: { id: control.id, label: control.label } };
+  return scriptOf(
+    'panic',
+    startsOf(setup).map(({ rows, sees }, i) => [
+      // Not the same test once it stands for other positions.
+      `from-${i + 1}${rows.length > 1 ? `-of-${rows.length}` : ''}`,
+      [
+        ...placesOf(setup, rows),
+        PANIC.tip({ deg: TIP_DEG }),
+        control.kind === 'momentary' ? PANIC.hold(pressed) : PANIC.on(pressed),
+      ],
+      sees,
+    ]),
+  );
 }
 
 /** Positions that differ in one switch and answer alike are one test: the switch is tried in each of its places. */
 function startsOf(setup: Setup): Start[] {
   const answers = levellingMust(setup);
+  const named = (mode: Mode): Named => ({ id: mode, label: modeWords(setup.unit, mode) });
   const starts = startingRows(setup).map((row): Start => ({
     rows: [row],
     sees: [
       row.panic!.righted
-        ? `${modeWords(setup.unit, row.panic!.mode)} comes ${row.panic!.afterMs === 0 ? 'at once' : `after ${(row.panic!.afterMs / 1000).toFixed(1)} s`}`
-        : `WRONG in the program: ${modeWords(setup.unit, row.panic!.mode)}, not self-levelling`,
+        ? PANIC.comes({
+            mode: named(row.panic!.mode),
+            afterS: Math.round(row.panic!.afterMs / 100) / 10,
+          })
+        : fault(PANIC['wrong-mode']({ mode: named(row.panic!.mode) })),
       ...answers,
-      `let go: ${modeWords(setup.unit, row.mode)} again`,
+      PANIC['back-to']({ mode: named(row.mode) }),
     ],
   }));
   return starts.reduce<Start[]>((kept, start) => {
     const alike = kept.find(
       (k) =>
-        k.sees.join() === start.sees.join() && differing([...k.rows, ...start.rows]).length === 1,
+        JSON.stringify(k.sees) === JSON.stringify(start.sees) &&
+        differing([...k.rows, ...start.rows]).length === 1,
     );
     if (alike) alike.rows.push(...start.rows);
     else kept.push(start);
@@ -83,64 +96,64 @@ const differing = (rows: readonly ProofRow[]): number[] =>
   rows[0]!.values.flatMap((value, i) => (rows.some((r) => r.values[i] !== value) ? [i] : []));
 
 /** Where every control stands but panic itself; one that is tried in several places, with all of them. */
-function placesOf(setup: Setup, rows: readonly ProofRow[]): string {
+function placesOf(setup: Setup, rows: readonly ProofRow[]): Sentence[] {
   const { controls, panic } = proofOf(setup);
   const all = controls.map((id) => controlOf(setup, id));
-  const said = (i: number, value: number) => controlWords(all[i]!, value);
+  const at = (i: number, value: number): Named => ({
+    id: `${controls[i]}=${Math.round(value)}`,
+    label: controlWords(all[i]!, value),
+  });
   const [tried] = differing(rows);
   const [row] = rows;
   const fixed = controls.flatMap((id, i) =>
-    id === panic?.id || i === tried || letGo(all, row!, i) ? [] : [said(i, row!.values[i]!)],
+    id === panic?.id || i === tried || letGo(all, row!, i) ? [] : [at(i, row!.values[i]!)],
   );
-  if (tried === undefined) return fixed.join(', ');
-  const places = rows.map((r) => said(tried, r.values[tried]!));
-  return [...fixed, `first with ${places.join(', then with ')}`].join(', ');
+  const first = tried === undefined ? [] : rows.map((r) => at(tried, r.values[tried]!));
+  return fixed.length + first.length > 0 ? [PANIC.from({ controls: fixed, first })] : [];
 }
 
-/** The link switched off with the model held: what must be seen, in which order. */
+/** The transmitter switched off with the model held: what must be seen, in which order. */
 export function failsafeScript(setup: Setup): ScriptStep[] {
-  const { safe, onSurface } = kindOf(setup.airframe);
+  const { safe, onSurface: ground, moves } = kindOf(setup.airframe);
   const motors = setup.airframe.motors.length > 0;
   const lost = afterLoss(setup);
-  const { runningPct, motorPct, surfaces, levels } = lost;
-  const step = (item: string, does: string, sees: string[]): ScriptStep => ({
-    check: 'test:failsafe',
-    item,
-    does,
-    sees,
-  });
-  return [
+  const at: Named = { id: moves, label: ground ? 'the steering' : 'every surface' };
+  return scriptOf('failsafe', [
     ...(motors
       ? [
-          step(
+          [
             'motor',
-            `${safe}, the model held all the same. Release the throttle cut and open the throttle one third${runningPct > 1 ? ` (the motor runs at ${runningPct.toFixed(0)} %)` : ''}. Switch the transmitter off.`,
+            FAILSAFE['run-and-lose']({
+              safe: { id: moves, label: safe },
+              runningPct: Math.round(lost.runningPct),
+            }),
             [
               lost.unitDrives
-                ? UNIT_DRIVES
-                : motorPct < 5
-                  ? 'the motor stops within a second or two'
-                  : `WRONG in the program: the motor runs on at ${motorPct.toFixed(0)} %`,
+                ? FAILSAFE['unit-drives']()
+                : lost.motorPct < 5
+                  ? FAILSAFE['motor-stops']()
+                  : fault(FAILSAFE['motor-runs-on']({ pct: Math.round(lost.motorPct) })),
             ],
-          ),
+          ] as const,
         ]
       : []),
-    step(
+    [
       'surfaces',
-      motors
-        ? `Still off: look at ${onSurface ? 'the steering' : 'every surface'}.`
-        : `Switch the transmitter off and look at ${onSurface ? 'the steering' : 'every surface'}.`,
-      surfaces,
-    ),
-    ...(levels
-      ? [step('tilt', `Still off: right wing down, about ${TIP_DEG}°.`, levellingMust(setup))]
+      motors ? FAILSAFE['then-look']({ at }) : FAILSAFE['lose-and-look']({ at }),
+      lost.surfaces,
+    ],
+    ...(lost.levels
+      ? [['tilt', FAILSAFE.tip({ deg: TIP_DEG }), levellingMust(setup)] as const]
       : []),
-    step('back', 'Close the throttle, then switch the transmitter on again.', [
-      onSurface ? 'the steering follows again' : 'surfaces follow the sticks again',
-      ...(motors && !lost.unitDrives ? ['the motor stays still until the throttle is opened'] : []),
-      ...(motors && lost.unitDrives
-        ? ['the motor is yours again: still until you open the throttle']
-        : []),
-    ]),
-  ];
+    [
+      'back',
+      FAILSAFE['back-on'](),
+      [
+        FAILSAFE['follows-again']({ ground }),
+        ...(motors
+          ? [lost.unitDrives ? FAILSAFE['motor-follows-again']() : FAILSAFE['still-until-opened']()]
+          : []),
+      ],
+    ],
+  ]);
 }

@@ -1,15 +1,57 @@
-/** One thing to do with the model in hand, and what must be seen, in this order. */
+import type { Data, Sentence } from './sentence';
+
+export { fault, sentences, type About, type Data, type Named, type Sentence } from './sentence';
+
+/** The tests there are, by the steps of the job they belong to. */
+export type TestName =
+  | 'identify'
+  | 'safe'
+  | 'entry'
+  | 'unit'
+  | 'plain-model'
+  | 'calibration'
+  | 'mounting'
+  | 'steering'
+  | 'capture'
+  | 'level'
+  | 'panic'
+  | 'failsafe'
+  | 'preflight'
+  | 'chassis'
+  | 'tune'
+  | 'lock'
+  | 'record';
+
+/** One thing to do with the model in your hands, and what must be seen, in this order. */
 export interface ScriptStep {
-  /** Names the evidence: the test and what of it. */
-  check: `test:${string}`;
+  test: TestName;
+  /** Which part of the test: names its evidence. */
   item: string;
   does: string;
   sees: string[];
+  /** Those of them that show a fault of the Setup: seen on the bench or not, it must be changed. */
+  faults: string[];
+  /** What is done and what must be seen, as data. */
+  asks: Data;
 }
 
+/** A step: its name, what is done, and what must be seen. */
+export type Line = readonly [
+  item: string,
+  does: Sentence | readonly Sentence[],
+  sees: readonly Sentence[],
+];
+
 /** Steps of one test from what is done and what must be seen. */
-export const scriptOf = (
-  test: string,
-  steps: readonly (readonly [item: string, does: string, sees: readonly string[]])[],
-): ScriptStep[] =>
-  steps.map(([item, does, sees]) => ({ check: `test:${test}`, item, does, sees: [...sees] }));
+export const scriptOf = (test: TestName, lines: readonly Line[]): ScriptStep[] =>
+  lines.map(([item, does, sees]) => {
+    const all = [does].flat() as Sentence[];
+    return {
+      test,
+      item,
+      does: all.map((s) => s.words).join(' '),
+      sees: sees.map((s) => s.words),
+      faults: sees.flatMap((s) => (s.isFault ? [s.words] : [])),
+      asks: [all.map((s) => s.asks), sees.map((s) => s.asks)],
+    };
+  });

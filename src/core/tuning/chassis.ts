@@ -1,83 +1,83 @@
-import { controlWords } from '../chain';
-import { scriptOf, type ScriptStep } from '../script';
+import { scriptOf, sentences, type Line, type Named, type ScriptStep } from '../script';
 import { kindOf, type Setup } from '../setup';
-import { proofOf } from '../verify';
+import { offPosition } from './off';
 
-/** The one movement that switches the gyro off, as the head of an order. */
-function offFirst(setup: Setup): string {
-  const [first] = proofOf(setup).masterOff;
-  const control = setup.transmitter.controls.find((c) => c.id === first?.control);
-  return setup.intents.program.lock
-    ? 'Gain locked at off'
-    : control
-      ? `Gyro off (${controlWords(control, first!.value)})`
-      : 'Lowest gain';
-}
+/** How each check of the bare model begins. */
+const OFF = sentences('gyro-off', {
+  locked: () => 'Gain locked at off.',
+  off: ({ off }: { off: Named }) => `Gyro off (${off.label}).`,
+  lowest: () => 'Lowest gain.',
+});
+
+/** Each check with what a gyro would hide of it. Common practice, no source. */
+const CAR = sentences('chassis', {
+  'sight-along': () => 'On a flat table, steering released: sight along both front wheels.',
+  'wheels-alike': () => 'both stand alike to the line of the car',
+  'hidden-toe': () =>
+    'hidden otherwise: unequal toe, which the gyro holds straight until it lets go',
+  'run-along-a-line': () => 'Roll it, then run it slowly along a line, steering released.',
+  'keeps-to-line': () => 'it keeps to the line both ways',
+  'hidden-bent-arm': () => 'hidden otherwise: a bent arm, a dragging bearing, a trim',
+  'full-circles': () => 'Full left, then full right, at walking pace.',
+  'circles-alike': () => 'both circles have the same size',
+  'hidden-travel': () =>
+    'hidden otherwise: unequal endpoints, which the gyro makes up for on one side only',
+  brake: () => 'Brake hard from speed on a straight.',
+  'stays-straight': () => 'it stays straight',
+  'hidden-brakes': () => 'hidden otherwise: one side that brakes or grips more',
+  'throttle-out-of-bend': () => 'Open the throttle out of a bend, left and right.',
+  'steps-out-alike': () => 'the rear steps out alike to both sides, and comes back',
+  'hidden-tweak': () =>
+    'hidden otherwise: a twisted chassis, a sticky differential, tyres that differ',
+});
+
+const BOAT = sentences('hull', {
+  'half-speed': () => 'Half speed on smooth water, steering released.',
+  'keeps-heading': () => 'it keeps its heading to both winds',
+  'hidden-rudder': () =>
+    'hidden otherwise: a bent rudder or the pull of the propeller, which is for the trim',
+  'full-circles': () => 'Full left, then full right, at half speed.',
+  'circles-alike': () => 'both circles have nearly the same size',
+  'hidden-travel': () => 'hidden otherwise: unequal endpoints',
+  'close-at-speed': () => 'Close the throttle at speed.',
+  'sits-straight': () => 'it sits down straight',
+  'hidden-hook': () => 'hidden otherwise: a hull that hooks to one side',
+});
 
 /** A model without its gyro first: each check with what a gyro would hide of it. Common practice, no source. */
 export function chassisScript(setup: Setup): ScriptStep[] {
   const { moves } = kindOf(setup.airframe);
-  const off = offFirst(setup);
+  const position = offPosition(setup);
+  const off = setup.intents.program.lock
+    ? OFF.locked()
+    : position
+      ? OFF.off({ off: position })
+      : OFF.lowest();
   if (moves === 'wheels')
     return scriptOf('chassis', [
-      [
-        'toe',
-        'On a flat table, steering let go: sight along both front wheels.',
-        [
-          'both stand alike to the line of the car',
-          'hidden otherwise: unequal toe, which the gyro holds straight until it lets go',
-        ],
-      ],
+      ['toe', CAR['sight-along'](), [CAR['wheels-alike'](), CAR['hidden-toe']()]],
       [
         'straight',
-        `${off}. Roll it, then run it slowly along a line, hands off the steering.`,
-        [
-          'it keeps to the line both ways',
-          'hidden otherwise: a bent arm, a dragging bearing, a trim',
-        ],
+        [off, CAR['run-along-a-line']()],
+        [CAR['keeps-to-line'](), CAR['hidden-bent-arm']()],
       ],
-      [
-        'circles',
-        `${off}. Full left, then full right, at walking pace.`,
-        [
-          'two circles of one size',
-          'hidden otherwise: unequal ends, which the gyro makes up for on one side only',
-        ],
-      ],
-      [
-        'brakes',
-        `${off}. Brake hard from speed on a straight.`,
-        ['it stays straight', 'hidden otherwise: one side that brakes or grips more'],
-      ],
+      ['circles', [off, CAR['full-circles']()], [CAR['circles-alike'](), CAR['hidden-travel']()]],
+      ['brakes', [off, CAR.brake()], [CAR['stays-straight'](), CAR['hidden-brakes']()]],
       [
         'power',
-        `${off}. Open the throttle out of a bend, left and right.`,
-        [
-          'the rear steps out alike to both sides, and comes back',
-          'hidden otherwise: tweak, a sticky differential, tyres that differ',
-        ],
+        [off, CAR['throttle-out-of-bend']()],
+        [CAR['steps-out-alike'](), CAR['hidden-tweak']()],
       ],
-    ]);
+    ] satisfies Line[]);
   if (moves === 'water')
     return scriptOf('chassis', [
-      [
-        'straight',
-        `${off}. Half speed on smooth water, hands off the steering.`,
-        [
-          'it keeps its heading to both winds',
-          'hidden otherwise: a bent rudder or the pull of the propeller, which is for the trim',
-        ],
-      ],
+      ['straight', [off, BOAT['half-speed']()], [BOAT['keeps-heading'](), BOAT['hidden-rudder']()]],
       [
         'circles',
-        `${off}. Full left, then full right, at half speed.`,
-        ['two circles of nearly one size', 'hidden otherwise: unequal ends'],
+        [off, BOAT['full-circles']()],
+        [BOAT['circles-alike'](), BOAT['hidden-travel']()],
       ],
-      [
-        'stop',
-        `${off}. Close the throttle at speed.`,
-        ['it sits down straight', 'hidden otherwise: a hull that hooks to one side'],
-      ],
-    ]);
+      ['stop', [off, BOAT['close-at-speed']()], [BOAT['sits-straight'](), BOAT['hidden-hook']()]],
+    ] satisfies Line[]);
   return [];
 }

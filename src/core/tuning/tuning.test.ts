@@ -83,7 +83,7 @@ describe('outings', () => {
     expect(script.map((s) => s.item).slice(0, 3)).toEqual(['trim', 'fast', 'slow']);
     expect(new Set(script.map((s) => s.item)).size).toBe(script.length);
     for (const s of script) {
-      expect(s.check).toBe('test:tune');
+      expect(s.test).toBe('tune');
       expect(s.sees.length).toBeGreaterThan(0);
     }
   });

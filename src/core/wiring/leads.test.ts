@@ -3,7 +3,7 @@ import { makeSetup } from '../../../tests/kit/setups';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { composeSetup, unsuited } from '../plan';
 import { AIRFRAME_KINDS } from '../setup';
-import { gainLeadWords, leadWords, leadsOf } from './index';
+import { gainLeadOf, leadWords, leadsOf } from './index';
 
 const PAIRS = Object.keys(UNITS).flatMap((unit) =>
   AIRFRAME_KINDS.filter(
@@ -39,18 +39,18 @@ describe('every lead', () => {
     const between = makeSetup('conventional', 'button-stabilizer');
     const words = leadsOf(between).map(leadWords);
     expect(words.some((w) => w.includes('(on the receiver)'))).toBe(true);
-    expect(words.filter((w) => w.includes('steadied')).length).toBeGreaterThan(0);
-    expect(words.find((w) => w.includes('Motor'))).not.toContain('steadied');
+    expect(words.filter((w) => w.includes('stabilized')).length).toBeGreaterThan(0);
+    expect(words.find((w) => w.includes('Motor'))).not.toContain('stabilized');
   });
   it('the gain lead is named only where there is one', () => {
-    expect(gainLeadWords(makeSetup())).toBeUndefined();
-    expect(gainLeadWords(makeSetup('conventional', 'dial-gyro'))).toBeUndefined();
+    expect(gainLeadOf(makeSetup())).toBeUndefined();
+    expect(gainLeadOf(makeSetup('conventional', 'dial-gyro'))).toBeUndefined();
     const beside = makeSetup('conventional', 'satellite-gyro');
     const gain = beside.unit.settings.inputs.find((i) => i.carries === 'gain');
     if (beside.unit.traits.place !== 'receiver' && gain) {
-      expect(gainLeadWords(beside)).toContain(`channel ${gain.channel}`);
+      expect(gainLeadOf(beside)?.label).toContain(`channel ${gain.channel}`);
       beside.installation.gainLead = false;
-      expect(gainLeadWords(beside)).toBe('Gain lead: not plugged in.');
+      expect(gainLeadOf(beside)?.label).toBe('Gain lead: not plugged in.');
     }
   });
 });

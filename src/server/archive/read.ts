@@ -80,6 +80,7 @@ export async function stageArchive(
         throw refuse(`/${name}`, 'its checksum is not the one in the manifest: damaged or changed');
       run(() => reader.end());
     }
+    into.finish();
     return { madeAt: manifest.madeAt };
   } finally {
     into.close();

@@ -1,12 +1,12 @@
-import { diagnose, pairsOf } from '../../core/directions';
+import { diagnose } from '../../core/directions';
 import {
   freshObservations,
+  isAskedFor,
   isDone,
   latestOf,
-  scriptFor,
   staleReasons,
   stamp,
-  testNameOf,
+  testSubject,
   type Evidence,
   type Seen,
   type Status,
@@ -25,7 +25,7 @@ import {
 } from '../../core/procedure';
 import type { ScriptStep } from '../../core/script';
 import type { Airframe, EntryStyle, Setup } from '../../core/setup';
-import { readBacksOf, sheetFor, type Sheet } from '../../core/sheets';
+import { sheetFor, type Sheet } from '../../core/sheets';
 import { findingsOf } from '../../core/verify';
 
 /*
@@ -60,7 +60,7 @@ const stamped = (setup: Setup, { check, surface, seen, ground }: Asked): Stamped
 export const QUESTIONS = {
   /** An observation with what it depends on; undefined where the model has no such check. */
   observation: (setup: Setup, asked: Asked): Stamped | undefined =>
-    isAsked(setup, asked) ? stamped(setup, asked) : undefined,
+    isAskedFor(setup, asked) ? stamped(setup, asked) : undefined,
 
   stamps: (setup: Setup, seen: readonly Asked[]): Stamped[] => seen.map((s) => stamped(setup, s)),
 
@@ -77,9 +77,9 @@ export const QUESTIONS = {
     const card = preflightCard(setup);
     return {
       card,
-      seen: card.flatMap(({ check, item }) => {
-        const seen = answers[item];
-        return seen ? [stamped(setup, { check, surface: item, seen })] : [];
+      seen: card.flatMap((step) => {
+        const seen = answers[step.item];
+        return seen ? [stamped(setup, { ...testSubject(step), seen })] : [];
       }),
     };
   },
@@ -165,21 +165,6 @@ export interface ShelfLine {
   words: string;
   done: number;
   total: number;
-}
-
-/** Whether a model has a check, a reading or a test of this name, and takes this kind of answer. */
-function isAsked(setup: Setup, { check, surface, seen }: Asked): boolean {
-  const test = seen === 'pass' || seen === 'fail' || seen === 'unseen';
-  const value = seen.endsWith('%') || seen === 'unseen';
-  if (check.startsWith('read:'))
-    return (
-      value &&
-      readBacksOf(setup).some((r) => `read:${r.id}` === check && `ch${r.channel}` === surface)
-    );
-  const own = testNameOf(check);
-  if (own) return test && scriptFor(setup, own).some((s) => s.item === surface);
-  const movement = seen !== 'pass' && seen !== 'fail' && !seen.endsWith('%');
-  return movement && pairsOf(setup).some((e) => e.check.id === check && e.surface.id === surface);
 }
 
 /** Ready all the same: what is left is done out there. */

@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { diagnose, type Check } from '@/core/directions';
 import {
+  directionSubject,
   freshObservations,
   isOpen,
   observedDirections,
@@ -76,9 +77,9 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
   const beside = stills.filter((s) => s.check.id === current?.expectation.check.id);
   const nothingElse = (looks: readonly StillLook[]) => {
     setLooking(undefined);
-    for (const { check, members } of looks)
+    for (const { members } of looks)
       for (const o of members)
-        void observe(check.id, o.expectation.surface.id, 'centre', answerWords(o, 'centre'));
+        void observe(directionSubject(o.expectation), 'centre', answerWords(o, 'centre'));
   };
   const elseMoved = (o: Observed) => {
     setLooking(undefined);
@@ -100,7 +101,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
     setTrail((t) => [...t, done.map((o) => nameOfLook(o.expectation))]);
     after(done, skipped);
     for (const [o, seen] of answers)
-      void observe(o.expectation.check.id, o.expectation.surface.id, seen, answerWords(o, seen));
+      void observe(directionSubject(o.expectation), seen, answerWords(o, seen));
   };
   const skip = (passed: readonly Observed[]) => {
     const names = passed.map((o) => nameOfLook(o.expectation));
@@ -113,12 +114,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
     setTrail(trail.slice(0, -1));
     setChosen(last[0] && nameOfLook(last[0].expectation));
     for (const o of last)
-      void observe(
-        o.expectation.check.id,
-        o.expectation.surface.id,
-        'unseen',
-        answerWords(o, 'taken back'),
-      );
+      void observe(directionSubject(o.expectation), 'unseen', answerWords(o, 'taken back'));
   };
   /** One surface, chosen from the lists. */
   const choose = (o: Observed) => {

@@ -96,7 +96,9 @@ export function Question({
               ? modeWords(setup.unit, check.mode)
               : 'Unit on'}{' '}
           · {check.axis}
-          {controls.length > 0 && <span className="text-ink"> · {controls.join(', ')}</span>}
+          {controls.length > 0 && (
+            <span className="text-ink"> · {controls.map((c) => c.label).join(', ')}</span>
+          )}
         </p>
         <p className="text-soft shrink-0 text-sm" aria-live="polite">
           {left} of {total} left

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { isDone, testNameOf, tests } from '@/core/logbook';
+import { isDone, isTest, tests } from '@/core/logbook';
 import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { useBench } from '../job/useBench';
 import { TestScript } from '../recovery/TestScript';
@@ -22,7 +22,7 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const own = job.filter((j) => j.step.station === here);
   if (own.length === 0 || own.some((j) => !isDone(j.status))) return null;
   const next = nextFrom(job, here);
-  const test = next && testNameOf(`test:${next.step.id}`);
+  const test = next && isTest(next.step.id) ? next.step.id : undefined;
   if (!next || !test || !sameBench(own[0]!, next) || open(next.step).length > 0) return null;
   const steps = tests(setup, evidence, test);
   // What is proven by more than its list, or found wrong, is for its own station.

@@ -106,8 +106,9 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
       const { setup, answers } = get();
       const saidOfIt = bench();
       const now = Date.now();
-      const closed = look.some(({ check, seen }) => {
-        const step = stepOf(check);
+      const closed = look.some((answer) => {
+        const { seen } = answer;
+        const step = stepOf(answer);
         return seen !== 'unseen' && step && openGates(step, setup, saidOfIt, now).length > 0;
       });
       if (closed) {

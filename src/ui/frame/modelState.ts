@@ -1,5 +1,5 @@
 import type { StoreApi } from 'zustand';
-import type { Seen } from '@/core/logbook';
+import type { Seen, Subject } from '@/core/logbook';
 import type { PatchOperation } from '@/core/patch';
 import type { BenchSaid } from '@/core/procedure';
 import type { Problem, Setup } from '@/core/setup';
@@ -85,7 +85,7 @@ export interface ModelState extends ModelView {
   /** Puts what this tab changed, and nothing else, on top of what was saved elsewhere. */
   keepMine(): Promise<void>;
   takeTheirs(): Promise<void>;
-  observe(check: string, surface: string, seen: Seen, words?: string): Promise<void>;
+  observe(subject: Subject, seen: Seen, words?: string): Promise<void>;
   /** Everything one look gave, sent together. */
   observeAll(seen: readonly Omit<Said, 'words'>[], words: string): Promise<void>;
   /** Keeps a refused answer as what was seen on its version. */

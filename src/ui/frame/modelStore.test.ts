@@ -251,7 +251,7 @@ describe('undo', () => {
 
 describe('answers', () => {
   const answer = (store: ReturnType<typeof open>, seen: 'up' | 'down', surface = 'aileron-left') =>
-    store.getState().observe('stick-roll', surface, seen, `${surface} ${seen}`);
+    store.getState().observe({ check: 'stick-roll', surface }, seen, `${surface} ${seen}`);
   const shown = (store: ReturnType<typeof open>) =>
     store.getState().evidence.map((e) => `${e.surface} ${e.seen}`);
 

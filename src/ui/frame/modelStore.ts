@@ -264,7 +264,7 @@ export function createModelStore(
         confirm(theirs);
         void sendAnswers();
       },
-      observe: (check, surface, seen, words = 'Your answer') =>
+      observe: ({ check, surface }, seen, words = 'Your answer') =>
         answers.give([{ check, surface, seen }], words),
       observeAll: answers.give,
       keepAnswer: answers.keepAnyway,

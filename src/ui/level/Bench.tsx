@@ -1,5 +1,6 @@
 'use client';
 
+import { testSubject } from '@/core/logbook';
 import { useState } from 'react';
 import { pitchOn, wedgeFor } from '@/core/level';
 import { measureTaken } from '@/core/setup';
@@ -110,8 +111,7 @@ export function Bench() {
             );
             // What is written down has been done: it is the evidence, and not asked a second time.
             void observe(
-              'test:level',
-              'capture',
+              testSubject({ test: 'level', item: 'capture' }),
               Math.abs(off) <= 1 ? 'pass' : 'fail',
               'Level captured',
             );

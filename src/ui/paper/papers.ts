@@ -1,7 +1,7 @@
 import { gateWords, type Caution, type StepId } from '@/core/procedure';
 import type { ScriptStep } from '@/core/script';
 import { stepNote, type Setup } from '@/core/setup';
-import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
+import { gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
 import { sessionWords } from '../job/words';
@@ -72,7 +72,7 @@ function alike(lines: readonly string[]): string[] {
 
 /** What is plugged where. */
 export function wiringPaper({ setup, version }: ModelView): PaperList {
-  const gainLead = gainLeadWords(setup);
+  const gainLead = gainLeadOf(setup)?.label;
   return {
     title: `${setup.name}: wiring`,
     caution: `Battery out while plugs are moved. Version ${version}.`,

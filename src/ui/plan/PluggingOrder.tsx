@@ -1,6 +1,6 @@
 'use client';
 
-import { gainLeadWords, leadsOf, leadWords } from '@/core/wiring';
+import { gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
 import { GainLead } from './GainLead';
 import { mountingWords } from '@/core/setup';
@@ -8,7 +8,7 @@ import { mountingWords } from '@/core/setup';
 /** The wiring as a list in the order of plugging: the drawing in words. */
 export function PluggingOrder() {
   const setup = useModel((s) => s.setup);
-  const gainLead = gainLeadWords(setup);
+  const gainLead = gainLeadOf(setup)?.label;
   return (
     <section aria-labelledby="order-title">
       <h2 id="order-title" className="text-lg font-bold">

@@ -1,6 +1,6 @@
 'use client';
 
-import { isAtOnce, isDone, testNameOf, type Checked, type Status } from '@/core/logbook';
+import { isAtOnce, isDone, testSubject, type Checked, type Status } from '@/core/logbook';
 import type { ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
@@ -25,18 +25,17 @@ export function TestScript({
   const observeAll = useModel((s) => s.observeAll);
   const { say } = useBench();
   const open = steps.filter((s) => !isDone(s.status));
-  const test = testNameOf(steps[0]?.asked.check ?? '');
+  const test = steps[0]?.asked.test;
   const together = test !== undefined && isAtOnce(test) && open.length > 1;
   const answer = (asked: ScriptStep, seen: 'pass' | 'fail') => {
-    void observe(asked.check, asked.item, seen, `“${asked.does}”`);
+    void observe(testSubject(asked), seen, `“${asked.does}”`);
     // Whoever has just made it safe need not be asked again whether it is.
     if (test === 'safe') say('prop-off', 'prop-off', seen === 'pass');
   };
   const allAreSo = () =>
     void observeAll(
       open.map(({ asked }) => ({
-        check: asked.check,
-        surface: asked.item,
+        ...testSubject(asked),
         seen: 'pass',
         ground: 'said',
       })),
@@ -78,7 +77,7 @@ export function TestScript({
             </div>
             <ul className="list-disc pl-6">
               {asked.sees.map((s) => (
-                <li key={s} className={s.startsWith('WRONG') ? 'text-stop font-bold' : ''}>
+                <li key={s} className={asked.faults.includes(s) ? 'text-stop font-bold' : ''}>
                   <Said>{s}</Said>
                 </li>
               ))}
@@ -127,7 +126,7 @@ export function Answers({
     <AnswerButtons
       words={words}
       main={main}
-      answer={(seen) => void observe(asked.check, asked.item, seen, `“${asked.does}”`)}
+      answer={(seen) => void observe(testSubject(asked), seen, `“${asked.does}”`)}
     />
   );
 }

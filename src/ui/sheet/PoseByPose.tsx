@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { readings, worstOf, type Checked, type Status } from '@/core/logbook';
+import { readingSubject, readings, worstOf, type Checked, type Status } from '@/core/logbook';
 import { functionOf } from '@/core/setup';
 import { explain, pct, posesOf, type Pose, type ReadBack } from '@/core/sheets';
 import { useKeys } from '../frame/keys';
@@ -105,8 +105,7 @@ function PoseCard({
     onDone();
     void observeAll(
       column.map(({ asked }) => ({
-        check: `read:${asked.id}`,
-        surface: `ch${asked.channel}`,
+        ...readingSubject(asked),
         seen: `${Math.round(asked.predictedPct)}%` as const,
       })),
       words,
@@ -159,8 +158,7 @@ function PoseCard({
                       wrong={status === 'stop'}
                       onCommit={(v) =>
                         void observe(
-                          `read:${asked.id}`,
-                          `ch${asked.channel}`,
+                          readingSubject(asked),
                           v === undefined ? 'unseen' : (`${v}%` as const),
                           label,
                         )

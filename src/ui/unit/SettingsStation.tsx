@@ -1,6 +1,6 @@
 'use client';
 
-import { isDone, tests } from '@/core/logbook';
+import { isDone, testSubject, tests } from '@/core/logbook';
 import { settingGroups } from '@/core/settings';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
@@ -22,8 +22,7 @@ export function SettingsStation() {
   const allAsShown = () =>
     void observeAll(
       listed.map(({ asked }) => ({
-        check: asked.check,
-        surface: asked.item,
+        ...testSubject(asked),
         seen: 'pass',
         ground: 'said',
       })),

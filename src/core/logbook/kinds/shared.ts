@@ -1,6 +1,6 @@
 import { isOrder, roleOf, type Line, type Setup } from '../../setup';
 import { coneOf } from '../../verify';
-import type { Part } from '../part';
+import type { Part } from './part';
 
 /** Nothing for a model that has none, so that what was seen of it before there was such a thing still counts. */
 export const measuredSteering = ({ steering }: Setup['airframe']): readonly unknown[] =>

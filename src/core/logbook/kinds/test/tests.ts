@@ -1,21 +1,21 @@
-import { calibrationScript } from '../calibration';
-import { captureScript } from '../capture';
-import { levelScript } from '../level';
-import { mountingScript } from '../mounting';
-import { preflightCard } from '../preflight';
+import { calibrationScript } from '../../../calibration';
+import { captureScript } from '../../../capture';
+import { levelScript } from '../../../level';
+import { mountingScript } from '../../../mounting';
+import { preflightCard } from '../../../preflight';
 import {
   identifyScript,
   plainScript,
   safeScript,
   steeringScript,
   unitScript,
-} from '../preparation';
-import { failsafeScript, panicScript } from '../recovery';
-import type { ScriptStep } from '../script';
-import type { Setup } from '../setup';
-import { entryScript } from '../sheets';
-import { chassisScript, lockScript, recordScript, tuneScript } from '../tuning';
-import type { Part } from './part';
+} from '../../../preparation';
+import { failsafeScript, panicScript } from '../../../recovery';
+import type { ScriptStep, TestName } from '../../../script';
+import type { Setup } from '../../../setup';
+import { entryScript } from '../../../sheets';
+import { chassisScript, lockScript, recordScript, tuneScript } from '../../../tuning';
+import type { Part } from '../part';
 import {
   partsOfCalibration,
   partsOfCapture,
@@ -29,7 +29,7 @@ import {
   partsOfUnit,
   partsOfTest,
   partsOfTuning,
-} from './subjects';
+} from './parts';
 
 /** A test with the model in hand: its steps, and what of the Setup its outcome depends on. */
 interface Test {
@@ -58,9 +58,7 @@ export const TESTS = {
   tune: { script: tuneScript, parts: partsOfTuning },
   lock: { script: lockScript, parts: partsOfTuning },
   record: { script: recordScript, parts: partsOfFlight },
-} satisfies Record<string, Test>;
-
-export type TestName = keyof typeof TESTS;
+} satisfies Record<TestName, Test>;
 
 const known = new WeakMap<Setup, Map<TestName, ScriptStep[]>>();
 
@@ -76,14 +74,5 @@ export function scriptFor(setup: Setup, test: TestName): ScriptStep[] {
 /** Whether all of a test may be answered in one go. */
 export const isAtOnce = (test: TestName): boolean => 'atOnce' in TESTS[test];
 
-/** The name of the test a piece of evidence belongs to; undefined for readings and directions. */
-export function testNameOf(check: string): TestName | undefined {
-  const name = check.startsWith('test:') ? check.slice(5) : '';
-  return Object.hasOwn(TESTS, name) ? (name as TestName) : undefined;
-}
-
-/** The test a piece of evidence belongs to; undefined for readings and directions. */
-export function testOf(check: string): Test | undefined {
-  const name = testNameOf(check);
-  return name && TESTS[name];
-}
+/** Whether there is a test of this name. */
+export const isTest = (name: string): name is TestName => Object.hasOwn(TESTS, name);

@@ -1,7 +1,7 @@
-import { carriedChannels } from '../../chain';
-import type { Setup } from '../../setup';
-import type { Part } from '../part';
-import { orderInputs, ordersOf, throttlePart } from './shared';
+import { carriedChannels } from '../../../../chain';
+import type { Setup } from '../../../../setup';
+import type { Part } from '../../part';
+import { orderInputs, ordersOf, throttlePart } from '../../shared';
 
 /** What a test of panic or failsafe with the model in hand depends on. */
 export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {

@@ -1,10 +1,24 @@
-import type { Setup } from '../../setup';
-import { coneOf } from '../../verify';
+import type { Setup } from '../../../setup';
+import { readBacksOf } from '../../../sheets';
+import { coneOf } from '../../../verify';
+import type { EvidenceKind } from '../kind';
 import type { Part } from '../part';
-import { bareLine } from './shared';
+import { bareLine } from '../shared';
+
+/** A value off the channel monitor, the controls as in a pose. */
+export const reading: EvidenceKind<'reading'> = {
+  asked(setup, { pose, channel }) {
+    const found = readBacksOf(setup).find((r) => r.id === pose && r.channel === channel);
+    return found && [{ ...found.hands }, Math.round(found.predictedPct)];
+  },
+  isKnown: (setup, about) => reading.asked(setup, about) !== undefined,
+  takes: (seen) => seen.endsWith('%'),
+  parts: (setup, { channel }) => partsOfReading(setup, channel),
+  sharing: ({ channel }) => `channel ${channel}`,
+};
 
 /** Everything a value on the channel monitor depends on. */
-export function partsOfReading(setup: Setup, channel: number): Part[] {
+function partsOfReading(setup: Setup, channel: number): Part[] {
   const { program, transmitter, installation } = setup;
   const cone = coneOf(setup, [channel]);
   const controls = cone.controls.map((at) => transmitter.controls[at]!.id);
@@ -34,32 +48,6 @@ export function partsOfReading(setup: Setup, channel: number): Part[] {
       key: 'scale',
       title: 'the transmitter’s scale or firmware',
       value: [transmitter.pulse, installation.transmitterFirmware, revisions.transmitterFirmware],
-    },
-  ];
-}
-
-/** Everything that is entered and that no value on the channel monitor shows. */
-export function partsOfEntry({ program, transmitter, installation }: Setup): Part[] {
-  return [
-    {
-      key: 'unshown',
-      title: 'failsafe presets, call-outs, timers or waits of the program',
-      value: [
-        program.failsafe,
-        program.callouts,
-        program.timers,
-        program.logic,
-        program.outputs.map((o) => [o.channel, o.slowS ?? 0]),
-      ],
-    },
-    {
-      key: 'scale',
-      title: 'the transmitter’s scale or firmware',
-      value: [
-        transmitter.pulse,
-        installation.transmitterFirmware,
-        installation.revisions.transmitterFirmware,
-      ],
     },
   ];
 }

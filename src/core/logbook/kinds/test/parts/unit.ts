@@ -1,6 +1,6 @@
-import { roleOf, type Setup } from '../../setup';
-import type { Part } from '../part';
-import { makeupOf, unitWork } from './shared';
+import { roleOf, type Setup } from '../../../../setup';
+import type { Part } from '../../part';
+import { makeupOf, unitWork } from '../../shared';
 
 /** What a six-face calibration depends on: the unit itself, and that it forgot nothing since. */
 export const partsOfCalibration = (setup: Setup): Part[] => [

@@ -1,5 +1,5 @@
-import { isOrder, roleOf, type Setup } from '../../setup';
-import type { Part } from '../part';
+import { isOrder, roleOf, type Setup } from '../../../../setup';
+import type { Part } from '../../part';
 import {
   measuredSteering,
   bareLine,
@@ -8,7 +8,7 @@ import {
   throttlePart,
   unitWork,
   bodyWork,
-} from './shared';
+} from '../../shared';
 
 /** What the throws of the plain model, and where its leads go, depend on. */
 export function partsOfPlainModel(setup: Setup): Part[] {

@@ -1,0 +1,75 @@
+import { sentences, type Named } from '../script';
+import type { Means } from '../settings';
+import type { Movement } from '../chain';
+
+/** Knowing what is on the bench before anything is set. */
+export const IDENTIFY = sentences('identify', {
+  'read-versions': () =>
+    'Read the hardware version, firmware and channel count off the unit and the transmitter, and write them down. Update first, set afterwards: an update may wipe settings.',
+  'unit-is': ({ hardware, firmware }: { hardware: string; firmware: string }) =>
+    `unit: ${hardware || 'hardware not written down'}, ${firmware || 'firmware not written down'}`,
+  'transmitter-is': ({ firmware }: { firmware: string }) =>
+    `transmitter: ${firmware || 'firmware not written down'}`,
+  'leaflet-fits': () => 'the leaflet is for this version',
+  reset: () => 'Second-hand, or its past unknown: reset it to its factory settings.',
+  'no-old-setting': () => 'it says it is reset; no old setting remains',
+  bind: () =>
+    'Bind with the transmitter a step or two away, about 1.5 m (common practice, no source): too close fails.',
+  'link-light': () => 'the link light stays on after both were off and on again',
+  'menu-shows': () =>
+    'its menu shows: a menu that is missing means not bound, not powered, not updated or not reset',
+});
+
+/** Nothing can start by itself from here on. */
+export const SAFE = sentences('safe', {
+  'make-safe': ({ how }: { how: Named }) => `${how.label}.`,
+  'nothing-turns': () => 'nothing that turns can touch you, the bench or the model',
+});
+
+/** How somebody makes sure of what was entered. */
+const CONFIRMED: Record<Means, string> = {
+  menu: 'enter it, leave the menu, go in again and read it back',
+  switches: 'set it, then look at the switches again',
+  button: 'set it, then count the blinks it answers with',
+  dials: 'turn it with a small screwdriver, then look again',
+  taught: 'let the unit learn it, and see that it confirms',
+};
+
+/** The unit's settings, and what it shows of itself. */
+export const UNIT = sentences('unit', {
+  enter: ({ what, by }: { what: Named; by: Means }) => `${what.label}: ${CONFIRMED[by]}.`,
+  'stands-at': ({ row }: { row: Named }) => row.label,
+  'switch-on': () => 'Switch it off and on with the model lying still, then go through its modes.',
+  twitches: ({ times }: { times: number }) =>
+    `the surfaces twitch ${times === 1 ? 'once' : `${times} times`}`,
+  light: ({ mode, light }: { mode: Named; light: Named }) => `${mode.label}: ${light.label}`,
+  'go-through-modes': () => 'Go through the unit’s modes once more.',
+  'none-switched-off': () => 'no position gives a mode that is switched off inside the unit',
+});
+
+export type End = { mm: number; deg: number; goes: Movement };
+
+/** The model as it must be with the unit off. */
+export const PLAIN = sentences('plain-model', {
+  'follow-leads': () => 'Battery out. Follow every lead from its plug to its end.',
+  lead: ({ lead }: { lead: Named }) => lead.label,
+  'try-cut': () =>
+    'Switch the throttle cut on and move the throttle through its full range. Then close the throttle and release the cut.',
+  'switch-everything-on': () => 'Leave the throttle closed and switch everything on.',
+  'cut-holds': () => 'cut on: the motor stays still whatever the throttle does',
+  'stays-still': ({ afterCut }: { afterCut: boolean }) =>
+    `${afterCut ? 'cut released, ' : ''}throttle closed: it stays still`,
+  release: ({ hands }: { hands: Named }) =>
+    `Unit off, trims in the middle, ${hands.label} released.`,
+  'in-line': ({ ground }: { ground: boolean }) =>
+    `${ground ? 'the steering' : 'every surface'} in line: by its rod first, by subtrim only for the rest`,
+  'measure-throws': ({ edge }: { edge: Named }) =>
+    `Unit off. Move every stick fully both ways and measure at the ${edge.label}.`,
+  throws: ({ what, ends }: { what: Named; ends: readonly End[] }) =>
+    `${what.label.toLowerCase()}: ${ends.map((e) => `${e.mm} mm (${e.deg}°) ${e.goes}`).join(', ')}`,
+  listen: () => 'Hold every stick at full travel each way and listen.',
+  'nothing-hums': () => 'no servo hums, no rod bends, nothing touches',
+  'move-devices': () => 'Move flaps, gear and brake through their positions.',
+  'moves-alone': ({ what }: { what: Named }) =>
+    `${what.label.toLowerCase()} moves with its own switch, and with nothing else`,
+});
