@@ -76,7 +76,7 @@ describe('files of version 1', () => {
         // What is set in the unit is confirmed line by line now.
         if (subject.startsWith('test:unit ')) continue;
         const [check, surface] = subject.split(' ') as [string, string];
-        const { asked: _, ...parts } = stamp(setup, { check, surface });
+        const { asks: _, ...parts } = stamp(setup, { check, surface });
         const now = digest(JSON.stringify(Object.entries(parts).toSorted())).slice(0, 16);
         expect(`${subject} ${now}`).toBe(`${subject} ${was}`);
       }

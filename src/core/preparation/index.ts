@@ -46,11 +46,17 @@ export function safeScript(setup: Setup): ScriptStep[] {
 /** Every line of the unit's settings, entered and confirmed. */
 export function unitScript(setup: Setup): ScriptStep[] {
   const by = meansOf(setup.unit);
+  const presses = (setup.unit.traits.presses ?? []).map((p) => `${p.for}=${p.presses}`);
+  const { dials } = setup.unit.traits;
   const signs = signsOf(setup.unit);
   return scriptOf('unit', [
     ...settingGroups(setup).map(
       ({ id, title, rows }) =>
-        [id, UNIT.enter({ what: { id, label: title }, by }), rows.map(standsAt)] as const,
+        [
+          id,
+          UNIT.enter({ what: { id, label: title }, by, dials, presses }),
+          rows.map(standsAt),
+        ] as const,
     ),
     ...(signs.length > 0 ? [['signs', UNIT['switch-on'](), signs] as const] : []),
     ...(setup.unit.traits.slotsSettable

@@ -37,7 +37,9 @@ const CONFIRMED: Record<Means, string> = {
 
 /** The unit's settings, and what it shows of itself. */
 export const UNIT = sentences('unit', {
-  enter: ({ what, by }: { what: Named; by: Means }) => `${what.label}: ${CONFIRMED[by]}.`,
+  // How often a button is pressed and how far a dial is turned stands beside the line.
+  enter: ({ what, by }: { what: Named; by: Means; dials: string; presses: string[] }) =>
+    `${what.label}: ${CONFIRMED[by]}.`,
   'stands-at': ({ row }: { row: Named }) => row.label,
   'switch-on': () => 'Switch it off and on with the model lying still, then go through its modes.',
   twitches: ({ times }: { times: number }) =>

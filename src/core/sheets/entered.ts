@@ -18,7 +18,10 @@ export function enteredAs({ program }: Setup, id: string): string {
   const found = (): unknown => {
     switch (kind) {
       case 'failsafe':
-        return program.failsafe.find((f) => f.channel === Number(name));
+        return [
+          program.failsafe.find((f) => f.channel === Number(name)) ?? null,
+          program.outputs.find((o) => o.channel === Number(name))!.carries,
+        ];
       case 'output':
         return program.outputs.find((o) => o.channel === Number(name));
       case 'input':

@@ -59,6 +59,12 @@ export const leadWords = ({ portLabel, onReceiver, ends, yLead, carries, steadie
 
 /** A lead by what it joins, whatever that is called. */
 export const namedLead = (lead: Lead): Named => ({
-  id: [lead.port, lead.drives.join('+'), lead.function ?? 'nothing', lead.steadied].join(':'),
+  id: [
+    lead.port,
+    lead.onReceiver,
+    lead.drives.join('+'),
+    lead.function ?? 'nothing',
+    lead.steadied,
+  ].join(':'),
   label: leadWords(lead),
 });
