@@ -1,3 +1,4 @@
+import type { BenchState } from '../core/script';
 import type { Axis, Setup } from '../core/setup';
 import { createBench, type Bench, type Snapshot } from '../core/standin';
 
@@ -49,6 +50,10 @@ export function createRig() {
     play(moves: readonly RigMove[]) {
       bench?.rest();
       bench?.play(moves);
+    },
+    /** Puts everything as it is told. */
+    put(state: BenchState) {
+      bench?.put(state);
     },
     stop() {
       clearInterval(timer);

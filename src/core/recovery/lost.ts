@@ -15,6 +15,8 @@ export interface AfterLoss {
   /** The motor, and the surfaces, are the unit's own then. */
   unitDrives: boolean;
   unitSteers: boolean;
+  /** What was held then, by id; everything else at rest. */
+  controls: Record<string, number>;
   /** The unit keeps an attitude. */
   levels: boolean;
   /** Where every surface stands, or that the unit moves them. */
@@ -44,12 +46,18 @@ export function afterLoss(setup: Setup): AfterLoss {
     motorPct: Math.max(0, ...setup.airframe.motors.map((_, i) => motorRange(frame, i).hi)),
     unitDrives,
     unitSteers,
+    controls: heldIn(setup, stimulus.controls),
     levels: frame.failsafeActive || mode === 'level' || mode === 'home',
     surfaces: unitSteers
       ? [FAILSAFE['unit-steers']()]
       : setup.airframe.surfaces.map((s, i) => standing(s, frame.surfaceDeg[i]!)),
   };
 }
+
+const heldIn = ({ transmitter }: Setup, values: Float64Array): Record<string, number> =>
+  Object.fromEntries(
+    transmitter.controls.flatMap((c, i) => (values[i] === c.rest ? [] : [[c.id, values[i]!]])),
+  );
 
 const standing = (surface: Surface, deg: number): Sentence =>
   Number.isNaN(deg)

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { wished } from '../../../tests/kit/order-faults';
 import { makeSetup } from '../../../tests/kit/setups';
 import { stamp, staleReasons, tests as testsOf, readings, type Evidence } from '../logbook';
+import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
+import { createBench } from '../standin';
 import { failsafeScript, panicScript } from './index';
 
 const panicSetup = () =>
@@ -141,5 +143,60 @@ describe('evidence of tests and readings', () => {
       ])[0]!.status;
     expect(read(Math.round(first!.asked.predictedPct) + 1)).toBe('proven');
     expect(read(Math.round(first!.asked.predictedPct) + 9)).toBe('stop');
+  });
+});
+
+describe('a step played on the bench', () => {
+  const settled = (setup: Setup, { state }: ScriptStep) => {
+    const bench = createBench(setup);
+    bench.put(state!);
+    let shown = bench.advance(0);
+    for (let i = 0; i < 150; i++) shown = bench.advance(0.033);
+    return shown;
+  };
+  const panics = [
+    panicSetup(),
+    wished({ panic: { way: 'replace', control: 'sm', holdS: 0, gainPct: 40 } }),
+  ];
+  it.each(panics)('panic: every surface goes where the step says (%#)', (setup) => {
+    const steps = panicScript(setup);
+    expect(steps.length).toBeGreaterThan(1);
+    for (const step of steps) {
+      const { twin, attitudeDeg, linkUp } = settled(setup, step);
+      expect([Math.round(attitudeDeg.roll), linkUp]).toEqual([50, true]);
+      const goes = step.sees.flatMap((s) => /^(.+) goes (\w+) and stays there$/.exec(s) ?? []);
+      expect(goes.length).toBeGreaterThan(0);
+      for (let i = 0; i < goes.length; i += 3)
+        expect(twin.join('; '), step.does).toMatch(
+          new RegExp(`${goes[i + 1]} \\d+° ${goes[i + 2]}`),
+        );
+    }
+  });
+  it.each([makeSetup(), makeSetup('flying-wing'), makeSetup('conventional', 'autopilot')])(
+    'failsafe: surfaces and motor are where the steps say (%#)',
+    (setup) => {
+      const steps = failsafeScript(setup);
+      for (const step of steps) expect(step.state, step.item).toBeDefined();
+      const surfaces = steps.find((s) => s.item === 'surfaces')!;
+      const { twin, linkUp } = settled(setup, surfaces);
+      expect(linkUp).toBe(false);
+      for (const seen of surfaces.sees) expect(twin).toContain(seen);
+      const back = settled(setup, steps.at(-1)!);
+      expect([back.linkUp, Math.max(...back.motorPct)]).toEqual([true, 0]);
+    },
+  );
+  it('what was put before leaves nothing behind', () => {
+    const setup = panicSetup();
+    const bench = createBench(setup);
+    const still = bench.advance(0.033);
+    for (const { state } of [...panicScript(setup), ...failsafeScript(setup)]) {
+      bench.put(state!);
+      bench.advance(1);
+    }
+    bench.put({ controls: {} });
+    let shown = bench.advance(0.033);
+    for (let i = 0; i < 150; i++) shown = bench.advance(0.033);
+    expect(shown.twin).toEqual(still.twin);
+    expect([shown.controls, shown.linkUp]).toEqual([still.controls, true]);
   });
 });

@@ -2,7 +2,14 @@ import { controlWords, modeWords } from '../chain';
 import { levellingMust } from './answers';
 import { afterLoss } from './lost';
 import { FAILSAFE, PANIC } from './sentences';
-import { fault, scriptOf, type Named, type ScriptStep, type Sentence } from '../script';
+import {
+  fault,
+  scriptOf,
+  type BenchState,
+  type Named,
+  type ScriptStep,
+  type Sentence,
+} from '../script';
 import { isSwitched, kindOf, type Control, type Mode, type Setup } from '../setup';
 import { proofOf, type ProofRow } from '../verify';
 
@@ -58,6 +65,10 @@ export function panicScript(setup: Setup): ScriptStep[] {
         control.kind === 'momentary' ? PANIC.hold(pressed) : PANIC.on(pressed),
       ],
       sees,
+      {
+        controls: { ...placed(setup, rows[0]!), [panic.id]: panic.value },
+        rollDeg: TIP_DEG,
+      },
     ]),
   );
 }
@@ -95,6 +106,15 @@ function startsOf(setup: Setup): Start[] {
 const differing = (rows: readonly ProofRow[]): number[] =>
   rows[0]!.values.flatMap((value, i) => (rows.some((r) => r.values[i] !== value) ? [i] : []));
 
+/** Controls that do not stand where they come to by themselves in a row. */
+function placed(setup: Setup, row: ProofRow): Record<string, number> {
+  const { controls } = proofOf(setup);
+  const all = controls.map((id) => controlOf(setup, id));
+  return Object.fromEntries(
+    controls.flatMap((id, i) => (letGo(all, row, i) ? [] : [[id, row.values[i]!]])),
+  );
+}
+
 /** Where every control stands but panic itself; one that is tried in several places, with all of them. */
 function placesOf(setup: Setup, rows: readonly ProofRow[]): Sentence[] {
   const { controls, panic } = proofOf(setup);
@@ -117,6 +137,8 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
   const { safe, onSurface: ground, moves } = kindOf(setup.airframe);
   const motors = setup.airframe.motors.length > 0;
   const lost = afterLoss(setup);
+  // With the transmitter off the unit keeps what it heard last.
+  const off: BenchState = { controls: lost.controls, linkUp: false };
   const at: Named = { id: moves, label: ground ? 'the steering' : 'every surface' };
   return scriptOf('failsafe', [
     ...(motors
@@ -134,6 +156,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
                   ? FAILSAFE['motor-stops']()
                   : fault(FAILSAFE['motor-runs-on']({ pct: Math.round(lost.motorPct) })),
             ],
+            off,
           ] as const,
         ]
       : []),
@@ -141,9 +164,17 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       'surfaces',
       motors ? FAILSAFE['then-look']({ at }) : FAILSAFE['lose-and-look']({ at }),
       lost.surfaces,
+      off,
     ],
     ...(lost.levels
-      ? [['tilt', FAILSAFE.tip({ deg: TIP_DEG }), levellingMust(setup)] as const]
+      ? [
+          [
+            'tilt',
+            FAILSAFE.tip({ deg: TIP_DEG }),
+            levellingMust(setup),
+            { ...off, rollDeg: TIP_DEG },
+          ] as const,
+        ]
       : []),
     [
       'back',
@@ -154,6 +185,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
           ? [lost.unitDrives ? FAILSAFE['motor-follows-again']() : FAILSAFE['still-until-opened']()]
           : []),
       ],
+      { controls: {} },
     ],
   ]);
 }

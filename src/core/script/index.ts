@@ -22,6 +22,17 @@ export type TestName =
   | 'lock'
   | 'record';
 
+/**
+ * How everything stands while something is looked at. Controls by id, percent; what is not named is at
+ * rest, the model level and the signal there.
+ */
+export interface BenchState {
+  controls: Readonly<Record<string, number>>;
+  /** Right wing down positive. */
+  rollDeg?: number;
+  linkUp?: false;
+}
+
 /** One thing to do with the model in your hands, and what must be seen, in this order. */
 export interface ScriptStep {
   test: TestName;
@@ -33,6 +44,8 @@ export interface ScriptStep {
   faults: string[];
   /** What is done and what must be seen, as data. */
   asks: Data;
+  /** How everything stands then, where the rig can stand like it. */
+  state?: BenchState;
 }
 
 /** A step: its name, what is done, and what must be seen. */
@@ -40,11 +53,12 @@ export type Line = readonly [
   item: string,
   does: Sentence | readonly Sentence[],
   sees: readonly Sentence[],
+  state?: BenchState,
 ];
 
 /** Steps of one test from what is done and what must be seen. */
 export const scriptOf = (test: TestName, lines: readonly Line[]): ScriptStep[] =>
-  lines.map(([item, does, sees]) => {
+  lines.map(([item, does, sees, state]) => {
     const all = [does].flat() as Sentence[];
     return {
       test,
@@ -53,5 +67,6 @@ export const scriptOf = (test: TestName, lines: readonly Line[]): ScriptStep[] =
       sees: sees.map((s) => s.words),
       faults: sees.flatMap((s) => (s.isFault ? [s.words] : [])),
       asks: [all.map((s) => s.asks), sees.map((s) => s.asks)],
+      ...(state ? { state } : {}),
     };
   });

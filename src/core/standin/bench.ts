@@ -8,6 +8,7 @@ import {
   type Movement,
   type Stimulus,
 } from '../chain';
+import type { BenchState } from '../script';
 import { AXES, turnedWords, type Axis, type Mode, type Setup } from '../setup';
 
 /** How quickly a hand brings the model to where it is wanted. */
@@ -60,6 +61,8 @@ export interface Bench {
   tilt(axis: Axis, byDeg: number): void;
   /** Does things in order: controls put somewhere, waits, as a witness tells them. */
   play(steps: readonly ({ control: string; value: number } | { waitS: number })[]): Snapshot;
+  /** Puts everything as it is told, from rest and by hand: nothing jumps. */
+  put(state: BenchState): void;
   /** Puts the model straight back on the stand. */
   level(): void;
   /** Lets go of everything: each control where it rests, nothing remembered of before. */
@@ -99,6 +102,18 @@ export function createBench(setup: Setup): Bench {
     rest() {
       stimulus.controls.set(chain.restStimulus().controls);
       memory = chain.newMemory();
+    },
+    put({ controls, rollDeg = 0, linkUp = true }) {
+      this.rest();
+      // Whatever arms it was done before.
+      memory.armed = true;
+      this.level();
+      wanted.roll = rollDeg;
+      // With the signal gone nothing new reaches the unit: the controls come first.
+      this.setLink(true);
+      for (const [id, value] of Object.entries(controls)) this.setControl(id, value);
+      this.advance(0);
+      this.setLink(linkUp);
     },
     play(steps) {
       let shown = this.advance(0);

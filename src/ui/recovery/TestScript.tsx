@@ -5,6 +5,7 @@ import type { ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { useBench } from '../job/useBench';
+import { usePut } from '../rig/usePut';
 import { StatusMark } from '../status/StatusMark';
 import { Said } from '../measure/Said';
 import { seenBefore } from '../words';
@@ -24,6 +25,7 @@ export function TestScript({
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
   const { say } = useBench();
+  usePut(steps[next]?.asked.state);
   const open = steps.filter((s) => !isDone(s.status));
   const test = steps[0]?.asked.test;
   const together = test !== undefined && isAtOnce(test) && open.length > 1;

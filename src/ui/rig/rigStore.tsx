@@ -3,6 +3,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useState } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
+import type { BenchState } from '@/core/script';
 import type { Axis, Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
 import type { Rig, RigMove } from '@/workers/rig';
@@ -37,6 +38,10 @@ export interface RigState {
   level(): void;
   /** Puts everything back at rest, then does things in order, as a finding asks for its witness. */
   play(moves: readonly RigMove[]): void;
+  /** Puts everything as a step says, and remembers how it stood before the first one. */
+  put(state: BenchState): void;
+  /** Puts everything back to how it stood before anything was put. */
+  putBack(): void;
   point(at: Pointed | undefined): void;
   touch(at: Pointed | undefined): void;
 }
@@ -104,6 +109,7 @@ const restOf = (setup: Setup) =>
 
 function createRigStore(first: Setup): RigStore {
   const bench = new BenchLine();
+  let before: BenchState | undefined;
   const store = createStore<RigState>((set, get) => ({
     setup: first,
     snapshot: undefined,
@@ -128,6 +134,23 @@ function createRigStore(first: Setup): RigStore {
       const put = moves.flatMap((m) => ('control' in m ? [[m.control, m.value] as const] : []));
       set({ controls: { ...get().rest, ...Object.fromEntries(put) } });
       bench.do((rig) => rig.play([...moves]));
+    },
+    put(state) {
+      const { controls, linkUp, snapshot, rest } = get();
+      before ??= {
+        controls,
+        ...(snapshot ? { rollDeg: snapshot.attitudeDeg.roll } : {}),
+        ...(linkUp ? {} : { linkUp }),
+      };
+      set({ controls: { ...rest, ...state.controls }, linkUp: state.linkUp ?? true });
+      bench.do((rig) => rig.put(state));
+    },
+    putBack() {
+      if (!before) return;
+      const state = before;
+      before = undefined;
+      set({ controls: { ...get().rest, ...state.controls }, linkUp: state.linkUp ?? true });
+      bench.do((rig) => rig.put(state));
     },
     point: (pointed) => set({ pointed }),
     touch: (touched) => set({ touched }),

@@ -1,12 +1,12 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { readingSubject, readings, worstOf, type Checked, type Status } from '@/core/logbook';
 import { functionOf } from '@/core/setup';
 import { explain, pct, posesOf, type Pose, type ReadBack } from '@/core/sheets';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
-import { useRig } from '../rig/rigStore';
+import { usePut } from '../rig/usePut';
 import { StatusMark } from '../status/StatusMark';
 import { Places } from './Places';
 import { ReadingField } from './ReadingField';
@@ -95,11 +95,8 @@ function PoseCard({
 }) {
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
-  const play = useRig((s) => s.play);
-  useEffect(() => {
-    // The rig's hands go where the person's are to go.
-    play(Object.entries(pose.hands).map(([control, value]) => ({ control, value })));
-  }, [play, pose]);
+  // The rig's controls go where the person's are to go.
+  usePut(useMemo(() => ({ controls: pose.hands }), [pose]));
   const words = `Pose ${number}`;
   const allAsShown = () => {
     onDone();
