@@ -9,16 +9,25 @@ const ALIVE_MS = 1000;
 /** Something done on the bench: a control put somewhere, or a wait. */
 export type RigMove = { control: string; value: number } | { waitS: number };
 
+/** How the bench stands as it is loaded: as a step put it, or as somebody moved it since. */
+export interface Standing {
+  moves: readonly RigMove[];
+  put: BenchState | undefined;
+  linkUp: boolean;
+}
+
 /** The virtual bench, ticking: in a worker, or in the page where a browser gives it none. */
 export function createRig() {
   let bench: Bench | undefined;
   let timer: ReturnType<typeof setInterval> | undefined;
   return {
-    /** Puts a Setup on the bench; hands already holding controls keep them. */
-    load(setup: Setup, moves: readonly RigMove[], onTick: (snapshot: Snapshot) => void) {
+    /** Puts a Setup on the bench, everything as it stood before. */
+    load(setup: Setup, standing: Standing, onTick: (snapshot: Snapshot) => void) {
       clearInterval(timer);
       bench = createBench(setup);
-      bench.play(moves);
+      if (standing.put) bench.put(standing.put);
+      else bench.play(standing.moves);
+      bench.setLink(standing.linkUp);
       let last = performance.now();
       let told = '';
       let toldAt = -ALIVE_MS;

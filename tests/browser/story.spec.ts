@@ -97,7 +97,7 @@ test('a new model is made from nothing and driven on the rig', async ({ page }) 
   await page.keyboard.press('ArrowUp');
   await expect(now).toContainText(/elevator \d+° up/);
   await page.keyboard.press('l');
-  await expect(page.getByText('LINK LOST', { exact: false }).first()).toBeVisible();
+  await expect(page.getByText('SIGNAL LOST', { exact: false }).first()).toBeVisible();
 
   // The stick, by its slider.
   await page.keyboard.press('l');
@@ -160,4 +160,20 @@ test('a number is refused in words at its field, and typed again', async ({ page
   await expect(field).toHaveValue('3');
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(field).toHaveValue('0');
+});
+
+test('the rig stands as a step says, and afterwards as it stood before', async ({ page }) => {
+  await openModel(page, 'Otter', 'Logbook');
+  const rig = page.getByRole('complementary', { name: 'The rig' });
+  const there = rig.getByRole('button', { name: 'Simulate signal loss' });
+  const lost = rig.getByRole('button', { name: 'Signal lost: restore it' });
+  const stations = page.getByRole('navigation', { name: 'Stations' });
+  await expect(there).toBeVisible();
+  await stations.getByRole('link', { name: /^Failsafe/ }).click();
+  await expect(page.getByText('Switch the transmitter off.')).toBeVisible();
+  await expect(lost).toHaveAttribute('aria-pressed', 'true');
+  // The throttle is a third open, and the failsafe stops the motor.
+  await expect(rig.getByText(/^0 %$/)).toBeVisible();
+  await stations.getByRole('link', { name: /^Logbook/ }).click();
+  await expect(there).toHaveAttribute('aria-pressed', 'false');
 });

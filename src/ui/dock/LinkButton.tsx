@@ -3,7 +3,7 @@
 import { Radio, RadioTower } from 'lucide-react';
 import { useRig } from '../rig/rigStore';
 
-/** Cuts the link between transmitter and unit, and restores it. */
+/** Simulates the loss of the signal, and restores it. */
 export function LinkButton() {
   const linkUp = useRig((s) => s.linkUp);
   const setLink = useRig((s) => s.setLink);
@@ -16,7 +16,7 @@ export function LinkButton() {
       onClick={() => setLink(!linkUp)}
     >
       <Icon size={16} aria-hidden />
-      {linkUp ? 'Cut the link' : 'Link lost: restore it'}
+      {linkUp ? 'Simulate signal loss' : 'Signal lost: restore it'}
     </button>
   );
 }

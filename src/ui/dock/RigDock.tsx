@@ -148,7 +148,7 @@ function ModeLine() {
   const gain = useRig((s) => gainWords(Math.max(0, ...(s.snapshot?.gainPct ?? [0]))));
   const state = useRig((s) =>
     !s.linkUp
-      ? 'link lost'
+      ? 'signal lost'
       : s.snapshot?.recovering
         ? 'recovering'
         : s.snapshot && !s.snapshot.armed

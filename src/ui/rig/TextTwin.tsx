@@ -29,7 +29,7 @@ export function TextTwin({
       <div>
         <h2 className="text-lg font-bold">The unit: {modeWords(setup.unit, snapshot.mode)}</h2>
         <p className="text-soft text-sm">
-          {linkUp ? 'link up' : 'LINK LOST'}
+          {linkUp ? 'signal there' : 'SIGNAL LOST'}
           {snapshot.recovering && ', recovering'}
           {!snapshot.armed && ', not armed: run the throttle up once'}
         </p>

@@ -6,7 +6,7 @@ import { createStore, useStore, type StoreApi } from 'zustand';
 import type { BenchState } from '@/core/script';
 import type { Axis, Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
-import type { Rig, RigMove } from '@/workers/rig';
+import type { Rig, RigMove, Standing } from '@/workers/rig';
 
 export type { RigMove };
 
@@ -46,7 +46,8 @@ export interface RigState {
   touch(at: Pointed | undefined): void;
 }
 
-type RigStore = StoreApi<RigState> & { bench: BenchLine };
+/** As a step has put everything; undefined once somebody has moved something. */
+type RigStore = StoreApi<RigState> & { bench: BenchLine; putNow: () => BenchState | undefined };
 
 /** A bench that says nothing for so long is gone: it says at least that it is there once a second. */
 const SILENCE_MS = 4000;
@@ -60,7 +61,7 @@ class BenchLine {
   }
 
   /** Runs the bench until the returned function is called. */
-  run(setup: Setup, moves: readonly RigMove[], told: (snapshot: Snapshot) => void): () => void {
+  run(setup: Setup, standing: Standing, told: (snapshot: Snapshot) => void): () => void {
     let heardAt = performance.now();
     let worker: Worker | undefined;
     let here: Rig | undefined;
@@ -75,7 +76,7 @@ class BenchLine {
       void import('@/workers/rig').then(({ createRig }) => {
         if (here || gone) return;
         here = createRig();
-        here.load(setup, moves, onTick);
+        here.load(setup, standing, onTick);
         this.remote = here;
       });
     };
@@ -86,7 +87,7 @@ class BenchLine {
       worker.addEventListener('error', runHere);
       const rig = wrap<Rig>(worker);
       this.remote = rig;
-      rig.load(setup, [...moves], proxy(onTick)).catch(runHere);
+      rig.load(setup, standing, proxy(onTick)).catch(runHere);
     } catch {
       runHere();
     }
@@ -110,6 +111,11 @@ const restOf = (setup: Setup) =>
 function createRigStore(first: Setup): RigStore {
   const bench = new BenchLine();
   let before: BenchState | undefined;
+  let now: BenchState | undefined;
+  const byHand = (act: Parameters<BenchLine['do']>[0]) => {
+    now = undefined;
+    bench.do(act);
+  };
   const store = createStore<RigState>((set, get) => ({
     setup: first,
     snapshot: undefined,
@@ -122,18 +128,19 @@ function createRigStore(first: Setup): RigStore {
     setSheet: (sheet) => set({ sheet }),
     setControl(id, value) {
       set({ controls: { ...get().controls, [id]: value } });
-      bench.do((rig) => rig.setControl(id, value));
+      byHand((rig) => rig.setControl(id, value));
     },
     setLink(linkUp) {
       set({ linkUp });
-      bench.do((rig) => rig.setLink(linkUp));
+      byHand((rig) => rig.setLink(linkUp));
     },
-    tilt: (axis, byDeg) => bench.do((rig) => rig.tilt(axis, byDeg)),
-    level: () => bench.do((rig) => rig.level()),
+    tilt: (axis, byDeg) => byHand((rig) => rig.tilt(axis, byDeg)),
+    level: () => byHand((rig) => rig.level()),
     play(moves) {
       const put = moves.flatMap((m) => ('control' in m ? [[m.control, m.value] as const] : []));
-      set({ controls: { ...get().rest, ...Object.fromEntries(put) } });
-      bench.do((rig) => rig.play([...moves]));
+      set({ controls: { ...get().rest, ...Object.fromEntries(put) }, linkUp: true });
+      byHand((rig) => rig.setLink(true));
+      byHand((rig) => rig.play([...moves]));
     },
     put(state) {
       const { controls, linkUp, snapshot, rest } = get();
@@ -142,6 +149,7 @@ function createRigStore(first: Setup): RigStore {
         ...(snapshot ? { rollDeg: snapshot.attitudeDeg.roll } : {}),
         ...(linkUp ? {} : { linkUp }),
       };
+      now = state;
       set({ controls: { ...rest, ...state.controls }, linkUp: state.linkUp ?? true });
       bench.do((rig) => rig.put(state));
     },
@@ -149,13 +157,14 @@ function createRigStore(first: Setup): RigStore {
       if (!before) return;
       const state = before;
       before = undefined;
+      now = state;
       set({ controls: { ...get().rest, ...state.controls }, linkUp: state.linkUp ?? true });
       bench.do((rig) => rig.put(state));
     },
     point: (pointed) => set({ pointed }),
     touch: (touched) => set({ touched }),
   }));
-  return Object.assign(store, { bench });
+  return Object.assign(store, { bench, putNow: () => now });
 }
 
 const RigContext = createContext<RigStore | undefined>(undefined);
@@ -179,7 +188,8 @@ export function RigProvider({ setup, children }: { setup: Setup; children: React
     const moves = Object.entries(controls)
       .filter(([id, value]) => value !== rest[id])
       .map(([control, value]) => ({ control, value }));
-    return store.bench.run(setup, moves, (snapshot) => store.setState({ snapshot }));
+    const standing = { moves, put: store.putNow(), linkUp: store.getState().linkUp };
+    return store.bench.run(setup, standing, (snapshot) => store.setState({ snapshot }));
   }, [setup, store]);
   return <RigContext value={store}>{children}</RigContext>;
 }
