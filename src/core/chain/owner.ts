@@ -21,7 +21,6 @@ export function surfaceRange(frame: Frame, surface: number, throwDeg: number): O
   return { by: 'sticks', lo: deg, hi: deg };
 }
 
-/** What is said of a motor and of surfaces that are the unit's own. */
-export const UNIT_DRIVES = 'the motor is the unit’s: it may run at any moment, so stay clear';
-export const UNIT_STEERS =
-  'the unit steers by itself: the surfaces move as it likes, not as the sticks say';
+/** What is said of a motor and of surfaces that the unit controls by itself. */
+export const UNIT_DRIVES = 'the unit controls the motor: it may run at any moment, so stay clear';
+export const UNIT_STEERS = 'the unit steers by itself: the surfaces do not follow the sticks';

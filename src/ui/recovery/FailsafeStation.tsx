@@ -1,12 +1,12 @@
 'use client';
 
+import { kindOf } from '@/core/setup';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { tests } from '@/core/logbook';
 import { footprint } from '@/core/recovery';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-import { kindOf } from '@/core/setup';
 import { modeWords } from '../unit/words';
 import { FootprintDrawing } from './FootprintDrawing';
 import { GroundStop } from './GroundStop';
@@ -26,12 +26,6 @@ export function FailsafeStation() {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
-        {setup.airframe.motors.length > 0 && (
-          <p className="card border-stop">
-            Hold the model, or have it held, for every step: the motor may start.{' '}
-            {kindOf(setup.airframe).safe} throughout.
-          </p>
-        )}
         <TestScript title="Link off, with the model held" steps={script} />
       </div>
       <aside className="flex flex-col gap-4">

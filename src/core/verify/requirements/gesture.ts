@@ -3,7 +3,7 @@ import type { Requirement } from './requirement';
 
 export const gestureReached: Requirement = {
   id: 'gesture',
-  title: 'The leaflet’s stick corner is the unit’s',
+  title: 'The unit reads the leaflet’s stick corner as shown',
   must: 'Sticks held where the leaflet shows them send the pulses the unit waits for.',
   from: 'The unit starts a capture by a corner of the sticks, and looks at pulses.',
   leavesOut: 'Gestures by a button or a switch.',

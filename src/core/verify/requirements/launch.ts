@@ -8,7 +8,7 @@ const STILL_DEG = 0.5;
 export const launchLifts: Requirement = {
   id: 'launch',
   title: 'Launch help lifts the nose, and ends',
-  must: 'Something a hand does switches launch help on; in every state with it on and the sticks released every surface that pitches stands up; a moved aileron or elevator stick ends it.',
+  must: 'Some control switches launch help on. While it is on and the sticks are released, every surface that pitches is up. Moving the aileron or elevator stick ends it.',
   from: 'The choice of launch help.',
   leavesOut: 'Trims away from their rest; how far up is right for this model.',
   applies: (setup) =>
@@ -107,7 +107,7 @@ export const launchLifts: Requirement = {
           scripts: [-100, 100].map((to) => [{ hand: at, to }, { waitS: 1 }, { look: {} }]),
           holds: (seen) => (seen.some((m) => m.launching) ? -1 : 1),
           says: () => ({
-            says: `Launch help stays on with the ${hand} stick moved: nothing ends it in the hand that flies.`,
+            says: `Launch help stays on when you move the ${hand} stick: the stick you fly with does not end it.`,
             then: [at, 100],
           }),
         })),

@@ -10,7 +10,7 @@ export const levelIsLevel: Requirement = {
   id: 'level',
   title: 'What the unit takes for level is level',
   must: `In every state in which it levels, with the model as it flies, the unit sees no more than ${OFF_DEG}° of bank or pitch.`,
-  from: 'Self-levelling flies the attitude it was taught, and what was set on top of it.',
+  from: 'Self-levelling flies the captured attitude plus the offset set in the unit.',
   leavesOut: 'A bubble of its own that drifts; the attitude at another speed.',
   applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
   looksAt: (facts) => facts.orderChannels,

@@ -174,7 +174,7 @@ function edgeClaim(facts: Facts, carries: 'recovery' | 'gain', channel: number):
       const click = roomUs < CLICK_US;
       return {
         severity: click ? 'stop' : 'caution',
-        says: `${usOf(now).toFixed(0)} µs on the ${carries} channel is ${roomUs.toFixed(0)} µs from where the unit changes its mind.`,
+        says: `${usOf(now).toFixed(0)} µs on the ${carries} channel is ${roomUs.toFixed(0)} µs from where the unit changes mode.`,
         about: { mode: now.frame.mode, how: click ? 'click' : 'drift', figure: roomUs },
       };
     },
@@ -185,7 +185,7 @@ export const restCalm: Requirement = {
   id: 'rest',
   title: 'Switched on at rest, the unit leaves the model alone',
   must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it takes no attitude and no way of its own, for as long as nothing is touched.',
-  from: 'Some units refuse their menus or the throttle; surfaces would move with hands near.',
+  from: 'Some units refuse their menus or the throttle; surfaces would move while someone is close.',
   leavesOut: 'What follows once something was touched.',
   applies: () => true,
   looksAt: (facts) => facts.orderChannels,
@@ -200,7 +200,7 @@ export const restCalm: Requirement = {
               key: 'panic rests pressed',
               failure: {
                 severity: 'stop' as const,
-                says: `${facts.label(panic.at)} calls panic, and rests where it is pressed.`,
+                says: `${facts.label(panic.at)} switches panic on in its rest position.`,
                 where: '/intents/program/panic/control',
                 witness: { controls: {}, words: 'nothing touched' },
                 about: { control: panic.id, how: 'panic' },

@@ -4,7 +4,7 @@ import type { Requirement } from './requirement';
 /** The steering of a car: at its lock when the hand is at its end, and no further. */
 export const steeringStops: Requirement = {
   id: 'steering-stop',
-  title: 'The steering reaches its stop just when the hand does',
+  title: 'The steering reaches its stop at full control',
   must: 'In every state, unit still, the servo is never sent more than 1° past the place where the steering meets its stop, and somewhere it gets there to within 3°.',
   from: 'The steering as measured: arm, link, crank or rack, knuckles and stops.',
   leavesOut: 'The give of the linkage; the correction on top.',

@@ -202,7 +202,7 @@ export const sticksAlone: Requirement = {
                 angles(seen, s)!,
               );
               return {
-                says: `${control.label} moves the ${surface.label.toLowerCase()} by ${stray.deg.toFixed(0)}°; it has no business there.`,
+                says: `${control.label} moves the ${surface.label.toLowerCase()} by ${stray.deg.toFixed(0)}°: it must not move it at all.`,
                 then: [at, stray.value],
               };
             },
@@ -264,7 +264,7 @@ const TURNED = [
 export const linkagesFree: Requirement = {
   id: 'linkages',
   title: 'No linkage locks inside the travel used',
-  must: 'Wherever its servo is really sent, by hands and by the correction, each rod follows and its surface never turns back on the way there.',
+  must: 'Wherever the sticks and the correction send its servo, each rod follows and its surface never reverses on the way.',
   from: 'Geometry of the rod between servo arm and horn.',
   leavesOut:
     'The full stick and the full correction together: the unit lets go as the stick goes out.',
