@@ -20,7 +20,7 @@ export function stayHere(): void {
   const address = foreignAddress();
   if (address === undefined) return;
   console.error(
-    `\nTolvan only listens on this machine, but it was started to listen on ${address}: anyone there could read and change everything. Start it with "npm start", or with -H 127.0.0.1.`,
+    `\nTolvan listens on this machine only, but it was started to listen on ${address}: anyone there could read and change everything. Start it with "npm start", or with -H 127.0.0.1.`,
   );
   process.exit(1);
 }
