@@ -121,7 +121,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
   const ground = kindOf(setup.airframe).onSurface;
 
   draft.own.failsafe = setup.program.outputs.flatMap(({ channel, carries }): Failsafe[] => {
-    // A channel that can only hold is told to hold; one that carries a switch, what a switch can send.
+    // Some channels can only hold their last value. A channel that carries a switch can only preset a switch position.
     const preset = (us: number): Failsafe[] =>
       lostOf(setup, channel) === 'holds' && setup.installation.receiver?.lost !== 'holds'
         ? [{ channel, kind: 'hold', owner }]

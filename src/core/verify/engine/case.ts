@@ -2,7 +2,7 @@ import type { Cell } from '../explore';
 import type { Moment, StateClaim } from './claim';
 import type { State } from './states';
 
-/** Failing states whose way is walked before one is taken as it is. */
+/** At most this many failing states are replayed from power-up; then one is taken as it is. */
 const WALKED = 8;
 
 export interface Worst {
@@ -10,7 +10,7 @@ export interface Worst {
   state: State;
 }
 
-/** The state that is looked at now; its hands are overwritten by the next one. */
+/** The state being examined; its control values are overwritten by the next one. */
 export type Standing = State;
 
 export const kept = ({ cell, hands, memory, unit }: Standing): State => ({
@@ -20,7 +20,7 @@ export const kept = ({ cell, hands, memory, unit }: Standing): State => ({
   unit,
 });
 
-/** One claim while the states are gone through. */
+/** One claim while its states are examined. */
 export class Case {
   /** States asked about, and cells they lie in: what differs by a knob alone is one case to a person. */
   states = 0;
@@ -33,7 +33,7 @@ export class Case {
   worst: Worst[] = [];
   groups = new Map<string, Worst>();
   choices: string[];
-  /** Of a list: what some state spoke for. */
+  /** Of a list: entries that at least one state covers. */
   readonly supported = new Set<string>();
   margins: number[] = [];
   places: readonly number[] | undefined;

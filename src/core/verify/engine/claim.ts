@@ -2,7 +2,7 @@ import type { Frame } from '../../chain';
 import type { Read } from '../../setup';
 import type { About, Failure, Severity } from '../finding';
 
-/** How the model is turned or tipped for one look; whatever is not named is level and still. */
+/** How the model is turned or tipped in one step of a script; anything not named is level and still. */
 export interface Attitude {
   rollDeg?: number;
   pitchDeg?: number;
@@ -14,57 +14,57 @@ export interface Attitude {
 /** One thing a person does, or that happens, in a script. Controls go by their position. */
 export type Act =
   | { hand: number; to: number }
-  /** The control goes back to where it stood when the script began. */
+  /** The control returns to where it was when the script began. */
   | { back: number }
   | { waitS: number }
   | { signal: boolean }
-  /** One look with the model in an attitude; nothing is remembered of it. */
+  /** One observation with the model in an attitude; the memory stays as it was. */
   | { look: Attitude };
 export type Script = readonly Act[];
 
-/** What can be seen in one moment. A claim looks at what it is shown and nothing else. */
+/** Everything a claim may use about one moment. */
 export interface Moment {
   readonly frame: Frame;
   /** Where every control stands, in percent. */
   readonly hands: ArrayLike<number>;
-  /** Panic is pressed, or what it set going has not let go yet. */
+  /** Panic is pressed, or recovery has not ended yet. */
   readonly panicking: boolean;
   /** Launch help is on. */
   readonly launching: boolean;
-  /** By how much the pulse of a channel (1-based) varies in its cell, microseconds; absent where nobody knows. */
+  /** How far the pulse of a channel (1-based) varies within its cell, microseconds; absent if unknown. */
   readonly widthUs?: ((channel: number) => number) | undefined;
 }
 
-/** Which states a claim speaks of. */
+/** The states a claim covers. */
 export interface Scope {
-  /** Channels (1-based) that decide it. */
+  /** Channels (1-based) that the claim depends on. */
   channels: readonly number[];
-  /** What else is told apart: positions of switches, logic of call-outs. */
+  /** Anything else that separates states: switch positions, the logic of call-outs. */
   reads?: readonly Read[];
-  /** What was done since power-up: anything at all, unless said otherwise. */
+  /** What may have happened since power-up; anything by default. */
   before?: 'switches-at-rest' | 'nothing-touched';
-  /** Where controls stand now, by position. */
+  /** Controls held at a value now, by index. */
   hands?: readonly (readonly [control: number, value: number])[];
   /**
    * Where sticks that spring back stand, if they do not decide it. Two of them at their ends leave a mixed surface no room,
    * and that is no fault: `released`, within a quarter of their way (`near`), or `anywhere`.
    */
   sticks: 'released' | 'near' | 'anywhere';
-  /** Trims stay at rest: the person has just let them be. */
+  /** Trims stay at rest. */
   trimsAtRest?: true;
   /** The unit armed and with a position fix (`in-use`), or in every state of its own (`any`). */
   unit: 'in-use' | 'any';
 }
 
-/** What a claim says when it does not hold. */
+/** A claim that does not hold: what is shown to the person. */
 export interface Found {
-  /** The moments that were looked at, as its form has them. */
+  /** The moments examined, in the order the claim's form gives them. */
   seen: readonly Moment[];
   now: Moment;
   margin: number;
   /** Where the controls stand, in words. */
   state: string;
-  /** In how many of how many states it fails. */
+  /** How many of the examined states fail. */
   failing: readonly [number, number];
 }
 
@@ -73,7 +73,7 @@ export interface Told {
   severity?: Exclude<Severity, 'note'>;
   where?: string;
   about?: About;
-  /** A control, and where it is put to see it. */
+  /** A control, and the value that shows the failure. */
   then?: readonly [control: number, value: number];
 }
 
@@ -87,7 +87,7 @@ interface Common {
   about: About;
   /** What the witness shows, in a few words. */
   shows: string;
-  /** Moments it speaks of; all, where absent. */
+  /** The moments it covers; all of them if absent. */
   when?: (now: Moment) => boolean;
   says(found: Found): string | Told;
 }
@@ -96,7 +96,7 @@ interface Common {
 interface Asked {
   asked: 'always' | 'somewhere';
   each?: (now: Moment) => string;
-  /** What it comes to that no state was met of which it speaks. */
+  /** The failure to report if no covered state is reached. */
   none?: { says: string; about: About };
 }
 
@@ -104,11 +104,11 @@ interface Asked {
 export interface MomentClaim extends Common, Asked {
   form: 'moment';
   holds(now: Moment): number;
-  /** Its margin rises or falls with every pulse of its channels: the ends of a range say all. */
+  /** The margin is monotone in every pulse of its channels, so the ends of a range bound it. */
   byPulses?: true;
 }
 
-/** One control over its range, all else and the memory held. */
+/** One control swept over its range, everything else and the memory held. */
 export interface SweepClaim extends Common, Asked {
   form: 'sweep';
   control: number;
@@ -118,7 +118,7 @@ export interface SweepClaim extends Common, Asked {
   holds(places: readonly number[], seen: readonly Moment[]): number;
 }
 
-/** The same moment after one script and after another, or as it goes on in one. */
+/** The same moment after two scripts, or at several steps of one. */
 export interface TwinClaim extends Common, Asked {
   form: 'twin';
   scripts: readonly Script[];
@@ -128,12 +128,12 @@ export interface TwinClaim extends Common, Asked {
   holds(seen: readonly Moment[], now: Moment): number;
 }
 
-/** One of a finite list holds in every state that speaks of it, and in one at least. */
+/** One of a finite list holds in every state it covers, and it covers at least one. */
 export interface ListClaim extends Common {
   form: 'moment';
   asked: 'one-of';
   choices: readonly string[];
-  /** @returns undefined where the moment does not speak of it */
+  /** @returns undefined where the claim does not cover the moment */
   allows(now: Moment, choice: string): boolean | undefined;
 }
 

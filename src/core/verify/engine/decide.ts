@@ -6,7 +6,7 @@ import { Stage } from './stage';
 import { memoriesIn, placesIn, tableFor, unitStates, type State } from './states';
 import { ENDS, REFINEMENTS, verdictOf, type Verdict } from './verdict';
 
-/** A dip of a margin smaller than this is rounding. */
+/** A margin that dips by less than this is rounding. */
 const DIP = 1e-6;
 /** Places of one sweep at most, besides its ends. */
 const MOST_CUTS = 48;
@@ -14,8 +14,8 @@ const MOST_CUTS = 48;
 /**
  * Decides claims over everything that can be reached: cell by cell of the table of their scope, at the
  * ends of each cell, themselves included, and in its middle, with everything the unit may be in by
- * itself; where a margin dips between the ends, the cell is halved. Claims of one scope are looked at
- * together. The one place that looks: a claim never chooses a state.
+ * itself; where a margin dips between the ends, the cell is halved. Claims of one scope are decided
+ * together. Only this file chooses states; a claim never does.
  */
 export function decide(
   facts: Facts,
@@ -39,7 +39,7 @@ export function decide(
   return claims.map((c) => verdicts.get(c)!);
 }
 
-/** Claims of one scope, looked at in one pass over its states. */
+/** Claims of one scope, decided in one pass over its states. */
 function together(
   facts: Facts,
   stage: Stage,
@@ -101,7 +101,7 @@ class Pass {
     }
   }
 
-  /** Whether the ends of the pulses of a cell say already that a claim holds in all of it. */
+  /** Whether the pulses at the ends of a cell already prove a claim for the whole cell. */
   private byPulses({ claim }: Case, cell: Cell): boolean {
     if (claim.form !== 'moment' || claim.asked !== 'always' || !claim.byPulses || claim.when)
       return false;
@@ -137,7 +137,7 @@ class Pass {
     const memories = memoriesIn(facts, table, cell);
     for (const hands of placesIn(facts, table, cell, scope, skip)) {
       for (const memory of memories) {
-        // States that differ in the swept control alone are one sweep.
+        // States that differ only in the swept control share one sweep.
         if (sweep) {
           const met = sweep.met.size;
           const held = hands.slice();
@@ -147,7 +147,7 @@ class Pass {
         }
         for (const unit of this.units) {
           const now = stage.put(hands, memory, unit, width);
-          // A recovery channel that is off forgets how long it was on: the same state again.
+          // Once a recovery channel is off, the time it was on no longer matters: the same state again.
           if (unit.recoveryHeldS > 0 && !now.frame.recovering) continue;
           this.stateNo += 1;
           const at: Standing = { cell, hands, memory, unit };
@@ -227,7 +227,7 @@ class Pass {
     c.take(margins[key], now, at);
   }
 
-  /** Of a list only what this state allows is left. */
+  /** Keeps only the entries of a list that hold in this state. */
   private narrow(c: Case, says: readonly (boolean | undefined)[], now: Moment, at: Standing): void {
     const { claim } = c;
     if (claim.asked !== 'one-of') return;
@@ -241,7 +241,7 @@ class Pass {
     });
     if (!denied) return;
     c.failsHere();
-    // The state that took the last one away shows best what is wrong.
+    // The state that removed the last entry is the best example.
     c.worst = [{ margin: -1, state: kept(at) }];
   }
 

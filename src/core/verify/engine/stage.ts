@@ -2,7 +2,7 @@ import type { Frame, Memory, Stimulus } from '../../chain';
 import type { Attitude, Moment, Script } from './claim';
 import type { Facts } from './facts';
 
-/** What the unit itself is in, beside what its channels tell it. */
+/** The unit's own state, apart from its channels. */
 export interface UnitState {
   armed: boolean;
   positionFix: boolean;
@@ -10,9 +10,9 @@ export interface UnitState {
   recoveryHeldS: number;
 }
 
-/** One radio frame: what a lost signal takes at least to be noticed. */
+/** One radio frame: the shortest time in which a lost signal is noticed. */
 const FRAME_S = 0.02;
-/** Waits are cut where something runs out, at most so often: beyond that nothing new comes. */
+/** A wait is split where a timer ends, at most this often; after that nothing new happens. */
 const MOST_EVENTS = 24;
 
 class Seen implements Moment {
@@ -28,8 +28,8 @@ class Seen implements Moment {
 }
 
 /**
- * The chain with a state on it: sweeps a control, plays scripts, and shows what comes of it. It says
- * nothing of what ought to come. Moments it gives are overwritten by the next sweep or script.
+ * The chain set to a state: sweeps a control, plays scripts, and returns what happens, without judging
+ * it. The moments it returns are overwritten by the next sweep or script.
  */
 export class Stage {
   private readonly stimulus: Stimulus;
@@ -38,7 +38,7 @@ export class Stage {
   private readonly memory: Memory;
   private readonly baseHands: Float64Array;
   private readonly nowSeen: Seen;
-  /** What a script has come to. */
+  /** The state a script has reached. */
   private readonly running: Seen;
   private readonly pool: Seen[] = [];
   private readonly pulses: number[] = [];
@@ -68,7 +68,7 @@ export class Stage {
           : [],
     );
     this.recoveryS = (facts.setup.unit.settings.recovery?.delayMs ?? 0) / 1000;
-    // Channels nothing is said about always carry the same.
+    // A channel without any line always carries the same pulse.
     const said = new Set([
       ...facts.setup.program.lines.map((l) => l.channel),
       ...facts.setup.program.outputs.map((o) => o.channel),
@@ -76,7 +76,7 @@ export class Stage {
     this.active = [...this.nowSeen.frame.receivedUs.keys()].filter((i) => said.has(i + 1));
   }
 
-  /** Stands in a state and looks once. */
+  /** Sets a state and returns its moment. */
   put(
     hands: Float64Array,
     memory: Memory,
@@ -118,14 +118,14 @@ export class Stage {
     const one = this.next();
     one.frame.receivedUs.set(now.frame.receivedUs);
     one.frame.logic.set(now.frame.logic);
-    // Channels the link drops stay away.
+    // Channels the link drops stay NaN.
     for (const [at, us] of pulses)
       if (!Number.isNaN(one.frame.receivedUs[at]!)) one.frame.receivedUs[at] = us;
     facts.chain.fromLink(stimulus, memory, one.frame);
     return this.note(one);
   }
 
-  /** Turns one control through some places, everything else held. */
+  /** Sweeps one control through some values, everything else held. */
   sweep(control: number, places: readonly number[]): Moment[] {
     this.used = 0;
     const { stimulus, memory } = this;
@@ -313,7 +313,7 @@ export class Stage {
 type Doing = Exclude<Script[number], { look: Attitude }>;
 const doings = new WeakMap<Script, readonly Doing[]>();
 
-/** What is done in a script, looks aside. */
+/** The steps of a script without its observations. */
 function actsOf(script: Script): readonly Doing[] {
   const found =
     doings.get(script) ?? script.flatMap((act): Doing[] => ('look' in act ? [] : [act]));

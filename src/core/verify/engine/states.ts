@@ -13,9 +13,9 @@ import type { Scope } from './claim';
 import type { Facts } from './facts';
 import type { UnitState } from './stage';
 
-/** Controls between their ends that are put at both of them together; more stand where they are least trouble. */
+/** At most this many continuous controls are put at both ends in combination; further ones stay at their easiest value. */
 const TOGETHER = 6;
-/** How far out a stick is `near`: a quarter of its way. */
+/** A stick is `near` within a quarter of its travel. */
 const NEAR_PCT = 25;
 
 /** A state of the table: a cell, where the controls stand in it, and what is remembered. */
@@ -46,7 +46,7 @@ export function tableFor(
         : undefined;
   const cone = coneOfReads(setup, [...channels, ...reads]);
   const now = [
-    // What reaches none of it changes nothing of the table.
+    // A control that reaches none of these channels changes nothing in the table.
     ...(scope.hands ?? []).flatMap(([at, value]) =>
       cone.controls.includes(at) ? [[at, [value, value]] as const] : [],
     ),
@@ -64,14 +64,14 @@ export function tableFor(
   });
 }
 
-/** The channels of a scope, with the pulses at which what the unit makes of them changes. */
+/** The channels of a scope, with the pulses at which their effect on the unit changes. */
 function watchOf({ edgesOf }: Facts, { channels }: Scope) {
   return [...new Set(channels)]
     .toSorted((a, b) => a - b)
     .map((channel) => ({ at: channel - 1, cutsUs: edgesOf(channel) }));
 }
 
-/** What the unit may be in by itself. */
+/** The states the unit may be in by itself. */
 export function unitStates({ setup }: Facts, { unit }: Scope): UnitState[] {
   const held = setup.unit.settings.recovery ? [0, LONG_S] : [0];
   const both = unit === 'any' ? [true, false] : [true];
@@ -114,11 +114,11 @@ export function* placesIn(
     const at = cone[i]!;
     if (at === skip || !(box.hi[i]! > box.lo[i]!) || !isContinuous(setup, at)) continue;
     if (crowded && kind(at) === 'trim') continue;
-    // A stick that is merely compared with something, and reaches no pulse, is let go.
+    // A stick that is only compared with something, and reaches no pulse, is released.
     if (sticks === 'released' && isSprung(at) && !varies) continue;
     if (told.length < TOGETHER) told.push(i);
   }
-  // Only what is told apart moves from place to place.
+  // Only controls that separate states move; the others stay at their easiest value.
   const easy = easiestIn(facts, table, cell);
   const place = easy.slice();
   const put = (share: (n: number) => number) => {
@@ -140,7 +140,7 @@ export function* placesIn(
   if (told.length > 0) yield put(() => 0.5);
 }
 
-/** Where every control is least trouble in a cell: at rest, if the cell allows it, else in its middle. */
+/** The easiest value of every control in a cell: at rest if the cell allows it, else its middle. */
 export function easiestIn({ restHands }: Facts, table: Table, { box }: Cell): Float64Array {
   const easy = restHands.slice();
   const { controls } = table.cone;

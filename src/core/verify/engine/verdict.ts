@@ -10,10 +10,10 @@ import { stateWords } from './words';
 
 /** Halvings of a cell in which a margin dips between its corners, before it is called undecided. */
 export const REFINEMENTS = 6;
-/** Where a swept control is put at least. */
+/** Values a swept control always takes. */
 export const ENDS = [-100, 0, 100] as const;
 
-/** What looking came to for one claim. */
+/** The result for one claim. */
 export interface Verdict {
   claim: Claim;
   failures: Failure[];
@@ -23,7 +23,7 @@ export interface Verdict {
   holds: readonly string[];
 }
 
-/** What a claim comes to: its failures with their witnesses, each walked on the chain before it is said. */
+/** The result of a claim: its failures with their examples, each replayed on the chain before it is reported. */
 export function verdictOf(
   facts: Facts,
   stage: Stage,
@@ -91,7 +91,7 @@ function failureOf(
   };
 }
 
-/** The way to a state, and of a script what the hands do in it. */
+/** The moves that lead to a state, followed by those of a script. */
 function witnessFor({ setup }: Facts, claim: StateClaim, path: Move[], then: Move[]): Witness {
   const acts: Move[] =
     claim.form === 'twin' && then.length === 0
@@ -118,7 +118,7 @@ function showsItself(
   return margin !== undefined && margin < 0;
 }
 
-/** The margin of a claim at the end of a way from power-up; undefined where it does not speak of it. */
+/** The margin of a claim after some moves from power-up; undefined where the claim does not cover that moment. */
 export function marginAfter(
   facts: Facts,
   claim: StateClaim,
@@ -126,7 +126,7 @@ export function marginAfter(
   path: readonly Move[],
   unit: State['unit'],
 ): number | undefined {
-  // What lasts for one moment only is there while the last hand moves, and gone when it has moved.
+  // A momentary effect exists during the last move and is gone after it.
   const margins = [true, false].flatMap((moved) => {
     const margin = marginWhen(facts, claim, places, path, unit, moved);
     return margin === undefined ? [] : [margin];

@@ -277,7 +277,7 @@ export const panicRights: Requirement = {
       },
     ];
   },
-  /** A hole while it is held is one from the state before; letting go is told once. */
+  /** A hole while panic is held is the same as one before it is pressed; a fault on release is reported once. */
   told(failures) {
     const seen = new Set<string>();
     return failures.filter((f) => {

@@ -4,7 +4,7 @@ import type { Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
 const USEFUL_DEG = 2;
-/** A surface a control has no business with may move by this much. */
+/** A control may move a surface it does not control by this much. */
 const STRAY_DEG = 1;
 
 const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);

@@ -47,7 +47,7 @@ export const voiceTrue: Requirement = {
     const common = {
       form: 'moment',
       asked: 'always',
-      // What call-outs look at need not be what the unit is told by.
+      // Call-outs may depend on other controls than the unit's orders do.
       scope: orderScope(facts, { reads: [...facts.orderReads, ...facts.spokenReads] }),
     } as const;
     return [
