@@ -264,7 +264,7 @@ const TURNED = [
 export const linkagesFree: Requirement = {
   id: 'linkages',
   title: 'No linkage locks inside the travel used',
-  must: 'Wherever the sticks and the correction send its servo, each rod follows and its surface never reverses on the way.',
+  must: 'Wherever the controls and the correction send its servo, each rod follows and its surface never reverses on the way.',
   from: 'Geometry of the rod between servo arm and horn.',
   leavesOut:
     'The full stick and the full correction together: the unit lets go as the stick goes out.',
