@@ -60,7 +60,7 @@ export function createRig() {
       bench?.rest();
       bench?.play(moves);
     },
-    /** Puts everything as it is told. */
+    /** Sets controls, attitude and signal to a state. */
     put(state: BenchState) {
       bench?.put(state);
     },

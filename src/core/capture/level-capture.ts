@@ -1,4 +1,4 @@
-import { modeWords } from '../chain';
+import { namedMode } from '../chain';
 import { sentences, type Named, type Sentence } from '../script';
 import { gestureKey, leafletWord, withOwn, type Setup } from '../setup';
 import { STICK_ENDS, movedSticks, type StickName } from './corner';
@@ -49,7 +49,7 @@ function howTo(setup: Setup): Sentence {
         const [low, high] = STICK_ENDS[stick];
         return { stick, to: at > 0 === moved.has(stick) ? low : high };
       });
-      const mode = how.mode && { id: how.mode, label: modeWords(setup.unit, how.mode) };
+      const mode = how.mode && namedMode(setup.unit, how.mode);
       return SAY.corner({ mode, holds, seconds: how.seconds });
     }
     case 'flick':

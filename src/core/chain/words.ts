@@ -1,3 +1,4 @@
+import type { Named } from '../script';
 import {
   leafletWord,
   lightKey,
@@ -62,6 +63,18 @@ export const lightWords = (unit: Pick<Unit, 'leaflet'>, light: Light): string =>
 /** A mode in its one word: the leaflet’s, or ours. */
 export const modeName = (unit: Pick<Unit, 'leaflet'>, mode: Mode): string =>
   leafletWord(unit, modeKey(mode)) ?? MODE_WORDS[mode];
+
+/** A mode under its words, for a sentence about it. */
+export const namedMode = (unit: Pick<Unit, 'leaflet'>, mode: Mode): Named => ({
+  id: mode,
+  label: modeWords(unit, mode),
+});
+
+/** A control at a value, for a sentence about it; whole percent. */
+export const namedPosition = (control: Control, value: number): Named => ({
+  id: `${control.id}=${Math.round(value)}`,
+  label: controlWords(control, value),
+});
 
 /** A gain as it is said: a pulse a little beyond the end gives all there is, and none is below nothing. */
 export const gainWords = (pct: number): string =>

@@ -1,4 +1,4 @@
-import { controlWords, modeWords } from '../chain';
+import { modeWords, namedPosition } from '../chain';
 import type { Named } from '../script';
 import type { Setup } from '../setup';
 import { checksFor, expectationsOf, type Check, type Expectation } from './checks';
@@ -21,12 +21,7 @@ export function controlsFor(setup: Setup, check: Check): Named[] {
   return setup.transmitter.controls.flatMap((c, i) =>
     c.kind.startsWith('switch') || pose.controls[i] !== c.rest
       ? steersUnit(setup, i)
-        ? [
-            {
-              id: `${c.id}=${pose.controls[i]}`,
-              label: controlWords(c, pose.controls[i]!),
-            },
-          ]
+        ? [namedPosition(c, pose.controls[i]!)]
         : []
       : [],
   );

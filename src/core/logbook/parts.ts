@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
-import type { Setup } from '../setup';
+import { NAME_FIELDS, type Setup } from '../setup';
 import { kindOfEvidence } from './kinds';
 import type { Part } from './kinds/part';
 import { aboutOf, type Subject } from './subject';
@@ -38,7 +38,7 @@ const hashed = (parts: readonly Part[]): HashedPart[] =>
 export const ASKED = 'asks';
 
 /** Names and notes a person gave: with another one the thing is the same. */
-const NAMES = new Set(['label', 'name', 'description', 'notes', 'say', 'owner']);
+const NAMES = new Set([...NAME_FIELDS, 'say']);
 
 /** What fields and values of a line were called in version 1 of the format. */
 const FIRST_FIELDS: Readonly<Record<string, string>> = {

@@ -1,8 +1,8 @@
-import { compileChain, controlWords, modeWords, positionsOf, switchValue } from '../chain';
+import { compileChain, namedMode, namedPosition, positionsOf, switchValue } from '../chain';
 import { allExpectations, controlsFor, type Check } from '../directions';
 import { gainKnobOf } from '../plan';
-import { afterLoss } from '../recovery';
-import { fault, scriptOf, type Line, type Named, type ScriptStep, type Sentence } from '../script';
+import { afterLoss, motorMust } from '../recovery';
+import { scriptOf, type Line, type Named, type ScriptStep, type Sentence } from '../script';
 import { handWords, kindOf, type Mode, type Setup } from '../setup';
 import { DO, GAIN, SEE } from './sentences';
 
@@ -61,7 +61,7 @@ function modesBySwitch(setup: Setup): { at: Named; mode: Mode }[] {
     const found = Array.from({ length: positionsOf(control.kind) }, (_, p) => {
       const value = switchValue(control.kind, p);
       return {
-        at: { id: `${control.id}=${value}`, label: controlWords(control, value) },
+        at: namedPosition(control, value),
         mode: modeOf(at, value),
       };
     });
@@ -108,7 +108,6 @@ export function preflightRounds(setup: Setup): Round[] {
           .map(({ surface, movement }) => SEE.goes({ surface, to: movement })),
       }));
   const modes = modesBySwitch(setup);
-  const named = (mode: Mode): Named => ({ id: mode, label: modeWords(setup.unit, mode) });
   const gain = gainOf(setup);
   const { recovery } = setup.unit.settings;
   const lost = afterLoss(setup);
@@ -145,7 +144,7 @@ export function preflightRounds(setup: Setup): Round[] {
             [
               'modes',
               DO['through-modes'](),
-              modes.map(({ at, mode }) => SEE.mode({ at, mode: named(mode) })),
+              modes.map(({ at, mode }) => SEE.mode({ at, mode: namedMode(setup.unit, mode) })),
             ] as const,
           ]
         : []),
@@ -163,17 +162,9 @@ export function preflightRounds(setup: Setup): Round[] {
         'link',
         DO['link-off-and-on']({ held: motors, clear: motors && lost.unitDrives }),
         [
-          ...(homes ? [SEE['goes-home']({ mode: named('home') })] : []),
-          ...(motors
-            ? [
-                lost.unitDrives
-                  ? SEE['unit-drives']()
-                  : lost.motorPct < 5
-                    ? SEE['motor-still']()
-                    : fault(SEE['motor-runs-on']({ pct: Math.round(lost.motorPct) })),
-              ]
-            : []),
-          ...(lost.unitSteers ? [SEE['unit-steers']()] : []),
+          ...(homes ? [SEE['goes-home']({ mode: namedMode(setup.unit, 'home') })] : []),
+          ...(motors ? [motorMust(lost, SEE['motor-still']())] : []),
+          ...(lost.unitSteers ? lost.surfaces : []),
           SEE['failsafe-then-follows']({ ground }),
         ],
       ],

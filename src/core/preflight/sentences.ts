@@ -1,4 +1,4 @@
-import { UNIT_DRIVES, UNIT_STEERS, type Movement } from '../chain';
+import type { Movement } from '../chain';
 import { sentences, type Named, type Sentence } from '../script';
 import type { Manner } from '../setup';
 
@@ -57,11 +57,7 @@ export const SEE = sentences('preflight-seen', {
   'launch-ends': () => 'once the stick moves, the elevator is back where it was',
   'has-fix': () => 'the unit shows that it knows where home is',
   'goes-home': ({ mode }: { mode: Named }) => `the unit changes to ${mode.label}`,
-  'unit-drives': () => UNIT_DRIVES,
-  'unit-steers': () => UNIT_STEERS,
   'motor-still': () => 'the motor stays still',
-  'motor-runs-on': ({ pct }: { pct: number }) =>
-    `WRONG in the program: the motor runs on at ${pct} %`,
   'failsafe-then-follows': ({ ground }: { ground: boolean }) =>
     ground
       ? 'the steering does what its failsafe is set to, and follows again afterwards'

@@ -1,10 +1,10 @@
 export { steeringScript } from './steering';
-import { lightWords, modeWords, movementOf, throwsOf } from '../chain';
-import { scriptOf, type Named, type ScriptStep, type Sentence } from '../script';
+import { lightWords, movementOf, namedMode, throwsOf } from '../chain';
+import { scriptOf, type ScriptStep, type Sentence } from '../script';
 import { meansOf, settingGroups, type Row } from '../settings';
 import { handWords, isDevice, kindOf, type Setup } from '../setup';
 import { gainLeadOf, leadsOf, namedLead } from '../wiring';
-import { IDENTIFY, PLAIN, SAFE, UNIT, type End } from './sentences';
+import { IDENTIFY, PLAIN, SAFE, UNIT, whole, type End } from './sentences';
 
 /** Knowing what is on the bench before anything is set. */
 export function identifyScript(setup: Setup): ScriptStep[] {
@@ -74,7 +74,7 @@ function signsOf(unit: Setup['unit']): Sentence[] {
     ...(times > 0 ? [UNIT.twitches({ times })] : []),
     ...shown.map((l) =>
       UNIT.light({
-        mode: { id: l.mode, label: modeWords(unit, l.mode) },
+        mode: namedMode(unit, l.mode),
         light: { id: `${l.colour} ${l.blinks}`, label: lightWords(unit, l) },
       }),
     ),
@@ -137,15 +137,12 @@ export function plainScript(setup: Setup): ScriptStep[] {
           [
             'flaps',
             PLAIN['move-devices'](),
-            devices.map((s) => PLAIN['moves-alone']({ what: named(s) })),
+            devices.map((s) => PLAIN['moves-alone']({ what: s })),
           ] as const,
         ]
       : []),
   ]);
 }
-
-const named = ({ id, label }: Named): Named => ({ id, label });
-const whole = (n: number) => Math.abs(Math.round(n));
 
 function throwOf(
   { airframe }: Setup,
@@ -154,7 +151,7 @@ function throwOf(
 ): Sentence {
   const surface = airframe.surfaces.find((s) => s.id === id)!;
   return PLAIN.throws({
-    what: named(surface),
+    what: surface,
     ends: ends.map(({ surfaceDeg, edgeMm }): End => ({
       mm: whole(edgeMm),
       deg: whole(surfaceDeg),

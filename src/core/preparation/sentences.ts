@@ -49,6 +49,9 @@ export const UNIT = sentences('unit', {
   'none-switched-off': () => 'no position gives a mode that is switched off inside the unit',
 });
 
+/** A distance or an angle as it is shown: whole, whichever way. */
+export const whole = (n: number): number => Math.abs(Math.round(n));
+
 export type End = { mm: number; deg: number; goes: Movement };
 
 /** The model as it must be with the unit off. */

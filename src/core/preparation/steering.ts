@@ -2,6 +2,7 @@ import { steeringEnds, steeringOf } from '../plan';
 import { allThrowsOf, movementOf } from '../chain';
 import { scriptOf, sentences, type Named, type ScriptStep, type Sentence } from '../script';
 import { kindOf, type Setup } from '../setup';
+import { whole } from './sentences';
 
 type Side = 'left' | 'right';
 
@@ -22,8 +23,6 @@ const SAY = sentences('steering', {
   'play-up-to': ({ deg }: { deg: number }) =>
     `no more than ${deg}° from side to side: the gyro never stops chasing what is loose here`,
 });
-
-const whole = (n: number) => Math.abs(Math.round(n));
 
 /** What full steering to one side must look like, from the measured steering, or from the rods alone. */
 function endOf(setup: Setup, to: Side): Sentence[] {

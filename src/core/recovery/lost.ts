@@ -1,5 +1,12 @@
-import { compileChain, motorRange, movementOf, releaseCut, stickOf } from '../chain';
-import type { Sentence } from '../script';
+import {
+  compileChain,
+  describeSurface,
+  motorRange,
+  movementOf,
+  releaseCut,
+  stickOf,
+} from '../chain';
+import { fault, type Sentence } from '../script';
 import type { Mode, Setup, Surface } from '../setup';
 import { FAILSAFE } from './sentences';
 
@@ -54,16 +61,29 @@ export function afterLoss(setup: Setup): AfterLoss {
   };
 }
 
+/** A motor that gives less than this stands still. */
+const STOPPED_PCT = 5;
+
+/** What the motor must do once the signal is lost. @param stops how it is said that it stands still */
+export const motorMust = (
+  { unitDrives, motorPct }: Pick<AfterLoss, 'unitDrives' | 'motorPct'>,
+  stops: Sentence,
+): Sentence =>
+  unitDrives
+    ? FAILSAFE['unit-drives']()
+    : motorPct < STOPPED_PCT
+      ? stops
+      : fault(FAILSAFE['motor-runs-on']({ pct: Math.round(motorPct) }));
+
 const heldIn = ({ transmitter }: Setup, values: Float64Array): Record<string, number> =>
   Object.fromEntries(
     transmitter.controls.flatMap((c, i) => (values[i] === c.rest ? [] : [[c.id, values[i]!]])),
   );
 
 const standing = (surface: Surface, deg: number): Sentence =>
-  Number.isNaN(deg)
-    ? FAILSAFE['out-of-reach']({ surface })
-    : FAILSAFE['stands-at']({
-        surface,
-        deg: Math.abs(Math.round(deg)),
-        to: movementOf(surface, deg),
-      });
+  FAILSAFE['stands-at']({
+    surface: {
+      id: `${surface.id}=${movementOf(surface, deg)} ${Math.abs(Math.round(deg))}`,
+      label: describeSurface(surface, deg),
+    },
+  });

@@ -1,6 +1,6 @@
-import { controlWords, modeWords } from '../chain';
+import { namedMode, namedPosition } from '../chain';
 import { levellingMust } from './answers';
-import { afterLoss } from './lost';
+import { afterLoss, motorMust } from './lost';
 import { FAILSAFE, PANIC } from './sentences';
 import {
   fault,
@@ -53,7 +53,7 @@ export function panicScript(setup: Setup): ScriptStep[] {
   const { panic } = proof;
   if (!panic) return [];
   const control = setup.transmitter.controls[panic.at]!;
-  const pressed = { control: { id: control.id, label: control.label } };
+  const pressed = { control };
   return scriptOf(
     'panic',
     startsOf(setup).map(({ rows, sees }, i) => [
@@ -67,7 +67,7 @@ export function panicScript(setup: Setup): ScriptStep[] {
       sees,
       {
         controls: { ...placed(setup, rows[0]!), [panic.id]: panic.value },
-        rollDeg: TIP_DEG,
+        attitudeDeg: { roll: TIP_DEG },
       },
     ]),
   );
@@ -76,7 +76,7 @@ export function panicScript(setup: Setup): ScriptStep[] {
 /** Positions that differ in one switch and answer alike are one test: the switch is tried in each of its places. */
 function startsOf(setup: Setup): Start[] {
   const answers = levellingMust(setup);
-  const named = (mode: Mode): Named => ({ id: mode, label: modeWords(setup.unit, mode) });
+  const named = (mode: Mode) => namedMode(setup.unit, mode);
   const starts = startingRows(setup).map((row): Start => ({
     rows: [row],
     sees: [
@@ -119,10 +119,7 @@ function placed(setup: Setup, row: ProofRow): Record<string, number> {
 function placesOf(setup: Setup, rows: readonly ProofRow[]): Sentence[] {
   const { controls, panic } = proofOf(setup);
   const all = controls.map((id) => controlOf(setup, id));
-  const at = (i: number, value: number): Named => ({
-    id: `${controls[i]}=${Math.round(value)}`,
-    label: controlWords(all[i]!, value),
-  });
+  const at = (i: number, value: number) => namedPosition(all[i]!, value);
   const [tried] = differing(rows);
   const [row] = rows;
   const fixed = controls.flatMap((id, i) =>
@@ -149,13 +146,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
               safe: { id: moves, label: safe },
               runningPct: Math.round(lost.runningPct),
             }),
-            [
-              lost.unitDrives
-                ? FAILSAFE['unit-drives']()
-                : lost.motorPct < 5
-                  ? FAILSAFE['motor-stops']()
-                  : fault(FAILSAFE['motor-runs-on']({ pct: Math.round(lost.motorPct) })),
-            ],
+            [motorMust(lost, FAILSAFE['motor-stops']())],
             off,
           ] as const,
         ]
@@ -172,7 +163,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
             'tilt',
             FAILSAFE.tip({ deg: TIP_DEG }),
             levellingMust(setup),
-            { ...off, rollDeg: TIP_DEG },
+            { ...off, attitudeDeg: { roll: TIP_DEG } },
           ] as const,
         ]
       : []),

@@ -31,12 +31,7 @@ export const FAILSAFE = sentences('failsafe', {
     `WRONG in the program: the motor runs on at ${pct} %`,
   'then-look': ({ at }: { at: Named }) => `Still off: look at ${at.label}.`,
   'lose-and-look': ({ at }: { at: Named }) => `Switch the transmitter off and look at ${at.label}.`,
-  'stands-at': ({ surface, deg, to }: { surface: Named; deg: number; to: Movement }) =>
-    to === 'centre'
-      ? `${surface.label.toLowerCase()} at centre`
-      : `${surface.label.toLowerCase()} ${deg}° ${to}`,
-  'out-of-reach': ({ surface }: { surface: Named }) =>
-    `${surface.label.toLowerCase()} cannot be reached by its rod`,
+  'stands-at': ({ surface }: { surface: Named }) => surface.label,
   tip: ({ deg }: { deg: number }) => `Still off: right wing down, about ${deg}°.`,
   'back-on': () => 'Close the throttle, then switch the transmitter on again.',
   'follows-again': ({ ground }: { ground: boolean }) =>

@@ -1,3 +1,4 @@
+import type { Axis } from '../setup';
 import type { Data, Sentence } from './sentence';
 
 export { fault, sentences, type About, type Data, type Named, type Sentence } from './sentence';
@@ -23,13 +24,13 @@ export type TestName =
   | 'record';
 
 /**
- * How everything stands while something is looked at. Controls by id, percent; what is not named is at
- * rest, the model level and the signal there.
+ * The state of transmitter and model during a step. Controls by id, percent; any other control is at
+ * rest, the model level and the signal present.
  */
 export interface BenchState {
   controls: Readonly<Record<string, number>>;
-  /** Right wing down positive. */
-  rollDeg?: number;
+  /** Right wing down, nose up and nose right are positive; level about the other axes. */
+  attitudeDeg?: Readonly<Partial<Record<Axis, number>>>;
   linkUp?: false;
 }
 

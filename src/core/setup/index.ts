@@ -6,6 +6,7 @@ export * from './kinds';
 export * from './leaflet';
 export * from './lists';
 export * from './mounting';
+export * from './names';
 export * from './problem';
 export * from './reads';
 export * from './uses';

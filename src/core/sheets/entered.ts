@@ -1,7 +1,7 @@
-import type { Setup } from '../setup';
+import { NAME_FIELDS, type Setup } from '../setup';
 
-/** Names and notes: with another one the entry is the same. */
-const ASIDE = new Set(['label', 'name', 'note', 'notes', 'owner']);
+/** With another one of these the entry is the same. */
+const ASIDE = new Set([...NAME_FIELDS, 'note']);
 
 /**
  * What of the program a step of the sheet stands for, as text to compare: names and notes left out.

@@ -61,7 +61,7 @@ export interface Bench {
   tilt(axis: Axis, byDeg: number): void;
   /** Does things in order: controls put somewhere, waits, as a witness tells them. */
   play(steps: readonly ({ control: string; value: number } | { waitS: number })[]): Snapshot;
-  /** Puts everything as it is told, from rest and by hand: nothing jumps. */
+  /** Sets controls, attitude and signal to a state, from rest; the model turns there at the speed of a hand. */
   put(state: BenchState): void;
   /** Puts the model straight back on the stand. */
   level(): void;
@@ -103,13 +103,12 @@ export function createBench(setup: Setup): Bench {
       stimulus.controls.set(chain.restStimulus().controls);
       memory = chain.newMemory();
     },
-    put({ controls, rollDeg = 0, linkUp = true }) {
+    put({ controls, attitudeDeg = {}, linkUp = true }) {
       this.rest();
-      // Whatever arms it was done before.
+      // The unit counts as armed already.
       memory.armed = true;
-      this.level();
-      wanted.roll = rollDeg;
-      // With the signal gone nothing new reaches the unit: the controls come first.
+      for (const axis of AXES) wanted[axis] = attitudeDeg[axis] ?? 0;
+      // Controls first: without a signal nothing new reaches the unit.
       this.setLink(true);
       for (const [id, value] of Object.entries(controls)) this.setControl(id, value);
       this.advance(0);

@@ -1,4 +1,4 @@
-import { controlWords } from '../chain';
+import { namedPosition } from '../chain';
 import type { Named } from '../script';
 import type { Setup } from '../setup';
 import { proofOf } from '../verify';
@@ -7,10 +7,5 @@ import { proofOf } from '../verify';
 export function offPosition(setup: Setup): Named | undefined {
   const [first] = proofOf(setup).masterOff;
   const control = setup.transmitter.controls.find((c) => c.id === first?.control);
-  return (
-    control && {
-      id: `${control.id}=${first!.value}`,
-      label: controlWords(control, first!.value),
-    }
-  );
+  return control && namedPosition(control, first!.value);
 }

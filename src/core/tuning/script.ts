@@ -1,17 +1,15 @@
 import { gainKnobOf, gainSides } from '../plan';
-import { scriptOf, type Line, type Named, type ScriptStep, type Sentence } from '../script';
+import { scriptOf, type Line, type ScriptStep, type Sentence } from '../script';
 import { kindOf, type Setup } from '../setup';
 import { gainAtSpeed } from './figures';
 import { offPosition } from './off';
 import { BY, LOCK, RECORD, TUNE } from './sentences';
 
-const named = ({ id, label }: Named): Named => ({ id, label });
-
 /** What is turned to find the gain. */
 function gainBy(setup: Setup): Sentence {
   const wait = kindOf(setup.airframe).onSurface ? 'stopped' : 'landed';
   const knob = gainKnobOf(setup);
-  if (knob) return BY.knob({ knob: named(knob.control) });
+  if (knob) return BY.knob({ knob: knob.control });
   return setup.unit.traits.gainLaw === 'fixed' && setup.unit.traits.dials !== 'none'
     ? BY.dial({ wait })
     : BY.step({ wait });
@@ -72,7 +70,7 @@ export function lockScript(setup: Setup): ScriptStep[] {
   const knob = gainKnobOf(setup);
   if (!knob) return [];
   return scriptOf('lock', [
-    ['fixed', LOCK['put-on-switch']({ knob: named(knob.control) }), [LOCK['left-on-purpose']()]],
+    ['fixed', LOCK['put-on-switch']({ knob: knob.control }), [LOCK['left-on-purpose']()]],
   ]);
 }
 

@@ -2,12 +2,12 @@ import { isSteadied } from '../chain';
 import type { Named } from '../script';
 import { functionOf, type ChannelFunction, type Setup } from '../setup';
 
-/** One plug of the unit (or of the receiver beside it) and what hangs on it. */
+/** One plug of the unit (or of the receiver beside it) and what it drives. */
 export interface Lead {
   port: string;
   portLabel: string;
   onReceiver: boolean;
-  /** What it puts out, and that in words. */
+  /** The function on it, and its name. */
   function: ChannelFunction | undefined;
   carries: string;
   steadied: boolean;

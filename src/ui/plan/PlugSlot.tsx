@@ -5,7 +5,7 @@ import type { Setup } from '@/core/setup';
 import type { Lead } from '@/core/wiring';
 import { overClass, type Over } from './ChannelSlot';
 
-/** A plug of the unit, or of the receiver beside it, and what it puts out. */
+/** A plug of the unit, or of the receiver beside it, and what it outputs. */
 export function PlugSlot({
   port,
   lead,

@@ -38,16 +38,19 @@ export interface RigState {
   level(): void;
   /** Puts everything back at rest, then does things in order, as a finding asks for its witness. */
   play(moves: readonly RigMove[]): void;
-  /** Puts everything as a step says, and remembers how it stood before the first one. */
+  /** Sets the state a step asks for, and remembers the one before the first step. */
   put(state: BenchState): void;
-  /** Puts everything back to how it stood before anything was put. */
+  /** Restores controls, attitude and signal to what they were before the first step. */
   putBack(): void;
   point(at: Pointed | undefined): void;
   touch(at: Pointed | undefined): void;
 }
 
-/** As a step has put everything; undefined once somebody has moved something. */
-type RigStore = StoreApi<RigState> & { bench: BenchLine; putNow: () => BenchState | undefined };
+type RigStore = StoreApi<RigState> & {
+  bench: BenchLine;
+  /** The state a step has set; undefined once a person has moved something. */
+  putNow: () => BenchState | undefined;
+};
 
 /** A bench that says nothing for so long is gone: it says at least that it is there once a second. */
 const SILENCE_MS = 4000;
@@ -146,7 +149,7 @@ function createRigStore(first: Setup): RigStore {
       const { controls, linkUp, snapshot, rest } = get();
       before ??= {
         controls,
-        ...(snapshot ? { rollDeg: snapshot.attitudeDeg.roll } : {}),
+        ...(snapshot ? { attitudeDeg: snapshot.attitudeDeg } : {}),
         ...(linkUp ? {} : { linkUp }),
       };
       now = state;

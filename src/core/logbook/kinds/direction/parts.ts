@@ -36,7 +36,7 @@ export function partsOfDirection(
     { key: `plug:${servo?.id}`, title: `the plug of the ${name}`, value: plug?.port },
     {
       key: `output:${plug?.port}`,
-      title: `what the unit puts out for the ${name}`,
+      title: `what the unit outputs for the ${name}`,
       value: [output?.carries, output?.reversed],
     },
     {
@@ -74,7 +74,7 @@ export function partsOfDirection(
         },
         {
           key: `input:${channel}`,
-          title: `what the unit takes channel ${channel} for`,
+          title: `the function the unit gives channel ${channel}`,
           value: unit.settings.inputs.filter((i) => i.channel === channel).map((i) => i.carries),
         },
       );

@@ -30,7 +30,7 @@ export function partsOfPlainModel(setup: Setup): Part[] {
     },
     {
       key: 'outputs',
-      title: 'what the unit puts out',
+      title: 'what the unit outputs',
       value: [unit.settings.outputs, unit.settings.wingType, unit.settings.inputs],
     },
     {
