@@ -3,7 +3,7 @@ import type { Condition, Control, Line, Shape, Transmitter } from '../setup';
 import { byEye, BY_EYE_PCT } from '../sheets';
 import { fitChannel, type Fit } from './fit';
 
-/** Hands so, and what the monitor showed then. */
+/** Where the controls are, and what the monitor showed then. */
 export interface Reading {
   /** Value of each control that was not at rest, by id. */
   controls: Readonly<Record<string, number>>;

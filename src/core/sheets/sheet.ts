@@ -18,7 +18,7 @@ export interface Sheet {
   untouched: string[];
   /** What this style of transmitter cannot hold, with what to do instead. */
   warnings: string[];
-  /** Hands so, and the whole monitor as it must show then. */
+  /** Where the controls are, and the whole monitor as it must show then. */
   poses: Pose[];
   /** What no pose shows, and how it is looked at instead. */
   others: ScriptStep[];

@@ -45,8 +45,8 @@ export function PoseByPose() {
         Read it back: {proven} of {poses.length} poses correct
       </h2>
       <p className="text-soft text-sm">
-        Open the channel monitor and put your hands so. These poses are enough: any single wrong
-        entry moves at least one of the numbers.
+        Open the channel monitor and set the controls like this. These poses are enough: any single
+        wrong entry moves at least one of the numbers.
       </p>
       <ol className="my-2 flex flex-wrap gap-1" aria-label="Poses">
         {poses.map((p, i) => (
@@ -116,7 +116,9 @@ function PoseCard({
   return (
     <div className="card" data-pose={pose.id}>
       <p className="text-lg">
-        <strong>{pose.places.length === 0 ? 'Hands off: nothing touched' : 'Hands so'}</strong>
+        <strong>
+          {pose.places.length === 0 ? 'Nothing touched' : 'Set these, everything else at rest'}
+        </strong>
         {pose.holdS > 0 && `, and held for ${pose.holdS} s`}
       </p>
       <Places places={pose.places} />
@@ -175,7 +177,7 @@ function PoseCard({
         </button>
         <span className="text-soft text-sm">
           Within {Math.max(...column.map((c) => c.asked.tolerancePct))} % is right: monitors round,
-          and hands are no instruments.
+          and you hold the sticks by eye.
         </span>
       </p>
     </div>

@@ -131,7 +131,7 @@ function Question({
         <strong>
           {number === 1
             ? 'Hands off: every switch far, sticks and knobs as they rest'
-            : 'Hands so, everything else at rest'}
+            : 'Set these, everything else at rest'}
         </strong>
       </p>
       <Places places={places} />
