@@ -176,8 +176,8 @@ function PoseCard({
           All as shown <kbd className="font-num border px-1 text-xs">y</kbd>
         </button>
         <span className="text-soft text-sm">
-          Within {Math.max(...column.map((c) => c.asked.tolerancePct))} % is correct: monitors round,
-          and positions are judged by eye.
+          Within {Math.max(...column.map((c) => c.asked.tolerancePct))} % is correct: monitors
+          round, and positions are judged by eye.
         </span>
       </p>
     </div>
