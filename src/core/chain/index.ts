@@ -9,7 +9,7 @@ export {
   switchValue,
 } from './conditions';
 export { servoReachDeg } from './actuators';
-export { axisFunction, releaseCut, STICK_ASKS, stickOf } from './hands';
+export { axisFunction, heldIn, openThrottle, releaseCut, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';
 export { lostOf } from './link';

@@ -6,4 +6,4 @@ export { explain, pairsOf, type Explanation, type Look, type Observation } from 
 export type { Change } from './remedy';
 export { factAtoms, settingAtoms, type Place } from './atoms';
 export { armedMemory, handsOf, poseFor, type Pose } from './pose';
-export { movesFor, poseOf, predictAll, type Prediction } from './predict';
+export { modeOf, movesFor, poseOf, predictAll, stateOf, type Prediction } from './predict';

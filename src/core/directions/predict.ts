@@ -2,13 +2,15 @@ import {
   STICK_ASKS,
   axisFunction,
   compileChain,
+  heldIn,
   movementOf,
   stickOf,
   type Chain,
   type Movement,
   type Stimulus,
 } from '../chain';
-import type { Setup } from '../setup';
+import type { BenchState } from '../script';
+import type { Mode, Setup } from '../setup';
 import { HAND_TILT_DEG, checksFor, type Check } from './checks';
 import { armedMemory, handsOf, type Hands, type Pose } from './pose';
 
@@ -23,6 +25,10 @@ export function poseOf(hands: Hands, check: Check): Pose | undefined {
     ? hands.stick
     : hands.corrections.find((p) => p.mode === check.mode);
 }
+
+/** The mode a check is made in, where the controls decide it. */
+export const modeOf = (setup: Setup, check: Check): Mode | undefined =>
+  poseOf(handsOf(setup), check)?.mode;
 
 /** What the hands do for a check, one after another, as stimuli for the chain; looked at in the last. */
 export function movesFor(chain: Chain, check: Check, pose: Pose | undefined): Stimulus[] {
@@ -40,6 +46,21 @@ export function movesFor(chain: Chain, check: Check, pose: Pose | undefined): St
   if (check.axis === 'roll') tipped.rollDeg = check.sense * HAND_TILT_DEG.roll;
   else if (check.axis === 'pitch') tipped.pitchDeg = check.sense * HAND_TILT_DEG.pitch;
   return [{ ...stimulus, [key]: rate, dtS: TURN_S }, tipped];
+}
+
+/**
+ * How transmitter and model stand in a check, everything else at rest; a quick turn is watched while
+ * it turns, and begins level.
+ */
+export function stateOf(setup: Setup, check: Check): BenchState {
+  const chain = compileChain(setup);
+  const { controls, rollDeg, pitchDeg } = movesFor(chain, check, poseOf(handsOf(setup), check)).at(
+    -1,
+  )!;
+  return {
+    controls: heldIn(setup, controls),
+    ...(rollDeg || pitchDeg ? { attitudeDeg: { roll: rollDeg, pitch: pitchDeg } } : {}),
+  };
 }
 
 /** Surface angles in one check, by surface id. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
+import { settled } from '../../../tests/kit/settled';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { allExpectations } from '../directions';
 import { composeSetup, unsuited, writeWishes } from '../plan';
@@ -119,5 +120,60 @@ describe('the card', () => {
       /^In the water or in a cradle, propeller clear, the model held/,
     );
     expect(itemOf(boat, 'link')!.does).toMatch(/^Model held/);
+  });
+});
+
+describe('the bench stands as each line says', () => {
+  const SETUPS = [
+    makeSetup(),
+    makeSetup('v-tail'),
+    makeSetup('flying-wing'),
+    makeSetup('conventional', 'autopilot'),
+    makeSetup('car', 'steering-receiver', 'surface-four'),
+    wished({ panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } }),
+  ];
+  const goesOf = (sees: readonly string[]) =>
+    sees.flatMap((s) => {
+      const found = /^(.+) (up|down|left|right)$/.exec(s);
+      return found ? [[found[1]!, found[2]!] as const] : [];
+    });
+  it.each(SETUPS)(
+    'sticks and whatever is kept tipped: the surfaces go where it says (%#)',
+    (setup) => {
+      const kept = allExpectations(setup).filter(
+        ({ check }) => !check.again && (check.kind === 'stick' || check.way === 'held'),
+      );
+      expect(kept.length).toBeGreaterThan(0);
+      for (const id of new Set(kept.map((e) => e.check.id))) {
+        const line = itemOf(setup, id)!;
+        const { twin } = settled(setup, line);
+        const goes = goesOf(line.sees);
+        expect(goes.length, id).toBeGreaterThan(0);
+        for (const [surface, way] of goes)
+          expect(twin.join('; ').toLowerCase(), line.does).toMatch(
+            new RegExp(`${surface} \\d+° ${way}`),
+          );
+      }
+    },
+  );
+  it.each(SETUPS)(
+    'the motor stands still in every line but the run-up, and runs in that (%#)',
+    (setup) => {
+      for (const line of preflightCard(setup)) {
+        if (!line.state) continue;
+        const { motorPct, linkUp } = settled(setup, line);
+        expect(linkUp, line.item).toBe(line.item !== 'link');
+        if (line.item === 'run-up') expect(Math.max(...motorPct)).toBeGreaterThan(90);
+        else expect(Math.max(0, ...motorPct), line.item).toBeLessThan(5);
+      }
+    },
+  );
+  it('every line has a state, but one that plays through several', () => {
+    const setup = SETUPS.at(-1)!;
+    for (const { item, state } of preflightCard(setup)) expect(state, item).toBeDefined();
+    expect(itemOf(setup, 'panic')!.state).toEqual({
+      controls: { sm: 100 },
+      attitudeDeg: { roll: 50 },
+    });
   });
 });

@@ -1,8 +1,23 @@
-import { compileChain, namedMode, namedPosition, positionsOf, switchValue } from '../chain';
-import { allExpectations, controlsFor, type Check } from '../directions';
+import {
+  compileChain,
+  heldIn,
+  namedMode,
+  namedPosition,
+  openThrottle,
+  positionsOf,
+  switchValue,
+} from '../chain';
+import { allExpectations, controlsFor, handsOf, stateOf, type Check } from '../directions';
 import { gainKnobOf } from '../plan';
 import { afterLoss, motorMust } from '../recovery';
-import { scriptOf, type Line, type Named, type ScriptStep, type Sentence } from '../script';
+import {
+  scriptOf,
+  type BenchState,
+  type Line,
+  type Named,
+  type ScriptStep,
+  type Sentence,
+} from '../script';
 import { handWords, kindOf, type Mode, type Setup } from '../setup';
 import { DO, GAIN, SEE } from './sentences';
 
@@ -83,8 +98,33 @@ function launchOf(setup: Setup): Line[] {
         SEE['launch-no-trim'](),
         SEE['launch-ends'](),
       ],
+      { controls: { [id]: 100 } },
     ],
   ];
+}
+
+/** Nothing touched. */
+const REST: BenchState = { controls: {} };
+
+/** Far enough over that levelling cannot be mistaken for damping. */
+const TIP_DEG = 50;
+
+/** Panic pressed with the model tipped; nothing where no control was chosen for it. */
+function panicState({ intents, transmitter }: Setup): BenchState | undefined {
+  const { panic } = intents.program;
+  const control =
+    panic && panic.way !== 'none' && transmitter.controls.find((c) => c.id === panic.control);
+  if (!control) return undefined;
+  return { controls: { [control.id]: 100 }, attitudeDeg: { roll: TIP_DEG } };
+}
+
+/** Full throttle, the cut released and the unit on. */
+function fullThrottle(setup: Setup): BenchState {
+  const controls =
+    handsOf(setup).corrections[0]?.controls.slice() ??
+    Float64Array.from(setup.transmitter.controls, (c) => c.rest);
+  openThrottle(setup, controls, 1);
+  return { controls: heldIn(setup, controls) };
 }
 
 /** What is moved in a check of directions, and how. */
@@ -117,12 +157,18 @@ export function preflightRounds(setup: Setup): Round[] {
   const { title: hands } = handWords(setup.transmitter);
   const rounds: Record<string, readonly Line[]> = {
     'Before anything moves': [
-      ['look', DO['look-over']({ fitted: motors ? moves : undefined }), [SEE['nothing-loose']()]],
+      [
+        'look',
+        DO['look-over']({ fitted: motors ? moves : undefined }),
+        [SEE['nothing-loose']()],
+        REST,
+      ],
     ],
     [hands]: checksOf('stick').map(({ check, sees }): Line => [
       check.id,
       DO.move({ move: moveOf(check) }),
       sees,
+      stateOf(setup, check),
     ]),
     'Model moved by hand': checksOf('correction').map(({ check, sees }, i, all): Line => {
       // What stands as it did for the line before is not said again.
@@ -136,6 +182,7 @@ export function preflightRounds(setup: Setup): Round[] {
           DO.move({ move: moveOf(check) }),
         ],
         sees,
+        stateOf(setup, check),
       ];
     }),
     'Switches and knobs': [
@@ -145,18 +192,19 @@ export function preflightRounds(setup: Setup): Round[] {
               'modes',
               DO['through-modes'](),
               modes.map(({ at, mode }) => SEE.mode({ at, mode: namedMode(setup.unit, mode) })),
+              REST,
             ] as const,
           ]
         : []),
-      ...(gain ? [['gain', DO['set-gain'](), [SEE.gain({ gain })]] as const] : []),
+      ...(gain ? [['gain', DO['set-gain'](), [SEE.gain({ gain })], REST] as const] : []),
       ...(panics || recovery
-        ? [['panic', DO['try-panic'](), [SEE['works-toward-level']()]] as const]
+        ? [['panic', DO['try-panic'](), [SEE['works-toward-level']()], panicState(setup)] as const]
         : []),
       ...launchOf(setup),
     ],
     'Radio link': [
       ...(homes && setup.unit.traits.arming === 'position-fix'
-        ? [['fix', DO['wait-for-fix'](), [SEE['has-fix']()]] as const]
+        ? [['fix', DO['wait-for-fix'](), [SEE['has-fix']()], REST] as const]
         : []),
       [
         'link',
@@ -167,8 +215,9 @@ export function preflightRounds(setup: Setup): Round[] {
           ...(lost.unitSteers ? lost.surfaces : []),
           SEE['failsafe-then-follows']({ ground }),
         ],
+        { controls: {}, linkUp: false },
       ],
-      ['range', DO.range(), [SEE['no-twitch']({ ground })]],
+      ['range', DO.range(), [SEE['no-twitch']({ ground })], REST],
     ],
     Motor: motors
       ? [
@@ -176,6 +225,7 @@ export function preflightRounds(setup: Setup): Round[] {
             'run-up',
             DO['run-up']({ held: { id: moves, label: heldFor } }),
             [SEE['stays-still']({ ground, go })],
+            fullThrottle(setup),
           ],
         ]
       : [],
@@ -184,6 +234,7 @@ export function preflightRounds(setup: Setup): Round[] {
         'start',
         DO['set-switches'](),
         [off ? SEE['off-by-feel']({ at: off.at }) : SEE['lowest-by-feel']()],
+        REST,
       ],
     ],
   };

@@ -1,10 +1,10 @@
 import {
   compileChain,
   describeSurface,
+  heldIn,
   motorRange,
   movementOf,
-  releaseCut,
-  stickOf,
+  openThrottle,
 } from '../chain';
 import { fault, type Sentence } from '../script';
 import type { Mode, Setup, Surface } from '../setup';
@@ -37,11 +37,7 @@ export function afterLoss(setup: Setup): AfterLoss {
   const stimulus = chain.restStimulus();
   const memory = chain.newMemory();
   memory.armed = true;
-  const at = stickOf(setup.transmitter, 'throttle');
-  releaseCut(setup, stimulus.controls);
-  // A third open, from wherever it rests: a trigger rests in its middle.
-  const closed = setup.transmitter.controls[at]?.rest ?? -100;
-  if (at >= 0) stimulus.controls[at] = closed + (100 - closed) * OPEN;
+  openThrottle(setup, stimulus.controls, OPEN);
   chain.step(stimulus, memory, frame);
   const runningPct = Math.max(0, ...frame.motorPct);
   stimulus.linkUp = false;
@@ -74,11 +70,6 @@ export const motorMust = (
     : motorPct < STOPPED_PCT
       ? stops
       : fault(FAILSAFE['motor-runs-on']({ pct: Math.round(motorPct) }));
-
-const heldIn = ({ transmitter }: Setup, values: Float64Array): Record<string, number> =>
-  Object.fromEntries(
-    transmitter.controls.flatMap((c, i) => (values[i] === c.rest ? [] : [[c.id, values[i]!]])),
-  );
 
 const standing = (surface: Surface, deg: number): Sentence =>
   FAILSAFE['stands-at']({

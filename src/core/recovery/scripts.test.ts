@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { wished } from '../../../tests/kit/order-faults';
 import { makeSetup } from '../../../tests/kit/setups';
+import { settled } from '../../../tests/kit/settled';
 import { stamp, staleReasons, tests as testsOf, readings, type Evidence } from '../logbook';
-import type { ScriptStep } from '../script';
 import type { Setup } from '../setup';
 import { createBench } from '../standin';
 import { failsafeScript, panicScript } from './index';
@@ -147,13 +147,6 @@ describe('evidence of tests and readings', () => {
 });
 
 describe('a step played on the bench', () => {
-  const settled = (setup: Setup, { state }: ScriptStep) => {
-    const bench = createBench(setup);
-    bench.put(state!);
-    let shown = bench.advance(0);
-    for (let i = 0; i < 150; i++) shown = bench.advance(0.033);
-    return shown;
-  };
   const panics = [
     panicSetup(),
     wished({ panic: { way: 'replace', control: 'sm', holdS: 0, gainPct: 40 } }),

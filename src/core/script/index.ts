@@ -1,6 +1,7 @@
 import type { Axis } from '../setup';
 import type { Data, Sentence } from './sentence';
 
+export { restWords } from './rest';
 export { fault, sentences, type About, type Data, type Named, type Sentence } from './sentence';
 
 /** The tests there are, by the steps of the job they belong to. */

@@ -1,15 +1,23 @@
 'use client';
 
 import { CircleHelp, SkipForward, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { isUpright, modeWords } from '@/core/chain';
-import { aidsFor, controlsFor, type Check, type Expectation } from '@/core/directions';
+import {
+  aidsFor,
+  controlsFor,
+  modeOf,
+  stateOf,
+  type Check,
+  type Expectation,
+} from '@/core/directions';
 import type { Surface } from '@/core/setup';
 import { isOpen, type Observed } from '@/core/logbook';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { AnswerRows, TogetherButtons } from './AnswerButtons';
 import { KEYS, optionsFor, togetherFor, type Answer } from './answers';
+import { usePut } from '../rig/usePut';
 import { MovementDrawing } from './MovementDrawing';
 
 /** "Is the left aileron's trailing edge up or down?" */
@@ -84,21 +92,18 @@ export function Question({
     else return pressed.startsWith('Arrow');
     return true;
   }, true);
+  usePut(useMemo(() => stateOf(setup, check), [setup, check]));
   const controls = controlsFor(setup, check);
+  const mode = modeOf(setup, check);
   const [before, after] = asks(check, surface, asked.length > 1);
   return (
     <section className="card" aria-labelledby="question-title" data-check={check.id}>
       <div className="flex items-baseline justify-between gap-3">
         <p className="text-soft text-sm">
-          {check.kind === 'stick'
-            ? 'Unit off'
-            : check.mode
-              ? modeWords(setup.unit, check.mode)
-              : 'Unit on'}{' '}
-          · {check.axis}
-          {controls.length > 0 && (
-            <span className="text-ink"> · {controls.map((c) => c.label).join(', ')}</span>
-          )}
+          {mode ? `Unit: ${modeWords(setup.unit, mode)}` : 'Unit on'} · {check.axis} ·{' '}
+          <span className="text-ink">
+            {[...controls.map((c) => c.label), 'everything else at rest'].join(', ')}
+          </span>
         </p>
         <p className="text-soft shrink-0 text-sm" aria-live="polite">
           {left} of {total} left

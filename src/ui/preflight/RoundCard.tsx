@@ -4,9 +4,11 @@ import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Round } from '@/core/preflight';
 import { gateWords } from '@/core/procedure';
+import { restWords } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { Said } from '../measure/Said';
+import { usePut } from '../rig/usePut';
 import type { Answers } from './run';
 
 /** What is looked at in one go, large: all of it right, or which of it is wrong. */
@@ -26,8 +28,12 @@ export function RoundCard({
   onBack: () => void;
   onBreakOff: () => void;
 }) {
-  const airframe = useModel((s) => s.setup.airframe);
+  const setup = useModel((s) => s.setup);
+  const { airframe } = setup;
   const motors = airframe.motors.length > 0;
+  /** The line that is being read: the rig stands as it says. */
+  const [reading, setReading] = useState(0);
+  usePut(items[reading]?.state);
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const mark = (item: string) =>
     setWrong((list) =>
@@ -58,9 +64,15 @@ export function RoundCard({
           {gateWords('hold', airframe)} {gateWords('clear-behind', airframe)}
         </p>
       )}
+      {items.some((i) => i.state) && <p className="text-soft mt-1">{restWords(setup)}</p>}
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
         {items.map((item, i) => (
-          <li key={item.item} className="flex items-start justify-between gap-3 py-3">
+          <li
+            key={item.item}
+            className="flex items-start justify-between gap-3 py-3"
+            onPointerEnter={() => setReading(i)}
+            onFocus={() => setReading(i)}
+          >
             <div>
               <h2 className={alone ? 'text-2xl font-bold' : 'text-lg font-bold'}>
                 {!alone && `${i + 1}. `}

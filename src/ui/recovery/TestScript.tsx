@@ -1,7 +1,7 @@
 'use client';
 
 import { isAtOnce, isDone, testSubject, type Checked, type Status } from '@/core/logbook';
-import type { ScriptStep } from '@/core/script';
+import { restWords, type ScriptStep } from '@/core/script';
 import { useKeys } from '../frame/keys';
 import { useModel } from '../frame/modelStore';
 import { useBench } from '../job/useBench';
@@ -24,6 +24,7 @@ export function TestScript({
   const next = steps.findIndex((s) => !isDone(s.status));
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
+  const rest = useModel((s) => restWords(s.setup));
   const { say } = useBench();
   usePut(steps[next]?.asked.state);
   const open = steps.filter((s) => !isDone(s.status));
@@ -61,6 +62,7 @@ export function TestScript({
         {steps.filter((s) => isDone(s.status)).length} of {steps.length} confirmed
         {keyed && next >= 0 && ' · keys: y yes, x no'}
       </p>
+      {steps.some((s) => s.asked.state) && <p className="text-soft mt-1">{rest}</p>}
       {together && (
         <button type="button" className="btn mt-1" onClick={allAreSo}>
           All {open.length} are so {keyed && <kbd className="font-num border px-1">a</kbd>}
