@@ -4,7 +4,7 @@ import { wished } from './order-faults';
 import { makeSetup } from './setups';
 import { USUAL_STEERING } from '@/core/catalogue';
 import { applyPatch } from '@/core/patch';
-import { setSteeringEnds } from '@/core/plan';
+import { setSteeringEnds, writeWishes } from '@/core/plan';
 
 /** A way to be wrong: the requirement it breaks, in words, a clean Setup, and what spoils it. */
 export interface Mutation {
@@ -1182,7 +1182,178 @@ const GESTURE: Mutation[] = [
   turned('aileron', 'elevator', 'rudder'),
 ];
 
+/** Faults that one claim alone finds, where none of those above is one. */
+const ONE_CLAIM: Mutation[] = [
+  m(
+    'motor-lost',
+    'flies home without being asked to',
+    (s) => (s.intents.program.failsafe!.school = 'glide'),
+    () => wished({ failsafe: { school: 'home', pitchDeg: 0, rollDeg: 0 } }, 'autopilot'),
+  ),
+  m('linkages', 'the correction goes further than the stick', (s) => {
+    Object.assign(rod(s, 'elevator'), { armMm: 20, hornMm: 15 });
+    Object.assign(outputOf(s, 'elevator'), { minPct: -30, maxPct: 30 });
+  }),
+  m(
+    'steering-stop',
+    'ends half way',
+    (s) => Object.assign(outputOf(s, 'steering'), { minPct: -50, maxPct: 50 }),
+    measuredCar,
+    'caution',
+  ),
+  m('steering-stop', 'an arm too short', (s) => (steer(s).armMm = 6), measuredCar, 'caution'),
+  m(
+    'corrections',
+    'a flap on a stabilized output for the ailerons',
+    (s) => Object.assign(port(s, 'flap'), { carries: 'aileron', stabilized: true }),
+    flapped,
+  ),
+  m('corrections', 'the motor on a stabilized output', (s) =>
+    Object.assign(port(s, 'throttle'), { carries: 'aileron', stabilized: true }),
+  ),
+  m(
+    'mode-margins',
+    'a recovery channel at its threshold',
+    (s) => Object.assign(outputOf(s, 'recovery'), { maxPct: 41 }),
+    panicky('channel', 0),
+    'caution',
+  ),
+  m(
+    'mode-margins',
+    'a gain near the middle of its channel',
+    (s) => Object.assign(gainLine(s), { sharePct: 0, shiftPct: 6.4, follows: { kind: 'fixed' } }),
+    () => wished({ gain: { by: 'knob', control: 'k1' } }, 'satellite-gyro'),
+    'caution',
+  ),
+  m(
+    'gain',
+    'a switch takes the fixed gain away',
+    (s) => addLine(s, 'gain', { effect: 'takes-over', sharePct: -100, when: at('sd', 2) }),
+    () => wished({ gain: { by: 'fixed', pct: 45 } }),
+  ),
+  m(
+    'gain',
+    'nothing of the gain with levelling',
+    (s) => addLine(s, 'gain', { effect: 'takes-over', sharePct: -100, when: at('sa', 2) }),
+    () => wished({ gain: { by: 'knob', control: 'k1' } }),
+  ),
+  m(
+    'gain',
+    'two values changed over',
+    (s) => {
+      const [a, , b] = s.program.lines.filter((l) => l.purpose === 'gain');
+      [a!.sharePct, b!.sharePct] = [b!.sharePct, a!.sharePct];
+    },
+    () => wished({ gain: { by: 'values', control: 'sb', pct: [0, 30, 60] } }),
+    'caution',
+  ),
+  m(
+    'gain',
+    'the lock before the gain',
+    (s) => {
+      const i = s.program.lines.findIndex((l) => l.owner === 'lock');
+      s.program.lines.unshift(...s.program.lines.splice(i, 1));
+    },
+    () => wished({ lock: { until: 'chassis' } }),
+  ),
+  m(
+    'panic',
+    'acts after a quarter of a minute',
+    (s) => {
+      panicLine(s).when = addLogic(s, { op: 'delay', of: at('sm', 1), onS: 15, offS: 0 });
+    },
+    panicky(),
+  ),
+  m(
+    'panic',
+    'lets go after a quarter of a minute',
+    (s) => {
+      const still = addLogic(s, { op: 'delay', of: at('sm', 1), onS: 15, offS: 0 });
+      panicLine(s).when = both(panicLine(s).when!, { kind: 'not', of: still });
+    },
+    panicky(),
+  ),
+  m(
+    'panic',
+    'its gain comes after a quarter of a minute',
+    (s) => {
+      const late = addLogic(s, { op: 'delay', of: at('sm', 1), onS: 15, offS: 0 });
+      const gain = s.program.lines.find((l) => l.id === 'panic-gain')!;
+      gain.when = late;
+    },
+    panicky(),
+  ),
+  m(
+    'panic',
+    'the press turns the unit off for good',
+    (s) => {
+      const set = addLogic(s, { op: 'latch', set: at('sm', 1), reset: at('sf', 2) });
+      const i = s.program.lines.indexOf(panicLine(s));
+      addLine(s, 'mode', { effect: 'takes-over', sharePct: -100, when: set });
+      s.program.lines.splice(i, 0, s.program.lines.pop()!);
+    },
+    panicky(),
+  ),
+  m(
+    'link-lost',
+    'nothing chosen, the mode held',
+    (s) => {
+      delete s.intents.program.failsafe;
+      delete s.unit.settings.failsafe;
+      lost(s, 'mode', 'hold');
+    },
+    () => wished(),
+    'caution',
+  ),
+  m(
+    'link-lost',
+    'a brake without a controller that brakes',
+    (s) => delete s.airframe.motors[0]!.reverse,
+    () => {
+      const setup = car();
+      const written = writeWishes(setup, {
+        ...setup.intents.program,
+        failsafe: { school: 'brake', pitchDeg: 0, rollDeg: 0 },
+      });
+      if (!written.ok) throw new Error(written.reasons.join());
+      return written.setup;
+    },
+    'caution',
+  ),
+  m(
+    'launch',
+    'nothing left of it',
+    (s) => {
+      s.program.lines = s.program.lines.filter((l) => l.owner !== 'launch');
+    },
+    helped,
+  ),
+  m(
+    'launch',
+    'its switch never gets there',
+    (s) => {
+      for (const l of s.program.lines)
+        if (l.purpose === 'launch') l.when = both(at('sh', 1), at('sh', 0));
+    },
+    helped,
+    'caution',
+  ),
+  m(
+    'launch',
+    'only the elevator lets go',
+    (s) => {
+      Object.assign(latch(s), {
+        reset: { kind: 'not', of: { kind: 'logic', id: 'launch-elevator-still' } },
+      });
+    },
+    helped,
+  ),
+  m('voice', 'no call-out left', (s) => (s.program.callouts = []), spokenTo, 'caution'),
+  m('voice', 'one place says nothing', (s) => calls(s).splice(1, 1), spokenTo, 'caution'),
+];
+
 export const MUTATIONS: readonly Mutation[] = [
+  ...ONE_CLAIM,
   ...MOTOR,
   ...THROTTLE,
   ...TRIGGER,

@@ -39,22 +39,20 @@ export function verdictOf(
   if (claim.asked === 'somewhere') {
     for (const best of c.groups.values())
       if (best.margin < 0)
-        failures.push(failureOf(facts, stage, table, claim, best, [c.cells, c.cells], walk));
+        failures.push(failureOf(facts, stage, table, c, best, [c.cells, c.cells], walk));
     if (c.states === 0 && claim.none)
       failures.push({ ...claim.none, where: claim.where, severity: claim.severity });
   } else if (claim.asked === 'one-of') {
     const [last] = c.worst;
     c.choices = c.choices.filter((x) => c.supported.has(x));
     if (c.states > 0 && c.choices.length === 0 && last)
-      failures.push(failureOf(facts, stage, table, claim, last, [c.failing, c.cells], walk));
+      failures.push(failureOf(facts, stage, table, c, last, [c.failing, c.cells], walk));
   } else if (c.worst.length > 0) {
     const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
     const shown =
       sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
       sorted[0]!;
-    failures.push(
-      failureOf(facts, stage, table, claim, shown, [c.failing, c.cells], walk, c.places),
-    );
+    failures.push(failureOf(facts, stage, table, c, shown, [c.failing, c.cells], walk));
   }
   return { claim, failures, states: c.states, leftOut, holds: c.choices };
 }
@@ -63,11 +61,10 @@ function failureOf(
   facts: Facts,
   stage: Stage,
   table: Table,
-  claim: StateClaim,
+  { claim, places }: Case,
   { margin, state }: Worst,
   failing: readonly [number, number],
   walk: (state: State) => Move[],
-  places?: readonly number[],
 ): Failure {
   const now = stage.put(state.hands, state.memory, state.unit);
   const seen =

@@ -154,26 +154,8 @@ export const panicRights: Requirement = {
   applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,
   looksAt: (facts) => facts.steering,
   claims(facts) {
-    const { panic, setup } = facts;
-    const choice = setup.intents.program.panic;
-    if (!panic)
-      return choice &&
-        choice.way !== 'none' &&
-        choice.way !== 'mode-position' &&
-        choice.control !== undefined
-        ? [
-            {
-              form: 'setup',
-              key: 'missing',
-              failure: {
-                severity: 'stop',
-                says: 'You chose panic recovery, and nothing in the program does it.',
-                where: '/intents/program/panic',
-                about: { how: 'missing' },
-              },
-            },
-          ]
-        : [];
+    const { panic } = facts;
+    if (!panic) return [];
     const control = panic.id;
     const says = (found: Found, m: Moment, how: string) => {
       const { mode } = m.frame;
