@@ -2,6 +2,7 @@ import { TRANSMITTERS, UNITS, USUAL_STEERING, buildAirframe, usualAnswers } from
 import { applyPatch } from '@/core/patch';
 import { composeSetup, setSteeringEnds } from '@/core/plan';
 import type { AirframeKind, Setup } from '@/core/setup';
+import { CHOICE_FAULTS, UNCHOSEN_FAULTS } from './choice-faults';
 import { ORDER_FAULTS, type Fault } from './order-faults';
 
 export function make(
@@ -28,6 +29,8 @@ function measuredCar(): Setup {
 /** For every rule, ways to be wrong. Each spoils a clean Setup. */
 export const RULE_FAULTS: readonly Fault[] = [
   ...ORDER_FAULTS,
+  ...CHOICE_FAULTS,
+  ...UNCHOSEN_FAULTS,
   [
     'M3',
     'roll reversed in the unit',

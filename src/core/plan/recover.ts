@@ -1,8 +1,10 @@
 import canonicalize from 'canonicalize';
 import { compileChain, positionsOf, switchValue } from '../chain';
 import {
+  allReads,
   parseSetup,
   parsedJson,
+  readsOfCondition,
   WISHES,
   type Program,
   type ProgramWishes,
@@ -142,12 +144,15 @@ export function recovered(old: Setup): Opened {
       continue;
     }
     setup = { ...setup, program: disowned(setup.program, wish) };
-    if (wish !== 'rates' && wish !== 'sticks') {
+    const chosen = wish === 'sticks' || old.intents.program[wish] !== undefined;
+    if (!chosen) {
       const { [wish]: _gone, ...others } = setup.intents.program;
       setup = { ...setup, intents: { ...setup.intents, program: others as ProgramWishes } };
     }
     notes.push(
-      `${WISH_TITLES[wish]}: not as any choice would write it. The entries stay as they are, as your own.`,
+      chosen
+        ? `${WISH_TITLES[wish]}: the entries are not as the choice would write them. They stay as they are, as your own; the choice stays as well, and what differs is said.`
+        : `${WISH_TITLES[wish]}: not as any choice would write it. The entries stay as they are, as your own.`,
     );
   }
   return { setup, notes };
@@ -163,8 +168,15 @@ const nameless = ({ program }: Setup): string =>
     ),
   ) ?? '';
 
-/** The wish that would write a program much like the one that is there. */
-function guessed(setup: Setup, wish: WishId): unknown {
+/** Switches that lines wait for. */
+const switchesOf = (program: Program, lines: readonly Program['lines'][number][]): string[] =>
+  allReads(
+    program,
+    lines.flatMap((l) => (l.when ? readsOfCondition(l.when) : [])),
+  ).flatMap((r) => (r.kind === 'control' && r.position !== undefined ? [r.id] : []));
+
+/** The wish that would write a program much like the one that is there; undefined where nothing looks like one. */
+export function guessed(setup: Setup, wish: WishId): unknown {
   const { program, unit } = setup;
   const lines = (purpose: Purpose) => program.lines.filter((l) => l.purpose === purpose);
   const followed = (of: readonly Program['lines'][number][]) =>
@@ -182,10 +194,20 @@ function guessed(setup: Setup, wish: WishId): unknown {
       return control ? { by: 'knob', control } : undefined;
     }
     case 'panic': {
-      const [control] = followed(lines('panic'));
-      const gain = lines('panic').some((l) => l.follows.kind === 'fixed');
+      const [control] = [...followed(lines('panic')), ...switchesOf(program, lines('panic'))];
+      const carries = (line: Program['lines'][number]) =>
+        program.outputs.find((o) => o.channel === line.channel)?.carries;
+      const own = lines('panic').some((l) => carries(l) === 'recovery');
+      const adds = lines('panic').some((l) => carries(l) === 'mode' && l.effect === 'adds');
+      const gain = lines('panic').find((l) => carries(l) === 'gain');
+      const held = program.logic.find((l) => l.id === 'panic-held');
       return control
-        ? { way: 'channel', control, holdS: 0, ...(gain ? { gainPct: 60 } : {}) }
+        ? {
+            way: own ? 'channel' : adds ? 'offsets' : 'replace',
+            control,
+            holdS: held?.op === 'delay' ? held.onS : 0,
+            ...(gain ? { gainPct: 60 } : {}),
+          }
         : undefined;
     }
     case 'cut': {
@@ -203,6 +225,18 @@ function guessed(setup: Setup, wish: WishId): unknown {
         school: level ? (roll === 0 ? 'glide' : 'circle') : 'motor-off',
         pitchDeg: own?.pitchDeg ?? (level ? 3 : 0),
         rollDeg: roll,
+      };
+    }
+    case 'launch': {
+      const held = program.logic.find((l) => l.op === 'delay' && l.of.kind === 'switch');
+      const near = program.logic.find((l) => l.op === 'near');
+      if (lines('launch').length === 0 || held?.op !== 'delay' || held.of.kind !== 'switch')
+        return undefined;
+      return {
+        control: held.of.control,
+        holdS: held.onS,
+        elevatorPct: program.variables.find((v) => v.id === 'launch-elevator')?.valuePct ?? 25,
+        releasePct: near?.op === 'near' ? near.withinPct : 10,
       };
     }
     case 'gear':

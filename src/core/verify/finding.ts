@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch';
-import type { Axis, Mode } from '../setup';
+import type { Axis, Mode, WishId } from '../setup';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
@@ -53,6 +53,8 @@ export interface About {
   surface?: string;
   mode?: Mode;
   control?: string;
+  /** The choice that does not hold. */
+  choice?: WishId;
   /** Which of several ways a requirement can fail. */
   how?: string;
   /** A figure that belongs to it, in percent, degrees, microseconds or milliseconds as `how` says. */

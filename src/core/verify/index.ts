@@ -4,6 +4,7 @@ import type { Rule } from './rule';
 import { judged } from './judge';
 import { offered } from './offer';
 import { REQUIREMENTS } from './requirements';
+import { asChosen } from './rules/as-chosen';
 import { bandEdge } from './rules/band-edge';
 import { brush } from './rules/brush';
 import { bumpedGain } from './rules/bumped-gain';
@@ -11,6 +12,7 @@ import { steeringStop } from './rules/steering-stop';
 import { gainCrossing, gainMapping } from './rules/gain-mapping';
 import { idlePosition } from './rules/idle-position';
 import { launchElevator } from './rules/launch-elevator';
+import { looksLike } from './rules/looks-like';
 import { linkLost } from './rules/link-lost';
 import { lowRateFade } from './rules/low-rate-fade';
 import { modeOrder } from './rules/mode-order';
@@ -92,6 +94,8 @@ export const RULES: readonly Rule[] = [
   bumpedGain,
   steeringStop,
   otherVersion,
+  asChosen,
+  looksLike,
   tooMany,
 ];
 

@@ -57,7 +57,15 @@ function passes(
 
 /** What a finding is, apart from its numbers. */
 const keyOf = (f: Finding): string =>
-  [f.severity, f.rule, f.about?.surface, f.about?.axis, f.about?.mode, f.about?.control].join('|');
+  [
+    f.severity,
+    f.rule,
+    f.about?.surface,
+    f.about?.axis,
+    f.about?.mode,
+    f.about?.control,
+    f.about?.choice,
+  ].join('|');
 
 const keysOf = (findings: readonly Finding[]): ReadonlySet<string> => new Set(findings.map(keyOf));
 
@@ -71,7 +79,9 @@ const sameSubject = (a: Finding, b: Finding): boolean =>
   a.where === b.where ||
   (a.about !== undefined &&
     b.about !== undefined &&
-    (['surface', 'axis', 'control'] as const).every((key) => a.about![key] === b.about![key]));
+    (['surface', 'axis', 'control', 'choice'] as const).every(
+      (key) => a.about![key] === b.about![key],
+    ));
 
 /** Wishes that are gone, and entries of the person's own that are. */
 function losesOfOnesOwn(before: Setup, after: Setup): boolean {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAILSAFE_SCHOOLS, PANIC_WAYS } from '../lists';
+import { FAILSAFE_SCHOOLS, PANIC_WAYS, WISHES } from '../lists';
 import { ChannelSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -146,6 +146,11 @@ export const IntentsSchema = z.strictObject({
   /** Channels the person has fixed by hand. */
   pins: z.array(z.strictObject({ carries: FunctionSchema, channel: ChannelSchema })).max(32),
   program: ProgramWishesSchema,
+  /** Differences between a choice and the program that the person has looked at and keeps. */
+  kept: z
+    .array(z.strictObject({ choice: z.enum(WISHES), difference: z.string().max(64) }))
+    .max(WISHES.length)
+    .optional(),
 });
 
 export type ProgramWishes = z.infer<typeof ProgramWishesSchema>;
