@@ -165,6 +165,18 @@ describe('a program read in, question by question', () => {
     expect(names(twice)).toEqual(names(once));
     expect(twice.program.aside).toEqual(once.program.aside);
   });
+  it('read in again, what the person made of the first reading stays, switched off', () => {
+    const [, setup] = READABLE.find(([name]) => name === 'pilot-boat')!;
+    const exactly = () => 0.5;
+    const once = structuredClone(readIn(setup, exactly));
+    const line = once.program.lines.find((l) => l.id.startsWith('read-'))!;
+    Object.assign(line, { sharePct: 61, note: 'Softer, for the harbour' });
+    const twice = readIn(once, exactly);
+    expect(twice.program.aside!.map((a) => a.line)).toContainEqual(line);
+    expect(parseSetup(JSON.parse(JSON.stringify(twice)))).toMatchObject({ ok: true });
+    // Off and on again a third time nothing is heaped up.
+    expect(readIn(twice, exactly).program.aside).toEqual(twice.program.aside);
+  });
   it('asks first for everything at rest, never twice for the same, and comes to an end', () => {
     const [, setup] = READABLE[0]!;
     const asked = readAll(setup).map((r) => JSON.stringify(r.controls));

@@ -8,17 +8,16 @@ import {
   type Line,
   type Output,
   type Read,
+  type Shape,
   type Setup,
 } from '../setup';
 import { monitorOf, TOLERANCE_PCT } from '../sheets';
 import type { InferredChannel } from './infer';
 
-/** Lines that were read in have names that begin so; read again, they give way to the new ones. */
-const READ = 'read-';
-
 /**
  * What was read, as the program: every line the person's own, in place of what the channels did. What
- * stood there is switched off and kept, so that no wish writes it again; inputs that nothing else
+ * stood there is switched off and kept, so that no wish writes it again; what an earlier reading gave and
+ * this one gives again gives way; inputs that nothing else
  * reads become plain, since their rates and expo are in what was read; ends and reversal as well.
  */
 export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchOperation[] {
@@ -44,7 +43,7 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
       .filter((o) => isRead(o) && followed.has(o.channel) && isOnlyReversed(o))
       .map((o) => o.channel),
   );
-  const lines = found.flatMap((f) =>
+  const read = found.flatMap((f) =>
     f.lines.map((line): Line => {
       const { follows } = line;
       const input = follows.kind === 'control' ? inputOf(follows.id) : undefined;
@@ -59,12 +58,43 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
       };
     }),
   );
+  const shapeOf = (s: { points: unknown } | undefined) => JSON.stringify(s?.points);
+  const says = ({ id: _, owner: __, shape, ...line }: Line, shapes: readonly Shape[]) =>
+    JSON.stringify([
+      Object.entries(line).toSorted(([a], [b]) => (a < b ? -1 : 1)),
+      shapeOf(shapes.find((s) => s.id === shape)),
+    ]);
+  const fresh = found.flatMap((f) => f.shapes);
+  const again = new Set(read.map((l) => says(l, fresh)));
+  const before = (program.aside ?? []).map((a) => says(a.line, program.shapes));
   const off = [
     ...(program.aside ?? []),
-    ...program.lines
-      .filter((l) => isRead(l) && !l.id.startsWith(READ))
-      .map(({ owner: _, ...line }) => ({ line })),
+    ...program.lines.flatMap(({ owner: _, ...line }) => {
+      const own = says(line, program.shapes);
+      return isRead(line) && !again.has(own) && !before.includes(own) ? [{ line }] : [];
+    }),
   ];
+  const named = freshNames(
+    read.map((l) => l.id),
+    [...staying, ...off.map((a) => a.line)].map((l) => l.id),
+  );
+  const drawnBy = new Set([...staying, ...off.map((a) => a.line)].flatMap((l) => l.shape ?? []));
+  // What nothing draws on any more came of an earlier reading.
+  const shapes = program.shapes.filter(
+    (s) =>
+      drawnBy.has(s.id) ||
+      isReadStill('shape', s.id) ||
+      !program.lines.some((l) => l.shape === s.id),
+  );
+  const drawn = freshNames(
+    fresh.map((s) => s.id),
+    shapes.map((s) => s.id),
+  );
+  const lines = read.map((l) => ({
+    ...l,
+    id: named(l.id),
+    ...(l.shape === undefined ? {} : { shape: drawn(l.shape) }),
+  }));
   return [
     {
       op: 'replace',
@@ -74,10 +104,7 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
     {
       op: 'replace',
       path: '/program/shapes',
-      value: [
-        ...program.shapes.filter((s) => !s.id.startsWith(READ) || isReadStill('shape', s.id)),
-        ...found.flatMap((f) => f.shapes),
-      ],
+      value: [...shapes, ...fresh.map((s) => ({ ...s, id: drawn(s.id) }))],
     },
     ...(off.length > 0 ? [{ op: 'add' as const, path: '/program/aside', value: off }] : []),
     ...plain.map(({ owner: _, ...input }): PatchOperation => ({
@@ -107,6 +134,21 @@ export function takenIn(setup: Setup, found: readonly InferredChannel[]): PatchO
         : [],
     ),
   ];
+}
+
+/** Names that are not taken: as they are, or with a number behind. */
+function freshNames(wanted: readonly string[], taken: readonly string[]): (id: string) => string {
+  const used = new Set(taken);
+  const names = new Map(
+    wanted.map((id) => {
+      let n = 1;
+      let name = id;
+      while (used.has(name)) name = `${id}-${++n}`;
+      used.add(name);
+      return [id, name];
+    }),
+  );
+  return (id) => names.get(id) ?? id;
 }
 
 const isOnlyReversed = (o: Output): boolean =>

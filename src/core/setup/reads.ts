@@ -95,6 +95,18 @@ export function readsOfLine(line: Line, path: Path = []): Read[] {
 export const readsOfVariable = ({ adjust }: Variable, path: Path = []): Read[] =>
   adjust ? [{ kind: 'control', id: adjust.control, path: [...path, 'adjust', 'control'] }] : [];
 
+export const readsOfCallout = (
+  { when, moved, reading }: Program['callouts'][number],
+  path: Path = [],
+): Read[] => [
+  ...(when ? readsOfCondition(when, [...path, 'when']) : []),
+  ...(moved ? readsOfSource(moved.follows, [...path, 'moved', 'follows']) : []),
+  ...(reading ? readsOfSource(reading, [...path, 'reading']) : []),
+];
+
+export const readsOfTimer = ({ when }: Program['timers'][number], path: Path = []): Read[] =>
+  readsOfCondition(when, [...path, 'when']);
+
 /** Every read of a program, list by list. */
 export function readsOfProgram(program: Program): Read[] {
   return [
@@ -102,12 +114,8 @@ export function readsOfProgram(program: Program): Read[] {
     ...program.logic.flatMap((e, i) => readsOfLogic(e, ['logic', i])),
     ...program.variables.flatMap((e, i) => readsOfVariable(e, ['variables', i])),
     ...program.lines.flatMap((e, i) => readsOfLine(e, ['lines', i])),
-    ...program.callouts.flatMap((e, i) => [
-      ...(e.when ? readsOfCondition(e.when, ['callouts', i, 'when']) : []),
-      ...(e.moved ? readsOfSource(e.moved.follows, ['callouts', i, 'moved', 'follows']) : []),
-      ...(e.reading ? readsOfSource(e.reading, ['callouts', i, 'reading']) : []),
-    ]),
-    ...program.timers.flatMap((e, i) => readsOfCondition(e.when, ['timers', i, 'when'])),
+    ...program.callouts.flatMap((e, i) => readsOfCallout(e, ['callouts', i])),
+    ...program.timers.flatMap((e, i) => readsOfTimer(e, ['timers', i])),
   ];
 }
 

@@ -4,9 +4,9 @@ import { useEffect, useRef } from 'react';
 import type { Wishing } from './useWishes';
 
 /** Why a choice cannot be taken, or what else it would want changed, before anything is. */
-export function WhatElse({ reasons, along, take, giveUp }: Wishing) {
+export function WhatElse({ reasons, along, read, take, giveUp }: Wishing) {
   const card = useRef<HTMLDivElement>(null);
-  const shown = along !== undefined || reasons.length > 0;
+  const shown = along !== undefined || read !== undefined || reasons.length > 0;
   // Wherever on the page the choice was made, the question is seen.
   useEffect(() => {
     if (shown) card.current?.scrollIntoView({ block: 'nearest' });
@@ -23,6 +23,28 @@ export function WhatElse({ reasons, along, take, giveUp }: Wishing) {
         <button type="button" className="btn mt-2" onClick={giveUp}>
           Back to what it was
         </button>
+      </div>
+    );
+  if (read)
+    return (
+      <div
+        ref={card}
+        role="alertdialog"
+        aria-label="What becomes of it"
+        className="card border-caution"
+      >
+        <p className="font-semibold">{read.label}. Nothing was changed yet.</p>
+        <p className="mt-1">{read.says}</p>
+        <div className="mt-3 flex flex-wrap gap-2">
+          {read.ways.map((way) => (
+            <button key={way.title} type="button" className="btn" onClick={way.go}>
+              {way.title}
+            </button>
+          ))}
+          <button type="button" className="btn" onClick={giveUp}>
+            Leave everything as it was
+          </button>
+        </div>
       </div>
     );
   if (!along) return null;

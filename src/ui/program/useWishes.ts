@@ -2,7 +2,14 @@
 
 import { useState } from 'react';
 import { difference } from '@/core/patch';
-import { choose, WISH_TITLES, type Choice, type Chosen } from '@/core/plan';
+import {
+  canStandAside,
+  choose,
+  WISH_TITLES,
+  type Choice,
+  type Chosen,
+  type ForHanging,
+} from '@/core/plan';
 import type { ProgramWishes, Setup, WishId } from '@/core/setup';
 import { sheetChanges, type SheetChange } from '@/core/sheets';
 import { useModel } from '../frame/modelStore';
@@ -18,6 +25,18 @@ export interface Along {
   together: Setup;
 }
 
+/** Entries of one's own that read what a choice writes no more, and what can become of them. */
+export interface Read {
+  label: string;
+  says: string;
+  ways: readonly { title: string; go: () => void }[];
+}
+
+const HANGING_WAYS: Record<ForHanging, string> = {
+  keep: 'Keep what they read, as my own',
+  aside: 'Switch those lines off',
+};
+
 /** The one wish that two sets differ in. */
 function choiceBetween(a: ProgramWishes, b: ProgramWishes): Choice | undefined {
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])] as (keyof ProgramWishes)[];
@@ -25,10 +44,16 @@ function choiceBetween(a: ProgramWishes, b: ProgramWishes): Choice | undefined {
   return wish && ({ wish, value: b[wish] } as Choice);
 }
 
-function alongOf(setup: Setup, choice: Choice, chosen: Chosen, label: string): Along | undefined {
+function alongOf(
+  setup: Setup,
+  choice: Choice,
+  chosen: Chosen,
+  label: string,
+  forHanging?: ForHanging,
+): Along | undefined {
   if (chosen.along.length === 0 && chosen.kept.length === 0) return undefined;
   const written = (also: readonly WishId[]) => {
-    const next = choose(setup, choice, also);
+    const next = choose(setup, choice, also, forHanging);
     return next.ok ? next.setup : chosen.setup;
   };
   const groups = chosen.along
@@ -59,6 +84,7 @@ export function useWishes() {
     wishes: ProgramWishes;
     reasons: string[];
     along?: Along | undefined;
+    read?: Read | undefined;
   }>();
   const [notes, setNotes] = useState<string[]>([]);
   const open = pending?.of === setup ? pending : undefined;
@@ -71,12 +97,23 @@ export function useWishes() {
   const wish = (next: ProgramWishes, label: string) => {
     const choice = choiceBetween(setup.intents.program, next);
     if (!choice) return setPending(undefined);
-    const result = choose(setup, choice);
-    if (!result.ok) return setPending({ of: setup, wishes: next, reasons: result.reasons });
-    setNotes(result.notes);
-    const along = alongOf(setup, choice, result, label);
-    if (along) setPending({ of: setup, wishes: next, reasons: [], along });
-    else take(result.setup, label);
+    const go = (forHanging?: ForHanging): void => {
+      const result = choose(setup, choice, [], forHanging);
+      if (!result.ok) {
+        const { reasons, hanging } = result;
+        if (!hanging || forHanging) return setPending({ of: setup, wishes: next, reasons });
+        const ways = (['keep', 'aside'] as const)
+          .filter((way) => way === 'keep' || canStandAside(hanging))
+          .map((way) => ({ title: HANGING_WAYS[way], go: () => go(way) }));
+        const read = { label, says: reasons.join(' '), ways };
+        return setPending({ of: setup, wishes: next, reasons: [], read });
+      }
+      setNotes(result.notes);
+      const along = alongOf(setup, choice, result, label, forHanging);
+      if (along) setPending({ of: setup, wishes: next, reasons: [], along });
+      else take(result.setup, label);
+    };
+    go();
   };
   return {
     setup,
@@ -85,6 +122,7 @@ export function useWishes() {
     take,
     reasons: open?.reasons ?? [],
     along: open?.along,
+    read: open?.read,
     giveUp: () => setPending(undefined),
     notes,
   };

@@ -11,7 +11,8 @@ import {
 } from '../../setup';
 import { applyPlan, planFor } from '../replan';
 import { channelOf } from './draft';
-import { rewrite, rewriteAll } from './write';
+import { keptAsOwn, putAside, type Hanging, type Known } from './hanging';
+import { rewrite, rewriteAll, type Rewritten } from './write';
 
 /** A choice: what one of the wishes shall be from now on; undefined takes it out. */
 export type Choice = {
@@ -33,16 +34,27 @@ export interface Chosen extends Written {
   kept: string[];
 }
 
-export type Refused = { ok: false; reasons: string[]; paths: string[] };
+export interface Refused {
+  ok: false;
+  reasons: string[];
+  paths: string[];
+  /** What the choice writes no more and the person's own entries read: they must say what becomes of it. */
+  hanging?: Hanging;
+}
+
+/** What becomes of entries the person's own read: kept as their own, or the lines that read them switched off. */
+export type ForHanging = 'keep' | 'aside';
 
 /**
  * Takes one choice: its own entries are written anew, and nothing else is touched. Which other wishes
  * would now be written otherwise is told, and they are written too where they are named in `also`.
+ * @param forHanging said where the person's own entries read what the choice writes no more
  */
 export function choose(
   before: Setup,
   choice: Choice,
   also: readonly WishId[] | 'all' = [],
+  forHanging?: ForHanging,
 ): Chosen | Refused {
   const { [choice.wish]: _, ...others } = before.intents.program;
   const program = {
@@ -53,10 +65,14 @@ export function choose(
   if (!checked.ok) return refused(checked.problems);
   const planned = withChannels(checked.value);
   if (!planned.ok) return { ok: false, reasons: planned.reasons, paths: [] };
-  const own = rewrite(planned.setup, choice.wish);
+  const own = withoutOthers(rewrite(planned.setup, choice.wish), choice.wish);
   if (own.reasons.length > 0) return { ok: false, reasons: own.reasons, paths: [] };
+  if (own.hanging.readers.length > 0 && forHanging === undefined) return hangs(own.hanging);
 
   let setup = own.setup;
+  if (forHanging === 'keep') setup = { ...setup, program: keptAsOwn(setup.program, own.hanging) };
+  else if (forHanging === 'aside')
+    setup = rewrite({ ...setup, program: putAside(setup.program, own.hanging) }, choice.wish).setup;
   const notes = [...own.notes];
   const along: WishId[] = [];
   const inStep = inStepOf(before);
@@ -73,6 +89,35 @@ export function choose(
   return valid.ok
     ? { ok: true, setup: valid.value, notes, along, kept: own.kept }
     : refused(valid.problems);
+}
+
+/** What other choices read of this one goes with it: they are written anew first. */
+function withoutOthers(own: Rewritten, wish: WishId): Rewritten {
+  const { program } = own.setup;
+  const owners = new Set(
+    own.hanging.readers.flatMap(
+      (r) => program[r.list].find((e) => 'id' in e && e.id === r.id)?.owner ?? [],
+    ),
+  );
+  let next = own;
+  for (const owner of owners) {
+    const setup = rewrite(next.setup, owner).setup;
+    next = { ...rewrite(setup, wish), reasons: own.reasons, notes: own.notes, kept: own.kept };
+  }
+  return next;
+}
+
+function hangs(hanging: Hanging): Refused {
+  const list = (of: readonly Known[]) => of.map((k) => `“${k.label}”`).join(', ');
+  const own = hanging.readers.length === 1 ? 'An entry of yours' : 'Entries of yours';
+  return {
+    ok: false,
+    reasons: [
+      `${own}, ${list(hanging.readers)}, ${hanging.readers.length === 1 ? 'reads' : 'read'} what this choice has written: ${list(hanging.entries)}.`,
+    ],
+    paths: [],
+    hanging,
+  };
 }
 
 /**

@@ -1,4 +1,5 @@
 import { positionsOf } from '../../chain';
+import { withWhatIsRead } from './hanging';
 import type {
   ChannelFunction,
   Condition,
@@ -56,6 +57,8 @@ export function draftOf(setup: Setup, owner: WishId): Draft {
   };
   for (const list of LISTS)
     Object.assign(copy.program, { [list]: program[list].filter((e) => e.owner !== owner) });
+  // What others read of it stays while it is written anew: the chain is asked meanwhile.
+  copy.program = withWhatIsRead(program, copy.program, owner).program;
   copy.program.inputs = copy.program.inputs.map((input) => ({ ...input }));
   copy.program.outputs = program.outputs.map((output) => ({ ...output }));
   const own: Entries = {

@@ -2,6 +2,7 @@ export { claimed } from './claim';
 export * from './choose';
 export { differs, type Difference, type Unwritable } from './differs';
 export { nearest } from './nearest';
+export { canStandAside, type Hanging } from './hanging';
 export { flapPlaces } from './devices';
 export { failsafeSchools } from './failsafe';
 export { firstWishes } from './first';

@@ -25,7 +25,7 @@ export function writeVoice(
       owner,
     });
   if (!wish.modes) return;
-  if (setup.program.logic.some((l) => l.id === 'launch-on')) {
+  if (setup.intents.program.launch && setup.program.logic.some((l) => l.id === 'launch-on')) {
     const on: Condition = { kind: 'logic', id: 'launch-on' };
     const off = { kind: 'not', of: on } as const;
     own.logic.push({ id: 'say-launch-off', label: 'Launch help ends', op: 'edge', of: off, owner });

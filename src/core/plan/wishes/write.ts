@@ -4,6 +4,7 @@ import { writeBrake, writeCapture, writeFlaps, writeGear } from './devices';
 import { draftOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
+import { withWhatIsRead, type Hanging } from './hanging';
 import { writeLock } from './lock';
 import { writeLaunch } from './launch';
 import { writeModes } from './modes';
@@ -47,6 +48,8 @@ export interface Rewritten {
   notes: string[];
   /** Entries of the person's that stand where the wish would have written. */
   kept: string[];
+  /** What it writes no more and others read: it stays, and somebody must say what becomes of it. */
+  hanging: Hanging;
 }
 
 /**
@@ -66,8 +69,9 @@ export function rewrite(setup: Setup, wish: WishId, over = false): Rewritten {
     // How slowly a device moves belongs to its channel.
     ...(wish === 'flaps' || wish === 'gear' ? { outputs: draft.setup.program.outputs } : {}),
   };
-  const { program, kept } = placed(base, wish, unshared(draft.own), over);
-  return { setup: { ...setup, program, unit: draft.setup.unit }, reasons, notes, kept };
+  const { program: fresh, kept } = placed(base, wish, unshared(draft.own), over);
+  const { program, hanging } = withWhatIsRead(setup.program, fresh, wish);
+  return { setup: { ...setup, program, unit: draft.setup.unit }, reasons, notes, kept, hanging };
 }
 
 /** No two entries share a part: changing one must not change another. */
@@ -81,7 +85,7 @@ function writeOne<W extends keyof Writers>(draft: Draft, wish: W): void {
 }
 
 /** Every wish written, in the order in which they have their say. */
-export function rewriteAll(setup: Setup, over = false): Omit<Rewritten, 'kept'> {
+export function rewriteAll(setup: Setup, over = false): Omit<Rewritten, 'kept' | 'hanging'> {
   const reasons: string[] = [];
   const notes: string[] = [];
   let next = setup;
