@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { UNITS } from '@/core/catalogue';
+import { failsafeSchools } from '@/core/plan';
 import { findingsOf } from '@/core/verify';
 import { share } from '../kit/share';
 import { AIRFRAMES_TO_TRY, together } from '../kit/together';
-import { Model } from './kit';
+import { Model, airframe, planned, transmitterLike, unitLike } from './kit';
 
 /** Every unit, airframe and transmitter that ship and go together, as the planner leaves them. */
 const ALL = together(AIRFRAMES_TO_TRY);
@@ -13,6 +15,22 @@ describe('a new model', () => {
     const stops = findingsOf(setup).filter((f) => f.severity === 'stop');
     expect(stops.map((f) => `${f.rule}: ${f.says}`)).toEqual([]);
   });
+  it.each(['menu-receiver', 'switch-receiver', 'fixed-order-receiver', 'autopilot'])(
+    '%s with its levelling switched off: no failsafe is chosen that cannot hold',
+    (id) => {
+      const { slots } = UNITS[id]!.settings;
+      const off = slots.map((m) => (m === 'level' || m === 'home' ? 'off' : m));
+      const setup = planned('Quiet', {
+        airframe: airframe('conventional'),
+        unit: unitLike(id, {}, { slots: off }),
+        transmitter: transmitterLike('line-sixteen'),
+      });
+      expect(findingsOf(setup).filter((f) => f.severity === 'stop')).toEqual([]);
+      const glides = failsafeSchools(setup).glide === undefined;
+      expect(setup.intents.program.failsafe!.school).toBe(glides ? 'glide' : 'motor-off');
+      if (!glides) expect(failsafeSchools(setup).glide).toMatch(/^self-levelling is switched off/);
+    },
+  );
   it('with gear on the flap switch: the switch moves the gear', () => {
     const shared = ALL.filter(
       ({ setup }) =>

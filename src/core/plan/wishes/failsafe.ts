@@ -3,6 +3,7 @@ import {
   compileChain,
   knowsLinkLost,
   lostOf,
+  modeWords,
   outputOf,
   sendableUs,
   stickOf,
@@ -34,14 +35,14 @@ export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | u
       home: flies,
     };
   }
-  const level = traits.modes.includes('level') ? toldBy(setup) : CANNOT.level;
+  const level = traits.modes.includes('level') ? toldBy(setup, 'level') : CANNOT.level;
   return {
     'motor-off': undefined,
     brake: 'only for a model on wheels',
     glide: level,
     circle: level,
     home: traits.failsafe.includes('autopilot')
-      ? toldBy(setup)
+      ? toldBy(setup, 'home')
       : 'the unit is no autopilot and takes over nothing when the link is lost',
   };
 }
@@ -61,12 +62,12 @@ function brakes({ airframe }: Setup): string | undefined {
 const BRAKE_SHARE = 0.5;
 
 /**
- * Why a unit could not be told that the link is lost; nothing where it can, by itself or by a preset
- * of its mode channel.
+ * Why a unit could not be told to level, or to fly home, once the link is lost; nothing where it can, by itself or by
+ * a preset of its mode channel.
  */
-function toldBy(setup: Setup): string | undefined {
-  const { traits } = setup.unit;
-  const own = traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot');
+function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
+  const { traits, settings } = setup.unit;
+  const own = traits.failsafe.includes(mode === 'home' ? 'autopilot' : 'unit-mode');
   if (own && knowsLinkLost(setup)) return undefined;
   const { receiver } = setup.installation;
   // With every channel silent it takes over by itself.
@@ -75,6 +76,8 @@ function toldBy(setup: Setup): string | undefined {
     return receiver.lost === 'holds'
       ? 'the receiver in front can only hold the last values, so the unit is never told'
       : 'the receiver in front falls silent, and the unit then does nothing by itself';
+  if ('bands' in traits.modeSelect && !settings.slots.includes(mode))
+    return `${modeWords(setup.unit, mode)} is switched off in the unit: put it on a position of the mode switch first`;
   const channel = channelOf(setup, 'mode');
   if (channel !== undefined && lostOf(setup, channel) === 'holds')
     return `channel ${channel}, which carries the mode, can only hold its last value`;
