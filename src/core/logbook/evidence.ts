@@ -47,7 +47,11 @@ export function staleReasons(setup: Setup, evidence: Evidence): string[] {
   // That something else is to be seen goes without saying where the cause of it is named.
   const causes = changed.filter((part) => part.key !== ASKED);
   const reasons = (causes.length > 0 ? causes : changed).map((part) => part.title);
-  const gone = Object.keys(evidence.parts).filter((key) => !now.some((p) => p.key === key));
+  // A surface that another path leads to was not seen move by it; a step that depends on less than it did still holds.
+  const gone =
+    aboutOf(evidence)?.kind === 'direction'
+      ? Object.keys(evidence.parts).filter((key) => !now.some((p) => p.key === key))
+      : [];
   return gone.length > 0 && reasons.length === 0 ? ['the path to this surface'] : reasons;
 }
 

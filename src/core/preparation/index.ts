@@ -90,6 +90,10 @@ const standsAt = ({ id, about, name, words, how, value }: Row): Sentence =>
     },
   });
 
+/** Whether a step of the plain model is measured at the ends of the sticks: done once nothing moves them any more. */
+export const isThrow = ({ item }: { item: string }): boolean =>
+  item === 'throws' || item === 'ends';
+
 /** The model as it must be with the unit off, before anything is built on it. */
 export function plainScript(setup: Setup): ScriptStep[] {
   const { surfaces } = setup.airframe;

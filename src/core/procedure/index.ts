@@ -22,4 +22,4 @@ export {
   type StationId,
   type WayGroup,
 } from './stations';
-export { nextFrom, stationTitle, wayOf, type Place, type WayPart } from './way';
+export { nextFrom, stationTitle, surfacesAt, wayOf, type Place, type WayPart } from './way';

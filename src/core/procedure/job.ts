@@ -10,6 +10,7 @@ import {
   type Subject,
 } from '../logbook';
 import type { Setup } from '../setup';
+import { isThrow } from '../preparation';
 import { byRules } from './proofs';
 import { saidOf, type Bench, type Proof, type Step, type StepId } from './step';
 import { STEPS } from './steps';
@@ -61,7 +62,7 @@ export function jobOf(bench: Bench): JobStep[] {
  * still be open, but nothing of it may have gone wrong.
  */
 export const isReady = (job: readonly JobStep[]): boolean =>
-  job.every(({ status, step }) => isDone(status) || (step.session === 'out' && status !== 'stop'));
+  job.every(({ status, step }) => isDone(status) || (step.afterReady && status !== 'stop'));
 
 /** Steps that hold by what somebody said of a whole list, which nobody has looked at one by one. */
 export const restsOnWord = (job: readonly JobStep[]): JobStep[] =>
@@ -93,7 +94,7 @@ function stepIdOf(about: About): StepId {
     case 'reading':
       return 'entry';
     case 'test':
-      return about.test;
+      return about.test === 'plain-model' && isThrow(about) ? 'throws' : about.test;
   }
 }
 

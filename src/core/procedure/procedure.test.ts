@@ -8,6 +8,7 @@ import { composeSetup, learnTravel, unsuited } from '../plan';
 import { AIRFRAME_KINDS, measured, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
 import { findingsOf, type Finding } from '../verify';
+import { sticksFirst } from './sticks-first';
 import { isReady, jobOf, killedBy, nextStep, shortestWay, stoppedAt, STEPS } from './index';
 
 /** What a person may get wrong, or find wrong, on the way. */
@@ -108,7 +109,7 @@ function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
 }
 
 /** Steps done out there, with a model that is ready. */
-const OUT = new Set<string>(STEPS.filter((s) => s.session === 'out').map((s) => s.id));
+const OUT = new Set<string>(STEPS.filter((s) => s.afterReady).map((s) => s.id));
 
 const otherRod = (setup: Setup): Setup =>
   applyPatch(setup, [
@@ -137,7 +138,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       const stops = (at: string) => ({ at, ready: false });
       // Whichever is looked at first by the school shows it.
       expect(work(setup, findings, { real: otherRod })).toEqual(
-        stops(setup.intents.school === 'unit-first' ? 'corrections' : 'sticks'),
+        stops(sticksFirst(setup) ? 'sticks' : 'corrections'),
       );
       expect(work(setup, findings, { real: turnedUnit })).toEqual(stops('corrections'));
       if (readBacksOf(setup).length > 0)
@@ -272,4 +273,96 @@ it('says what a change killed, step by step, and why', () => {
     { step: { id: 'corrections' }, count: 8, reasons: ['how the unit sits in the model'] },
   ]);
   expect(killedBy(setup, setup, evidence)).toEqual([]);
+});
+
+describe('the order of work does not undo itself', () => {
+  /** Everything seen on a model as it stands. */
+  function everything(setup: Setup): Evidence[] {
+    const seen = (check: string, surface: string, what: Evidence['seen']): Evidence => ({
+      check,
+      surface,
+      seen: what,
+      parts: stamp(setup, { check, surface }),
+      version: 1,
+      at: '2026-01-01T00:00:00.000Z',
+    });
+    return [
+      ...Object.values(TESTS).flatMap(({ script }) =>
+        script(setup).map((s) => seen(testSubject(s).check, s.item, 'pass')),
+      ),
+      ...watchAs(setup, setup, true).map((o) => seen(o.check, o.surface, o.seen)),
+      ...readBacksOf(setup).map((r) => seen(`read:${r.id}`, `ch${r.channel}`, '0%')),
+    ];
+  }
+  /** Every step that comes after one, however far. */
+  function laterThan(id: string, setup: Setup): Set<string> {
+    const later = new Set<string>();
+    for (let n = -1; n !== later.size;) {
+      n = later.size;
+      for (const s of STEPS.filter((x) => x.applies(setup)))
+        if (s.after(setup).some((b) => b === id || later.has(b))) later.add(s.id);
+    }
+    return later;
+  }
+  /** What is changed at a step when something is found wrong there, or taught. */
+  const WORK: [string, (s: Setup) => void][] = [
+    [
+      'sticks',
+      (s) => {
+        const output = s.program.outputs.find((o) =>
+          /^(aileron|elevator|steering)/.test(o.carries),
+        );
+        if (output) output.reversed = !output.reversed;
+      },
+    ],
+    [
+      'capture',
+      (s) => {
+        // It never learns exactly what it is sent.
+        s.installation.travelCapture = learnTravel(s).map((t) => ({ ...t, maxUs: t.maxUs - 40 }));
+      },
+    ],
+    [
+      'steering',
+      (s) => {
+        const output = s.program.outputs.find((o) => o.carries === 'steering');
+        if (output) output.maxPct = 80;
+      },
+    ],
+    [
+      'throws',
+      (s) => {
+        const output = s.program.outputs.find((o) => o.carries === 'elevator');
+        if (output) output.maxPct = 80;
+      },
+    ],
+  ];
+  it.each(PAIRS.filter(firstOf))('$unit in a $kind', (pair) => {
+    for (const school of ['sticks-first', 'unit-first'] as const) {
+      const setup = make(pair);
+      setup.intents.school = school;
+      const evidence = everything(setup);
+      for (const [id, change] of WORK) {
+        const step = STEPS.find((s) => s.id === id)!;
+        if (!step.applies(setup)) continue;
+        const after = structuredClone(setup);
+        change(after);
+        const later = laterThan(id, setup);
+        const undone = killedBy(setup, after, evidence)
+          .map((k) => k.step.id)
+          // The sheet has another line, which is entered and read back anew; other ends are taught anew.
+          .filter((k) => k !== id && k !== 'entry' && !later.has(k))
+          .filter((k) => id !== 'throws' || k !== 'capture');
+        expect(undone, `${school}: ${id}`).toEqual([]);
+      }
+    }
+  });
+  it('no step waits for itself, however far round', () => {
+    for (const pair of PAIRS.filter(firstOf))
+      for (const school of ['sticks-first', 'unit-first'] as const) {
+        const setup = make(pair);
+        setup.intents.school = school;
+        for (const { id } of STEPS) expect(laterThan(id, setup).has(id), id).toBe(false);
+      }
+  });
 });

@@ -1,4 +1,4 @@
-import type { TestName } from '../script';
+import type { ScriptStep, TestName } from '../script';
 import {
   observedDirections,
   observedStill,
@@ -11,15 +11,17 @@ import { posesOf } from '../sheets';
 import type { Finding } from '../verify';
 import type { Bench, Proof } from './step';
 
-/** A test with the model in hand. */
+/** A test with the model in hand, or those of its steps that belong here. */
 export const byTest =
-  (test: TestName) =>
+  (test: TestName, belongs: (step: ScriptStep) => boolean = () => true) =>
   ({ setup, evidence }: Bench): Proof[] =>
-    tests(setup, evidence, test).map(({ asked, status, reasons }) => ({
-      what: asked.does,
-      status,
-      reasons,
-    }));
+    tests(setup, evidence, test)
+      .filter(({ asked }) => belongs(asked))
+      .map(({ asked, status, reasons }) => ({
+        what: asked.does,
+        status,
+        reasons,
+      }));
 
 /** Directions of one kind, every surface of them. */
 export const byDirections =

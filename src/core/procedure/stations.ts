@@ -17,6 +17,7 @@ export const WAY = {
     'sticks',
     'steering',
     'capture',
+    'throws',
     'corrections',
     'level',
     'panic',

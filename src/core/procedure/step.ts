@@ -40,6 +40,7 @@ export const STEP_IDS = [
   'sticks',
   'steering',
   'capture',
+  'throws',
   'corrections',
   'level',
   'panic',
@@ -68,6 +69,8 @@ export interface Step extends StepWords {
   station: StationId;
   session: Session;
   cautions: readonly Caution[];
+  /** Done out there with a model that is ready: it keeps none on the ground unless something was found wrong. */
+  afterReady?: true;
   applies(setup: Setup): boolean;
   /** Rules whose findings stop this step; all others stop the program. */
   rules?: readonly string[];

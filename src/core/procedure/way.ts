@@ -34,6 +34,10 @@ export const stationTitle = (id: StationId, setup: Setup): string =>
     ? EVERYWHERE[id as keyof typeof EVERYWHERE]
     : (DECIDES[id as PlaceId]?.title ?? saidOf(stepAt(id)[0]!, setup).title);
 
+/** Where the surfaces of a model are measured. */
+export const surfacesAt = (setup: Setup): StationId =>
+  stepAt('throws').some((s) => s.applies(setup)) ? 'throws' : 'plain-model';
+
 /** A station on the way of one model, and where it stands. */
 export interface Place {
   id: PlaceId;

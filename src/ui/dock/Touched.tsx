@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { tagsOf, tagWords } from '@/core/controls';
 import { channelsReaching } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
+import { stationTitle, surfacesAt } from '@/core/procedure';
 import { leadsOf } from '@/core/wiring';
 import { useModel } from '../frame/modelStore';
 import { useRig } from '../rig/rigStore';
@@ -27,10 +28,9 @@ export function Touched() {
   if (!words) return null;
   const to = control
     ? ([['program', 'Program']] as const)
-    : ([
-        ['plan', 'Plan and wiring'],
-        ['plain-model', 'Plain model'],
-      ] as const);
+    : ['plan' as const, surfacesAt(setup)].map(
+        (place) => [place, stationTitle(place, setup)] as const,
+      );
   return (
     <p className="border-accent mb-1 border-l-4 pl-2 text-sm" aria-live="polite">
       {words}.{' '}

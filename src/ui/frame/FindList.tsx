@@ -4,7 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { tagsOf, tagWords } from '@/core/controls';
-import { saidOf, STATION_IDS, STEPS, stationTitle } from '@/core/procedure';
+import { saidOf, STATION_IDS, STEPS, stationTitle, surfacesAt } from '@/core/procedure';
 import { settingGroups } from '@/core/settings';
 import { functionOf, type Setup } from '@/core/setup';
 import { RULES } from '@/core/verify';
@@ -40,7 +40,7 @@ function entriesOf(setup: Setup): Entry[] {
     ...setup.airframe.surfaces.map((s) => ({
       kind: 'Surfaces',
       words: s.label,
-      to: 'plain-model',
+      to: surfacesAt(setup),
       at: { surfaces: [s.id] },
     })),
     ...setup.program.outputs.map((o) => ({

@@ -43,6 +43,7 @@ const STATIONS: Record<StationId, ComponentType> = {
   sticks: station(() => import('../directions/DirectionsStation').then((m) => m.SticksStation)),
   steering: station(() => import('../steering/SteeringStation').then((m) => m.SteeringStation)),
   capture: station(() => import('../capture/CaptureStation').then((m) => m.CaptureStation)),
+  throws: station(() => import('../plain/ThrowsStation').then((m) => m.ThrowsStation)),
   corrections: station(() =>
     import('../directions/DirectionsStation').then((m) => m.CorrectionsStation),
   ),

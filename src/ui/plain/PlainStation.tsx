@@ -4,13 +4,12 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { compileChain } from '@/core/chain';
 import { tests } from '@/core/logbook';
+import { isThrow } from '@/core/preparation';
 import { useModel } from '../frame/modelStore';
 import { TestScript } from '../recovery/TestScript';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
-import { Differential } from './Differential';
 import { InputTable } from './InputTable';
-import { Throws } from './Throws';
 import { handWords, kindOf } from '@/core/setup';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
@@ -26,7 +25,6 @@ export function PlainStation() {
         {ground ? 'its steering, its centre' : 'every stick, every centre'}, the throttle cut. All
         that follows is built on it.
       </p>
-      {!ground && <Throws />}
       <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
         <div className="flex min-w-0 flex-col gap-4">
           <ChannelTable />
@@ -34,10 +32,12 @@ export function PlainStation() {
         </div>
         <div className="flex min-w-0 flex-col gap-4">
           <ThrottleCut />
-          <Differential />
         </div>
       </div>
-      <TestScript title="Now on the model" steps={tests(setup, evidence, 'plain-model')} />
+      <TestScript
+        title="Now on the model"
+        steps={tests(setup, evidence, 'plain-model').filter((t) => !isThrow(t.asked))}
+      />
       <Link href={`/models/${id}/sticks`} className="btn self-start">
         Then look at what the {handWords(setup.transmitter).all} do
       </Link>

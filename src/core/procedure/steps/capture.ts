@@ -22,12 +22,5 @@ export const capture: Step = {
   applies: (setup) => captureScript(setup).length > 0,
   rules: ['M15', 'M16'],
   proofs: byTest('capture'),
-  after: ({ unit, intents }) => [
-    'plain-model',
-    'steering',
-    'unit',
-    ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? (['sticks'] as const)
-      : []),
-  ],
+  after: () => ['plain-model', 'steering', 'unit', 'sticks'],
 };

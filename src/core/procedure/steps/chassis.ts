@@ -10,8 +10,9 @@ export const chassis: Step = {
   said: ({ airframe }) => (kindOf(airframe).moves === 'water' ? { title: 'Hull first' } : {}),
   station: 'chassis',
   session: 'out',
-  cautions: [],
+  cautions: ['clear-behind'],
   applies: (setup) => chassisScript(setup).length > 0,
   proofs: byTest('chassis'),
-  after: () => ['preflight'],
+  // Driven with the gyro off: what the bench has shown of it must hold.
+  after: () => ['entry', 'plain-model', 'sticks', 'steering', 'failsafe'],
 };

@@ -1,5 +1,6 @@
 import { checksFor } from '../../directions';
 import { byDirections } from '../proofs';
+import { sticksFirst } from '../sticks-first';
 import type { Step } from '../step';
 
 export const corrections: Step = {
@@ -11,14 +12,11 @@ export const corrections: Step = {
   cautions: ['prop-off'],
   applies: (setup) => checksFor(setup).some((c) => c.kind === 'correction'),
   proofs: byDirections('correction'),
-  after: ({ unit, intents }) => [
+  // Where the sticks come first the unit is taught before: what it knows of them decides what it does with them.
+  after: (setup) => [
     'mounting',
     'unit',
     'entry',
-    // What the unit was taught of the sticks decides what it does with them.
-    'capture',
-    ...(intents.school === 'sticks-first' || unit.traits.correctionDirection === 'learned'
-      ? (['sticks'] as const)
-      : []),
+    ...(sticksFirst(setup) ? (['capture', 'sticks'] as const) : []),
   ],
 };

@@ -18,6 +18,7 @@ import { safe } from './safe';
 import { chassis } from './chassis';
 import { steering } from './steering';
 import { sticks } from './sticks';
+import { throws } from './throws';
 import { tune } from './tune';
 import { unitSettings } from './unit';
 
@@ -35,6 +36,7 @@ const REGISTRY: Record<StepId, Step> = {
   sticks,
   steering,
   capture,
+  throws,
   corrections,
   level,
   panic,

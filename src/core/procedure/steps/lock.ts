@@ -8,6 +8,7 @@ export const lock: Step = {
   does: 'Take the gain off the knob: fixed values on a switch.',
   station: 'lock',
   session: 'out',
+  afterReady: true,
   cautions: [],
   applies: (setup) => setup.intents.program.lock === undefined && lockScript(setup).length > 0,
   proofs: byTest('lock'),

@@ -1,14 +1,16 @@
+import { isThrow } from '../../preparation';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
 export const plainModel: Step = {
   id: 'plain-model',
   title: 'Plain model',
-  does: 'With the unit off: plugs, centres, throws and ends as they must be.',
+  does: 'With the unit off: plugs, centres and throttle cut as they must be.',
   station: 'plain-model',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
   applies: () => true,
-  proofs: byTest('plain-model'),
-  after: () => ['entry'],
+  proofs: byTest('plain-model', (step) => !isThrow(step)),
+  // A stick that is turned round afterwards would take it all away again.
+  after: () => ['entry', 'sticks'],
 };

@@ -25,6 +25,8 @@ export const preflight: Step = {
     'calibration',
     'mounting',
     'capture',
+    'throws',
+    'chassis',
     'corrections',
     'level',
     'panic',

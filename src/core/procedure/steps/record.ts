@@ -7,6 +7,7 @@ export const record: Step = {
   does: 'Write the outing into the log.',
   station: 'logbook',
   session: 'out',
+  afterReady: true,
   cautions: [],
   applies: () => true,
   proofs: byTest('record'),

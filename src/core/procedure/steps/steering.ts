@@ -19,6 +19,6 @@ export const steering: Step = {
   applies: (setup) => steeringScript(setup).length > 0,
   rules: ['M35'],
   proofs: byTest('steering'),
-  // Whoever puts the unit right first sees the sticks last; the ends are set before it is captured.
-  after: ({ intents }) => (intents.school === 'unit-first' ? ['entry'] : ['entry', 'sticks']),
+  // A turned steering swaps its ends.
+  after: () => ['entry', 'sticks'],
 };

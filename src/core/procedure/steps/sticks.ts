@@ -1,4 +1,5 @@
 import { byDirections } from '../proofs';
+import { sticksFirst } from '../sticks-first';
 import { handWords, kindOf } from '../../setup';
 import type { Step } from '../step';
 
@@ -17,5 +18,5 @@ export const sticks: Step = {
   cautions: ['prop-off'],
   applies: () => true,
   proofs: byDirections('stick'),
-  after: ({ intents }) => (intents.school === 'unit-first' ? ['entry', 'corrections'] : ['entry']),
+  after: (setup) => (sticksFirst(setup) ? ['entry'] : ['entry', 'corrections']),
 };

@@ -7,6 +7,7 @@ export const tune: Step = {
   does: 'Trim with the unit off, then find the gain: fast, then slow.',
   station: 'tune',
   session: 'out',
+  afterReady: true,
   cautions: [],
   applies: ({ intents }) => intents.program.lock === undefined,
   proofs: byTest('tune'),

@@ -25,6 +25,7 @@ import {
   partsOfLevel,
   partsOfMounting,
   partsOfPlainModel,
+  partsOfPlainStep,
   partsOfSafety,
   partsOfUnit,
   partsOfTest,
@@ -34,7 +35,9 @@ import {
 /** A test with the model in hand: its steps, and what of the Setup its outcome depends on. */
 interface Test {
   script(setup: Setup): ScriptStep[];
-  parts(setup: Setup): Part[];
+  parts(setup: Setup, item: string): Part[];
+  /** Its items depend on things of their own, not all on the same. */
+  apart?: true;
   /** Things read through and looked at together: one answer may stand for all of them. */
   atOnce?: true;
 }
@@ -45,7 +48,7 @@ export const TESTS = {
   safe: { script: safeScript, parts: partsOfSafety },
   entry: { script: entryScript, parts: partsOfEntry },
   unit: { script: unitScript, parts: partsOfUnit, atOnce: true },
-  'plain-model': { script: plainScript, parts: partsOfPlainModel, atOnce: true },
+  'plain-model': { script: plainScript, parts: partsOfPlainStep, apart: true, atOnce: true },
   calibration: { script: calibrationScript, parts: partsOfCalibration },
   mounting: { script: mountingScript, parts: partsOfMounting, atOnce: true },
   steering: { script: steeringScript, parts: partsOfPlainModel },

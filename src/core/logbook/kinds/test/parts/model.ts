@@ -52,6 +52,30 @@ export function partsOfPlainModel(setup: Setup): Part[] {
   ];
 }
 
+/** Parts of the plain model that only the ends of the sticks feel. */
+const AT_THE_ENDS = new Set(['travel', 'scale']);
+
+/**
+ * What a step of the plain model depends on: leads, cut and centres are not felt at the ends of the sticks, so
+ * that setting those takes nothing of it away.
+ */
+export function partsOfPlainStep(setup: Setup, item: string): Part[] {
+  const all = partsOfPlainModel(setup);
+  if (!BEFORE_THE_ENDS.has(item)) return all;
+  const without = all.filter((p) => !AT_THE_ENDS.has(p.key));
+  const { program } = setup;
+  const shifted = [
+    ...program.outputs.flatMap((o) => (o.subtrimPct === 0 ? [] : [[o.carries, o.subtrimPct]])),
+    ...program.lines.flatMap((l) =>
+      l.purpose === 'stick' && l.shiftPct !== 0 ? [[l.channel, l.shiftPct]] : [],
+    ),
+  ];
+  return item === 'centres' && shifted.length > 0
+    ? [...without, { key: 'shifted', title: 'subtrim of a stick channel', value: shifted }]
+    : without;
+}
+const BEFORE_THE_ENDS: ReadonlySet<string> = new Set(['plugs', 'cut', 'centres']);
+
 /** What a tried throttle cut depends on. */
 export const partsOfSafety = (setup: Setup): Part[] => [
   throttlePart(setup),

@@ -1,0 +1,28 @@
+'use client';
+
+import { tests } from '@/core/logbook';
+import { isThrow } from '@/core/preparation';
+import { useModel } from '../frame/modelStore';
+import { TestScript } from '../recovery/TestScript';
+import { Differential } from './Differential';
+import { Throws } from './Throws';
+
+/** How far every surface goes, pulled on its drawing or measured on the model, and what is heard at the ends. */
+export function ThrowsStation() {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  return (
+    <div className="flex min-w-0 flex-col gap-4">
+      <p className="text-lg">
+        The sticks go the right way and the unit knows them: from here on nothing moves the throws
+        but you. Pull an end, or type what you measure.
+      </p>
+      <Throws />
+      <Differential />
+      <TestScript
+        title="Now on the model"
+        steps={tests(setup, evidence, 'plain-model').filter((t) => isThrow(t.asked))}
+      />
+    </div>
+  );
+}
