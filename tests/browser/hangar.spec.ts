@@ -113,7 +113,7 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
   await page.goto(`/models/${id}/plan`);
   for (const f of ['flaps', 'wheel', 'second aileron'])
     await expect(page.getByRole('button', { name: `Move ${f} to another channel` })).toBeVisible();
-  await page.goto(`/models/${id}/plain-model`);
+  await page.goto(`/models/${id}/throws`);
   await page.getByLabel('less down than up').fill('30');
   await page.getByLabel('less down than up').press('Enter');
   await expect(page.getByText('Saved, version 6')).toBeVisible();
@@ -122,7 +122,7 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
 
 test('an arm the horn cannot follow is refused at its field', async ({ page }) => {
   const id = await newModel(page, 'Locked lapwing');
-  await page.goto(`/models/${id}/plain-model`);
+  await page.goto(`/models/${id}/throws`);
   await page.getByText('Arm, horn, rod and chord').first().click();
   const arm = page.getByLabel('servo arm, mm').first();
   await arm.fill('60');

@@ -4,7 +4,7 @@ import { newModel, test } from './kit';
 test('a throw is typed in millimetres or pulled, and the endpoint that gives it is worked out', async ({
   page,
 }) => {
-  await page.goto(`/models/${await newModel(page, 'Thrown')}/plain-model`);
+  await page.goto(`/models/${await newModel(page, 'Thrown')}/throws`);
   await page.locator('html[data-live]').waitFor({ state: 'attached' });
   const card = page
     .getByRole('listitem')
