@@ -3,3 +3,4 @@ export * from './entries';
 export * from './lines';
 export * from './mix-view';
 export * from './table-view';
+export { withMoreRate, withRateWhen } from './rates';

@@ -13,8 +13,8 @@ export const WAY = {
     'settings',
     'calibration',
     'mounting',
-    'plain-model',
     'sticks',
+    'plain-model',
     'steering',
     'capture',
     'throws',
@@ -23,7 +23,7 @@ export const WAY = {
     'panic',
   ],
   'link-off': ['failsafe'],
-  outside: ['preflight', 'chassis', 'tune', 'lock', 'logbook'],
+  outside: ['chassis', 'preflight', 'tune', 'lock', 'logbook'],
 } as const;
 
 export type WayGroup = keyof typeof WAY;

@@ -6,9 +6,12 @@ import { rangeOf } from '../frame/reading';
 import { useSystem } from '../measure/useSystem';
 import { useFieldDraft } from './useFieldDraft';
 
-/** A number of the Setup has its range there; one of the page alone brings it along. */
+/**
+ * A number of the Setup has its range there (`as`: in which of several shapes); one of the page alone brings it along.
+ */
 export type Bounds =
-  { at: string; min?: never; max?: never } | { at?: undefined; min: number; max: number };
+  | { at: string; as?: string; min?: never; max?: never }
+  | { at?: undefined; as?: never; min: number; max: number };
 
 export interface NumberProps {
   label: string;
@@ -33,7 +36,7 @@ export function useNumber({
   onCommit,
   ...bounds
 }: NumberProps & Bounds) {
-  const { min, max } = bounds.at === undefined ? bounds : rangeOf(bounds.at);
+  const { min, max } = bounds.at === undefined ? bounds : rangeOf(bounds.at, bounds.as);
   const id = useId();
   const [system] = useSystem();
   const [text, setText] = useFieldDraft(id, label);

@@ -12,5 +12,5 @@ export function loadReader(): Promise<Reader> {
 }
 
 /** What a number of the Setup may be; anything before the reader is there, which refuses the rest itself. */
-export const rangeOf = (path: string): Range =>
-  atHand?.rangeAt(path) ?? { min: -Infinity, max: Infinity };
+export const rangeOf = (path: string, as?: string): Range =>
+  atHand?.rangeAt(path, as) ?? { min: -Infinity, max: Infinity };

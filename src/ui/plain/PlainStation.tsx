@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { compileChain } from '@/core/chain';
 import { tests } from '@/core/logbook';
@@ -10,11 +9,10 @@ import { TestScript } from '../recovery/TestScript';
 import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
 import { InputTable } from './InputTable';
-import { handWords, kindOf } from '@/core/setup';
+import { kindOf } from '@/core/setup';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
-  const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const ground = kindOf(setup.airframe).onSurface;
@@ -38,9 +36,6 @@ export function PlainStation() {
         title="Now on the model"
         steps={tests(setup, evidence, 'plain-model').filter((t) => !isThrow(t.asked))}
       />
-      <Link href={`/models/${id}/sticks`} className="btn self-start">
-        Then look at what the {handWords(setup.transmitter).all} do
-      </Link>
     </div>
   );
 }

@@ -10,10 +10,15 @@ describe('ranges of numbers come from the schema', () => {
     ['/unit/traits/modeSelect/bands/0/fromUs', 500, 2500],
     ['/transmitter/controls/0/rest', -100, 100],
     ['/program/logic/0/withinPct', 0, 100],
-    ['/intents/program/gain/pct', -100, 100],
-    ['/intents/program/gain/pct/1', -100, 100],
-  ])('%s', (path, min, max) => {
-    expect(rangeAt(path)).toEqual({ min, max });
+    ['/intents/program/gain/pct', 0, 100, 'fixed'],
+    ['/intents/program/gain/pct', 0, 100, 'sets'],
+    ['/intents/program/gain/pct/1', -100, 100, 'values'],
+    ['/intents/program/gain/pct/1', 0, 100, 'flap'],
+  ])('%s', (path, min, max, as?: string) => {
+    expect(rangeAt(path, as)).toEqual({ min, max });
+  });
+  it('a list of numbers is no number', () => {
+    expect(() => rangeAt('/intents/program/gain/pct', 'values')).toThrow(RangeError);
   });
   it.each([
     '',

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus, Trash2 } from 'lucide-react';
-import { addEntry, putEntry, removeEntry } from '@/core/edit';
+import { addEntry, putEntry, removeEntry, withMoreRate, withRateWhen } from '@/core/edit';
 import type { Input, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { useModel } from '../../frame/modelStore';
@@ -57,13 +57,12 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
   const put = usePut();
   const { label: name, rates } = input;
   const { controls } = setup.transmitter;
+  const more = withMoreRate(setup, input);
   const change = (next: Partial<Input>, words: string) =>
     put(putEntry(setup, 'inputs', { ...input, ...next }), words);
   const rate = (i: number, next: Partial<Input['rates'][number]>, words: string) => {
-    const { owner: _, when, ...old } = rates[i]!;
-    const changed = { ...old, ...(when ? { when } : {}), ...next };
-    if (changed.when === undefined) delete changed.when;
-    return change({ rates: rates.with(i, changed) }, words);
+    const { owner: _, ...old } = rates[i]!;
+    return change({ rates: rates.with(i, { ...old, ...next }) }, words);
   };
   return (
     <>
@@ -106,7 +105,9 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
             of={{ kind: 'input', id: input.id }}
             always="Always"
             value={r.when}
-            onPut={(when) => rate(i, { when }, 'another condition of a rate')}
+            onPut={(when) =>
+              change({ rates: withRateWhen(rates, i, when) }, 'another condition of a rate')
+            }
           />
           ,{' '}
           <NumberWord
@@ -137,14 +138,12 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
           )}
         </span>
       ))}
-      {rates.length < 6 && (
+      {rates.length < 6 && more && (
         <button
           type="button"
           className="text-accent inline-flex min-h-6 items-center gap-1 pl-4 text-sm font-semibold hover:underline"
           aria-label={`One more rate: ${name}`}
-          onClick={() =>
-            change({ rates: [{ sharePct: 100, expoPct: 0 }, ...rates] }, 'one more rate')
-          }
+          onClick={() => change({ rates: more }, 'one more rate')}
         >
           <Plus size={14} aria-hidden />a rate that counts before
         </button>

@@ -67,7 +67,8 @@ function Shares({ setup, gain, put }: With<'values'> | With<'flap'>) {
       <NumberWord
         label={`gain, ${words}`}
         unit="%"
-        at="/intents/program/gain/pct"
+        at={`/intents/program/gain/pct/${i}`}
+        as={gain.by}
         value={gain.pct[i] ?? 0}
         onCommit={(v) => {
           const pct = gain.pct.map((p, j) => (j === i ? v : p));
@@ -79,12 +80,21 @@ function Shares({ setup, gain, put }: With<'values'> | With<'flap'>) {
   ));
 }
 
-function Amount({ value, onCommit }: { value: number; onCommit: (pct: number) => void }) {
+function Amount({
+  by,
+  value,
+  onCommit,
+}: {
+  by: 'fixed' | 'sets';
+  value: number;
+  onCommit: (pct: number) => void;
+}) {
   return (
     <NumberWord
       label="gain"
       unit="%"
       at="/intents/program/gain/pct"
+      as={by}
       value={value}
       onCommit={(v) => {
         onCommit(v);
@@ -221,7 +231,12 @@ function BySets({ setup, gain, put }: With<'sets'>) {
       {!gain.knob && (
         <>
           {' '}
-          of <Amount value={gain.pct} onCommit={(pct) => put({ ...gain, pct }, `Gain ${pct} %`)} />
+          of{' '}
+          <Amount
+            by="sets"
+            value={gain.pct}
+            onCommit={(pct) => put({ ...gain, pct }, `Gain ${pct} %`)}
+          />
         </>
       )}
     </>
@@ -263,7 +278,13 @@ function Body({ setup, gain, put }: { setup: Setup; gain: GainWish; put: Put }) 
     case 'axes':
       return <ByAxes setup={setup} gain={gain} put={put} />;
     case 'fixed':
-      return <Amount value={gain.pct} onCommit={(pct) => put({ ...gain, pct }, `Gain ${pct} %`)} />;
+      return (
+        <Amount
+          by="fixed"
+          value={gain.pct}
+          onCommit={(pct) => put({ ...gain, pct }, `Gain ${pct} %`)}
+        />
+      );
   }
 }
 
