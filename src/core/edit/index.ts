@@ -1,3 +1,4 @@
+export { keptApart } from './apart';
 export * from './conditions';
 export * from './entries';
 export * from './lines';

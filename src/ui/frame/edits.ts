@@ -1,3 +1,4 @@
+import { keptApart } from '@/core/edit';
 import { applyPatch, guardedDifference, unguarded } from '@/core/patch';
 import type { Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
@@ -43,7 +44,8 @@ export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist 
 
   /** What this tab changed since the server's last word, on top of another Setup. */
   const merged = (theirs: Setup, mine: Setup, over = false): Setup | undefined => {
-    const patch = guardedDifference(confirmed().setup, mine);
+    const base = confirmed().setup;
+    const patch = guardedDifference(base, keptApart(base, mine, theirs));
     try {
       const next = parse(applyPatch(theirs, over ? unguarded(patch) : patch));
       return next.ok ? next.value : undefined;

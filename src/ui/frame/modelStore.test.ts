@@ -195,6 +195,43 @@ describe('two hands on one model', () => {
     await settle();
     expect([minOf(server.view().setup), server.view().setup.notes]).toEqual([-60, 'theirs']);
   });
+  it('taken back after mine on top, what the other had is there again', async () => {
+    const store = open();
+    server.elsewhere((s) => {
+      s.program.outputs[0]!.minPct = -50;
+      s.notes = 'theirs';
+    });
+    store.getState().edit(end(-60), 'mine');
+    await settle();
+    await store.getState().keepMine();
+    await settle();
+    store.getState().undo();
+    await settle();
+    expect([minOf(server.view().setup), server.view().setup.notes]).toEqual([-50, 'theirs']);
+  });
+  it('a line added in each of two tabs: both are there, under two names', async () => {
+    const added = (label: string) => ({
+      id: 'own-1',
+      label,
+      channel: 1,
+      follows: { kind: 'fixed' as const },
+      sharePct: 0,
+      shiftPct: 0,
+      effect: 'adds' as const,
+    });
+    const store = open();
+    server.elsewhere((s) => s.program.lines.push(added('theirs')));
+    store.getState().edit([{ op: 'add', path: '/program/lines/-', value: added('mine') }], 'mine');
+    await settle();
+    expect(store.getState().conflict).toMatchObject({ clash: false });
+    await store.getState().keepMine();
+    await settle();
+    const own = server.view().setup.program.lines.filter((l) => l.id.startsWith('own-1'));
+    expect(own.map((l) => [l.id, l.label]).toSorted()).toEqual([
+      ['own-1', 'theirs'],
+      ['own-1-2', 'mine'],
+    ]);
+  });
   it('a reload in the middle of it forgets neither side', async () => {
     const first = open();
     server.elsewhere((s) => (s.notes = 'theirs'));

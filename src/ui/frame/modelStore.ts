@@ -252,7 +252,9 @@ export function createModelStore(
           say('The two cannot be put together: take the other, then make your change again.');
           return;
         }
-        set({ conflict: undefined });
+        // Taken back it gives what the other had, and not what stood there before both.
+        const back = { patch: guardedDifference(next, theirs.setup), label: conflict.label };
+        set(({ past }) => ({ conflict: undefined, past: [...past.slice(0, -1), back] }));
         confirm(theirs);
         await save(next, conflict.label);
         void sendAnswers();
