@@ -71,6 +71,7 @@ export interface Step extends StepWords {
   cautions: readonly Caution[];
   /** Done out there with a model that is ready: it keeps none on the ground unless something was found wrong. */
   afterReady?: true;
+  /** Asked wherever the way is drawn: it looks at choices and traits, and works nothing out. */
   applies(setup: Setup): boolean;
   /** Rules whose findings stop this step; all others stop the program. */
   rules?: readonly string[];

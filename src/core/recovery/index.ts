@@ -1,4 +1,4 @@
 export * from './flight';
 export * from './ground';
 export { afterLoss, motorMust, type AfterLoss } from './lost';
-export { failsafeScript, panicScript } from './scripts';
+export { failsafeScript, hasPanic, panicScript } from './scripts';

@@ -11,7 +11,7 @@ import {
   type Sentence,
 } from '../script';
 import { isSwitched, kindOf, type Control, type Mode, type Setup } from '../setup';
-import { proofOf, type ProofRow } from '../verify';
+import { panicControlOf, proofOf, type ProofRow } from '../verify';
 
 /** Far enough over that levelling cannot be mistaken for damping. */
 const TIP_DEG = 50;
@@ -47,6 +47,9 @@ function letGo(controls: readonly Control[], { lo, hi }: ProofRow, column: numbe
   return kind === 'stick' && lo[column]! <= rest && rest <= hi[column]!;
 }
 
+/** Whether some control calls panic recovery. */
+export const hasPanic = (setup: Setup): boolean => panicControlOf(setup) !== undefined;
+
 /** Panic, tried from every position with the model in your hands. */
 export function panicScript(setup: Setup): ScriptStep[] {
   const proof = proofOf(setup);
@@ -54,9 +57,23 @@ export function panicScript(setup: Setup): ScriptStep[] {
   if (!panic) return [];
   const control = setup.transmitter.controls[panic.at]!;
   const pressed = { control };
+  const starts = startsOf(setup);
+  // Nothing is tried by leaving it out: what cannot be listed is asked for as a whole.
+  if (starts.length === 0)
+    return scriptOf('panic', [
+      [
+        'from-everywhere',
+        [
+          PANIC['from-everywhere'](),
+          PANIC.tip({ deg: TIP_DEG }),
+          control.kind === 'momentary' ? PANIC.hold(pressed) : PANIC.on(pressed),
+        ],
+        [...levellingMust(setup), PANIC['as-before']()],
+      ],
+    ]);
   return scriptOf(
     'panic',
-    startsOf(setup).map(({ rows, sees }, i) => [
+    starts.map(({ rows, sees }, i) => [
       // Not the same test once it stands for other positions.
       `from-${i + 1}${rows.length > 1 ? `-of-${rows.length}` : ''}`,
       [

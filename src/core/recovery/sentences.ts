@@ -8,6 +8,9 @@ export const PANIC = sentences('panic', {
       ...controls.map((c) => c.label),
       ...(first.length > 0 ? [`first with ${first.map((c) => c.label).join(', then with ')}`] : []),
     ].join(', ') + '.',
+  'from-everywhere': () =>
+    'There are too many combinations to list. One after another, from every position of every switch that reaches the unit:',
+  'as-before': () => 'panic released: as it was before',
   tip: ({ deg }: { deg: number }) => `Hold the model right wing down, about ${deg}°.`,
   hold: ({ control }: { control: Named }) => `Press ${control.label} and hold it.`,
   on: ({ control }: { control: Named }) => `${control.label} on.`,

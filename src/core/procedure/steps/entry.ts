@@ -1,4 +1,3 @@
-import { readBacksOf } from '../../sheets';
 import { byReading, byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -9,7 +8,7 @@ export const entry: Step = {
   station: 'entry',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
-  applies: (setup) => readBacksOf(setup).length > 0,
+  applies: ({ program }) => program.outputs.length > 0,
   proofs: (bench) => [...byReading(bench), ...byTest('entry')(bench)],
   after: () => ['safe', 'program'],
 };

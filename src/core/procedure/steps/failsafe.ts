@@ -1,4 +1,3 @@
-import { failsafeScript } from '../../recovery';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -9,7 +8,7 @@ export const failsafe: Step = {
   station: 'failsafe',
   session: 'link-off',
   cautions: ['prop-off', 'hold'],
-  applies: (setup) => failsafeScript(setup).length > 0,
+  applies: () => true,
   proofs: byTest('failsafe'),
   after: () => ['entry', 'unit', 'corrections', 'level'],
 };

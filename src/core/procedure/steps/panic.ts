@@ -1,4 +1,4 @@
-import { panicScript } from '../../recovery';
+import { hasPanic } from '../../recovery';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -9,7 +9,7 @@ export const panic: Step = {
   station: 'panic',
   session: 'prop-off',
   cautions: ['prop-off', 'hold'],
-  applies: (setup) => panicScript(setup).length > 0,
+  applies: hasPanic,
   proofs: byTest('panic'),
   after: () => ['corrections', 'level'],
 };

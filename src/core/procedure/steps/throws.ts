@@ -1,4 +1,5 @@
-import { isThrow, plainScript } from '../../preparation';
+import { isThrow } from '../../preparation';
+import { kindOf } from '../../setup';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
 
@@ -9,7 +10,8 @@ export const throws: Step = {
   station: 'throws',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],
-  applies: (setup) => plainScript(setup).some(isThrow),
+  // What steers on wheels or water has a station of its own for them.
+  applies: ({ airframe }) => !kindOf(airframe).onSurface,
   proofs: byTest('plain-model', isThrow),
   // A turned stick swaps the ends, and what the unit learns of the sticks scales them.
   after: () => ['plain-model', 'sticks', 'capture'],

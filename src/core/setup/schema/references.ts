@@ -7,6 +7,9 @@ import type { Setup } from './setup';
 import type { Transmitter } from './transmitter';
 import type { Unit } from './unit';
 
+/** Things one entry of a program may read, however they are nested. */
+const MOST_TERMS = 100;
+
 type Path = readonly (string | number)[];
 
 type Report = (path: Path, reason: string) => void;
@@ -178,7 +181,17 @@ export function checkReferences(setup: Setup): Problem[] {
   };
 
   const defined = { logic, inputs, variables, shapes };
+  const terms = new Map<string, number>();
   for (const read of readsOfProgram(program)) {
+    const [list, at] = read.path;
+    const entry = pointer('program', list!, at!);
+    const n = (terms.get(entry) ?? 0) + 1;
+    terms.set(entry, n);
+    if (n === MOST_TERMS + 1)
+      report(
+        ['program', list!, at!],
+        `reads more than ${MOST_TERMS} things: take its conditions apart into logic`,
+      );
     const path = ['program', ...read.path];
     switch (read.kind) {
       case 'channel':

@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { largeSetup } from '../../../tests/kit/large';
+import { wished } from '../../../tests/kit/order-faults';
+import { makeSetup } from '../../../tests/kit/setups';
+import { addLatches } from '../../../tests/kit/large';
+import { compileChain } from '../chain';
+import { preflightCard } from '../preflight';
+import { plainScript, isThrow } from '../preparation';
+import { failsafeScript, panicScript } from '../recovery';
+import { parseSetup, type Setup } from '../setup';
+import { readBacksOf } from '../sheets';
+import { proofOf } from '../verify';
+import { jobOf, STEPS } from './index';
+
+const applying = (setup: Setup) => STEPS.filter((s) => s.applies(setup)).map((s) => s.id);
+const panicky = () => wished({ panic: { way: 'replace', control: 'sm', holdS: 0.3, gainPct: 60 } });
+
+describe('whether a step applies', () => {
+  it.each([
+    ['an aeroplane', makeSetup()],
+    ['with panic', panicky()],
+    ['a car', makeSetup('car', 'steering-receiver', 'surface-four')],
+    ['a boat', makeSetup('boat', 'steering-receiver', 'surface-four')],
+    ['an autopilot', makeSetup('conventional', 'autopilot')],
+  ])('is what its script says: %s', (_, setup) => {
+    const ids = applying(setup);
+    expect(ids.includes('panic')).toBe(panicScript(setup).length > 0);
+    expect(ids.includes('failsafe')).toBe(failsafeScript(setup).length > 0);
+    expect(ids.includes('entry')).toBe(readBacksOf(setup).length > 0);
+    expect(ids.includes('throws')).toBe(plainScript(setup).some(isThrow));
+    expect(preflightCard(setup).length).toBeGreaterThan(0);
+  });
+  it('works nothing out: next to nothing beside one walk of the chain, however large the program', () => {
+    const setup = largeSetup(12);
+    const timed = (work: () => void) => {
+      const begun = performance.now();
+      work();
+      return performance.now() - begun;
+    };
+    const chain = compileChain(setup);
+    const frame = chain.newFrame();
+    const memory = chain.newMemory();
+    const walk = timed(() => {
+      for (let i = 0; i < 20_000; i++) chain.step(chain.restStimulus(), memory, frame);
+    });
+    // What is proved of it takes thousands of times as long.
+    expect(timed(() => applying(structuredClone(setup)))).toBeLessThan(walk * 20);
+  });
+});
+
+describe('panic of a program with more states than can be listed', () => {
+  const setup = panicky();
+  addLatches(setup, 12);
+  it('is a step all the same, with one line for all of them, and not proven', () => {
+    expect(proofOf(setup).complete).toBe(false);
+    const script = panicScript(setup);
+    expect(script).toHaveLength(1);
+    expect(script[0]!.does).toMatch(/^There are too many combinations to list/);
+    expect(script[0]!.sees.length).toBeGreaterThan(1);
+    const step = jobOf({ setup, evidence: [], findings: [] }).find((j) => j.step.id === 'panic')!;
+    expect(step.status).toBe('todo');
+  });
+});
+
+it('an entry reads so many things and no more, however they are nested', () => {
+  const setup = makeSetup();
+  const eight = (of: () => object) => ({ kind: 'any', of: Array.from({ length: 8 }, of) });
+  const place = () => ({ kind: 'switch', control: 'sd', position: 2 });
+  const [line] = setup.program.lines;
+  const withWhen = (when: object) => ({
+    ...setup,
+    program: { ...setup.program, lines: [{ ...line, when }, ...setup.program.lines.slice(1)] },
+  });
+  expect(parseSetup(withWhen(eight(place)))).toMatchObject({ ok: true });
+  expect(parseSetup(withWhen(eight(() => eight(() => eight(place)))))).toMatchObject({
+    ok: false,
+    problems: [
+      {
+        path: '/program/lines/0',
+        reason: 'reads more than 100 things: take its conditions apart into logic',
+      },
+    ],
+  });
+});
