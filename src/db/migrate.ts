@@ -5,7 +5,7 @@ import { restampEvidence } from './restamp';
 import { upgradeSetups } from './upgrade';
 
 /** 'Tlvn' in ASCII: marks the file as ours, so that a foreign database is never written to. */
-const APPLICATION_ID = 0x546c766e;
+export const APPLICATION_ID = 0x546c766e;
 
 /** What SQL alone cannot do, within the transaction of its step. */
 const AFTER: Readonly<Record<number, (db: Database) => void>> = {
@@ -25,6 +25,14 @@ export function migrations(): { number: number; sql: string }[] {
     }));
 }
 
+/** Why a database was made by somebody later than this; undefined where it was not. */
+export const newerThan = (version: number, newest: number): string | undefined =>
+  version > newest
+    ? `it was made by a newer Tolvan (schema ${version}, this one knows ${newest})`
+    : undefined;
+
+export const OF_ANOTHER = 'it is a database of another program';
+
 /** Brings a database to the newest version, each step in a transaction of its own. */
 export function migrate(db: Database, steps = migrations()): void {
   const id = db.pragma('application_id', { simple: true }) as number;
@@ -32,11 +40,11 @@ export function migrate(db: Database, steps = migrations()): void {
     .prepare("SELECT count(*) FROM sqlite_schema WHERE type = 'table'")
     .pluck()
     .get();
-  if (id !== APPLICATION_ID && tables !== 0) throw new Error('it is a database of another program');
+  if (id !== APPLICATION_ID && tables !== 0) throw new Error(OF_ANOTHER);
   const version = db.pragma('user_version', { simple: true }) as number;
   const newest = steps.at(-1)?.number ?? 0;
-  if (version > newest)
-    throw new Error(`it was made by a newer Tolvan (schema ${version}, this one knows ${newest})`);
+  const newer = newerThan(version, newest);
+  if (newer) throw new Error(newer);
   for (const step of steps) {
     if (step.number <= version) continue;
     db.transaction(() => {

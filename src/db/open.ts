@@ -1,9 +1,12 @@
 import Database from 'better-sqlite3';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { migrate } from './migrate';
+import { headerOf, type FileHeader } from './header';
+import { APPLICATION_ID, migrate, migrations, newerThan, OF_ANOTHER } from './migrate';
 
 export type Db = Database.Database;
+
+type Header = Extract<FileHeader, { kind: 'database' }>;
 
 /** The file is not one of ours, is damaged, or was made by a newer version. Known by its code. */
 export class UnusableError extends Error {
@@ -17,8 +20,13 @@ export class UnusableError extends Error {
  */
 export function openDatabase(folder: string): Db {
   const file = folder === ':memory:' ? folder : join(folder, 'tolvan.db');
-  if (folder !== ':memory:') mkdirSync(folder, { recursive: true });
-  const db = new Database(file);
+  if (folder !== ':memory:') lookAt(folder, file);
+  let db: Db;
+  try {
+    db = new Database(file);
+  } catch (error) {
+    throw unusable(file, error);
+  }
   try {
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 5000');
@@ -32,10 +40,64 @@ export function openDatabase(folder: string): Db {
     return db;
   } catch (error) {
     db.close();
-    throw new UnusableError(
-      `${file} cannot be used: ${(error as Error).message}. It was left as it is.`,
-    );
+    throw unusable(file, error);
   }
+}
+
+/** Whether a file is ours is looked at before it is opened: opening one for writing would change its journal. */
+function lookAt(folder: string, file: string): void {
+  try {
+    mkdirSync(folder, { recursive: true });
+    const header = headerOf(file);
+    if (header.kind === 'folder') throw new Error('a folder lies in its place');
+    if (header.kind === 'other') throw new Error('it is no database');
+    if (header.kind === 'none') return;
+    const { applicationId, userVersion, isEmpty } = saidBy(file, header);
+    const newer = newerThan(userVersion, migrations().at(-1)!.number);
+    if (applicationId === APPLICATION_ID && newer) throw new Error(newer);
+    if (applicationId !== APPLICATION_ID && !isEmpty) throw new Error(OF_ANOTHER);
+  } catch (error) {
+    throw unusable(file, error);
+  }
+}
+
+/**
+ * What a database says of itself. After a process was killed the newest of it, its name too, may stand in the journal
+ * beside it, which only a reader of databases reads. One that was begun and not yet made ours has no table in it.
+ */
+function saidBy(file: string, { applicationId, userVersion }: Header) {
+  if (applicationId === APPLICATION_ID && !existsSync(`${file}-wal`))
+    return { applicationId, userVersion, isEmpty: false };
+  const db = new Database(file, { readonly: true });
+  try {
+    const read = (sql: string) => db.prepare(sql).pluck().get() as number;
+    return {
+      applicationId: read('PRAGMA application_id'),
+      userVersion: read('PRAGMA user_version'),
+      isEmpty: read("SELECT count(*) FROM sqlite_schema WHERE type = 'table'") === 0,
+    };
+  } finally {
+    db.close();
+  }
+}
+
+/** What the system calls it, in words. */
+const CODES: Readonly<Record<string, string>> = {
+  EROFS: 'the disk can only be read',
+  EACCES: 'writing there is not allowed',
+  EPERM: 'writing there is not allowed',
+  ENOSPC: 'the disk is full',
+  EEXIST: 'a file lies where its folder should be',
+  ENOTDIR: 'a file lies where its folder should be',
+  SQLITE_READONLY: 'the disk can only be read',
+  SQLITE_READONLY_DIRECTORY: 'the disk can only be read',
+  SQLITE_CANTOPEN: 'it cannot be opened for writing',
+};
+
+function unusable(file: string, error: unknown): UnusableError {
+  const { code, message } = error as Error & { code?: string };
+  const why = (code && CODES[code]) ?? message;
+  return new UnusableError(`${file} cannot be used: ${why}. It was left as it is.`);
 }
 
 /** Opens a copy of a database of ours, as one file that stands for itself. */

@@ -32,7 +32,7 @@ type Query = Promise<Record<string, string | string[] | undefined>>;
 export default async function ShelfPage({ searchParams }: { searchParams: Query }) {
   const query = await searchParams;
   const find = typeof query.find === 'string' ? query.find.slice(0, 80) : '';
-  const most = Math.min(100_000, Math.max(SHELF_PAGE, Number(query.most) || 0));
+  const most = Math.min(100_000, Math.max(SHELF_PAGE, Math.floor(Number(query.most) || 0)));
   const kept = PLACES.find((p) => p === query.kept) ?? 'shelf';
   const { entries, found, pending, elsewhere } = await listModels(undefined, { find, most, kept });
   const groups = groupsOf(entries);

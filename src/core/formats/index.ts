@@ -1,2 +1,3 @@
 export * from './log-csv';
 export * from './dates';
+export { encodingOf, textOf, type Encoding } from './decode';

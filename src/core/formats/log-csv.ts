@@ -20,11 +20,17 @@ const COLUMNS = [
 ] as const;
 
 /** A spreadsheet takes such a cell for a formula: it gets a quote before it, as is usual. */
-const FORMULA = /^[=+\-@\t\r]/;
+const FORMULA = /^'*[=+\-@\t\r]/;
 const guarded = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
-const bare = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+const bare = (text: string) => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
-/** Log entries as CSV: a header, CRLF, quoted where needed (RFC 4180). */
+/** "5.5", or "5,5" as half of Europe writes it. */
+const numberOf = (text: string) => Number(/^\d+,\d+$/.test(text) ? text.replace(',', '.') : text);
+
+/** Told by it a spreadsheet reads the letters as they are. */
+const MARK = '\uFEFF';
+
+/** Log entries as CSV: a byte-order mark, a header, CRLF, quoted where needed (RFC 4180). */
 export function writeLogCsv(entries: readonly LogEntry[]): string {
   const rows = entries.map((entry) =>
     COLUMNS.map((column) => {
@@ -32,7 +38,7 @@ export function writeLogCsv(entries: readonly LogEntry[]): string {
       return value === undefined ? '' : typeof value === 'number' ? String(value) : guarded(value);
     }),
   );
-  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
+  return `${MARK}${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
 }
 
 /** Largest number of lines taken at once. */
@@ -85,7 +91,7 @@ export function readLogCsv(text: string, version: number, order?: DayOrder): Rea
     const given = COLUMNS.flatMap((name): [string, unknown][] => {
       const value = cell(name);
       if (value === '' || name === 'at' || name === 'uid') return [];
-      return [[name, name === 'minutes' || name === 'version' ? Number(value) : value]];
+      return [[name, name === 'minutes' || name === 'version' ? numberOf(value) : value]];
     });
     const entry = LogEntrySchema.safeParse({
       kind: 'flight',

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { textOf } from '@/core/formats/decode';
 import type { LogPreview } from '@/server/log';
 import { FileButton } from '../fields/FileButton';
 import { useModel } from '../frame/modelStore';
@@ -54,7 +55,7 @@ export function CsvIn({ onTaken }: { onTaken: () => void }) {
         words="CSV in"
         label="Log as CSV"
         accept="text/csv,.csv"
-        onFile={async (file) => look(await file.text())}
+        onFile={async (file) => look(textOf(new Uint8Array(await file.arrayBuffer())))}
       />
       <NotTaken problems={problems} />
       <Over
