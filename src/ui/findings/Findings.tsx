@@ -47,17 +47,21 @@ export function Findings() {
   );
 }
 
-/** What stops one step of the job, with repairs to apply; nothing where the rules find nothing. */
-export function FindingsOf({ step }: { step: StepId }) {
+/** What some rules say, where it is decided; nothing where they find nothing. */
+export function FindingsOfRules({ rules }: { rules: readonly string[] }) {
   const { findings } = useVerdict();
-  const rules = STEPS.find((s) => s.id === step)?.rules ?? [];
   const own = findings?.filter((f) => rules.includes(f.rule)) ?? [];
   if (own.length === 0) return null;
   return (
-    <section className="card" aria-label="What the rules say">
+    <section className="card border-caution" aria-label="What the rules say">
       <FindingList findings={own} />
     </section>
   );
+}
+
+/** What stops one step of the job, with repairs to apply; nothing where the rules find nothing. */
+export function FindingsOf({ step }: { step: StepId }) {
+  return <FindingsOfRules rules={STEPS.find((s) => s.id === step)?.rules ?? []} />;
 }
 
 function FindingList({ findings }: { findings: readonly Finding[] }) {

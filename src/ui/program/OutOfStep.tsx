@@ -3,18 +3,22 @@
 import { useMemo } from 'react';
 import { outOfStep, rewrite, WISH_TITLES } from '@/core/plan';
 import { sheetChanges } from '@/core/sheets';
+import { useVerdict } from '../frame/verdict';
 import type { Wishing } from './useWishes';
 
 /** What was worked out before something it was worked out from has changed, to be worked out again. */
 export function OutOfStep({ setup, take }: Wishing) {
+  const { findings } = useVerdict();
   const stale = useMemo(
     () =>
       outOfStep(setup).flatMap((wish) => {
+        // What does otherwise than was chosen is said as that, with more ways on.
+        if (findings?.some((f) => f.about?.choice === wish)) return [];
         const again = rewrite(setup, wish).setup;
         const changes = sheetChanges(setup, again);
         return changes.length > 0 ? [{ wish, again, changes }] : [];
       }),
-    [setup],
+    [setup, findings],
   );
   if (stale.length === 0) return null;
   return (

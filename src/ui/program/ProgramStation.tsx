@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { WISH_TITLES } from '@/core/plan';
+import { FindingsOfRules } from '../findings/Findings';
 import { Fold } from '../parts/Fold';
 import { Pointing } from '../rig/Pointing';
 import { Yours } from './Yours';
@@ -15,6 +16,9 @@ import { WhatElse } from './WhatElse';
 
 const ReadIn = dynamic(() => import('./readin/ReadIn'), { ssr: false });
 const ByHand = dynamic(() => import('./byhand/ByHand'), { ssr: false });
+
+/** What is said of choices where they are made. */
+const CHOICE_RULES = ['as-chosen', 'looks-like'];
 
 /** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
 export function ProgramStation() {
@@ -29,6 +33,7 @@ export function ProgramStation() {
     <>
       <TaggedFace {...props} />
       <WhatElse {...wishing} />
+      <FindingsOfRules rules={CHOICE_RULES} />
       <OutOfStep {...wishing} />
       {notes.length > 0 && reasons.length === 0 && (
         <div

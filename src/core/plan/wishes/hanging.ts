@@ -29,7 +29,10 @@ export interface Known {
 
 /** What a choice wrote and others read, so that it cannot go without them. */
 export interface Hanging {
+  /** All of them, with what they read themselves. */
   entries: Known[];
+  /** Those that the readers name. */
+  named: Known[];
   readers: Known[];
 }
 
@@ -90,7 +93,7 @@ export function withWhatIsRead(
   after: Program,
   owner: WishId,
 ): { program: Program; hanging: Hanging } {
-  const hanging: Hanging = { entries: [], readers: [] };
+  const hanging: Hanging = { entries: [], named: [], readers: [] };
   let program = after;
   for (;;) {
     const there = new Set(READ.flatMap((list) => program[list].map((e) => `${list} ${e.id}`)));
@@ -110,9 +113,11 @@ export function withWhatIsRead(
     );
     if (back.length === 0) return { program, hanging };
     program = { ...program };
+    const isFirst = hanging.entries.length === 0;
     for (const { list, e, at } of back) {
       Object.assign(program, { [list]: program[list].toSpliced(at, 0, e as never) });
       hanging.entries.push(known(list, e));
+      if (isFirst) hanging.named.push(known(list, e));
     }
     for (const { who, owner: of } of readers)
       if (of !== owner && !hanging.readers.some((r) => r.list === who.list && r.id === who.id))
