@@ -50,7 +50,7 @@ await open(`${skua}/job`);
 await shot('job');
 
 const loon = await modelPath('Loon');
-for (const station of ['plan', 'plain-model', 'panic', 'tune', 'logbook'])
+for (const station of ['plan', 'throws', 'panic', 'tune', 'logbook'])
   await open(`${loon}/${station}`).then(() => shot(station));
 await open(`${loon}/program`);
 await page.keyboard.press('1');
