@@ -56,6 +56,11 @@ export interface Expectation {
   movement: Movement;
 }
 
+/** Whether there is a correction to look at: some surface turns the model about an axis the unit corrects, and it is not locked off. */
+export const hasCorrections = ({ airframe, unit, intents }: Setup): boolean =>
+  intents.program.lock === undefined &&
+  unit.traits.axes.some((axis) => airframe.surfaces.some((s) => authority(airframe, s)[axis]));
+
 /** The checks that make sense for this airframe and unit: sticks, then corrections in every mode. */
 export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;

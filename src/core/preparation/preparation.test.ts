@@ -100,7 +100,14 @@ it('is entered as the unit lets it: by presses, by small switches, by how far a 
     unitScript(makeSetup('conventional', unit))
       .map((s) => s.sees.join())
       .join('\n');
-  expect(sees('button-stabilizer')).toContain('2 presses of its button');
+  // As it comes it is right: whoever presses all the same turns it round.
+  expect(sees('button-stabilizer')).toContain('correction normal (as it comes: do not press)');
+  expect(sees('button-stabilizer')).not.toContain('presses of its button');
+  const turned = makeSetup('conventional', 'button-stabilizer');
+  turned.unit.settings.axes.pitch.reversed = true;
+  const pitch = unitScript(turned).find((s) => s.item === 'pitch')!;
+  expect(pitch.sees.join()).toContain('correction reversed (2 presses of its button)');
+  expect(sees('button-stabilizer')).toContain('a third of a turn up from its least');
   expect(sees('switch-receiver')).toContain('with the small switch for roll');
   expect(sees('dial-gyro')).toContain('an eighth of a turn to the right of its centre');
 });

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { largeSetup } from '../../../tests/kit/large';
 import { wished } from '../../../tests/kit/order-faults';
 import { makeSetup } from '../../../tests/kit/setups';
 import { addLatches } from '../../../tests/kit/large';
-import { compileChain } from '../chain';
+import { checksFor } from '../directions';
 import { preflightCard } from '../preflight';
 import { plainScript, isThrow } from '../preparation';
 import { failsafeScript, panicScript } from '../recovery';
@@ -22,29 +21,15 @@ describe('whether a step applies', () => {
     ['a car', makeSetup('car', 'steering-receiver', 'surface-four')],
     ['a boat', makeSetup('boat', 'steering-receiver', 'surface-four')],
     ['an autopilot', makeSetup('conventional', 'autopilot')],
+    ['locked', wished({ lock: { until: 'chassis' } })],
   ])('is what its script says: %s', (_, setup) => {
     const ids = applying(setup);
     expect(ids.includes('panic')).toBe(panicScript(setup).length > 0);
     expect(ids.includes('failsafe')).toBe(failsafeScript(setup).length > 0);
     expect(ids.includes('entry')).toBe(readBacksOf(setup).length > 0);
+    expect(ids.includes('corrections')).toBe(checksFor(setup).some((c) => c.kind === 'correction'));
     expect(ids.includes('throws')).toBe(plainScript(setup).some(isThrow));
     expect(preflightCard(setup).length).toBeGreaterThan(0);
-  });
-  it('works nothing out: next to nothing beside one walk of the chain, however large the program', () => {
-    const setup = largeSetup(12);
-    const timed = (work: () => void) => {
-      const begun = performance.now();
-      work();
-      return performance.now() - begun;
-    };
-    const chain = compileChain(setup);
-    const frame = chain.newFrame();
-    const memory = chain.newMemory();
-    const walk = timed(() => {
-      for (let i = 0; i < 20_000; i++) chain.step(chain.restStimulus(), memory, frame);
-    });
-    // What is proved of it takes thousands of times as long.
-    expect(timed(() => applying(structuredClone(setup)))).toBeLessThan(walk * 20);
   });
 });
 

@@ -14,6 +14,10 @@ type Given = Omit<Row, 'setting'>;
 const forEachAxis = (setup: Setup, rows: (axis: Axis) => Given[]): Given[] =>
   axesOf(setup).flatMap(rows);
 
+/** A new unit corrects one way or the other: by what it was copied from, or by what stands for normal. */
+const isAsShipped = ({ unit: { shipped, settings } }: Setup, axis: Axis): boolean =>
+  settings.axes[axis].reversed === (shipped?.axes[axis].reversed ?? false);
+
 export const direction: Setting = {
   id: 'direction',
   rows(setup) {
@@ -30,7 +34,7 @@ export const direction: Setting = {
               ? dialWords(setup.unit, axis)
               : meansOf(setup.unit) === 'menu'
                 ? undefined
-                : howTurned(setup.unit, AXIS_NAMES[axis].toLowerCase()),
+                : howTurned(setup.unit, AXIS_NAMES[axis].toLowerCase(), isAsShipped(setup, axis)),
           ...onAxis(axis, 'reversed'),
         },
         setup.unit.settings.axes[axis].reversed,

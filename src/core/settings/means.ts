@@ -19,15 +19,18 @@ export function pressWords({ traits }: Pick<Unit, 'traits'>, what: string): stri
   return known.presses === 1 ? 'one press of its button' : `${known.presses} presses of its button`;
 }
 
-/** How a setting that turns something round or chooses a wing is entered on this unit. */
-export function howTurned(unit: Unit, what: string): string | undefined {
+/**
+ * How a setting that turns something round or chooses a wing is entered on this unit.
+ * @param isAsShipped it comes so: a button pressed all the same would turn it away again
+ */
+export function howTurned(unit: Unit, what: string, isAsShipped: boolean): string | undefined {
   switch (meansOf(unit)) {
     case 'menu':
       return undefined;
     case 'switches':
       return `with the small switch for ${what}`;
     case 'button':
-      return pressWords(unit, what);
+      return isAsShipped ? 'as it comes: do not press' : pressWords(unit, what);
     case 'dials':
     case 'taught':
       return undefined;

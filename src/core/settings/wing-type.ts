@@ -14,7 +14,7 @@ export const wingType: Setting = {
           id: 'wing-type',
           about: '',
           name: 'wing type',
-          how: howTurned(unit, 'the wing'),
+          how: howTurned(unit, 'the wing', unit.settings.wingType === (unit.shipped?.wingType ?? 'normal')),
           ...inSettings('wingType'),
         },
         unit.settings.wingType,

@@ -10,6 +10,7 @@ import { functionOf, type Setup } from '@/core/setup';
 import { RULES } from '@/core/verify';
 import { useRig, type Pointed } from '../rig/rigStore';
 import { useModel } from './modelStore';
+import { SYNONYMS } from '../words/synonyms';
 import { send } from './send';
 
 interface Entry {
@@ -31,6 +32,10 @@ function entriesOf(setup: Setup): Entry[] {
       more: STEPS.filter((s) => s.station === id).map((s) => saidOf(s, setup).does)[0] ?? '',
       to: id,
     })),
+    ...SYNONYMS.map(([words, at]) => {
+      const to = at === 'throws' ? surfacesAt(setup) : at;
+      return { kind: 'Words', words, more: stationTitle(to, setup), to };
+    }),
     ...tagsOf(setup).map((tag) => ({
       kind: 'Controls',
       words: tagWords(tag),

@@ -1,4 +1,4 @@
-import { TWO_BANDS, labelledPorts, unit } from './parts';
+import { DIAL_START_PCT, TWO_BANDS, atGain, labelledPorts, unit } from './parts';
 
 export const buttonStabilizer = unit(
   'Button-set four-channel stabilizer',
@@ -39,5 +39,9 @@ export const buttonStabilizer = unit(
       { mode: 'rate', colour: 'green', blinks: 1 },
     ],
   },
-  { slots: ['off', 'rate'] },
+  {
+    slots: ['off', 'rate'],
+    // A dial of one turn starts at a quarter to a third: common practice, no source.
+    axes: atGain(DIAL_START_PCT),
+  },
 );

@@ -89,6 +89,16 @@ const SETTINGS: UnitSettings = {
   servoFrameMs: 20,
 };
 
+/** Where dials that go from least to most in one turn are put first: a third of it. */
+export const DIAL_START_PCT = 33;
+
+/** The axes as usual, with this much gain each. */
+export const atGain = (gainPct: number): UnitSettings['axes'] => ({
+  roll: { ...AXIS, gainPct },
+  pitch: { ...AXIS, gainPct },
+  yaw: { ...AXIS, holdAllowed: false, gainPct },
+});
+
 /** A unit from the usual one by what differs; the mapping of inputs and outputs is the planner's. */
 export function unit(
   name: string,

@@ -1,4 +1,4 @@
-import { checksFor } from '../../directions';
+import { hasCorrections } from '../../directions';
 import { byDirections } from '../proofs';
 import { sticksFirst } from '../sticks-first';
 import type { Step } from '../step';
@@ -10,7 +10,7 @@ export const corrections: Step = {
   station: 'corrections',
   session: 'prop-off',
   cautions: ['prop-off'],
-  applies: (setup) => checksFor(setup).some((c) => c.kind === 'correction'),
+  applies: hasCorrections,
   proofs: byDirections('correction'),
   // Where the sticks come first the unit is taught before: what it knows of them decides what it does with them.
   after: (setup) => [
