@@ -7,7 +7,7 @@ import {
   type AirframeAnswers,
 } from '../catalogue';
 import { predictAll } from '../directions';
-import { parseSetup, type ChannelFunction } from '../setup';
+import { parseSetup, type ChannelFunction, type Transmitter } from '../setup';
 import { verify } from '../verify';
 import { applyPlan, composeSetup, planChannels, planFor, type Assignment } from './index';
 
@@ -102,10 +102,49 @@ describe('channel planner', () => {
   it('keeps pinned rows and plans round them, or says it cannot', () => {
     const p = plan({}, 'menu-receiver', 'line-sixteen', [], [{ carries: 'mode', channel: 9 }]);
     expect(p.rows.find((r) => r.carries === 'mode')).toMatchObject({ channel: 9, pinned: true });
-    expect(
-      plan({}, 'menu-receiver', 'line-sixteen', [], [{ carries: 'mode', channel: 31 }]).impossible,
-    ).toHaveLength(1);
   });
+  it.each<[string, Partial<Transmitter>, ChannelFunction, number, RegExp]>([
+    [
+      'more than is sent',
+      { channels: 6, linkVariants: [{ id: 'full', label: 'Six', channels: 6 }], link: 'full' },
+      'gain',
+      7,
+      /^The transmitter sends 6 channels: gain cannot be on channel 7\.$/,
+    ],
+    [
+      'a link that carries fewer',
+      {
+        linkVariants: [
+          { id: 'auto', label: 'Automatic', channels: 7 },
+          { id: 'eight', label: 'Eight', channels: 8 },
+        ],
+        link: 'auto',
+      },
+      'gain',
+      8,
+      /^The link “Automatic” carries 7 channels: gain cannot be on channel 8\. Choose the link “Eight” first\.$/,
+    ],
+    [
+      'a channel for a switch alone',
+      { switchOnly: [7] },
+      'aileron',
+      7,
+      /^Channel 7 carries a switch and nothing else: aileron cannot be on channel 7\.$/,
+    ],
+  ])(
+    'a pin that cannot be had names what is in its way: %s',
+    (_, more, carries, channel, words) => {
+      const p = planChannels({
+        airframe: buildAirframe(usualAnswers('conventional')),
+        unit: UNITS['menu-receiver']!,
+        transmitter: { ...TRANSMITTERS['line-eight']!, switchOnly: [], ...more },
+        wishes: [],
+        pins: [{ carries, channel }],
+      });
+      expect(p.impossible).toHaveLength(1);
+      expect(p.impossible[0]).toMatch(words);
+    },
+  );
   it('is deterministic', () => {
     const make = () =>
       plan(

@@ -159,6 +159,8 @@ export function planChannels(request: PlanRequest): ChannelPlan {
   choices.sort((a, b) => cost(a.ways) - cost(b.ways));
   const best = choices[0];
   if (!best) {
+    const beyond = pins.flatMap((p) => (wanted.includes(p.carries) ? beyondOf(p, request) : []));
+    if (beyond.length > 0) return { ...none, impossible: beyond };
     const free = place(wanted, { ...request, pins: [] });
     const words = pins.map((p) => `${p.carries} on channel ${p.channel}`).join(', ');
     return {
@@ -246,6 +248,28 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
     );
   }
   return rows.toSorted((a, b) => a.channel - b.channel);
+}
+
+/** Why a channel that was fixed by hand cannot be had at all, and what would give it. */
+function beyondOf(
+  { carries, channel }: Assignment[number],
+  { unit, transmitter }: PlanRequest,
+): string[] {
+  const what = `${carries} cannot be on channel ${channel}`;
+  if (channel > transmitter.channels)
+    return [`The transmitter sends ${transmitter.channels} channels: ${what}.`];
+  if (channel > unit.traits.inputChannels)
+    return [`The unit receives ${unit.traits.inputChannels} channels: ${what}.`];
+  const link = transmitter.linkVariants.find((v) => v.id === transmitter.link);
+  if (link && channel > link.channels) {
+    const wider = transmitter.linkVariants.find((v) => v.channels >= channel);
+    return [
+      `The link “${link.label}” carries ${link.channels} channels: ${what}.${wider ? ` Choose the link “${wider.label}” first.` : ''}`,
+    ];
+  }
+  return transmitter.switchOnly.includes(channel) && !canRideSwitch(carries)
+    ? [`Channel ${channel} carries a switch and nothing else: ${what}.`]
+    : [];
 }
 
 function linkChannels(transmitter: Transmitter): number {

@@ -14,7 +14,11 @@ export const wingType: Setting = {
           id: 'wing-type',
           about: '',
           name: 'wing type',
-          how: howTurned(unit, 'the wing', unit.settings.wingType === (unit.shipped?.wingType ?? 'normal')),
+          how: howTurned(
+            unit,
+            'the wing',
+            unit.settings.wingType === (unit.shipped?.wingType ?? 'normal'),
+          ),
           ...inSettings('wingType'),
         },
         unit.settings.wingType,

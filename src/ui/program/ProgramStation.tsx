@@ -33,7 +33,6 @@ export function ProgramStation() {
     <>
       <TaggedFace {...props} />
       <WhatElse {...wishing} />
-      <FindingsOfRules rules={CHOICE_RULES} />
       <OutOfStep {...wishing} />
       {notes.length > 0 && reasons.length === 0 && (
         <div
@@ -107,6 +106,8 @@ export function ProgramStation() {
       <Fold title="It is already programmed: read it in">
         <ReadIn />
       </Fold>
+      {/* At the end: it comes with the verdict, and must move nothing that is being worked on. */}
+      <FindingsOfRules rules={CHOICE_RULES} />
     </>
   );
 }
