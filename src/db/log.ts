@@ -1,4 +1,5 @@
 import { LogEntrySchema, type LogEntry } from '../core/logbook';
+import { fold } from './fold';
 import type { Db } from './open';
 
 interface Row {
@@ -9,6 +10,9 @@ interface Row {
   at: string;
   body: string;
 }
+
+/** The index knows words by every three of their letters; shorter ones are looked for line by line. */
+const INDEXED_LETTERS = 3;
 
 type Rest = Omit<LogEntry, 'uid' | 'version' | 'kind' | 'at'>;
 
@@ -54,10 +58,12 @@ export function logRepository(db: Db) {
         AND (@kind IS NULL OR kind = @kind)
         AND (@before IS NULL OR (at, id) < (SELECT at, id FROM log_entry
                                              WHERE model_id = @modelId AND uid = @before))
+        AND (@match IS NULL OR id IN (SELECT rowid FROM log_text WHERE said MATCH @match))
         AND NOT EXISTS (
-              SELECT 1 FROM json_each(@words) AS word
-               WHERE (SELECT at || ' ' || group_concat(value, ' ') FROM json_each(body))
-                     NOT LIKE word.value ESCAPE '\\')
+              SELECT 1 FROM json_each(@short) AS word
+               WHERE instr(
+                       fold(at || ' ' || (SELECT group_concat(value, ' ') FROM json_each(body))),
+                       word.value) = 0)
       ORDER BY at DESC, id DESC
       LIMIT @most`,
   );
@@ -67,6 +73,11 @@ export function logRepository(db: Db) {
   );
   const selectOne = db.prepare('SELECT * FROM log_entry WHERE model_id = ? AND uid = ?');
   const selectAll = db.prepare('SELECT * FROM log_entry WHERE model_id = ? ORDER BY at, uid');
+  const selectAfter = db.prepare(
+    `SELECT * FROM log_entry
+      WHERE model_id = @modelId AND (@at IS NULL OR (at, uid) > (@at, @uid))
+      ORDER BY at, uid LIMIT @most`,
+  );
   return {
     /** Whether some flight or run has a gain written down. */
     hasReading: (modelId: string): boolean => selectReading.get(modelId) !== undefined,
@@ -79,12 +90,16 @@ export function logRepository(db: Db) {
       return row === undefined ? undefined : logFromRow(row);
     },
     of(modelId: string, { kind, text, most, before }: LogQuery): LogEntry[] {
-      const words = (text ?? '').split(/\s+/).filter((w) => w !== '');
-      const likes = words.map((w) => `%${w.replace(/[\\%_]/g, '\\$&')}%`);
+      const words = fold(text ?? '')
+        .split(/\s+/)
+        .filter((w) => w !== '');
+      const long = words.filter((w) => [...w].length >= INDEXED_LETTERS);
       const rows = selectPage.all({
         modelId,
         kind: kind ?? null,
-        words: JSON.stringify(likes),
+        match:
+          long.length > 0 ? long.map((w) => `"${w.replaceAll('"', '""')}"`).join(' AND ') : null,
+        short: JSON.stringify(words.filter((w) => !long.includes(w))),
         most,
         before: before ?? null,
       });
@@ -92,6 +107,11 @@ export function logRepository(db: Db) {
     },
     /** Every entry of a model, oldest first: for files. */
     all: (modelId: string): LogEntry[] => selectAll.all(modelId).map(logFromRow),
+    /** The next entries after one, oldest first; from the first one where none is given. */
+    after: (modelId: string, last: LogEntry | undefined, most: number): LogEntry[] =>
+      selectAfter
+        .all({ modelId, at: last?.at ?? null, uid: last?.uid ?? null, most })
+        .map(logFromRow),
     /** One after another, for files of any length. */
     *each(modelId: string): Iterable<LogEntry> {
       for (const row of selectAll.iterate(modelId)) yield logFromRow(row);

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { addFold } from './fold';
 import { restampEvidence } from './restamp';
 import { upgradeSetups } from './upgrade';
 
@@ -35,6 +36,7 @@ export const OF_ANOTHER = 'it is a database of another program';
 
 /** Brings a database to the newest version, each step in a transaction of its own. */
 export function migrate(db: Database, steps = migrations()): void {
+  addFold(db);
   const id = db.pragma('application_id', { simple: true }) as number;
   const tables = db
     .prepare("SELECT count(*) FROM sqlite_schema WHERE type = 'table'")

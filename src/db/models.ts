@@ -39,7 +39,9 @@ const fromRow = (row: Row): StoredVersion => ({
 
 /** Models and the versions of their Setups. */
 export function modelRepository(db: Db) {
-  const insertModel = db.prepare('INSERT INTO model (id, created_at) VALUES (?, ?)');
+  const insertModel = db.prepare(
+    'INSERT INTO model (id, created_at, copied_from) VALUES (?, ?, ?)',
+  );
   const insertVersion = db.prepare(
     `INSERT INTO setup_version (model_id, version, label, setup, created_at)
      VALUES (@modelId, @version, @label, @setup, @createdAt)`,
@@ -55,6 +57,7 @@ export function modelRepository(db: Db) {
       WHERE model_id = ? ORDER BY version DESC`,
   );
   const selectTexts = db.prepare('SELECT * FROM setup_version WHERE model_id = ? ORDER BY version');
+  const selectCopied = db.prepare('SELECT copied_from FROM model WHERE id = ?').pluck();
   const countModels = db.prepare('SELECT count(*) FROM model').pluck();
 
   const head = (modelId: string): StoredVersion | undefined => {
@@ -86,21 +89,25 @@ export function modelRepository(db: Db) {
     },
     /** Adds a version as it was, number and time included: for models brought in. */
     restore(version: StoredVersion): void {
-      if (version.version === 1) insertModel.run(version.modelId, version.createdAt);
+      if (version.version === 1) insertModel.run(version.modelId, version.createdAt, null);
       insertVersion.run({ ...version, setup: JSON.stringify(version.setup) });
     },
+    /** The model another one was copied from; nothing where it was not, or came in from elsewhere. */
+    copiedFrom: (modelId: string) => selectCopied.get(modelId) as string | null | undefined,
     /** Makes a model with its first version. */
-    create: db.transaction((modelId: string, setup: Setup, label: string, at: string) => {
-      insertModel.run(modelId, at);
-      insertVersion.run({
-        modelId,
-        version: 1,
-        label,
-        setup: JSON.stringify(setup),
-        createdAt: at,
-      });
-      return 1;
-    }).immediate,
+    create: db.transaction(
+      (modelId: string, setup: Setup, label: string, at: string, copiedFrom?: string) => {
+        insertModel.run(modelId, at, copiedFrom ?? null);
+        insertVersion.run({
+          modelId,
+          version: 1,
+          label,
+          setup: JSON.stringify(setup),
+          createdAt: at,
+        });
+        return 1;
+      },
+    ).immediate,
     /**
      * Adds a version on top of the one it was based on.
      * @throws OutdatedError when the head has moved on

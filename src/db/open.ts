@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
 import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { addFold } from './fold';
 import { headerOf, type FileHeader } from './header';
 import { APPLICATION_ID, migrate, migrations, newerThan, OF_ANOTHER } from './migrate';
 
@@ -104,5 +105,6 @@ function unusable(file: string, error: unknown): UnusableError {
 export function openCopy(file: string): Db {
   const db = new Database(file);
   db.pragma('journal_mode = DELETE');
+  addFold(db);
   return db;
 }

@@ -1,3 +1,4 @@
+import { fold } from './fold';
 import type { Db } from './open';
 
 /** A model as the shelf lists it. */
@@ -26,14 +27,14 @@ export function shelfRepository(db: Db) {
     `SELECT model_id AS id, version, name, changed_at AS changedAt, seen,
             flown_at AS flownAt, checked_at AS checkedAt, tags, moved_at AS movedAt
        FROM model_head
-      WHERE kept = @kept AND (name LIKE @like ESCAPE '\\' OR tags LIKE @like ESCAPE '\\')
+      WHERE kept = @kept AND (instr(fold(name), @text) > 0 OR instr(fold(tags), @text) > 0)
       ORDER BY changed_at DESC, model_id
       LIMIT @most`,
   );
   const countHeads = db
     .prepare(
       `SELECT count(*) FROM model_head
-        WHERE kept = @kept AND (name LIKE @like ESCAPE '\\' OR tags LIKE @like ESCAPE '\\')`,
+        WHERE kept = @kept AND (instr(fold(name), @text) > 0 OR instr(fold(tags), @text) > 0)`,
     )
     .pluck();
   const move = db.prepare(
@@ -75,13 +76,12 @@ export function shelfRepository(db: Db) {
       removeModel.run(id);
     }
   });
-  const likeOf = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
   return {
     /** Models whose name or tags have this in them, last changed first. */
     heads: (text = '', most = -1, kept: KeptPlace = 'shelf') =>
-      selectHeads.all({ like: likeOf(text), most, kept }) as Head[],
+      selectHeads.all({ text: fold(text), most, kept }) as Head[],
     count: (text = '', kept: KeptPlace = 'shelf') =>
-      countHeads.get({ like: likeOf(text), kept }) as number,
+      countHeads.get({ text: fold(text), kept }) as number,
     move(modelId: string, kept: KeptPlace, at: string): void {
       move.run({ modelId, kept, at: kept === 'shelf' ? null : at });
     },

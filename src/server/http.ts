@@ -89,8 +89,8 @@ async function readOnce(request: Request, most: number): Promise<Uint8Array> {
 }
 
 /** Reads a body of text. */
-export const readText = async (request: Request): Promise<string> =>
-  Buffer.from(await readBytes(request, MAX_BODY_BYTES)).toString('utf8');
+export const readText = async (request: Request, most = MAX_BODY_BYTES): Promise<string> =>
+  Buffer.from(await readBytes(request, most)).toString('utf8');
 
 /**
  * Validates input at the edge.
@@ -118,8 +118,12 @@ export async function readJson(request: Request): Promise<unknown> {
  * A file to be saved, named as the model is (RFC 6266), with a plain name for programs that know
  * no other letters. What no file system takes in a name is left out.
  */
-export const download = (body: string | Uint8Array, name: string, type: string): Response =>
-  new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+export const download = (
+  body: string | Uint8Array | ReadableStream<Uint8Array>,
+  name: string,
+  type: string,
+): Response =>
+  new Response(body instanceof Uint8Array ? new Uint8Array(body) : body, {
     headers: saveAs(name, type),
   });
 

@@ -8,12 +8,10 @@ import {
   LogEntrySchema,
   eventPatch,
   eventTitle,
-  mergeLines,
   saidIn,
   type LogEntry,
   testSubject,
 } from '../core/logbook';
-import { readLogCsv, writeLogCsv, type DayOrder } from '../core/formats';
 import { LabelSchema } from '../core/setup';
 import type { Setup } from '../core/setup';
 import { READ_ITEM, recordScript, tuneScript } from '../core/tuning';
@@ -225,68 +223,4 @@ export function backTo(id: string, data: unknown, store = workshop()): ModelView
     );
   });
   return getModel(id, store);
-}
-
-/** The log of a model as CSV (RFC 4180). */
-export function exportLog(id: string, store = workshop()): string {
-  headOf(store, id);
-  return writeLogCsv(store.log.all(id));
-}
-
-/** What a CSV would add; nothing is written. */
-export interface LogPreview {
-  add: LogEntry[];
-  known: number;
-  problems: { line: number; reason: string }[];
-  /** A date that can be read two ways: the person says how this file has them. */
-  askOrder?: string;
-}
-
-const ORDERS: readonly string[] = ['day-first', 'month-first'] satisfies DayOrder[];
-
-export function previewLog(
-  id: string,
-  text: string,
-  order: string | null = null,
-  store = workshop(),
-): LogPreview {
-  const head = headOf(store, id);
-  if (order !== null && !ORDERS.includes(order))
-    throw new Failure(422, [{ path: '/dates', reason: `must be one of: ${ORDERS.join(', ')}` }]);
-  const { entries, problems, askOrder } = readLogCsv(
-    text,
-    head.version,
-    (order ?? undefined) as DayOrder | undefined,
-  );
-  // A line of another model may name a version this one has not had.
-  const versions = new Set(store.models.versions(id).map((v) => v.version));
-  const placed = entries.map((e) => (versions.has(e.version) ? e : { ...e, version: 1 }));
-  return {
-    ...mergeLines(store.log.all(id), placed),
-    problems,
-    ...(askOrder === undefined ? {} : { askOrder }),
-  };
-}
-
-/** Writes a CSV into the log. @throws Failure 422 when any line of it is wrong: all or nothing */
-export function importLog(
-  id: string,
-  text: string,
-  order: string | null = null,
-  store = workshop(),
-): { added: number; known: number } {
-  return store.write(() => {
-    const { add, known, problems, askOrder } = previewLog(id, text, order, store);
-    if (askOrder !== undefined)
-      throw new Failure(422, [
-        { path: '/dates', reason: `"${askOrder}" can be read two ways: is the day first?` },
-      ]);
-    if (problems.length > 0)
-      throw new Failure(
-        422,
-        problems.map((p) => ({ path: `/line ${p.line}`, reason: p.reason })),
-      );
-    for (const entry of add) store.log.add(id, entry);
-    return { added: add.length, known };
-  });
 }

@@ -85,9 +85,14 @@ export function createModel(data: unknown, store = workshop()): { id: string } {
   return addModel(validSetup(setup), 'Started', store);
 }
 
-export function addModel(setup: Setup, label: string, store = workshop()): { id: string } {
+export function addModel(
+  setup: Setup,
+  label: string,
+  store = workshop(),
+  copiedFrom?: string,
+): { id: string } {
   const id = randomUUID().slice(0, 8);
-  store.models.create(id, setup, label, now());
+  store.models.create(id, setup, label, now(), copiedFrom);
   return { id };
 }
 

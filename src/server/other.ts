@@ -16,7 +16,11 @@ export interface OtherModel {
 
 const OtherSchema = z.strictObject({ with: z.string().min(1).max(80) });
 
-/** Another model, and the newest Setup the two have in common. @throws Failure 404 where either is not there */
+/**
+ * Another model, and the newest Setup the two have in common, where one came of the other: two that were
+ * begun alike and are at their first version in what they share are strangers.
+ * @throws Failure 404 where either is not there
+ */
 export function otherModel(id: string, data: unknown, store = workshop()): OtherModel {
   const { with: other } = checked(OtherSchema, data);
   headOf(store, id);
@@ -26,12 +30,21 @@ export function otherModel(id: string, data: unknown, store = workshop()): Other
 }
 
 function commonOf(store: Workshop, id: string, other: string): Setup | undefined {
-  const here = new Set<string>();
-  for (const { setup } of store.models.eachText(id)) here.add(origin(JSON.parse(setup) as Setup));
+  const copied = store.models.copiedFrom(id) === other || store.models.copiedFrom(other) === id;
+  const here = new Map<string, number>();
+  for (const { setup, version } of store.models.eachText(id)) {
+    const made = origin(JSON.parse(setup) as Setup);
+    if (!here.has(made)) here.set(made, version);
+  }
+  const first = new Map<string, number>();
   let common: Setup | undefined;
   for (const text of store.models.eachText(other)) {
     const setup = JSON.parse(text.setup) as Setup;
-    if (here.has(origin(setup))) common = setup;
+    const made = origin(setup);
+    const there = first.get(made) ?? text.version;
+    first.set(made, there);
+    const version = here.get(made);
+    if (version !== undefined && (copied || version > 1 || there > 1)) common = setup;
   }
   return common;
 }

@@ -88,6 +88,11 @@ describe('a model beside its copy', () => {
     const { id } = addModel(makeSetup(), 'Started', store);
     const other = addModel(makeSetup('v-tail'), 'Started', store).id;
     expect(otherModel(id, { with: other }, store).base).toBeUndefined();
+    // Begun alike and each gone its way is not the same as copied.
+    const alike = addModel(makeSetup(), 'Started', store).id;
+    expect(otherModel(id, { with: alike }, store).base).toBeUndefined();
+    const copied = copyModel(id, {}, store).id;
+    expect(otherModel(id, { with: copied }, store).base).toBeDefined();
     expect(failureOf(() => otherModel(id, { with: 'nobody' }, store)).status).toBe(404);
   });
 });

@@ -40,7 +40,7 @@ export function copyModel(id: string, data: unknown, store = workshop()): { id: 
       },
     },
   };
-  return addModel(copy, `Copied from ${setup.name}`.slice(0, 80), store);
+  return addModel(copy, `Copied from ${setup.name}`.slice(0, 80), store, id);
 }
 
 const RenameSchema = z.strictObject({ basedOn: z.int().min(1), name: LabelSchema });

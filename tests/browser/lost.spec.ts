@@ -116,6 +116,15 @@ test('drafts outlive a reload: a log line, a field being typed, a preflight chec
   await page.getByLabel('Notes').fill('not left yet');
   await page.reload();
   await expect(page.getByLabel('Notes')).toHaveValue('not left yet');
+  // A number as well, reached as people reach it: by a link, not by a page of its own.
+  await page.getByRole('link', { name: 'Mount', exact: true }).first().click();
+  const skew = page.getByLabel('skew, pitch');
+  await skew.fill('3.2');
+  await page.reload();
+  await expect(skew).toHaveValue('3.2');
+  await skew.press('Escape');
+  await page.reload();
+  await expect(skew).toHaveValue('0');
   await page.goto(`/models/${id}/preflight`);
   await page.getByRole('button', { name: 'Go through it now' }).click();
   await page.keyboard.press('y');

@@ -152,6 +152,7 @@ export const evidenceSamples = (): Sample[] =>
     richSetup(),
     makeSetup('conventional', 'button-stabilizer'),
     makeSetup('conventional', 'satellite-gyro'),
+    makeSetup('conventional', 'gesture-stabilizer'),
     makeSetup('car', 'steering-receiver', 'surface-four'),
     measuredCar(),
     wished(makeSetup('flying-wing', 'menu-receiver'), {

@@ -123,6 +123,7 @@ export function richSetup(): Setup {
   installation.travelCapture = learnTravel(setup);
   installation.revisions.trimsMoved = 0;
   intents.pins = [{ carries: 'flap', channel: channelOf('flap') }];
+  intents.seat = { place: 'centre-line', tilt: 'level' };
   const read = parseSetup(setup);
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   return read.value;

@@ -21,6 +21,9 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true }));
 
+/** The log came with the third schema. */
+const titles = (upTo: number) => (upTo >= 3 ? ['Unter WÖLKEN'] : []);
+
 describe('a database of every earlier schema', () => {
   it.each(migrations().map((m) => m.number))(
     'schema %i comes up to date with all that was in it',
@@ -31,7 +34,9 @@ describe('a database of every earlier schema', () => {
         migrations().filter((m) => m.number <= upTo),
       );
       const setup = makeSetup();
-      old.prepare('INSERT INTO model VALUES (?, ?)').run('m', '2026-01-01T00:00:00Z');
+      old
+        .prepare('INSERT INTO model (id, created_at) VALUES (?, ?)')
+        .run('m', '2026-01-01T00:00:00Z');
       old
         .prepare(
           'INSERT INTO setup_version (model_id, version, label, setup, created_at) VALUES (?, ?, ?, ?, ?)',
@@ -42,12 +47,21 @@ describe('a database of every earlier schema', () => {
           'INSERT INTO evidence (model_id, version, subject, seen, parts, at) VALUES (?, ?, ?, ?, ?, ?)',
         )
         .run('m', 1, 'stick-roll aileron-left', 'down', '{}', '2026-01-01T00:00:00Z');
+      if (upTo >= 3)
+        old
+          .prepare(
+            'INSERT INTO log_entry (uid, model_id, version, kind, at, body) VALUES (?, ?, ?, ?, ?, ?)',
+          )
+          .run('line-1', 'm', 1, 'flight', '2026-01-02T00:00:00Z', '{"title":"Unter WÖLKEN"}');
       old.close();
       const store = openWorkshop(folder);
       expect(getModel('m', store)).toMatchObject({ version: 1, setup });
       expect(getModel('m', store).evidence).toHaveLength(1);
       expect((await listModels(store)).entries).toHaveLength(1);
-      expect(getLog('m', {}, store).entries).toEqual([]);
+      expect(getLog('m', {}, store).entries.map((e) => e.title)).toEqual(titles(upTo));
+      expect(getLog('m', { text: 'wöLKE' }, store).entries.map((e) => e.title)).toEqual(
+        titles(upTo),
+      );
       saveSetup('m', { basedOn: 1, label: 'Now', setup: { ...setup, notes: 'new' } }, store);
       expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok');
       store.db.close();

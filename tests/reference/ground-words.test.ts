@@ -68,7 +68,11 @@ function textsOf(setup: Setup): string[] {
       list.map((x: string | { how: string }) => (typeof x === 'string' ? x : x.how)),
     ),
     ...mountingAdvice(setup),
-    ...mountingSchools(setup).flatMap((s) => [s.question, ...s.schools, s.says]),
+    ...mountingSchools(setup).flatMap((s) => [
+      s.question,
+      ...s.schools.map(([, words]) => words),
+      s.says,
+    ]),
     ...findings.flatMap((f) => [
       f.says,
       f.witness?.words ?? '',

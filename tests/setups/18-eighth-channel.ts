@@ -46,5 +46,4 @@ export const eighthChannel: Shape = {
     const { notes } = planFor(model.setup);
     expect(notes.join()).toContain('Automatic, seven channels');
   },
-  cautions: { M48: 'the low rate is wanted, and keeps the unit from fading out all the same' },
 };

@@ -1,5 +1,5 @@
 import { compileChain, stickOf } from '../chain';
-import type { Setup } from '../setup';
+import type { Setup, StickHolds } from '../setup';
 
 export const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
 export type StickName = (typeof STICKS)[number];
@@ -46,6 +46,24 @@ export function movedSticks(setup: Setup): MovedStick[] {
     return [{ stick, channel, output, hold: high, shown: low }];
   });
 }
+
+/** A stick of a gesture, and where it is held. */
+export type Hold = { stick: StickName; to: string };
+
+/** Where the sticks of a gesture are held on this transmitter: a reversed channel moves them to their other end. */
+export function holdsOf(setup: Setup, holds: StickHolds): Hold[] {
+  const moved = new Set(movedSticks(setup).map((m) => m.stick));
+  return holds.flatMap(({ stick: carries, at }) => {
+    const stick = STICKS.find((s) => s === carries);
+    if (!stick) return [];
+    const [low, high] = STICK_ENDS[stick];
+    return [{ stick, to: at > 0 === moved.has(stick) ? low : high }];
+  });
+}
+
+/** "the elevator stick back and the aileron stick right" */
+export const holdWords = (holds: readonly Hold[]): string =>
+  holds.map((h) => `the ${h.stick} stick ${h.to}`).join(' and ');
 
 /** How to hold the sticks for a gesture the leaflet shows in a corner, after all reversals. */
 export function cornerWords(moved: readonly MovedStick[]): string {

@@ -1,7 +1,7 @@
 import { namedMode } from '../chain';
 import { sentences, type Named, type Sentence } from '../script';
 import { gestureKey, leafletWord, withOwn, type Setup } from '../setup';
-import { STICK_ENDS, movedSticks, type StickName } from './corner';
+import { STICK_ENDS, holdWords, holdsOf, type Hold, type StickName } from './corner';
 
 /** Sticks of the corner that teaches level, where the unit has one; none where it is taught otherwise. */
 export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100 }[] {
@@ -16,7 +16,7 @@ const SAY = sentences('level-capture', {
   menu: () => 'capture level in its menu',
   button: ({ presses }: { presses: number }) => `press its button ${times(presses)}`,
   corner: ({ mode, holds, seconds }: { mode: Named | undefined; holds: Hold[]; seconds: number }) =>
-    `${mode ? `in ${mode.label}, ` : ''}hold ${holds.map((h) => `the ${h.stick} stick ${h.to}`).join(' and ')} for ${seconds} s`,
+    `${mode ? `in ${mode.label}, ` : ''}hold ${holdWords(holds)} for ${seconds} s`,
   flick: (how: { times: number; withinS: number }) =>
     `flick the mode switch from end to end and back ${times(how.times)} within ${how.withinS} s`,
   'power-up': () =>
@@ -24,8 +24,6 @@ const SAY = sentences('level-capture', {
   channel: (how: { times: number; withinS: number }) =>
     `take the capture channel off its middle and back ${times(how.times)} within ${how.withinS} s`,
 });
-
-type Hold = { stick: StickName; to: string };
 
 const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 
@@ -44,13 +42,8 @@ function howTo(setup: Setup): Sentence {
     case 'button':
       return SAY.button({ presses: how.presses });
     case 'corner': {
-      const moved = new Set(movedSticks(setup).map((m) => m.stick));
-      const holds = levelCorner(setup).map(({ stick, at }) => {
-        const [low, high] = STICK_ENDS[stick];
-        return { stick, to: at > 0 === moved.has(stick) ? low : high };
-      });
       const mode = how.mode && namedMode(setup.unit, how.mode);
-      return SAY.corner({ mode, holds, seconds: how.seconds });
+      return SAY.corner({ mode, holds: holdsOf(setup, how.holds), seconds: how.seconds });
     }
     case 'flick':
       return SAY.flick({ times: how.times, withinS: how.withinS });

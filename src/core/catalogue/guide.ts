@@ -47,6 +47,7 @@ const DIRECTION: Record<UnitTraits['correctionDirection'], string> = {
   menu: 'turn each axis round in its menu where it is wrong',
   switches: 'move the small switch of each axis that is wrong',
   button: 'press the button the number of times the leaflet gives for each axis that is wrong',
+  gestures: 'hold the sticks as the leaflet shows for each axis that is wrong',
   'dial-side': 'turn the dial of each axis that is wrong to the other side of its centre',
   learned: 'nothing to set: it learned them when it was taught, so a wrong one was taught wrong',
   none: 'nothing to set: a wrong one means the unit is fixed wrongly',

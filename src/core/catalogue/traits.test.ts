@@ -32,6 +32,20 @@ it('every trait that is asked for is read by something', () => {
     const chain = compileChain(watched);
     chain.step(chain.restStimulus(), chain.newMemory(), chain.newFrame());
     settingRows(watched);
+    // Directions that come otherwise than shipped are where a gesture is said.
+    settingRows({
+      ...watched,
+      unit: {
+        ...watched.unit,
+        settings: {
+          ...watched.unit.settings,
+          axes: {
+            ...watched.unit.settings.axes,
+            roll: { ...watched.unit.settings.axes.roll, reversed: true },
+          },
+        },
+      },
+    });
     planFor(watched);
     unitGuide(watched.unit);
     panicWays(watched);

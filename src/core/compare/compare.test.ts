@@ -33,7 +33,7 @@ describe('two versions in words', () => {
     [
       'something taken out',
       (s) => void s.program.lines.pop(),
-      [expect.stringMatching(/^program · lines: .* taken out$/) as string],
+      [expect.stringMatching(/^program · lines: .* removed$/) as string],
     ],
     [
       'an order',

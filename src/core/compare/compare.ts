@@ -1,5 +1,6 @@
 import { settingRows } from '../settings';
-import type { Setup } from '../setup';
+import { functionOf, type ChannelFunction, type Setup } from '../setup';
+import { fieldWords, isObject, isOneThing, memberWords, valueWords, type Json } from './values';
 
 /** One difference between two versions of a document, in words. */
 export interface Difference {
@@ -13,37 +14,6 @@ export interface Difference {
   after?: string;
 }
 
-type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
-
-const UNITS: readonly (readonly [suffix: string, unit: string])[] = [
-  ['PerUs', '/µs'],
-  ['Pct', ' %'],
-  ['Deg', '°'],
-  ['Mps', ' m/s'],
-  ['Mm', ' mm'],
-  ['Ms', ' ms'],
-  ['Us', ' µs'],
-  ['Min', ' min'],
-  ['S', ' s'],
-  ['G', ' g'],
-];
-
-/** "maxGainPct" as words and a unit: "max gain", " %". */
-function fieldWords(key: string): { words: string; unit: string } {
-  const found = UNITS.find(([suffix]) => key.endsWith(suffix) && key.length > suffix.length);
-  const bare = found ? key.slice(0, -found[0].length) : key;
-  return {
-    words: bare
-      .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
-      .toLowerCase()
-      .replace(/-/g, ' '),
-    unit: found?.[1] ?? '',
-  };
-}
-
-const isObject = (v: Json | undefined): v is { readonly [key: string]: Json } =>
-  typeof v === 'object' && v !== null && !Array.isArray(v);
-
 /** By what the members of a list are told apart; by place where there is nothing else. */
 function keyOf(member: Json, at: number): string {
   if (!isObject(member)) return `#${at + 1}`;
@@ -56,26 +26,14 @@ function keyOf(member: Json, at: number): string {
 function nameOf(member: Json, key: string): string {
   if (isObject(member)) {
     if (typeof member.label === 'string') return member.label;
+    if (isObject(member.line)) return nameOf(member.line, key);
     if (typeof member.channel === 'number' && typeof member.carries === 'string')
-      return `channel ${member.channel} (${member.carries})`;
+      return `channel ${member.channel} (${functionOf(member.carries as ChannelFunction).words})`;
+    if (typeof member.carries === 'string')
+      return functionOf(member.carries as ChannelFunction).words;
     if (typeof member.channel === 'number') return `channel ${member.channel}`;
   }
   return key.replace(/^(id|carries) /, '').replace(/-/g, ' ');
-}
-
-function valueWords(value: Json | undefined, unit: string): string {
-  if (value === undefined || value === null) return 'nothing';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return `${String(value).replace('-', '−')}${unit}`;
-  if (typeof value === 'string') return value === '' ? 'nothing' : value.replace(/-/g, ' ');
-  return Array.isArray(value)
-    ? value.every((v) => !isObject(v) && !Array.isArray(v))
-      ? value.map((v) => valueWords(v, unit)).join(', ') || 'nothing'
-      : `${value.length} entries`
-    : Object.entries(value)
-        .filter(([k]) => k !== 'id')
-        .map(([k, v]) => `${fieldWords(k).words} ${valueWords(v, fieldWords(k).unit)}`)
-        .join(', ');
 }
 
 /**
@@ -84,15 +42,32 @@ function valueWords(value: Json | undefined, unit: string): string {
  */
 export function compare(before: Setup, after: Setup): Difference[] {
   const { found, rest } = settingDifferences(before, after);
-  walk(before as unknown as Json, rest as unknown as Json, [], '', (what, words, sides) =>
+  const tell: Tell = (what, words, sides) =>
     found.push({
       what: what.join(' · ') || 'This model',
       words,
       ...(sides ? { name: sides[0], before: sides[1], after: sides[2] } : {}),
-    }),
-  );
+    });
+  const names = { before: withNamesOf(before, after), after: withNamesOf(after, before) };
+  walk(names, before as unknown as Json, rest as unknown as Json, [], '', tell);
   return found;
 }
+
+/** A Setup that also knows the names the other one gives: a part taken over may read what only that one has. */
+const withNamesOf = (own: Setup, other: Setup): Setup => ({
+  ...own,
+  transmitter: {
+    ...own.transmitter,
+    controls: [...own.transmitter.controls, ...other.transmitter.controls],
+  },
+  program: {
+    ...own.program,
+    inputs: [...own.program.inputs, ...other.program.inputs],
+    logic: [...own.program.logic, ...other.program.logic],
+    shapes: [...own.program.shapes, ...other.program.shapes],
+    variables: [...own.program.variables, ...other.program.variables],
+  },
+});
 
 /**
  * Settings of the unit in the words they are entered with.
@@ -126,17 +101,24 @@ type Tell = (
   sides?: readonly [name: string, before: string, after: string],
 ) => void;
 
+/** Each side, for the names of what it reads. */
+interface Names {
+  before: Setup;
+  after: Setup;
+}
+
 function walk(
+  names: Names,
   a: Json | undefined,
   b: Json | undefined,
   path: readonly string[],
   field: string,
   tell: Tell,
 ): void {
-  if (isObject(a) && isObject(b)) {
+  if (isObject(a) && isObject(b) && !isOneThing(field, a) && !isOneThing(field, b)) {
     const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])];
     const here = field === '' ? path : [...path, fieldWords(field).words];
-    for (const key of keys) walk(a[key], b[key], here, key, tell);
+    for (const key of keys) walk(names, a[key], b[key], here, key, tell);
     return;
   }
   if (Array.isArray(a) && Array.isArray(b) && [...a, ...b].some(isObject)) {
@@ -152,17 +134,21 @@ function walk(
       const y = r.get(key);
       const name = nameOf((y ?? x) as Json, key);
       if (x === undefined)
-        tell([...path, list], `${name} added: ${valueWords(y, '')}`, [
+        tell([...path, list], `${name} added: ${memberWords(names.after, field, y!)}`, [
           name,
           NOT_THERE,
-          valueWords(y, ''),
+          memberWords(names.after, field, y!),
         ]);
       else if (y === undefined)
-        tell([...path, list], `${name} taken out`, [name, valueWords(x, ''), NOT_THERE]);
+        tell([...path, list], `${name} removed`, [
+          name,
+          memberWords(names.before, field, x),
+          NOT_THERE,
+        ]);
       else if (isObject(x) && isObject(y))
         for (const k of new Set([...Object.keys(x), ...Object.keys(y)]))
-          walk(x[k], y[k], [...path, name], k, tell);
-      else walk(x, y, [...path, list], name, tell);
+          walk(names, x[k], y[k], [...path, name], k, tell);
+      else walk(names, x, y, [...path, list], name, tell);
     }
     if (!plain && [...l.keys()].join() !== [...r.keys()].join() && sameSet(l, r))
       tell([...path, list], 'in another order');
@@ -172,11 +158,14 @@ function walk(
   if (field === 'owner')
     return tell(path, b === undefined ? 'yours from now on' : 'written by its choice again');
   const { words, unit } = fieldWords(field);
-  tell(path, `${words} ${valueWords(a, '')} → ${valueWords(b, unit)}`, [
-    words,
-    valueWords(a, unit),
-    valueWords(b, unit),
-  ]);
+  const [was, is] = [
+    valueWords(names.before, field, a, unit),
+    valueWords(names.after, field, b, unit),
+  ];
+  // The unit is said once where both sides have the same one.
+  const bare =
+    typeof a === 'number' && typeof b === 'number' ? was.slice(0, -unit.length || undefined) : was;
+  tell(path, `${words} ${bare} → ${is}`, [words, was, is]);
 }
 
 const NOT_THERE = 'not there';

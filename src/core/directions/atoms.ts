@@ -117,6 +117,7 @@ const HOW_IN_UNIT: Record<string, string> = {
   menu: 'in the unit’s menu',
   switches: 'with its small switch on the unit',
   button: 'with the unit’s button',
+  gestures: 'with its stick gesture',
   'dial-side': 'by turning its dial to the other side of centre',
 };
 

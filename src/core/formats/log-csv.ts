@@ -30,19 +30,26 @@ const numberOf = (text: string) => Number(/^\d+,\d+$/.test(text) ? text.replace(
 /** Told by it a spreadsheet reads the letters as they are. */
 const MARK = '\uFEFF';
 
-/** Log entries as CSV: a byte-order mark, a header, CRLF, quoted where needed (RFC 4180). */
-export function writeLogCsv(entries: readonly LogEntry[]): string {
+/** How a log as CSV begins: a byte-order mark and the header. */
+export const logCsvHead = (): string => `${MARK}${COLUMNS.join(',')}\r\n`;
+
+/** Log entries as lines of CSV: CRLF, quoted where needed (RFC 4180). */
+export function logCsvRows(entries: readonly LogEntry[]): string {
   const rows = entries.map((entry) =>
     COLUMNS.map((column) => {
       const value = entry[column];
       return value === undefined ? '' : typeof value === 'number' ? String(value) : guarded(value);
     }),
   );
-  return `${MARK}${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
+  return rows.length === 0 ? '' : `${Papa.unparse(rows, { newline: '\r\n' })}\r\n`;
 }
 
-/** Largest number of lines taken at once. */
-const MOST_LINES = 20_000;
+/** Log entries as CSV, head and all. */
+export const writeLogCsv = (entries: readonly LogEntry[]): string =>
+  logCsvHead() + logCsvRows(entries);
+
+/** Largest number of lines taken at once: more than any log this writes. */
+const MOST_LINES = 1_000_000;
 
 export interface ReadLog {
   entries: LogEntry[];

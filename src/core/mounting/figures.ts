@@ -1,5 +1,5 @@
 import { leverArm, skewLeak, steadyTurn, turnRateDegPerS } from '../level';
-import { kindOf, type Setup } from '../setup';
+import { kindOf, type Intents, type SEAT_PLACES, type SEAT_TILTS, type Setup } from '../setup';
 
 /** Beyond this a wrong idea of level is seen in the air. Common practice, no source. */
 const FELT_DEG = 3;
@@ -69,8 +69,9 @@ export function seatReport({ installation, airframe, unit }: Setup): SeatReport 
 
 /** One question practitioners answer differently, and what the numbers of this model say. */
 export interface School {
+  id: keyof NonNullable<Intents['seat']>;
   question: string;
-  schools: readonly string[];
+  schools: readonly (readonly [id: string, words: string])[];
   says: string;
 }
 
@@ -80,13 +81,22 @@ export function mountingSchools(setup: Setup): School[] {
   const { pitch, roll } = setup.installation.skewDeg;
   return [
     {
+      id: 'place',
       question: 'Where?',
-      schools: ['at the centre of gravity', 'anywhere on the centre line', 'any square position'],
+      schools: [
+        ['balance-point', 'at the balance point'],
+        ['centre-line', 'anywhere on the centre line'],
+        ['anywhere', 'any square position'],
+      ] satisfies (readonly [(typeof SEAT_PLACES)[number], string])[],
       says: verdict,
     },
     {
+      id: 'tilt',
       question: 'Tilted up or down?',
-      schools: ['does not matter', 'level it carefully'],
+      schools: [
+        ['any', 'does not matter'],
+        ['level', 'level it carefully'],
+      ] satisfies (readonly [(typeof SEAT_TILTS)[number], string])[],
       says:
         pitch === 0 && roll === 0
           ? 'Written down as level: nothing leaks. A degree of tilt fore and aft would leak 1.7 % of roll into yaw; a degree to one side, of pitch into yaw.'
@@ -108,12 +118,19 @@ export function mountingSchools(setup: Setup): School[] {
   ];
 }
 
-/** How to fix it, for this unit and this model. */
-export function mountingAdvice({ airframe, unit }: Setup): string[] {
+const PLACE_ADVICE: Record<(typeof SEAT_PLACES)[number], string> = {
+  'balance-point': 'at the balance point, ',
+  'centre-line': 'exactly on its centre line, ',
+  anywhere: '',
+};
+
+/** How to mount it, for this unit and this model. */
+export function mountingAdvice({ airframe, unit, intents }: Setup): string[] {
   const ground = kindOf(airframe).onSurface;
   return [
-    'Square to the model and along its centre line, on foam tape, firm at all four corners.',
-    'Leads with slack: a tight lead shakes the unit and pulls it askew.',
+    `Square to the model, ${PLACE_ADVICE[intents.seat?.place ?? 'anywhere']}on foam tape, firm at all four corners.`,
+    ...(intents.seat?.tilt === 'level' ? ['Level it in the model with a small spirit level.'] : []),
+    'Leave slack in the leads: a tight lead transmits vibration and can tilt the unit.',
     ...(airframe.motors.length > 0
       ? ['Clear of the motor, its controller and the battery leads; the further the quieter.']
       : []),

@@ -47,14 +47,23 @@ export function safeScript(setup: Setup): ScriptStep[] {
 export function unitScript(setup: Setup): ScriptStep[] {
   const by = meansOf(setup.unit);
   const presses = (setup.unit.traits.presses ?? []).map((p) => `${p.for}=${p.presses}`);
-  const { dials } = setup.unit.traits;
+  const { dials, gestures } = setup.unit.traits;
+  const corners = gestures?.map(({ for: what, holds, seconds, twitches }) =>
+    [what, ...holds.map((h) => `${h.stick}=${h.at}`), seconds, twitches ?? 0].join(' '),
+  );
   const signs = signsOf(setup.unit);
   return scriptOf('unit', [
     ...settingGroups(setup).map(
       ({ id, title, rows }) =>
         [
           id,
-          UNIT.enter({ what: { id, label: title }, by, dials, presses }),
+          UNIT.enter({
+            what: { id, label: title },
+            by,
+            dials,
+            presses,
+            ...(corners && { corners }),
+          }),
           rows.map(standsAt),
         ] as const,
     ),

@@ -31,6 +31,7 @@ const CONFIRMED: Record<Means, string> = {
   menu: 'enter it, leave the menu, go in again and read it back',
   switches: 'set it, then look at the switches again',
   button: 'set it, then count the blinks it answers with',
+  gestures: 'hold the sticks as said, then count its twitches',
   dials: 'turn it with a small screwdriver, then look again',
   taught: 'let the unit learn it, and see that it confirms',
 };
@@ -38,8 +39,16 @@ const CONFIRMED: Record<Means, string> = {
 /** The unit's settings, and what it shows of itself. */
 export const UNIT = sentences('unit', {
   // How often a button is pressed and how far a dial is turned stands beside the line.
-  enter: ({ what, by }: { what: Named; by: Means; dials: string; presses: string[] }) =>
-    `${what.label}: ${CONFIRMED[by]}.`,
+  enter: ({
+    what,
+    by,
+  }: {
+    what: Named;
+    by: Means;
+    dials: string;
+    presses: string[];
+    corners?: string[] | undefined;
+  }) => `${what.label}: ${CONFIRMED[by]}.`,
   'stands-at': ({ row }: { row: Named }) => row.label,
   'switch-on': () => 'Switch it off and on with the model lying still, then go through its modes.',
   twitches: ({ times }: { times: number }) =>

@@ -34,7 +34,7 @@ export const direction: Setting = {
               ? dialWords(setup.unit, axis)
               : meansOf(setup.unit) === 'menu'
                 ? undefined
-                : howTurned(setup.unit, AXIS_NAMES[axis].toLowerCase(), isAsShipped(setup, axis)),
+                : howTurned(setup, AXIS_NAMES[axis].toLowerCase(), isAsShipped(setup, axis)),
           ...onAxis(axis, 'reversed'),
         },
         setup.unit.settings.axes[axis].reversed,

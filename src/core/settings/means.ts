@@ -1,13 +1,15 @@
+import { holdWords, holdsOf } from '../capture';
 import { AXES, type Axis, type Setup, type Unit } from '../setup';
 
 /** With what a hand sets a unit, where nothing more special is said. */
-export type Means = 'menu' | 'switches' | 'button' | 'dials' | 'taught';
+export type Means = 'menu' | 'switches' | 'button' | 'gestures' | 'dials' | 'taught';
 
 /** What most of a unit's settings are entered with. */
 export function meansOf({ traits }: Pick<Unit, 'traits'>): Means {
   if (traits.correctionDirection === 'menu' || traits.captureGestures.includes('menu'))
     return 'menu';
   if (traits.correctionDirection === 'button') return 'button';
+  if (traits.correctionDirection === 'gestures') return 'gestures';
   if (traits.correctionDirection === 'switches') return 'switches';
   return traits.dials === 'none' ? 'taught' : 'dials';
 }
@@ -19,11 +21,22 @@ export function pressWords({ traits }: Pick<Unit, 'traits'>, what: string): stri
   return known.presses === 1 ? 'one press of its button' : `${known.presses} presses of its button`;
 }
 
+/** "hold the elevator stick back for 3 s; it answers with 2 twitches", or that the leaflet's gesture is not written down. */
+function gestureWords(setup: Setup, what: string): string {
+  const known = setup.unit.traits.gestures?.find((g) => g.for.toLowerCase() === what.toLowerCase());
+  if (!known) return 'with the sticks, as the leaflet shows';
+  const answers = known.twitches
+    ? `; it answers with ${known.twitches === 1 ? 'one twitch' : `${known.twitches} twitches`}`
+    : '';
+  return `hold ${holdWords(holdsOf(setup, known.holds))} for ${known.seconds} s${answers}`;
+}
+
 /**
  * How a setting that turns something round or chooses a wing is entered on this unit.
  * @param isAsShipped it comes so: a button pressed all the same would turn it away again
  */
-export function howTurned(unit: Unit, what: string, isAsShipped: boolean): string | undefined {
+export function howTurned(setup: Setup, what: string, isAsShipped: boolean): string | undefined {
+  const { unit } = setup;
   switch (meansOf(unit)) {
     case 'menu':
       return undefined;
@@ -31,6 +44,8 @@ export function howTurned(unit: Unit, what: string, isAsShipped: boolean): strin
       return `with the small switch for ${what}`;
     case 'button':
       return isAsShipped ? 'as it comes: do not press' : pressWords(unit, what);
+    case 'gestures':
+      return isAsShipped ? 'as it comes: leave the sticks alone' : gestureWords(setup, what);
     case 'dials':
     case 'taught':
       return undefined;

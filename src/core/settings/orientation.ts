@@ -1,7 +1,9 @@
 import { choiceRow, inSettings } from './lens';
 import { meansOf } from './means';
 import type { Setting } from './setting';
-import { mountingWords } from '../setup';
+import { howOrientationIsLearned, mountingWords } from '../setup';
+
+const NOTHING_TO_ENTER = 'set by the way it is mounted: there is nothing to enter';
 
 export const orientation: Setting = {
   id: 'orientation',
@@ -15,9 +17,8 @@ export const orientation: Setting = {
           about: '',
           name: 'orientation',
           how:
-            meansOf(unit) === 'menu'
-              ? undefined
-              : 'set by the way it is fixed: there is nothing to enter',
+            howOrientationIsLearned(unit, airframe) ??
+            (meansOf(unit) === 'menu' ? undefined : NOTHING_TO_ENTER),
           ...inSettings('orientation'),
         },
         unit.settings.orientation,

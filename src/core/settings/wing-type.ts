@@ -4,7 +4,8 @@ import type { Setting } from './setting';
 
 export const wingType: Setting = {
   id: 'wing-type',
-  rows({ unit }) {
+  rows(setup) {
+    const { unit } = setup;
     const { mixer, axes, ports } = unit.traits;
     const steers = ports.some((p) => p.labelledFor === 'steering');
     if (mixer === 'transmitter' || axes.length < 2 || steers) return [];
@@ -15,7 +16,7 @@ export const wingType: Setting = {
           about: '',
           name: 'wing type',
           how: howTurned(
-            unit,
+            setup,
             'the wing',
             unit.settings.wingType === (unit.shipped?.wingType ?? 'normal'),
           ),

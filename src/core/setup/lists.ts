@@ -38,6 +38,13 @@ export const MOUNTINGS = [
 ] as const;
 export type Mounting = (typeof MOUNTINGS)[number];
 
+/** How a unit learns which way it is mounted. */
+export const ORIENTATION_LEARNED = ['gravity', 'turning'] as const;
+
+/** Where the unit is mounted, and how level: practitioners differ. */
+export const SEAT_PLACES = ['balance-point', 'centre-line', 'anywhere'] as const;
+export const SEAT_TILTS = ['level', 'any'] as const;
+
 /** One way round or the other. */
 export type Sense = 1 | -1;
 

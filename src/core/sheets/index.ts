@@ -16,6 +16,7 @@ export { wrongEntries, type WrongEntry } from './wrong';
 export type { SheetSection, SheetStep } from './section';
 export { sheetFor, sheetSections, type Sheet } from './sheet';
 export { STYLES } from './styles';
+export { logicWords } from './common';
 export { MENU_WORDS } from './menus';
 export { MOST_SWITCHES } from './switch-value-style';
 export { asMixes, type Mix } from './mixes';

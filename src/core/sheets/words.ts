@@ -25,6 +25,10 @@ export function placeWords(control: Control, position: number): string {
   return `${control.label} ${positionWord(control.kind, position)}`;
 }
 
+/** Nothing where a part of another Setup reads what this one has not. */
+const known = (setup: Setup, id: string): Control | undefined =>
+  setup.transmitter.controls.find((c) => c.id === id);
+
 export function conditionWords(setup: Setup, condition: Condition): string {
   const part = (c: Condition) =>
     c.kind === 'all' || c.kind === 'any'
@@ -32,9 +36,11 @@ export function conditionWords(setup: Setup, condition: Condition): string {
       : conditionWords(setup, c);
   switch (condition.kind) {
     case 'switch':
-      return placeWords(controlOf(setup, condition.control), condition.position);
+      return known(setup, condition.control)
+        ? placeWords(controlOf(setup, condition.control), condition.position)
+        : condition.control;
     case 'logic':
-      return `“${setup.program.logic.find((l) => l.id === condition.id)!.label}”`;
+      return `“${setup.program.logic.find((l) => l.id === condition.id)?.label ?? condition.id}”`;
     case 'not':
       return `not ${part(condition.of)}`;
     case 'all':
@@ -49,13 +55,13 @@ export function sourceWords(setup: Setup, source: Source): string {
     case 'fixed':
       return 'a fixed value';
     case 'control':
-      return controlOf(setup, source.id).label;
+      return known(setup, source.id)?.label ?? source.id;
     case 'input':
-      return `the input ${setup.program.inputs.find((i) => i.id === source.id)!.label}`;
+      return `the input ${setup.program.inputs.find((i) => i.id === source.id)?.label ?? source.id}`;
     case 'channel':
       return `channel ${source.channel}`;
     case 'variable':
-      return `the variable ${setup.program.variables.find((v) => v.id === source.id)!.label}`;
+      return `the variable ${setup.program.variables.find((v) => v.id === source.id)?.label ?? source.id}`;
   }
 }
 

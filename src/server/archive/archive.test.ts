@@ -10,7 +10,8 @@ import { makeSetup } from '../../../tests/kit/setups';
 import type { LogEntry } from '../../core/logbook';
 import { LAKE_HOLLOW } from '../../demo/lake-hollow';
 import { storeModel } from '../../demo/store';
-import { importLog, exportLog, recordEvent } from '../log';
+import { recordEvent } from '../log';
+import { exportLog, importLog } from '../log-csv/csv';
 import { getModel } from '../models';
 import { openWorkshop, type Workshop } from '../workshop';
 import type { ArchivePreview } from './format';
@@ -319,7 +320,7 @@ describe('two workshops that give each other their logs and archives', () => {
         for (const a of acts) {
           const before = [0, 1].map((s) => [0, 1].map((m) => bag(of(s, m))));
           if (a.does === 'csv' && 'csv' in a) {
-            importLog(MODELS[a.model]!, a.csv, null, sides[a.side]);
+            importLog(MODELS[a.model]!, a.csv, null, sides[a.side]!);
             const lines = a.csv.trim().split('\r\n').slice(1);
             const want = most(
               before[a.side]![a.model]!,
@@ -333,8 +334,8 @@ describe('two workshops that give each other their logs and archives', () => {
             );
             expect(bag(of(a.side, a.model))).toEqual(want);
           } else if (a.does === 'copy' && 'to' in a) {
-            const text = exportLog(MODELS[a.model]!, sides[a.side]);
-            importLog(MODELS[a.to]!, text, null, sides[1 - a.side]);
+            const text = [...exportLog(MODELS[a.model]!, sides[a.side]!)].join('');
+            importLog(MODELS[a.to]!, text, null, sides[1 - a.side]!);
             expect(bag(of(1 - a.side, a.to))).toMatchObject(
               most(before[1 - a.side]![a.to]!, before[a.side]![a.model]!),
             );

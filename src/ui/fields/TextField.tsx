@@ -17,7 +17,7 @@ export function TextField({
   onCommit: (value: string) => string | undefined;
 }) {
   const id = useId();
-  const [text, setText] = useFieldDraft(id, label);
+  const [text, setText, mark] = useFieldDraft(id, label, value);
   const [problem, setProblem] = useState<string>();
   const commit = () => {
     if (text === undefined) return;
@@ -26,7 +26,7 @@ export function TextField({
     if (!refused) setText(undefined);
   };
   const shared = {
-    id,
+    ...mark,
     value: text ?? value,
     'aria-invalid': problem !== undefined,
     'aria-describedby': problem ? `${id}-problem` : undefined,

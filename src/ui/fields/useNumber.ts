@@ -39,7 +39,7 @@ export function useNumber({
   const { min, max } = bounds.at === undefined ? bounds : rangeOf(bounds.at, bounds.as);
   const id = useId();
   const [system] = useSystem();
-  const [text, setText] = useFieldDraft(id, label);
+  const [text, setText, mark] = useFieldDraft(id, label, value);
   const [problem, setProblem] = useState<string>();
   const other = shownAs(unit, system);
   /** Of ours as it is shown, and back. */
@@ -76,7 +76,7 @@ export function useNumber({
     put: (n: number) => put(other ? n * other.per : n),
     /** What the input takes. */
     input: {
-      id,
+      ...mark,
       inputMode: other ? ('text' as const) : ('decimal' as const),
       value: text ?? show(shownOf(value)),
       'aria-invalid': problem !== undefined,

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { textOf } from '@/core/formats/decode';
-import type { LogPreview } from '@/server/log';
+import type { LogPreview } from '@/server/log-csv';
 import { FileButton } from '../fields/FileButton';
 import { useModel } from '../frame/modelStore';
 import { reasonsOf, send } from '../frame/send';
@@ -89,12 +89,12 @@ export function CsvIn({ onTaken }: { onTaken: () => void }) {
         ) : (
           <>
             <p className="mt-2">
-              {preview?.add.length === 0
+              {preview?.add === 0
                 ? `All ${preview.known} lines are here already.`
-                : `It adds ${preview?.add.length} lines; ${preview?.known} are here already.`}
+                : `It adds ${preview?.add} lines; ${preview?.known} are here already.`}
             </p>
             <div className="mt-3 flex flex-wrap gap-2">
-              {(preview?.add.length ?? 0) > 0 && (
+              {(preview?.add ?? 0) > 0 && (
                 <button
                   type="button"
                   className="btn btn-main"

@@ -2,21 +2,16 @@
 
 import { useState } from 'react';
 import { LEARN_LIMIT_DEG, learnByGravity, learnByTurning } from '@/core/calibration';
-import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { kindOf, mountingWords } from '@/core/setup';
 
-/** For units that learn how they sit: tried here first, with the hands as unsteady as hands are. */
+/** For units that learn how they are mounted: tried here first, as unsteadily as people move a model. */
 export function LearnedOrientation() {
   const setup = useModel((s) => s.setup);
   const { mounting } = setup.installation;
   const { front, back } = kindOf(setup.airframe);
-  const ways = [
-    ['gravity', `Level, then ${front} down`],
-    ['turning', `Lift the ${back}, then turn right`],
-  ] as const;
-  const [way, setWay] = useState<'gravity' | 'turning'>('gravity');
+  const way = setup.unit.traits.orientationLearned;
   const [level, setLevel] = useState(0);
   const [off, setOff] = useState(10);
   const found =
@@ -24,14 +19,13 @@ export function LearnedOrientation() {
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="learned-title">
       <h2 id="learned-title" className="text-lg font-bold">
-        If yours learns how it sits
+        Try how it learns its mounting
       </h2>
       <p>
         {way === 'gravity'
           ? `Lay the model level and keep it still until it confirms. Then stand it on its ${front}, straight down, and keep it still again.`
           : `From level, lift the ${back} by more than 30°, put it back. Then swing the ${front} to the right, flat.`}
       </p>
-      <Choice label="It asks for" value={way} options={ways} onChange={setWay} />
       <div className="grid max-w-md grid-cols-2 items-end gap-2">
         {way === 'gravity' && (
           <NumberField
@@ -56,9 +50,8 @@ export function LearnedOrientation() {
         {found.says}{' '}
         {found.mounting && (
           <>
-            It would learn the wrong position:{' '}
-            <strong>{mountingWords(found.mounting, setup.airframe)}</strong>
-            {found.mounting === mounting ? ', as it is.' : ', which it is not.'}
+            It learns <strong>{mountingWords(found.mounting, setup.airframe)}</strong>
+            {found.mounting === mounting ? ': right.' : ': wrong.'}
           </>
         )}
       </p>

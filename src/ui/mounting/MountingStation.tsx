@@ -14,6 +14,7 @@ import {
 import { AXES, mountingWords, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
 import { Pictured } from '../drawing/Pictured';
+import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../frame/modelStore';
@@ -42,7 +43,7 @@ export function MountingStation() {
           title="Compare paper, unit and model"
           steps={tests(setup, evidence, 'mounting')}
         />
-        <LearnedOrientation />
+        {setup.unit.traits.orientationLearned && <LearnedOrientation />}
       </div>
       <aside className="flex flex-col gap-4">
         <Place />
@@ -139,7 +140,7 @@ function Seat() {
           onChange={sit}
         />
         <MountingSelect
-          label="The unit has been told"
+          label={traits.orientationLearned ? 'The unit has learned' : 'The unit is set to'}
           value={settings.orientation}
           choices={traits.orientations}
           onChange={tell}
@@ -263,9 +264,24 @@ function Place() {
         </tbody>
       </table>
       {mountingSchools(setup).map((s) => (
-        <div key={s.question}>
-          <p className="font-semibold">{s.question}</p>
-          <p className="text-soft text-sm">Some say {s.schools.join('; others: ')}.</p>
+        <div key={s.id}>
+          <Choice
+            label={s.question}
+            value={setup.intents.seat?.[s.id] ?? ''}
+            options={s.schools}
+            onChange={(school) =>
+              edit(
+                [
+                  {
+                    op: 'add',
+                    path: '/intents/seat',
+                    value: { ...setup.intents.seat, [s.id]: school },
+                  },
+                ],
+                `${s.question} ${s.schools.find(([id]) => id === school)![1]}`,
+              )
+            }
+          />
           <p className={s.says === report.verdict && report.matters ? 'text-stop' : ''}>{s.says}</p>
         </div>
       ))}

@@ -19,7 +19,7 @@ export function ReadingField({
   wrong: boolean;
   onCommit: (value: number | undefined) => void;
 }) {
-  const [text, setText] = useFieldDraft(useId(), label);
+  const [text, setText, mark] = useFieldDraft(useId(), label, value);
   const [problem, setProblem] = useState(false);
   const shown = text ?? (value === undefined ? '' : String(value).replace('-', '−'));
   const commit = (now = text) => {
@@ -53,6 +53,7 @@ export function ReadingField({
           ±
         </button>
         <input
+          {...mark}
           aria-label={`${label}: shows`}
           aria-invalid={problem || wrong}
           data-reading

@@ -132,7 +132,11 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
         {bands.map((band, i) => (
           <li
             key={i}
-            className="grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 @lg:grid-cols-[7rem_7rem_1fr_3rem]"
+            className={`grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 ${
+              band.secondFromUs === undefined
+                ? '@lg:grid-cols-[7rem_7rem_1fr_3rem]'
+                : '@lg:grid-cols-[repeat(4,6.5rem)_1fr_3rem]'
+            }`}
           >
             <NumberField
               label="from"
@@ -148,14 +152,25 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               value={band.toUs}
               onCommit={setBand(i, 'toUs', 'to')}
             />
-            <div>
-              {modeOf(
-                band.slot,
-                band.secondFromUs === undefined
-                  ? 'means'
-                  : `means, with the second ${band.secondFromUs} to ${band.secondToUs} µs`,
-              )}
-            </div>
+            {band.secondFromUs !== undefined && band.secondToUs !== undefined && (
+              <>
+                <NumberField
+                  label="second from"
+                  unit="µs"
+                  at="/unit/traits/modeSelect/bands/0/secondFromUs"
+                  value={band.secondFromUs}
+                  onCommit={setBand(i, 'secondFromUs', 'second channel from')}
+                />
+                <NumberField
+                  label="second to"
+                  unit="µs"
+                  at="/unit/traits/modeSelect/bands/0/secondToUs"
+                  value={band.secondToUs}
+                  onCommit={setBand(i, 'secondToUs', 'second channel to')}
+                />
+              </>
+            )}
+            <div>{modeOf(band.slot, 'means')}</div>
             <button
               type="button"
               className="btn px-0"

@@ -1,25 +1,27 @@
 'use client';
 
 import { STICKS, STICK_ENDS } from '@/core/capture';
-import type { Unit, UnitTraits } from '@/core/setup';
+import type { StickHolds, Unit, UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
 
 type LevelCapture = NonNullable<UnitTraits['levelCapture']>;
+type Gesture = NonNullable<UnitTraits['gestures']>[number];
 
-/** Settings that a button may be pressed for, as the unit's page names them. */
-const PRESSED_FOR = ['the wing', 'roll', 'pitch', 'yaw'] as const;
+/** Settings that a button or a stick corner may be for, as the unit's page names them. */
+const SET_BY_HAND = ['the wing', 'roll', 'pitch', 'yaw'] as const;
 
 /** How its gestures go in figures: sticks, seconds, times, and presses of its button. */
 export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
-  const { levelCapture, presses = [], correctionDirection } = unit.traits;
+  const { levelCapture, presses = [], gestures = [], correctionDirection } = unit.traits;
   const level = (value: LevelCapture, label: string) =>
     change([{ op: 'add', path: '/traits/levelCapture', value }], label)[0]?.reason;
   const figured =
     levelCapture !== undefined && levelCapture.by !== 'menu' && levelCapture.by !== 'power-up';
-  if (!figured && correctionDirection !== 'button') return null;
+  if (!figured && correctionDirection !== 'button' && correctionDirection !== 'gestures')
+    return null;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="gestures-title">
       <h3 id="gestures-title" className="font-bold">
@@ -58,7 +60,7 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
           </>
         )}
         {correctionDirection === 'button' &&
-          PRESSED_FOR.map((what) => (
+          SET_BY_HAND.map((what) => (
             <NumberField
               key={what}
               label={`presses for ${what}`}
@@ -77,8 +79,101 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
             />
           ))}
       </div>
+      {correctionDirection === 'gestures' &&
+        SET_BY_HAND.map((what) => (
+          <StickGesture key={what} what={what} gestures={gestures} change={change} />
+        ))}
     </section>
   );
+}
+
+/** The stick corner for one thing, how long it is held, and how often the unit twitches in answer. */
+function StickGesture({
+  what,
+  gestures,
+  change,
+}: {
+  what: string;
+  gestures: readonly Gesture[];
+  change: ChangeUnit;
+}) {
+  const known = gestures.find((g) => g.for === what);
+  const put = (gesture: Gesture | undefined) => {
+    const others = gestures.filter((g) => g.for !== what);
+    return change(
+      [{ op: 'add', path: '/traits/gestures', value: gesture ? [...others, gesture] : others }],
+      `Stick gesture for ${what}`,
+    )[0]?.reason;
+  };
+  return (
+    <fieldset className="grid items-end gap-2 border-t border-(--card-edge) pt-2 @lg:grid-cols-3 @4xl:grid-cols-6">
+      <legend className="font-semibold first-letter:uppercase">
+        {what === 'the wing' ? 'wing type' : `${what} correction`}
+      </legend>
+      <Holds
+        of={what}
+        holds={known?.holds ?? []}
+        put={(holds) =>
+          put(holds.length > 0 ? { seconds: 3, ...known, for: what, holds } : undefined)
+        }
+      />
+      {known && (
+        <>
+          <NumberField
+            label={`${what}: held for`}
+            unit="s"
+            at="/unit/traits/gestures/0/seconds"
+            step={0.5}
+            value={known.seconds}
+            onCommit={(seconds) => put({ ...known, seconds })}
+          />
+          <NumberField
+            label={`${what}: twitches in answer`}
+            unit="×"
+            min={0}
+            max={9}
+            value={known.twitches ?? 0}
+            onCommit={(n) => {
+              const { twitches: _, ...silent } = known;
+              return put(n > 0 ? { ...silent, twitches: n } : silent);
+            }}
+          />
+        </>
+      )}
+    </fieldset>
+  );
+}
+
+/** Where each stick is held for a gesture. */
+function Holds({
+  of,
+  holds,
+  put,
+}: {
+  of: string;
+  holds: StickHolds;
+  put: (holds: StickHolds) => string | undefined;
+}) {
+  return STICKS.map((stick) => {
+    const held = holds.find((h) => h.stick === stick);
+    return (
+      <label key={stick} className="text-sm font-semibold">
+        {of}: {stick} stick
+        <Select
+          value={held ? String(held.at) : ''}
+          onChange={(e) => {
+            const others = holds.filter((h) => h.stick !== stick);
+            const at = e.target.value === '100' ? (100 as const) : (-100 as const);
+            put(e.target.value ? [...others, { stick, at }] : others);
+          }}
+        >
+          <option value="">released</option>
+          <option value="-100">{STICK_ENDS[stick][0]}</option>
+          <option value="100">{STICK_ENDS[stick][1]}</option>
+        </Select>
+      </label>
+    );
+  });
 }
 
 /** The corner that teaches level: each stick, the mode it wants, and how long it is held. */
@@ -93,27 +188,11 @@ function Corner({
 }) {
   return (
     <>
-      {STICKS.map((stick) => {
-        const held = capture.holds.find((h) => h.stick === stick);
-        return (
-          <label key={stick} className="text-sm font-semibold">
-            level: the {stick} stick
-            <Select
-              value={held ? String(held.at) : ''}
-              onChange={(e) => {
-                const others = capture.holds.filter((h) => h.stick !== stick);
-                const at = e.target.value === '100' ? (100 as const) : (-100 as const);
-                const holds = e.target.value ? [...others, { stick, at }] : others;
-                put({ ...capture, holds }, `Level corner: ${stick}`);
-              }}
-            >
-              <option value="">let go</option>
-              <option value="-100">{STICK_ENDS[stick][0]}</option>
-              <option value="100">{STICK_ENDS[stick][1]}</option>
-            </Select>
-          </label>
-        );
-      })}
+      <Holds
+        of="level"
+        holds={capture.holds}
+        put={(holds) => put({ ...capture, holds }, 'Level corner')}
+      />
       <label className="text-sm font-semibold">
         level: in the mode
         <Select

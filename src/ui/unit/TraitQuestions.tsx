@@ -106,11 +106,12 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'correctionDirection',
-    asks: 'How is a correction turned round?',
+    asks: 'How is a correction reversed?',
     answers: [
       ['menu', 'in a menu'],
       ['switches', 'with small switches'],
       ['button', 'with a button, by presses'],
+      ['gestures', 'with stick gestures'],
       ['dial-side', 'by the side of its dial'],
       ['learned', 'it learns it while it is taught'],
       ['none', 'it cannot: the orientation must be right'],
@@ -124,6 +125,15 @@ const QUESTIONS: readonly Question[] = [
       [FLAT_BOTH, 'flat, arrow forward or back'],
       [FLAT, 'flat, arrow forward'],
       [['nose-up'], 'one way only'],
+    ],
+  },
+  {
+    trait: 'orientationLearned',
+    asks: 'Does it learn which way it is mounted?',
+    answers: [
+      [undefined, 'no'],
+      ['gravity', 'yes: level, then nose down'],
+      ['turning', 'yes: lift the tail, then turn right'],
     ],
   },
   {

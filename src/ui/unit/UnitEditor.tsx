@@ -4,6 +4,7 @@ import type { Unit } from '@/core/setup';
 import { TextField } from '../fields/TextField';
 import { BandsEditor } from './BandsEditor';
 import { GestureEditor } from './GestureEditor';
+import { OrderEditor } from './OrderEditor';
 import { PortsEditor } from './PortsEditor';
 import { SignsEditor } from './SignsEditor';
 import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
@@ -38,6 +39,7 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
         <BandsEditor unit={unit} change={change} />
         <SignsEditor unit={unit} change={change} />
       </div>
+      <OrderEditor unit={unit} change={change} />
       <PortsEditor unit={unit} change={change} />
     </div>
   );

@@ -11,6 +11,7 @@ import {
   type Unit,
 } from '@/core/setup';
 import { OwnWords } from '../fields/OwnWords';
+import { TextField } from '../fields/TextField';
 import { Fold } from '../parts/Fold';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from './words';
@@ -28,6 +29,21 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
         (l) => [lightKey(l.mode), `its light in ${MODE_WORDS[l.mode]}: ${plainLight(l)}`] as const,
       ),
   ];
+  const sides = unit.traits.gainSides ?? { below: '', above: '' };
+  const putSides = (next: typeof sides) =>
+    // Both sides have words, or none has.
+    change(
+      next.below || next.above
+        ? [
+            {
+              op: 'add',
+              path: '/traits/gainSides',
+              value: { below: next.below || 'below', above: next.above || 'above' },
+            },
+          ]
+        : [{ op: 'remove', path: '/traits/gainSides' }],
+      'Words for the two sides of the gain',
+    )[0]?.reason;
   return (
     <Fold title="In your leaflet’s words">
       <p className="text-soft mb-2 text-sm">
@@ -45,6 +61,19 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               ?.reason,
         }))}
       />
+      {unit.traits.gainLaw === 'sign-selects-set' && (
+        <fieldset className="mt-3 grid gap-2 @lg:grid-cols-2">
+          <legend className="font-semibold">What each side of the gain channel does</legend>
+          {(['below', 'above'] as const).map((side) => (
+            <TextField
+              key={side}
+              label={`${side} the centre`}
+              value={sides[side]}
+              onCommit={(v) => putSides({ ...sides, [side]: v.trim() })}
+            />
+          ))}
+        </fieldset>
+      )}
     </Fold>
   );
 }

@@ -3,6 +3,7 @@ import { autopilot } from './autopilot';
 import { buttonStabilizer } from './button-stabilizer';
 import { dialGyro } from './dial-gyro';
 import { fixedOrderReceiver } from './fixed-order-receiver';
+import { gestureStabilizer } from './gesture-stabilizer';
 import { menuReceiver } from './menu-receiver';
 import { satelliteGyro } from './satellite-gyro';
 import { singleAxisGyro } from './single-axis-gyro';
@@ -20,6 +21,7 @@ export const UNITS: Readonly<Record<string, Unit>> = {
   'satellite-gyro': satelliteGyro,
   'dial-gyro': dialGyro,
   'button-stabilizer': buttonStabilizer,
+  'gesture-stabilizer': gestureStabilizer,
   'single-axis-gyro': singleAxisGyro,
   autopilot,
   'steering-receiver': steeringReceiver,

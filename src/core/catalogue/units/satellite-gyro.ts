@@ -16,6 +16,7 @@ export const satelliteGyro = unit(
     gainKept: 'output-and-set',
     extras: ['response', 'speed-gain'],
     correctionDirection: 'learned',
+    orientationLearned: 'turning',
     orientations: [
       'nose-up',
       'nose-down',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAILSAFE_SCHOOLS, PANIC_WAYS, WISHES } from '../lists';
+import { FAILSAFE_SCHOOLS, PANIC_WAYS, SEAT_PLACES, SEAT_TILTS, WISHES } from '../lists';
 import { ChannelSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
 import { FunctionSchema } from './functions';
 
@@ -140,6 +140,13 @@ export const ProgramWishesSchema = z.strictObject({
 /** What the person wants; the planner makes the program from it. */
 export const IntentsSchema = z.strictObject({
   school: z.enum(['sticks-first', 'unit-first']),
+  /** Where the unit is mounted and how level, by the person's school; anywhere square where nothing is said. */
+  seat: z
+    .strictObject({
+      place: z.enum(SEAT_PLACES).optional(),
+      tilt: z.enum(SEAT_TILTS).optional(),
+    })
+    .optional(),
   /** Who mixes a delta, a V-tail or flaperons, where the unit leaves the choice. */
   mixer: z.enum(['unit', 'transmitter']).optional(),
   wishes: z.array(FunctionSchema).max(16),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { GAIN_LAWS, type Mode } from '../lists';
+import { GAIN_LAWS, ORIENTATION_LEARNED, type Mode } from '../lists';
 import {
   AngleDegSchema,
   ChannelSchema,
@@ -45,6 +45,12 @@ export const ModeSelectSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('gain-sign'), deadPct: z.number().min(0).max(20) }),
 ]);
 
+/** Sticks held at their ends, as the leaflet shows them. */
+const StickHoldsSchema = z
+  .array(z.strictObject({ stick: FunctionSchema, at: z.union([z.literal(-100), z.literal(100)]) }))
+  .min(1)
+  .max(4);
+
 /** How a unit is taught what attitude counts as level. */
 export const LevelCaptureSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('menu') }),
@@ -53,12 +59,7 @@ export const LevelCaptureSchema = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('corner'),
     mode: ModeSchema.optional(),
-    holds: z
-      .array(
-        z.strictObject({ stick: FunctionSchema, at: z.union([z.literal(-100), z.literal(100)]) }),
-      )
-      .min(1)
-      .max(4),
+    holds: StickHoldsSchema,
     seconds: z.number().min(0).max(20),
   }),
   /** The mode switch from end to end and back. */
@@ -96,7 +97,15 @@ export const UnitTraitsSchema = z.strictObject({
   axisGains: z.boolean(),
   maxGainLimit: z.boolean(),
   gainLeadMissing: z.enum(['keeps-last', 'zero', 'full']),
-  correctionDirection: z.enum(['menu', 'switches', 'button', 'dial-side', 'learned', 'none']),
+  correctionDirection: z.enum([
+    'menu',
+    'switches',
+    'button',
+    'gestures',
+    'dial-side',
+    'learned',
+    'none',
+  ]),
   /** What a longer pulse is taken to ask for, before any reversal: roll right, nose up, nose right = 1. */
   nominalSense: z.strictObject({ roll: SenseSchema, pitch: SenseSchema, yaw: SenseSchema }),
   /** Which way its own mixer takes each stick, where it was found to differ from the usual. */
@@ -121,6 +130,20 @@ export const UnitTraitsSchema = z.strictObject({
     .array(z.strictObject({ for: LabelSchema, presses: z.int().min(1).max(20) }))
     .max(20)
     .optional(),
+  /** Which stick corner changes what, where it is set by the sticks alone; it answers with twitches. */
+  gestures: z
+    .array(
+      z.strictObject({
+        for: LabelSchema,
+        holds: StickHoldsSchema,
+        seconds: z.number().min(0).max(20),
+        twitches: z.int().min(1).max(9).optional(),
+      }),
+    )
+    .max(20)
+    .optional(),
+  /** How it learns which way it is mounted: level, then nose down; or tail lifted, then turned right. */
+  orientationLearned: z.enum(ORIENTATION_LEARNED).optional(),
   /** What each side of the middle of the gain channel does, in the leaflet’s words: "slow return". */
   gainSides: z.strictObject({ below: LabelSchema, above: LabelSchema }).optional(),
   /** What a gain is kept for; for each axis where nothing is said. */
@@ -296,6 +319,7 @@ export const UnitSchema = z.strictObject({
 });
 
 export type GainSet = z.infer<typeof GainSetSchema>;
+export type StickHolds = z.infer<typeof StickHoldsSchema>;
 export type LevelCapture = z.infer<typeof LevelCaptureSchema>;
 export type Port = z.infer<typeof PortSchema>;
 export type UnitTraits = z.infer<typeof UnitTraitsSchema>;

@@ -32,8 +32,10 @@ export const givenTwice: Rule = {
         if (use.indirect || use.of !== 'channel') return [];
         if (use.purpose === 'panic' || use.purpose === 'launch') return [];
         if (withFlaps && use.purpose === 'gain') return [];
-        // A pair of flaperons, or flap and gear put together on purpose, is one thing to the hand.
-        const what = use.carries?.replace(/-(left|right)$|2$/, '') ?? `channel ${use.channel}`;
+        // A pair, and flaps that the ailerons help, are one thing to the switch.
+        const what =
+          use.carries?.replace(/-(left|right)$|2$/, '').replace(/^flaperon$/, 'flap') ??
+          `channel ${use.channel}`;
         return [{ where: use.where, what }];
       });
       const what = [...new Set(uses.map((u) => u.what))];

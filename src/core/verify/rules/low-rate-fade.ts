@@ -1,6 +1,7 @@
 import { axisFunction, compileChain, stickOf, STICK_ASKS, type Chain } from '../../chain';
-import { AXES, functionOf, roleOf, type Setup } from '../../setup';
+import { AXES, functionOf, roleOf, type Axis, type Setup } from '../../setup';
 import type { Found } from '../finding';
+import type { Proof } from '../proof';
 import type { Rule } from '../rule';
 import { rewritten } from '../repair';
 
@@ -8,103 +9,156 @@ import { rewritten } from '../repair';
 const LEFT_SHARE = 0.1;
 /** Ends a little short are usual; common practice, no source. */
 const LEFT_BY_ENDS = 0.2;
+/** With a full rate on the same switch a low one is a choice, unless it leaves this much. No source. */
+const LEFT_BY_CHOICE = 0.4;
 const FADES = new Set(['rate', 'hold', 'trainer', 'hover']);
+/** Poses of one mode that are tried: programs have far fewer that differ. */
+const MOST_POSES = 16;
+
+/** What full stick leaves on of one axis' correction in a mode, with the switches in one place. */
+interface Left {
+  axis: Axis;
+  mode: string;
+  now: number;
+  full: number;
+  controls: Record<string, number>;
+}
 
 export const lowRateFade: Rule = {
   id: 'M48',
-  title: 'A low rate keeps the unit from letting go',
-  why: 'The unit fades its correction out as the hand nears its end. With a reduced rate it never gets there, so part of the correction fights the hand at its end.',
+  title: 'Low rates leave the correction on at full travel',
+  why: 'The unit fades its correction out towards full travel. With a low rate it never gets there: part of the correction works against you.',
   check(setup, proof): Found[] {
-    const { program, unit, transmitter } = setup;
-    const chain = compileChain(setup);
-    const frame = chain.newFrame();
+    const { program, unit } = setup;
     const whole = [
       { of: compileChain(withFullRates(setup)), most: LEFT_SHARE },
       { of: compileChain(withFullTravel(setup)), most: LEFT_BY_ENDS },
     ];
-    return AXES.flatMap((axis, i): Found[] => {
-      if (!unit.traits.axes.includes(axis) || unit.settings.axes[axis].fadePct === 0) return [];
-      const stick = stickOf(transmitter, axisFunction(setup, axis));
-      if (stick < 0) return [];
-      const end = 100 * STICK_ASKS[axis];
-      const left = (c: Chain, values: readonly number[], other: Record<string, number>) => {
-        const stimulus = c.restStimulus();
-        proof.controls.forEach((id, k) => {
-          stimulus.controls[c.layout.controls.get(id)!] = values[k]!;
-        });
-        for (const [id, value] of Object.entries(other))
-          stimulus.controls[c.layout.controls.get(id)!] = value;
-        stimulus.controls[stick] = end;
-        const memory = c.newMemory();
-        memory.armed = true;
-        c.step(stimulus, memory, frame);
-        return FADES.has(frame.mode) && frame.gainPct[i]! > 0.5
-          ? { share: frame.fade[i]!, mode: frame.mode }
-          : undefined;
-      };
-      // Every mode at most gain, with each switch that may choose a rate in each of its places.
-      const poses = [...new Map(proof.rows.map((r) => [r.mode, r])).keys()].flatMap((mode) => {
-        const rows = proof.rows.filter((r) => r.mode === mode && r.remembered.length === 0);
-        const most = rows.reduce<(typeof rows)[number] | undefined>(
-          (a, b) => (a && a.gainPct[i]! >= b.gainPct[i]! ? a : b),
-          undefined,
-        );
-        return most ? [most.hi.map((h, k) => (h > most.lo[k]! ? h : most.values[k]!))] : [];
-      });
-      const others: Record<string, number>[] = [
-        {},
-        ...transmitter.controls.flatMap((c) =>
-          c.kind.startsWith('switch') && !proof.controls.includes(c.id)
-            ? [-100, 0, 100].map((value) => ({ [c.id]: value }))
-            : [],
-        ),
-      ];
-      for (const values of poses)
-        for (const { other, full, most } of others.flatMap((o) =>
-          whole.map((w) => ({ other: o, full: w.of, most: w.most })),
-        )) {
-          const now = left(chain, values, other);
-          const then = left(full, values, other);
-          if (!now || !then || now.share - then.share <= most) continue;
-          return [
-            {
-              severity: 'caution',
-              says: `In ${now.mode} full ${functionOf(axisFunction(setup, axis)).words} leaves ${Math.round(now.share * 100)} % of the correction: its rate or its end keeps it short of full. With full travel ${Math.round(then.share * 100)} % would be left.`,
-              where: '/program/inputs',
-              witness: {
-                controls: { [transmitter.controls[stick]!.id]: end, ...other },
-                words: 'held at its end',
-              },
-              remedies: rewritten(
-                setup,
-                'Full rates wherever the unit is on, the low ones in off only',
-                (w) => {
-                  const rates = program.inputs.flatMap((input) => input.rates);
-                  const lowest = rates.reduce((a, b) => (b.sharePct < a.sharePct ? b : a));
-                  const low = {
-                    pct: Math.max(10, Math.min(150, lowest.sharePct)),
-                    expoPct: lowest.expoPct,
-                  };
-                  return {
-                    ...w,
-                    rates: {
-                      by: 'mode',
-                      off: w.rates.by === 'mode' ? w.rates.off : low,
-                      on: {
-                        pct: 100,
-                        expoPct: w.rates.by === 'mode' ? w.rates.on.expoPct : low.expoPct,
-                      },
-                    },
-                  };
+    const chain = compileChain(setup);
+    const found = AXES.flatMap((axis) =>
+      unit.traits.axes.includes(axis) && unit.settings.axes[axis].fadePct > 0
+        ? whole.flatMap(({ of, most }) =>
+            [...leftAt(setup, proof, axis, chain, of).values()].flatMap(({ least, greatest }) =>
+              least.now - least.full > most
+                ? [least]
+                : greatest.now - greatest.full > Math.max(most, LEFT_BY_CHOICE)
+                  ? [greatest]
+                  : [],
+            ),
+          )
+        : [],
+    );
+    const first = found[0];
+    if (!first) return [];
+    const ofMode = found.filter((l) => l.mode === first.mode);
+    const axes = AXES.filter((axis) => ofMode.some((l) => l.axis === axis));
+    const sticks = axes.map((axis) => functionOf(axisFunction(setup, axis)).words);
+    const most = Math.max(...ofMode.map((l) => l.now));
+    const full = Math.min(...ofMode.filter((l) => l.now === most).map((l) => l.full));
+    return [
+      {
+        severity: 'caution',
+        says: `In ${first.mode} full ${sticks.join(' and ')} ${sticks.length > 1 ? 'leave up to' : 'leaves'} ${Math.round(most * 100)} % of the correction on: the rates or endpoints keep it short of full travel. With full travel ${Math.round(full * 100)} % would stay on.`,
+        where: '/program/inputs',
+        witness: { controls: first.controls, words: 'held at full travel' },
+        remedies: rewritten(
+          setup,
+          'Full rates wherever the unit is on, the low ones in off only',
+          (w) => {
+            const rates = program.inputs.flatMap((input) => input.rates);
+            const lowest = rates.reduce((a, b) => (b.sharePct < a.sharePct ? b : a));
+            const low = {
+              pct: Math.max(10, Math.min(150, lowest.sharePct)),
+              expoPct: lowest.expoPct,
+            };
+            return {
+              ...w,
+              rates: {
+                by: 'mode',
+                off: w.rates.by === 'mode' ? w.rates.off : low,
+                on: {
+                  pct: 100,
+                  expoPct: w.rates.by === 'mode' ? w.rates.on.expoPct : low.expoPct,
                 },
-              ),
-            },
-          ];
-        }
-      return [];
-    });
+              },
+            };
+          },
+        ),
+      },
+    ];
   },
 };
+
+/**
+ * For each mode that fades, the least and the greatest correction that full stick leaves on an axis, over
+ * every place of each switch that may choose a rate.
+ * @param full the same program with its travel in full
+ */
+function leftAt(
+  setup: Setup,
+  proof: Proof,
+  axis: Axis,
+  chain: Chain,
+  full: Chain,
+): Map<string, { least: Left; greatest: Left }> {
+  const { transmitter } = setup;
+  const at = AXES.indexOf(axis);
+  const stick = stickOf(transmitter, axisFunction(setup, axis));
+  const byMode = new Map<string, { least: Left; greatest: Left }>();
+  if (stick < 0) return byMode;
+  const end = 100 * STICK_ASKS[axis];
+  const frame = chain.newFrame();
+  const leaves = (c: Chain, controls: Readonly<Record<string, number>>) => {
+    const stimulus = c.restStimulus();
+    for (const [id, value] of Object.entries(controls))
+      stimulus.controls[c.layout.controls.get(id)!] = value;
+    const memory = c.newMemory();
+    memory.armed = true;
+    c.step(stimulus, memory, frame);
+    return FADES.has(frame.mode) && frame.gainPct[at]! > 0.5
+      ? { share: frame.fade[at]!, mode: frame.mode }
+      : undefined;
+  };
+  const others: Record<string, number>[] = [
+    {},
+    ...transmitter.controls.flatMap((c) =>
+      c.kind.startsWith('switch') && !proof.controls.includes(c.id)
+        ? [-100, 0, 100].map((value) => ({ [c.id]: value }))
+        : [],
+    ),
+  ];
+  for (const pose of highestGains(proof, at))
+    for (const other of others) {
+      const controls = {
+        ...Object.fromEntries(proof.controls.map((id, k) => [id, pose[k]!])),
+        ...other,
+        [transmitter.controls[stick]!.id]: end,
+      };
+      const now = leaves(chain, controls);
+      const then = leaves(full, controls);
+      if (!now || !then) continue;
+      const left = { axis, mode: now.mode, now: now.share, full: then.share, controls };
+      const known = byMode.get(now.mode);
+      byMode.set(now.mode, {
+        least: known && known.least.now <= left.now ? known.least : left,
+        greatest: known && known.greatest.now >= left.now ? known.greatest : left,
+      });
+    }
+  return byMode;
+}
+
+/** In each mode the places of the controls with the most gain on an axis. */
+function highestGains(proof: Proof, axis: number): number[][] {
+  const rows = proof.rows.filter((r) => r.remembered.length === 0);
+  return [...new Set(rows.map((r) => r.mode))].flatMap((mode) => {
+    const own = rows.filter((r) => r.mode === mode);
+    const most = Math.max(...own.map((r) => r.gainPct[axis]!));
+    return own
+      .filter((r) => r.gainPct[axis]! > most - 1)
+      .slice(0, MOST_POSES)
+      .map((r) => r.hi.map((h, k) => (h > r.lo[k]! ? h : r.values[k]!)));
+  });
+}
 
 /** The same with full ends and a full share of each stick in the line that follows it as well. */
 function withFullTravel(setup: Setup): Setup {

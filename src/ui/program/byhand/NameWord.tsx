@@ -14,7 +14,7 @@ export function NameWord({
   onCommit: (value: string) => void;
 }) {
   const id = useId();
-  const [text, setText] = useFieldDraft(id, label);
+  const [text, setText, mark] = useFieldDraft(id, label, value);
   const shown = text ?? value;
   const commit = () => {
     const next = shown.trim();
@@ -23,7 +23,7 @@ export function NameWord({
   };
   return (
     <input
-      id={id}
+      {...mark}
       aria-label={label}
       className="word field-sizing-content max-w-full bg-transparent font-bold"
       size={Math.max(4, shown.length)}

@@ -1,4 +1,5 @@
-import { addEntry, exportLog, getLog } from '@/server/log';
+import { addEntry, getLog } from '@/server/log';
+import { streamLog } from '@/server/log-csv';
 import { answer, download, readJson } from '@/server/http';
 import { getModel } from '@/server/models';
 
@@ -10,7 +11,7 @@ export const GET = (request: Request, { params }: Context) =>
     const { as, ...query } = Object.fromEntries(new URL(request.url).searchParams);
     if (as !== 'csv') return getLog(id, query);
     return download(
-      exportLog(id),
+      streamLog(id),
       `${getModel(id).setup.name} log.csv`,
       'text/csv; charset=utf-8; header=present',
     );

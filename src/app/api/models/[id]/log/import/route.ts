@@ -1,4 +1,4 @@
-import { importLog, previewLog } from '@/server/log';
+import { lookAtCsv, MOST_CSV_BYTES, takeCsv } from '@/server/log-csv';
 import { answer, readText } from '@/server/http';
 
 type Context = { params: Promise<{ id: string }> };
@@ -7,9 +7,9 @@ type Context = { params: Promise<{ id: string }> };
 export const POST = (request: Request, { params }: Context) =>
   answer(async () => {
     const { id } = await params;
-    const text = await readText(request);
+    const text = await readText(request, MOST_CSV_BYTES);
     const query = new URL(request.url).searchParams;
     return query.get('confirm') === 'yes'
-      ? importLog(id, text, query.get('dates'))
-      : previewLog(id, text, query.get('dates'));
+      ? takeCsv(id, text, query.get('dates'))
+      : lookAtCsv(id, text, query.get('dates'));
   });

@@ -1,0 +1,28 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { asFailure, Failure } from '../failure';
+import { openWorkshop } from '../workshop';
+import { importLog, previewLog } from './csv';
+import type { Order, Report } from './index';
+
+/** A writer in a thread of its own may wait for others; nobody waits for it. */
+const BUSY_MS = 30_000;
+
+const { order, folder } = workerData as { order: Order; folder: string };
+
+function work(): Report {
+  const store = openWorkshop(folder);
+  store.db.pragma(`busy_timeout = ${BUSY_MS}`);
+  const does = { look: previewLog, in: importLog }[order.does];
+  try {
+    return { ok: true, value: does(order.id, order.text, order.dates, store) };
+  } catch (thrown) {
+    const error = asFailure(thrown);
+    if (error instanceof Failure)
+      return { ok: false, status: error.status, problems: error.problems };
+    throw error;
+  } finally {
+    store.db.close();
+  }
+}
+
+parentPort!.postMessage(work());
