@@ -6,6 +6,7 @@ import { everything } from '@/demo/kit';
 import { QUESTIONS } from '@/server/judge/questions';
 import type { ModelView } from '@/server/models';
 import { inMeasures } from '@/ui/paper/inMeasures';
+import { lettersOf } from '@/ui/paper/font';
 import { PAPERS, listPdf } from '@/ui/paper/listPdf';
 import { jobPaper, preflightPaper, wiringPaper } from '@/ui/paper/papers';
 import { sheetPdf } from '@/ui/sheet/sheetPdf';
@@ -89,6 +90,39 @@ describe('papers', () => {
     expect(pagesOf(await listPdf(wiringPaper(view(setup)), 'A4')).length).toBe(1);
     const sheet = pagesOf(await sheetPdf(sheetFor(setup, 'line'), 'LETTER'));
     expect(sheet[0]).toEqual(SIZES.LETTER);
+  });
+  it.each([
+    ['Turkish', 'Kızıl', undefined],
+    ['Polish, Greek, Russian at once', 'Łódź Αετός Орёл', undefined],
+    ['Hebrew', 'שלום טיסן', undefined],
+    ['Arabic', 'طائرة شراعية', undefined],
+    ['Thai', 'เครื่องร่อน', undefined],
+    ['Chinese, two names', '图一号 机', '[1] to [2] stand for them'],
+    ['an emoji', 'Loon 🦆', '[1] stands for it'],
+  ])('%s is small, and what has no letters is numbered and said', async (_, name, note) => {
+    const setup = makeSetup();
+    setup.name = name;
+    const letters = lettersOf(sheetFor(setup, 'line'));
+    if (note === undefined) {
+      expect(letters.note).toBeUndefined();
+      expect(letters.print(name)).toBe(name.normalize('NFC'));
+    } else {
+      expect(letters.note).toContain(note);
+      expect(letters.print(name)).toMatch(/\[1\]/);
+    }
+    expect((await sheetPdf(sheetFor(setup, 'line'), 'A4')).length).toBeLessThan(40_000);
+  });
+  it('a long word is broken without a hyphen, and no letter of it is lost', () => {
+    const word = 'Donaudampfschifffahrtselektrizitätenhauptbetriebswerk';
+    const { print } = lettersOf(word);
+    expect(print(word).replaceAll('\n', '')).toBe(word);
+    expect(
+      Math.max(
+        ...print(word)
+          .split('\n')
+          .map((l) => l.length),
+      ),
+    ).toBeLessThanOrEqual(20);
   });
   it('the job sheet lists what is open under what it belongs to, and nothing that holds', () => {
     const open = jobOf(view(makeSetup()));

@@ -1,5 +1,5 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { FAMILY, printable, registerFont } from './font';
+import { FAMILY, lettersOf, MOST_TITLE_LETTERS, registerFont } from './font';
 
 /** Sizes paper is printed in; the card for the pocket is A6. */
 export const PAPERS = ['A4', 'LETTER', 'A5', 'A6'] as const;
@@ -54,37 +54,37 @@ const stylesFor = (paper: Paper) => {
 };
 
 /** Lines with boxes on paper of any of the sizes. */
-export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
-  registerFont();
+export async function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
+  await registerFont();
+  const { print, note } = lettersOf(list);
   const styles = stylesFor(paper);
   return renderToBuffer(
     <Document title={list.title} creator="Tolvan">
       <Page size={paper} style={styles.page}>
-        <Text style={styles.title}>{printable(list.title)}</Text>
+        <Text style={styles.title}>{print(list.title, MOST_TITLE_LETTERS)}</Text>
         <View style={styles.caution}>
-          <Text>{printable(list.caution)}</Text>
+          <Text>{print(list.caution)}</Text>
         </View>
+        {note && <Text>{note}</Text>}
         {list.sections.map((section, i) => (
           <View key={i}>
             {section.heading && (
               <Text style={styles.heading} minPresenceAhead={24}>
-                {printable(section.heading)}
+                {print(section.heading)}
               </Text>
             )}
             {section.lines.map((line, k) =>
               line.leads ? (
                 <View key={k} style={styles.lead} wrap={false} minPresenceAhead={20}>
-                  <Text style={styles.does}>{printable(line.does)}</Text>
-                  {line.sees.length > 0 && <Text>{printable(line.sees.join('; '))}</Text>}
+                  <Text style={styles.does}>{print(line.does)}</Text>
+                  {line.sees.length > 0 && <Text>{print(line.sees.join('; '))}</Text>}
                 </View>
               ) : (
                 <View key={k} style={styles.row} wrap={false}>
                   <View style={styles.box} />
                   <View style={styles.words}>
-                    <Text style={line.sees.length > 0 ? styles.does : {}}>
-                      {printable(line.does)}
-                    </Text>
-                    {line.sees.length > 0 && <Text>{printable(line.sees.join('; '))}</Text>}
+                    <Text style={line.sees.length > 0 ? styles.does : {}}>{print(line.does)}</Text>
+                    {line.sees.length > 0 && <Text>{print(line.sees.join('; '))}</Text>}
                   </View>
                 </View>
               ),
@@ -93,7 +93,7 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
         ))}
         {list.fields.map((name) => (
           <View key={name} style={styles.field} wrap={false}>
-            <Text>{printable(name)}</Text>
+            <Text>{print(name)}</Text>
             <View style={styles.rule} />
           </View>
         ))}
@@ -101,7 +101,7 @@ export function listPdf(list: PaperList, paper: Paper): Promise<Buffer> {
           style={styles.foot}
           fixed
           render={({ pageNumber, totalPages }) =>
-            `${printable(list.title)}   ${pageNumber} / ${totalPages}`
+            `${print(list.title)}   ${pageNumber} / ${totalPages}`
           }
         />
       </Page>

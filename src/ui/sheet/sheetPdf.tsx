@@ -8,7 +8,7 @@ import {
   type SheetSection,
   type SheetStep,
 } from '@/core/sheets';
-import { FAMILY, printable, registerFont } from '../paper/font';
+import { FAMILY, lettersOf, MOST_TITLE_LETTERS, registerFont, type Letters } from '../paper/font';
 
 /** Read at arm's length: nothing on it is smaller than 9 pt. */
 const styles = StyleSheet.create({
@@ -20,7 +20,7 @@ const styles = StyleSheet.create({
     paddingBottom: 30,
     lineHeight: 1.2,
   },
-  title: { fontSize: 13, fontWeight: 700 },
+  title: { fontSize: 13, fontWeight: 700, lineHeight: 1.4, marginBottom: 2 },
   caution: { marginBottom: 2 },
   heading: { fontSize: 10, fontWeight: 700, marginTop: 5, borderBottomWidth: 0.7 },
   cells: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' },
@@ -38,31 +38,33 @@ const styles = StyleSheet.create({
 });
 
 /** The entry sheet on paper: dense, with boxes to tick and a small grid for every pose. */
-export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> {
-  registerFont();
+export async function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> {
+  await registerFont();
+  const { print, note } = lettersOf(sheet);
   return renderToBuffer(
     <Document title={sheet.title} creator="Tolvan">
       <Page size={paper} style={styles.page}>
-        <Text style={styles.title}>{printable(sheet.title)}</Text>
+        <Text style={styles.title}>{print(sheet.title, MOST_TITLE_LETTERS)}</Text>
         <Text style={styles.caution}>
           {sheet.safe} and throttle cut on before anything is entered.
         </Text>
+        {note && <Text style={styles.caution}>{note}</Text>}
         {sheet.warnings.map((w) => (
           <Text key={w} style={[styles.caution, styles.bold]}>
-            {printable(w)}
+            {print(w)}
           </Text>
         ))}
         {packed(sheet).map((section) => (
           <View key={section.title}>
             <Text style={styles.heading} minPresenceAhead={24}>
-              {printable(section.title)}
+              {print(section.title)}
             </Text>
             <View style={styles.cells}>
               {section.steps.map((step) => (
                 <View key={step.id} style={styles.step} wrap={false}>
                   <View style={styles.box} />
                   <Text style={styles.words}>
-                    {printable(step.entry)} <Text style={styles.bold}>{printable(step.value)}</Text>
+                    {print(step.entry)} <Text style={styles.bold}>{print(step.value)}</Text>
                   </Text>
                 </View>
               ))}
@@ -74,7 +76,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
         </Text>
         <View style={styles.cells}>
           {sheet.poses.map((pose, i) => (
-            <PoseGrid key={pose.id} pose={pose} number={i + 1} />
+            <PoseGrid key={pose.id} pose={pose} number={i + 1} print={print} />
           ))}
         </View>
         {sheet.others.length > 0 && (
@@ -86,8 +88,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
           <View key={other.item} style={styles.other} wrap={false}>
             <View style={styles.box} />
             <Text style={styles.words}>
-              <Text style={styles.bold}>{printable(other.does)}</Text>{' '}
-              {printable(other.sees.join(' · '))}
+              <Text style={styles.bold}>{print(other.does)}</Text> {print(other.sees.join(' · '))}
             </Text>
           </View>
         ))}
@@ -95,7 +96,7 @@ export function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> 
           style={styles.foot}
           fixed
           render={({ pageNumber, totalPages }) =>
-            `${printable(sheet.title)}   ${pageNumber} / ${totalPages}`
+            `${print(sheet.title)}   ${pageNumber} / ${totalPages}`
           }
         />
       </Page>
@@ -145,17 +146,25 @@ function alike(steps: readonly SheetStep[]): SheetStep[] {
 }
 
 /** One pose: where the hands are, and the column of the monitor with room to write what it shows. */
-function PoseGrid({ pose, number }: { pose: Pose; number: number }) {
+function PoseGrid({
+  pose,
+  number,
+  print,
+}: {
+  pose: Pose;
+  number: number;
+  print: Letters['print'];
+}) {
   return (
     <View style={styles.pose} wrap={false}>
       <Text>
         <Text style={styles.bold}>{number}. </Text>
-        {printable(poseWords(pose))}
+        {print(poseWords(pose))}
       </Text>
       {pose.column.map((r) => (
         <View key={r.id} style={styles.row}>
           <Text style={styles.name}>
-            {r.channel} {printable(functionOf(r.carries).words)}
+            {r.channel} {print(functionOf(r.carries).words)}
           </Text>
           <Text style={styles.number}>{pct(Math.round(r.predictedPct))}</Text>
           <View style={styles.field} />
