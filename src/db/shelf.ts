@@ -40,6 +40,7 @@ export function shelfRepository(db: Db) {
   const move = db.prepare(
     'UPDATE model_head SET kept = @kept, moved_at = @at WHERE model_id = @modelId',
   );
+  const selectPlace = db.prepare('SELECT kept FROM model_head WHERE model_id = ?').pluck();
   const tag = db.prepare('UPDATE model_head SET tags = @tags WHERE model_id = @modelId');
   const selectOverdue = db
     .prepare("SELECT model_id FROM model_head WHERE kept = 'off' AND moved_at < ?")
@@ -85,6 +86,7 @@ export function shelfRepository(db: Db) {
     move(modelId: string, kept: KeptPlace, at: string): void {
       move.run({ modelId, kept, at: kept === 'shelf' ? null : at });
     },
+    placeOf: (modelId: string) => selectPlace.get(modelId) as KeptPlace,
     tag(modelId: string, tags: string): void {
       tag.run({ modelId, tags });
     },

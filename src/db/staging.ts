@@ -116,6 +116,22 @@ export function stagedRepository(db: Db, file: string) {
   const evidence = db.prepare(
     'SELECT version, subject, seen, parts, at, ground FROM incoming.evidence WHERE model_id = ? ORDER BY rowid',
   );
+  const others = {
+    evidence: db.prepare(
+      `SELECT EXISTS (
+         SELECT version, subject, seen, parts, at, ground, count(*) FROM incoming.evidence
+          WHERE model_id = @id GROUP BY version, subject, seen, parts, at, ground
+         EXCEPT
+         SELECT version, subject, seen, parts, at, ground, count(*) FROM main.evidence
+          WHERE model_id = @id GROUP BY version, subject, seen, parts, at, ground)`,
+    ),
+    log: db.prepare(
+      `SELECT EXISTS (
+         SELECT uid, version, kind, at, body FROM incoming.log_entry WHERE model_id = @id
+         EXCEPT
+         SELECT uid, version, kind, at, body FROM main.log_entry WHERE model_id = @id)`,
+    ),
+  };
   const log = db.prepare('SELECT * FROM incoming.log_entry WHERE model_id = ? ORDER BY rowid');
   return {
     models: () => models.all() as { id: string; name: string; retired: number; tags: string }[],
@@ -134,6 +150,8 @@ export function stagedRepository(db: Db, file: string) {
     addVersions: (modelId: string, above: number) => addVersions.run({ modelId, above }).changes,
     addEvidence: (id: string) => addEvidence.run(id).changes,
     addLog: (id: string) => addLog.run(id).changes,
+    /** Whether there is anything that is not here just so: then it is looked at one by one. */
+    hasOther: (what: keyof typeof others, id: string) => others[what].pluck().get({ id }) === 1,
     evidenceRows: (id: string) => evidence.all(id),
     logRows: (id: string) => log.all(id),
     close: () => void db.exec('DETACH incoming'),

@@ -11,6 +11,7 @@ import {
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
+import type { KeptPlace } from '../db';
 import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
@@ -27,6 +28,8 @@ export interface ModelView {
   version: number;
   setup: Setup;
   evidence: Evidence[];
+  /** Where it is kept, when it is not on the shelf. */
+  kept?: Exclude<KeptPlace, 'shelf'>;
 }
 
 /** The questions a new model starts from. */
@@ -57,11 +60,13 @@ function validSetup(data: unknown): Setup {
 
 export function getModel(id: string, store = workshop()): ModelView {
   const head = headOf(store, id);
+  const kept = store.shelf.placeOf(id);
   return {
     id,
     version: head.version,
     setup: head.setup,
     evidence: latestOf(store.evidence.of(id)),
+    ...(kept === 'shelf' ? {} : { kept }),
   };
 }
 

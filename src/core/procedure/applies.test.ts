@@ -8,6 +8,7 @@ import { plainScript, isThrow } from '../preparation';
 import { failsafeScript, panicScript } from '../recovery';
 import { parseSetup, type Setup } from '../setup';
 import { readBacksOf } from '../sheets';
+import { chassisScript } from '../tuning';
 import { proofOf } from '../verify';
 import { jobOf, STEPS } from './index';
 
@@ -28,6 +29,7 @@ describe('whether a step applies', () => {
     expect(ids.includes('failsafe')).toBe(failsafeScript(setup).length > 0);
     expect(ids.includes('entry')).toBe(readBacksOf(setup).length > 0);
     expect(ids.includes('corrections')).toBe(checksFor(setup).some((c) => c.kind === 'correction'));
+    expect(ids.includes('chassis')).toBe(chassisScript(setup).length > 0);
     expect(ids.includes('throws')).toBe(plainScript(setup).some(isThrow));
     expect(preflightCard(setup).length).toBeGreaterThan(0);
   });

@@ -96,9 +96,14 @@ function changeOf(
         words: `both went different ways from version ${version} on: yours is kept as it is`,
       };
   const versions = Math.max(0, there.versions - head.version);
-  const evidence = newEvidence(store.evidence.of(id), staged.evidenceRows(id).map(evidenceFromRow));
-  const own = store.log.all(id);
-  const { add } = mergeLines(own, staged.logRows(id).map(logFromRow));
+  const evidence = staged.hasOther('evidence', id)
+    ? newEvidence(store.evidence.of(id), staged.evidenceRows(id).map(evidenceFromRow))
+    : [];
+  // Two equal lines under one name are two: such a file is merged line by line.
+  const add =
+    staged.hasOther('log', id) || staged.hasRepeatedUids(id)
+      ? mergeLines(store.log.all(id), staged.logRows(id).map(logFromRow)).add
+      : [];
   if (write) {
     staged.addVersions(id, head.version);
     for (const seen of evidence) store.evidence.add(id, seen);

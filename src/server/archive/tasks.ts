@@ -45,6 +45,8 @@ interface Kept {
 
 /** A finished archive waits this long to be fetched or confirmed. */
 const KEPT_MS = 3_600_000;
+/** Enough for the longest log of one model that is merged line by line. */
+const MOST_HEAP_MB = 320;
 /** A thread that was told to end and does not is ended. */
 const GRACE_MS = 3000;
 
@@ -116,6 +118,8 @@ function start(id: string, order: Order): Task {
   const { folder } = workshop();
   const worker = new Worker(new URL('./archive.worker.ts', import.meta.url), {
     workerData: { order, folder, flag },
+    // One model at a time is all it holds; what it has read must not pile up beside the server.
+    resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB },
   });
   const finished = new Promise<void>((resolve) => {
     worker.on('message', (report: Report) => {

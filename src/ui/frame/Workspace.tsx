@@ -7,6 +7,7 @@ import type { Theme } from '../theme/themes';
 import { RigDock } from '../dock/RigDock';
 import { RigProvider } from '../rig/rigStore';
 import { CarryOn } from './CarryOn';
+import { Deleted } from './Deleted';
 import { FindProvider } from './Find';
 import { FrameKeys } from './FrameKeys';
 import { Gate } from './Gate';
@@ -62,6 +63,7 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
               className="@container relative min-w-0 flex-1 outline-none px-4 pt-3 pb-24 lg:overflow-y-auto lg:px-6 lg:pb-6"
             >
               <SaveState />
+              <Deleted />
               <UnkeptAnswers />
               <VerdictFailed />
               <LeaveGuard />

@@ -116,6 +116,7 @@ export function createModelStore(
       set({
         version: next.version,
         ...(same || open ? {} : { setup: next.setup }),
+        kept: next.kept,
         unsure: false,
       });
       set({ evidence: shown() });

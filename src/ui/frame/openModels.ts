@@ -18,6 +18,16 @@ let channel: BroadcastChannel | undefined;
 
 const RETRY_MS = 4000;
 
+/** Tells this tab and all others that a model was changed otherwise than by an edit: put away, or deleted. */
+export function tellChanged(id: string): void {
+  void open.get(id)?.getState().refresh();
+  const heard =
+    channel ??
+    (typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(CHANNEL));
+  heard?.postMessage(id);
+  if (heard !== channel) heard?.close();
+}
+
 /** The store of a model, made once in a tab. */
 export function openModel(view: ModelView): ModelStore {
   // On the server every page stands alone.

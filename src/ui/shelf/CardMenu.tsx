@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
+import { tellChanged } from '../frame/openModels';
 import { reasonsOf, send } from '../frame/send';
 import { Ask } from '../parts/Ask';
 import { Over, OverClose } from '../parts/Over';
@@ -44,7 +45,10 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
     else toast.error(reasonsOf(reply.problems));
   };
   const place = (to: KeptPlace, words: string) =>
-    attempt('PUT', 'place', { kept: to }, () => done(words));
+    attempt('PUT', 'place', { kept: to }, () => {
+      tellChanged(entry.id);
+      done(words);
+    });
   const item = (words: string, act: () => void) => (
     <DropdownMenu.Item
       className="flex min-h-11 cursor-pointer items-center rounded px-3 outline-none data-[highlighted]:bg-(--shade)"

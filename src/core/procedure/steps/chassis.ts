@@ -1,4 +1,3 @@
-import { chassisScript } from '../../tuning';
 import { kindOf } from '../../setup';
 import { byTest } from '../proofs';
 import type { Step } from '../step';
@@ -11,7 +10,7 @@ export const chassis: Step = {
   station: 'chassis',
   session: 'out',
   cautions: ['clear-behind'],
-  applies: (setup) => chassisScript(setup).length > 0,
+  applies: ({ airframe }) => kindOf(airframe).onSurface,
   proofs: byTest('chassis'),
   // Driven with the gyro off: what the bench has shown of it must hold.
   after: () => ['entry', 'plain-model', 'sticks', 'steering', 'failsafe'],

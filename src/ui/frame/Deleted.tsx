@@ -1,0 +1,35 @@
+'use client';
+
+import { useState } from 'react';
+import { useModel } from './modelStore';
+import { tellChanged } from './openModels';
+import { reasonsOf, send } from './send';
+
+/** A model that was deleted, here or in another window, says so wherever it is open, and how it comes back. */
+export function Deleted() {
+  const kept = useModel((s) => s.kept);
+  const id = useModel((s) => s.id);
+  const [refused, setRefused] = useState<string>();
+  if (kept !== 'off') return null;
+  const putBack = async () => {
+    const reply = await send('PUT', `/api/models/${id}/place`, { kept: 'shelf' });
+    setRefused(reply.ok ? undefined : reasonsOf(reply.problems));
+    if (reply.ok) tellChanged(id);
+  };
+  return (
+    <section
+      role="alert"
+      className="card border-stop mb-4 flex flex-wrap items-center gap-3"
+      aria-label="This model is deleted"
+    >
+      <p className="min-w-60 flex-1">
+        <strong>This model is deleted.</strong> It was taken off the shelf, here or in another
+        window. What you change is still saved; 30 days after it was deleted, all of it is gone.
+        {refused && <span className="text-stop"> Not put back: {refused}.</span>}
+      </p>
+      <button type="button" className="btn btn-main" onClick={() => void putBack()}>
+        Put it back on the shelf
+      </button>
+    </section>
+  );
+}
