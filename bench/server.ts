@@ -9,6 +9,7 @@ import { LAKE_HOLLOW } from '../src/demo/lake-hollow';
 import { storeModel } from '../src/demo/store';
 import { openWorkshop } from '../src/server/workshop';
 import { largeSetup } from '../tests/kit/large';
+import type { Setup } from '../src/core/setup';
 import { makeSetup } from '../tests/kit/setups';
 
 const PORT = 4599;
@@ -33,6 +34,70 @@ async function latencies(path: string, forMs: number): Promise<number[]> {
   do found.push(await timed(path));
   while (performance.now() < until);
   return found;
+}
+
+const p99 = (values: number[]) =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length * 0.99)]!;
+
+const saved = (id: string, body: object) =>
+  fetch(`${address}/api/models/${id}/setup`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+
+interface View {
+  version: number;
+  setup: Setup;
+}
+const viewOf = async (id: string) =>
+  (await (await fetch(`${address}/api/models/${id}`)).json()) as View;
+
+/** Opens a model and edits it, again and again. @returns how long each took */
+async function reading(id: string, open: string, until: () => boolean): Promise<number[]> {
+  const found: number[] = [];
+  for (let n = 0; !until(); n++) {
+    const start = performance.now();
+    await (await fetch(`${address}${open}`)).arrayBuffer();
+    const { version, setup } = await viewOf(id);
+    await saved(id, { basedOn: version, label: 'Edited', setup: { ...setup, notes: `${n}` } });
+    found.push(performance.now() - start);
+  }
+  return found;
+}
+
+/** Ten people read and save their own models, without and with one at every limit opened and edited meanwhile. */
+async function tenBesideAHeavyOne(): Promise<void> {
+  const make = async (setup: Setup) => {
+    const made = await fetch(`${address}/api/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(setup),
+    });
+    return ((await made.json()) as { id: string }).id;
+  };
+  const ids = await Promise.all(
+    Array.from({ length: 10 }, (_, n) => make({ ...makeSetup(), name: `One of ten, ${n}` })),
+  );
+  const heavy = await make({ ...largeSetup(12), name: 'At the limits' });
+  const round = async (withHeavy: boolean) => {
+    const end = performance.now() + 12_000;
+    const until = () => performance.now() > end;
+    const others = Promise.all(ids.map((id) => reading(id, `/models/${id}/program`, until)));
+    const beside = withHeavy ? reading(heavy, `/models/${heavy}/program`, until) : undefined;
+    const found = p99((await others).flat());
+    await beside;
+    return found;
+  };
+  await round(false);
+  const rounds: number[] = [];
+  for (let n = 0; n < 3; n++) {
+    const without = await round(false);
+    rounds.push((await round(true)) / without);
+  }
+  console.log(
+    `ten who read and save, p99 beside a model at the limits / without it: ${median(rounds).toFixed(2)}   (aim ≤ 2)`,
+  );
 }
 
 function bombs(): [string, Uint8Array][] {
@@ -78,6 +143,7 @@ export async function serverRatios(): Promise<void> {
         break;
       await new Promise((resolve) => setTimeout(resolve, 200));
     }
+    await tenBesideAHeavyOne();
     const quiet = median(await latencies('/api/models/model-2', 2000));
 
     const made = await fetch(`${address}/api/import`, {

@@ -71,6 +71,12 @@ export function shelfRepository(db: Db) {
     `INSERT INTO shelf_line (model_id, made_of, line) VALUES (@modelId, @madeOf, @line)
      ON CONFLICT (model_id) DO UPDATE SET made_of = excluded.made_of, line = excluded.line`,
   );
+  const insertArchive = db.prepare('INSERT INTO archive_made (at) VALUES (?)');
+  const selectArchive = db.prepare(
+    `SELECT (SELECT max(at) FROM archive_made) AS archivedAt,
+            (SELECT min(created_at) FROM model) AS begunAt,
+            (SELECT max(changed_at) FROM model_head) AS changedAt`,
+  );
   const removeAll = db.transaction((ids: readonly string[]) => {
     for (const id of ids) {
       for (const remove of removals) remove.run(id);
@@ -90,6 +96,11 @@ export function shelfRepository(db: Db) {
     tag(modelId: string, tags: string): void {
       tag.run({ modelId, tags });
     },
+    /** Keeps that everything was packed at a moment. */
+    archived: (at: string) => void insertArchive.run(at),
+    /** When everything was last packed, when the first model came, and when anything last changed. */
+    archiving: () =>
+      selectArchive.get() as Record<'archivedAt' | 'begunAt' | 'changedAt', string | null>,
     /** What goes with a model that is deleted. */
     holds: (modelId: string) =>
       selectHolds.get({ modelId }) as { versions: number; seen: number; lines: number },

@@ -46,6 +46,28 @@ const madeOf = ({ version, seen }: Pick<Head, 'version' | 'seen'>) =>
 /** More names than this are looked for on the shelf itself. */
 const MOST_NAMES = 200;
 
+/** An archive older than this, with changes since, is worth a word. Common practice, no source. */
+const OLD_ARCHIVE_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** That the last archive is old and things have changed since: everything is on this one machine only. */
+export interface OldArchive {
+  /** When it was made; nothing where there never was one. */
+  archivedAt: string | undefined;
+  days: number;
+}
+
+/** @param now a moment in ms since the epoch @returns nothing where no reminder is due */
+export function oldArchive(store = workshop(), now = Date.now()): OldArchive | undefined {
+  const { archivedAt, begunAt, changedAt } = store.shelf.archiving();
+  const since = archivedAt ?? begunAt;
+  if (since === null || changedAt === null) return undefined;
+  const days = Math.floor((now - Date.parse(since)) / DAY_MS);
+  return days >= OLD_ARCHIVE_DAYS && (archivedAt === null || changedAt > archivedAt)
+    ? { archivedAt: archivedAt ?? undefined, days }
+    : undefined;
+}
+
 /** Names of the models, last changed first. */
 export const namesOnShelf = (store = workshop()): { id: string; name: string }[] =>
   store.shelf.heads('', MOST_NAMES).map(({ id, name }) => ({ id, name }));

@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import Link from 'next/link';
 import { kindOf } from '@/core/setup';
 import { PLACES, type KeptPlace } from '@/db';
-import { SHELF_PAGE, listModels, type ShelfEntry } from '@/server/shelf';
+import { SHELF_PAGE, listModels, oldArchive, type ShelfEntry } from '@/server/shelf';
 import { DAYS_KEPT } from '@/server/things';
 import { ArchiveInButton } from '@/ui/shelf/ArchiveInButton';
 import { ArchiveOutButton } from '@/ui/shelf/ArchiveOutButton';
@@ -36,6 +36,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
   const kept = PLACES.find((p) => p === query.kept) ?? 'shelf';
   const { entries, found, pending, elsewhere } = await listModels(undefined, { find, most, kept });
   const groups = groupsOf(entries);
+  const old = oldArchive();
   const many = find !== '' || found > 12;
   return (
     <>
@@ -132,6 +133,14 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
           Every model with all its versions, what was seen, its log, and the hangar: one file to put
           away, or to carry to another machine.
         </p>
+        {old && (
+          <p className="text-caution mt-1 font-semibold">
+            {old.archivedAt
+              ? `The last archive is ${old.days} days old, and models have changed since.`
+              : 'There is no archive yet: everything is on this one machine.'}{' '}
+            Make one and keep it somewhere else.
+          </p>
+        )}
         <div className="mt-2 flex flex-wrap gap-2">
           <ArchiveOutButton />
           <ArchiveInButton />

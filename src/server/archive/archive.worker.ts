@@ -28,6 +28,7 @@ async function work(): Promise<Report> {
   try {
     if (order.does === 'out') {
       await writeArchive(store, order.zip, order.at, watcher);
+      store.shelf.archived(order.at);
       return { kind: 'done' };
     }
     if (order.does === 'look') {

@@ -19,3 +19,6 @@ END;
 
 -- The model this one was copied from, so that two that merely began alike are not taken for relatives.
 ALTER TABLE model ADD COLUMN copied_from TEXT;
+
+-- When everything was last packed into an archive.
+CREATE TABLE archive_made (at TEXT NOT NULL) STRICT;
