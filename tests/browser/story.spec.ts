@@ -57,7 +57,7 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/mounting$/);
   const told = page
-    .getByRole('group', { name: 'The unit has been told' })
+    .getByRole('group', { name: 'The unit is set to' })
     .getByLabel('label facing');
   await told.focus();
   await page.keyboard.press('ArrowDown');

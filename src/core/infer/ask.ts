@@ -1,149 +1,286 @@
 import { positionsOf, switchValue } from '../chain';
 import { isSwitched, type Control, type Transmitter } from '../setup';
-import { BY_EYE_PCT, HALF_WAY_PCT } from '../sheets';
-import { SAME_PCT, type Reading } from './infer';
+import { byEye, HALF_WAY_PCT } from '../sheets';
+import { coveringRows, randomOf } from './design';
+import {
+  controlsIn,
+  explain,
+  positionAt,
+  predict,
+  SAME_PCT,
+  type Explained,
+  type Seen,
+  type Tree,
+} from './tree';
 
-/** Hands on the transmitter, by control id; what is not named rests. */
-export type Asked = Readonly<Record<string, number>>;
-
-/** Two values that are one, read twice off a monitor. */
-const MOVED_PCT = 2 * SAME_PCT;
-
-const endsOf = (c: Control): number[] =>
-  isSwitched(c)
-    ? Array.from({ length: positionsOf(c.kind) }, (_, p) => switchValue(c.kind, p)).filter(
-        (v) => v !== c.rest,
-      )
-    : [-100, 100].filter((v) => v !== c.rest);
-
-/** Between its ends, where a curve shows; held there by eye. */
-const middlesOf = (c: Control): number[] =>
-  [-HALF_WAY_PCT, 0, HALF_WAY_PCT].filter((v) => v !== c.rest);
-/** Off the straight line by more than a hand is held wrong by eye. */
-const BENT_PCT = BY_EYE_PCT + 1;
-/** Sticks that two hands hold out one at a time: with another they could leave a mixed channel no room. */
-const ALONE = new Set<Control['hand']>(['elevator', 'rudder']);
-
-/**
- * What to read next of a transmitter that is already programmed, the next one first: everything at
- * rest, each control by itself, the switches with hands out, then together whatever was seen
- * to work on the same channel. What shows nothing so is not asked with everything else.
- * @returns nothing where there is nothing left to ask
- */
-export function asks(transmitter: Transmitter, readings: readonly Reading[]): Asked[] {
-  const controls = transmitter.controls.filter((c) => c.kind !== 'trim');
-  const rests = new Map(controls.map((c) => [c.id, c.rest]));
-  const keyOf = (hands: Asked) =>
-    controls.map(({ id, rest }) => Math.round(hands[id] ?? rest)).join();
-  const known = new Map(readings.map((r) => [keyOf(r.controls), r.channels]));
-  const wanted = new Map<string, Asked>();
-  const count = Math.max(0, ...readings.map((r) => r.channels.length));
-
-  /** What is shown so, or undefined: then it is asked. */
-  const shown = (hands: Asked): Reading['channels'] | undefined => {
-    const named = Object.fromEntries(
-      Object.entries(hands).filter(([id, v]) => rests.get(id) !== v),
-    );
-    const key = keyOf(named);
-    const found = known.get(key);
-    if (!found) wanted.set(key, named);
-    return found;
-  };
-  const differs = (a: Asked, b: Asked, channel: number): boolean => {
-    const [x, y] = [shown(a)?.[channel], shown(b)?.[channel]];
-    return x !== undefined && y !== undefined && Math.abs(x - y) > MOVED_PCT;
-  };
-
-  const switches = controls.filter(isSwitched);
-  const free = controls.filter((c) => !isSwitched(c));
-  // With hands out, a switch shows that changes a rate, or holds a hand off.
-  const out = (list: readonly Control[]): Asked =>
-    Object.fromEntries(list.map((f) => [f.id, f.rest === 100 ? -100 : 100]));
-  const outs = [
-    out(free.filter((f) => !ALONE.has(f.hand))),
-    ...free.filter((f) => ALONE.has(f.hand)).map((f) => out([f])),
-  ].filter((hands) => Object.keys(hands).length > 0);
-  for (const from of [{}, ...outs]) shown(from);
-  for (const c of controls) for (const value of endsOf(c)) shown({ [c.id]: value });
-  if (wanted.size > 0) return [...wanted.values()];
-
-  const all = Array.from({ length: count }, (_, i) => i);
-  const moves = (c: Control, channel: number, at: Asked) =>
-    endsOf(c).some((value) => differs(at, { ...at, [c.id]: value }, channel));
-  const silent = free.filter((f) => !all.some((ch) => moves(f, ch, {})));
-  for (let channel = 0; channel < count; channel++) {
-    const plain = switches.filter((s) => moves(s, channel, {}));
-    const own = [
-      ...new Set([...plain, ...stirring(channel, plain, outs), ...masked(channel, plain)]),
-    ];
-    const places = placesTogether(own);
-    for (const at of places) shown(at);
-    const hands = free.filter((f) =>
-      silent.includes(f) && f.kind === 'stick'
-        ? // Held off at rest: one end in every place tells whether it is this channel's.
-          own.length > 0 && places.some((at) => differs(at, { ...at, [f.id]: 100 }, channel))
-        : moves(f, channel, {}),
-    );
-    for (const f of hands) {
-      for (const at of places) for (const value of endsOf(f)) shown({ ...at, [f.id]: value });
-      const where = places.find((at) => moves(f, channel, at)) ?? {};
-      for (const value of middlesOf(f)) shown({ ...where, [f.id]: value });
-      const off = Math.max(
-        ...places.flatMap((at) => middlesOf(f).map((value) => bend(f, value, channel, at))),
-      );
-      if (off > BENT_PCT)
-        for (const at of places) for (const value of middlesOf(f)) shown({ ...at, [f.id]: value });
-    }
-  }
-  return [...wanted.values()];
-
-  /** Switches that another holds off: asked where a working one stands elsewhere. */
-  function masked(channel: number, working: readonly Control[]): Control[] {
-    return stirring(
-      channel,
-      working,
-      working.flatMap((s) => endsOf(s).map((v): Asked => ({ [s.id]: v }))),
-    );
-  }
-
-  /** Switches that do something from some places only: all are moved at once, and one by one where that shows. */
-  function stirring(
-    channel: number,
-    working: readonly Control[],
-    places: readonly Asked[],
-  ): Control[] {
-    const others = switches.filter((s) => !working.includes(s));
-    const stirred = places.filter((at) =>
-      [0, -1].some((k) => {
-        const together = Object.fromEntries(others.map((s) => [s.id, endsOf(s).at(k)!]));
-        return differs(at, { ...at, ...together }, channel);
-      }),
-    );
-    return others.filter((s) =>
-      stirred.some((at) => endsOf(s).some((v) => differs(at, { ...at, [s.id]: v }, channel))),
-    );
-  }
-
-  /** How far a value between the ends lies off the straight line. */
-  function bend(f: Control, value: number, channel: number, at: Asked): number {
-    const [low, high, here] = [-100, 100, value].map(
-      (v) => known.get(keyOf({ ...at, [f.id]: v }))?.[channel],
-    );
-    if (low === undefined || high === undefined || here === undefined) return 0;
-    return Math.abs(low + ((high - low) * (value + 100)) / 200 - here);
-  }
+/** Where the controls are and what the monitor showed then. */
+export interface Reading {
+  /** Value of each control that was not at rest, by id. */
+  controls: Readonly<Record<string, number>>;
+  /** Percent of each channel, the first one first; undefined where nothing was read. */
+  channels: readonly (number | undefined)[];
 }
 
-/** As many places of switches together as are asked one by one; of more, only two switches at a time. */
-const MOST_PLACES = 27;
+/** Controls that are put somewhere, by id; what is not named rests. */
+export type Asked = Readonly<Record<string, number>>;
 
-function placesTogether(switches: readonly Control[]): Asked[] {
-  const product = (list: readonly Control[]): Asked[] =>
-    list.reduce<Asked[]>(
-      (sofar, s) => sofar.flatMap((x) => [x, ...endsOf(s).map((v) => ({ ...x, [s.id]: v }))]),
-      [{}],
-    );
-  const all = product(switches);
-  if (all.length <= MOST_PLACES) return all;
-  return switches.flatMap((a, i) => switches.slice(i + 1).flatMap((b) => product([a, b])));
+/** The next row of readings, and how many there will be. */
+export interface Asking {
+  /** Rows that are known already, the next one first. */
+  rows: Asked[];
+  least: number;
+  most: number;
+  /** Why there are more than was said before. */
+  because?: string;
+}
+
+/** Rows in all, unless a channel takes more; the upper end of what is said. */
+export const USUAL_ROWS = 20;
+/** Rows beyond the first plan that must come out as foretold. */
+const PROOF_ROWS = 3;
+/** Places tried for the one that tells most apart. */
+const CANDIDATES = 300;
+/** A program that is not settled by then is put together by hand. */
+const MOST_ROWS = 60;
+
+/** What moves by hand; trims stay where they are. */
+export const handControls = (transmitter: Transmitter): Control[] =>
+  transmitter.controls.filter((c) => c.kind !== 'trim');
+
+const designs = new Map<string, number[][]>();
+/** Transmitters whose rows are kept. */
+const MOST_DESIGNS = 8;
+
+/** By what its controls are: a copy that came from elsewhere has the same rows. */
+function designOf(transmitter: Transmitter): number[][] {
+  const controls = handControls(transmitter);
+  const key = JSON.stringify(controls.map((c) => [c.id, c.kind, c.rest]));
+  const rows = designs.get(key) ?? coveringRows(controls);
+  if (designs.size >= MOST_DESIGNS) designs.clear();
+  designs.set(key, rows);
+  return rows;
+}
+
+/** What each channel is found to do so far. */
+export interface Known {
+  channel: number;
+  seen: Seen[];
+  explained: Explained | undefined;
+  /** Those of its trees that give different values somewhere. */
+  trees: Tree[];
+}
+
+/** Of the last list of readings: it may have grown since. */
+const known = new WeakMap<
+  readonly Reading[],
+  { of: Transmitter; count: number; channels: Known[] }
+>();
+
+/** Each channel with what it may be, by everything read. */
+export function knownOf(transmitter: Transmitter, readings: readonly Reading[]): Known[] {
+  const before = known.get(readings);
+  if (before?.of === transmitter && before.count === readings.length) return before.channels;
+  const controls = handControls(transmitter);
+  const hands = readings.map((r) => controls.map((c) => r.controls[c.id] ?? c.rest));
+  const count = Math.max(0, ...readings.map((r) => r.channels.length));
+  const probes = candidatesOf(controls, 1, new Set(controls.keys()));
+  const channels = Array.from({ length: count }, (_, at): Known => {
+    const seen = readings.flatMap((r, i) => {
+      const value = r.channels[at];
+      return value === undefined ? [] : [{ hands: hands[i]!, value }];
+    });
+    const explained = seen.length === 0 ? undefined : explain(controls, seen);
+    const trees = new Map<string, Tree>();
+    for (const tree of explained?.trees ?? [])
+      trees.set(probes.map((p) => Math.round(predict(controls, tree, p) / 2)).join(), tree);
+    return { channel: at + 1, seen, explained, trees: [...trees.values()] };
+  });
+  known.set(readings, { of: transmitter, count: readings.length, channels });
+  return channels;
+}
+
+/**
+ * What to read next of a transmitter that is already programmed. First rows in which every two positions
+ * stand together once; then whatever tells apart what is still possible of a channel; at last one row that
+ * must come out as foretold.
+ * @returns no rows where there is nothing left to ask
+ */
+export function asking(transmitter: Transmitter, readings: readonly Reading[]): Asking {
+  const controls = handControls(transmitter);
+  const read = new Set(readings.map((r) => keyOf(controls, r.controls)));
+  const design = designOf(transmitter)
+    .map((row) => namedOf(controls, row))
+    .filter((row) => !read.has(keyOf(controls, row)));
+  const done = readings.length;
+  if (design.length > 0)
+    return {
+      rows: design,
+      least: design.length + 1,
+      most: Math.max(USUAL_ROWS - done, design.length + 1),
+    };
+  const channels = knownOf(transmitter, readings);
+  const next = nextOf(transmitter, channels, done);
+  if (!next || done >= MOST_ROWS) return { rows: [], least: 0, most: 0 };
+  const row = namedOf(controls, next.row);
+  if (read.has(keyOf(controls, row))) return { rows: [], least: 0, most: 0 };
+  return done < USUAL_ROWS
+    ? { rows: [row], least: 1, most: USUAL_ROWS - done }
+    : { rows: [row], least: 1, most: next.most, because: next.because };
+}
+
+/** The rows that are known already, the next one first; none where there is nothing left to ask. */
+export const asks = (transmitter: Transmitter, readings: readonly Reading[]): Asked[] =>
+  asking(transmitter, readings).rows;
+
+const keyOf = (controls: readonly Control[], hands: Asked): string =>
+  controls.map(({ id, rest }) => Math.round(hands[id] ?? rest)).join();
+
+const namedOf = (controls: readonly Control[], row: readonly number[]): Asked =>
+  Object.fromEntries(
+    controls.flatMap((c, i) => (row[i] === c.rest ? [] : [[c.id, row[i]!] as const])),
+  );
+
+interface Next {
+  row: number[];
+  most: number;
+  because: string;
+}
+
+function nextOf(
+  transmitter: Transmitter,
+  channels: readonly Known[],
+  done: number,
+): Next | undefined {
+  const controls = handControls(transmitter);
+  const open = channels.filter((c) => c.trees.length > 1);
+  if (open.length > 0) {
+    const row = mostTelling(controls, open, done);
+    if (row)
+      return {
+        row,
+        most: open.reduce((n, c) => n + Math.ceil(Math.log2(c.trees.length)), 0),
+        because: `channel ${open[0]!.channel} may still be ${open[0]!.trees.length} different things`,
+      };
+  }
+  const settled = channels.filter((c) => c.trees.length === 1);
+  const wanted = settled.flatMap((c) =>
+    missing(controls, c).map((w) => ({ ...w, channel: c.channel })),
+  );
+  if (wanted.length > 0)
+    return {
+      row: joined(controls, wanted),
+      most: wanted.length,
+      because: `channel ${wanted[0]!.channel} follows ${controls[wanted[0]!.of]!.label} in more places than were read`,
+    };
+  // Rows more that must come out as foretold, in places least like all that was read.
+  const needsProof = done < designOf(transmitter).length + PROOF_ROWS;
+  const row = needsProof ? unlike(controls, settled, done) : undefined;
+  return row && { row, most: 1, because: 'what was found must come out as foretold once more' };
+}
+
+/** Places of everything that some channel depends on, at random but the same every time. */
+function candidatesOf(
+  controls: readonly Control[],
+  seed: number,
+  relevant: ReadonlySet<number>,
+  between: readonly number[] = [-HALF_WAY_PCT, HALF_WAY_PCT],
+): number[][] {
+  const random = randomOf(seed);
+  return Array.from({ length: CANDIDATES }, () =>
+    controls.map((c, i) => {
+      if (!relevant.has(i)) return c.rest;
+      const levels = isSwitched(c)
+        ? Array.from({ length: positionsOf(c.kind) }, (_, p) => switchValue(c.kind, p))
+        : [c.rest, -100, 100, ...between];
+      // Half of all controls rest: less to put somewhere, and what holds others off stays out of the way.
+      return random() < 0.5 ? c.rest : levels[Math.floor(random() * levels.length)]!;
+    }),
+  );
+}
+
+/** The row on which what is still possible differs most; of equals the one with least to move. */
+function mostTelling(
+  controls: readonly Control[],
+  open: readonly Known[],
+  seed: number,
+): number[] | undefined {
+  const relevant = new Set(open.flatMap((c) => c.trees.flatMap(controlsIn)));
+  const scored = candidatesOf(controls, seed, relevant).map((row) => ({
+    row,
+    told: open.reduce((n, c) => {
+      const values = c.trees.map((t) => predict(controls, t, row)).toSorted((a, b) => a - b);
+      return n + values.filter((v, i) => i > 0 && v - values[i - 1]! > 6 * SAME_PCT).length;
+    }, 0),
+    moves: row.filter((v, i) => v !== controls[i]!.rest).length,
+    held: row.filter((v, i) => byEye(controls[i]!, v)).length,
+  }));
+  const best = scored.reduce((a, b) =>
+    b.told > a.told || (b.told === a.told && b.held * 4 + b.moves < a.held * 4 + a.moves) ? b : a,
+  );
+  return best.told > 0 ? best.row : undefined;
+}
+
+/** A control to be put somewhere while switches stand so that it counts. */
+interface Wanted {
+  of: number;
+  value: number;
+  /** Position of each switch that must stand somewhere. */
+  at: ReadonlyMap<number, number>;
+}
+
+/** What was not read of the sticks, knobs and sliders that a channel follows: both ends and between, in each branch. */
+function missing(controls: readonly Control[], { seen, trees }: Known): Wanted[] {
+  const found: Wanted[] = [];
+  const walk = (tree: Tree, rows: readonly Seen[], at: ReadonlyMap<number, number>): void => {
+    if (tree.kind === 'split') {
+      const control = controls[tree.of]!;
+      const is = (r: Seen) => positionAt(control, r.hands[tree.of]!) === tree.position;
+      walk(tree.at, rows.filter(is), new Map(at).set(tree.of, tree.position));
+      const rest = rows.filter((r) => !is(r));
+      const elsewhere = rest.length > 0 ? positionAt(control, rest[0]!.hands[tree.of]!) : undefined;
+      walk(
+        tree.other,
+        rest,
+        elsewhere === undefined || at.has(tree.of) ? at : new Map(at).set(tree.of, elsewhere),
+      );
+      return;
+    }
+    const follows = tree.kind === 'points' ? [tree.of] : tree.terms.map((t) => t.of);
+    for (const of of follows) {
+      const values = rows.map((r) => r.hands[of]!);
+      if (!values.some((v) => v <= -99)) found.push({ of, value: -100, at });
+      if (!values.some((v) => v >= 99)) found.push({ of, value: 100, at });
+      if (!values.some((v) => Math.abs(v) > 20 && Math.abs(v) < 90))
+        found.push({ of, value: HALF_WAY_PCT, at });
+    }
+  };
+  walk(trees[0]!, seen, new Map());
+  return found;
+}
+
+/** As much of what is wanted as goes into one row. */
+function joined(controls: readonly Control[], wanted: readonly Wanted[]): number[] {
+  const row = new Map<number, number>();
+  for (const { of, value, at } of wanted) {
+    const needs = new Map([...at].map(([s, p]) => [s, switchValue(controls[s]!.kind, p)]));
+    needs.set(of, value);
+    if ([...needs].every(([i, v]) => (row.get(i) ?? v) === v))
+      for (const [i, v] of needs) row.set(i, v);
+  }
+  return controls.map((c, i) => row.get(i) ?? c.rest);
+}
+
+/** The row least like all that was read, in what the channels depend on. */
+function unlike(
+  controls: readonly Control[],
+  channels: readonly Known[],
+  seed: number,
+): number[] | undefined {
+  const relevant = [...new Set(channels.flatMap((c) => controlsIn(c.trees[0]!)))];
+  const rows = channels[0]?.seen.map((s) => s.hands) ?? [];
+  const distance = (row: readonly number[]) =>
+    Math.min(...rows.map((r) => relevant.filter((i) => r[i] !== row[i]).length));
+  const exact = candidatesOf(controls, seed + 7, new Set(relevant), []);
+  const best = exact.reduce((a, b) => (distance(b) > distance(a) ? b : a));
+  return distance(best) > 0 ? best : undefined;
 }

@@ -1,3 +1,3 @@
-export { asks, type Asked } from './ask';
+export { asking, asks, USUAL_ROWS, type Asked, type Asking, type Reading } from './ask';
 export * from './infer';
 export { disturbed, takenIn } from './take';

@@ -1,15 +1,23 @@
 import { positionsOf, switchValue } from '../chain';
-import type { Condition, Control, Line, Shape, Transmitter } from '../setup';
-import { byEye, BY_EYE_PCT } from '../sheets';
-import { fitChannel, type Fit } from './fit';
-
-/** Where the controls are, and what the monitor showed then. */
-export interface Reading {
-  /** Value of each control that was not at rest, by id. */
-  controls: Readonly<Record<string, number>>;
-  /** Percent of each channel, the first one first; undefined where nothing was read. */
-  channels: readonly (number | undefined)[];
-}
+import {
+  isSwitched,
+  type Condition,
+  type Control,
+  type Line,
+  type Shape,
+  type Transmitter,
+} from '../setup';
+import { handWords } from '../sheets';
+import { handControls, knownOf, type Known, type Reading } from './ask';
+import {
+  controlsIn,
+  positionAt,
+  SAME_PCT,
+  type Leaf,
+  type Points,
+  type Seen,
+  type Tree,
+} from './tree';
 
 /** One channel as the simplest lines that give what was read. */
 export interface InferredChannel {
@@ -29,167 +37,213 @@ export interface Contradiction {
   says: string;
 }
 
-export type Inferred =
-  | { ok: true; channels: InferredChannel[] }
-  | {
-      ok: false;
-      contradictions: Contradiction[];
-      /** Channels that no simple program gives. */
-      unexplained: number[];
-      /** All the others. */
-      channels: InferredChannel[];
-    };
+/** A channel that may be several things, as far as was read. */
+export interface Unsettled {
+  channel: number;
+  says: string;
+}
 
-/** Monitors round, and hands are not exact. */
-export const SAME_PCT = 0.75;
+export interface Inferred {
+  /** Every channel is one simple program, as far as was read. */
+  ok: boolean;
+  channels: InferredChannel[];
+  contradictions: Contradiction[];
+  unsettled: Unsettled[];
+  /** Channels that no simple program gives. */
+  unexplained: number[];
+  /** Places of controls nothing was read in: whatever they do is not known. */
+  unread: string[];
+}
 
 /**
- * The simplest program that gives what was read: for each channel a fixed value, a share of one
- * control or of two, a curve of one, a sum of several, or one of these for each place of up to three
- * switches. What
- * needs memory (latches, delays) shows in no reading and is not looked for.
+ * The simplest program that gives what was read: for each channel the smallest tree of switches whose leaves
+ * are a fixed value, a share of one or two controls, with expo, or a curve of one. What needs memory (latches,
+ * delays) shows in no reading and is not looked for. What several programs of one size give stays open.
  */
 export function infer(transmitter: Transmitter, readings: readonly Reading[]): Inferred {
-  const { controls } = transmitter;
-  const hands = readings.map((r) => controls.map((c) => r.controls[c.id] ?? c.rest));
-  const channels = Math.max(0, ...readings.map((r) => r.channels.length));
-  const contradictions: Contradiction[] = [];
-  const unexplained: number[] = [];
-  const found: InferredChannel[] = [];
-  for (let at = 0; at < channels; at++) {
-    const seen = readings.flatMap((r, i) => {
-      const value = r.channels[at];
-      return value === undefined ? [] : [{ index: i, hands: hands[i]!, value }];
-    });
-    if (seen.length === 0) continue;
-    const clash = clashOf(seen);
+  const controls = handControls(transmitter);
+  const result: Inferred = {
+    ok: false,
+    channels: [],
+    contradictions: [],
+    unsettled: [],
+    unexplained: [],
+    unread: unreadOf(controls, readings),
+  };
+  for (const known of knownOf(transmitter, readings)) {
+    if (known.seen.length === 0) continue;
+    const clash = clashOf(known.seen);
     if (clash) {
-      const [a, b] = clash;
-      contradictions.push({
-        channel: at + 1,
-        first: a.index,
-        second: b.index,
-        says: `Readings ${a.index + 1} and ${b.index + 1} have the same hands, and channel ${at + 1} shows ${a.value} % in one and ${b.value} % in the other.`,
+      const [first, second] = [
+        readingOf(readings, known.channel, clash[0]),
+        readingOf(readings, known.channel, clash[1]),
+      ];
+      result.contradictions.push({
+        channel: known.channel,
+        first,
+        second,
+        says: `Readings ${first + 1} and ${second + 1} have the controls in the same places, and channel ${known.channel} shows ${known.seen[clash[0]]!.value} % in one and ${known.seen[clash[1]]!.value} % in the other.`,
       });
-      continue;
-    }
-    const fit = fitChannel(controls, seen, (s) =>
-      s.hands.some((v, i) => byEye(controls[i]!, v)) ? BY_EYE_PCT : SAME_PCT,
-    );
-    if (!fit) unexplained.push(at + 1);
-    else found.push(written(controls, at + 1, fit, seen));
+    } else if (known.trees.length === 0) result.unexplained.push(known.channel);
+    else if (known.trees.length > 1)
+      result.unsettled.push({ channel: known.channel, says: mayBe(controls, known) });
+    else result.channels.push(written(controls, known));
   }
-  return contradictions.length + unexplained.length > 0
-    ? { ok: false, contradictions, unexplained, channels: found }
-    : { ok: true, channels: found };
+  result.ok = [result.contradictions, result.unsettled, result.unexplained].every(
+    (list) => list.length === 0,
+  );
+  return result;
 }
 
-interface Seen {
-  index: number;
-  hands: readonly number[];
-  value: number;
-}
+const readingOf = (readings: readonly Reading[], channel: number, seen: number): number =>
+  readings.flatMap((r, i) => (r.channels[channel - 1] === undefined ? [] : [i]))[seen]!;
 
-function clashOf(seen: readonly Seen[]): [Seen, Seen] | undefined {
+/** The first two of the same places that differ by more than a monitor rounds. */
+function clashOf(seen: readonly Seen[]): [number, number] | undefined {
   for (const [i, a] of seen.entries())
-    for (const b of seen.slice(i + 1))
+    for (const [k, b] of seen.entries())
       if (
+        k > i &&
         Math.abs(a.value - b.value) > 2 * SAME_PCT &&
-        a.hands.every((v, k) => Math.abs(v - b.hands[k]!) < 1e-9)
+        a.hands.every((v, h) => Math.abs(v - b.hands[h]!) < 1e-9)
       )
-        return [a, b];
+        return [i, k];
   return undefined;
 }
 
-/** A fit as lines of the format, with what it leaves open. */
-function written(
-  controls: readonly Control[],
-  channel: number,
-  { switches, branches }: Fit,
-  seen: readonly Seen[],
-): InferredChannel {
+/** Positions of switches, and ends of all else, that no reading has. */
+function unreadOf(controls: readonly Control[], readings: readonly Reading[]): string[] {
+  return controls.flatMap((c) => {
+    const values = readings.map((r) => r.controls[c.id] ?? c.rest);
+    const wanted = isSwitched(c)
+      ? Array.from({ length: positionsOf(c.kind) }, (_, p) => switchValue(c.kind, p))
+      : [-100, 100];
+    return wanted
+      .filter((w) => !values.some((v) => Math.abs(v - w) < 1))
+      .map((w) => handWords(c, w));
+  });
+}
+
+/** "Channel 3 may depend on Switch A, or on Switch G." */
+function mayBe(controls: readonly Control[], { channel, seen, trees }: Known): string {
+  const never = [...new Set(trees.flatMap(controlsIn))].flatMap((i) =>
+    isSwitched(controls[i]!) ? neverAt(controls[i]!, i, seen) : [],
+  );
+  const ways = new Set(
+    trees.map(
+      (t) =>
+        [...new Set(controlsIn(t))]
+          .toSorted((a, b) => a - b)
+          .map((i) => controls[i]!.label)
+          .join(' and ') || 'nothing',
+    ),
+  );
+  const [first, ...others] = [...ways].slice(0, MOST_WAYS);
+  return others.length === 0
+    ? `Channel ${channel} depends on ${first}, in a way that is not settled yet.${never.map((w) => ` ${w}`).join('')}`
+    : `Channel ${channel} may depend on ${[first, ...others].join(', or on ')}.`;
+}
+const MOST_WAYS = 4;
+
+/** Positions of a switch that no reading of a channel has, each as what is to be read. */
+const neverAt = (control: Control, at: number, seen: readonly Seen[]): string[] =>
+  neverRead(control, at, seen).map(
+    (p) =>
+      `Nothing was read with ${control.label} at ${switchValue(control.kind, p)} %: one reading there tells.`,
+  );
+
+function neverRead(control: Control, at: number, seen: readonly Seen[]): number[] {
+  const read = new Set(seen.map((r) => positionAt(control, r.hands[at]!)));
+  return Array.from({ length: positionsOf(control.kind) }, (_, p) => p).filter((p) => !read.has(p));
+}
+
+const isFixed = (tree: Tree): boolean => tree.kind === 'leaf' && tree.terms.length === 0;
+
+/** A tree as lines of the format, with what it leaves open. */
+function written(controls: readonly Control[], { channel, seen, trees }: Known): InferredChannel {
   const lines: Line[] = [];
   const shapes: Shape[] = [];
   const open: string[] = [];
-  const places = switches.map((s) => positionsOf(controls[s]!.kind));
-  const count = places.reduce((a, b) => a * b, 1);
   const straight = new Set<number>();
-  for (let n = 0; n < count; n++) {
-    const at = switches.map((_, k) => {
-      const before = places.slice(0, k).reduce((a, b) => a * b, 1);
-      return Math.floor(n / before) % places[k]!;
-    });
-    const conditions = switches.map((s, k): Condition => ({
-      kind: 'switch',
-      control: controls[s]!.id,
-      position: at[k]!,
-    }));
+  let leaves = 0;
+  const write = (tree: Tree, conditions: readonly Condition[]): void => {
+    if (tree.kind === 'split') {
+      const control = controls[tree.of]!;
+      const at = (position: number): Condition => ({
+        kind: 'switch',
+        control: control.id,
+        position,
+      });
+      const never = neverRead(control, tree.of, seen);
+      for (const says of neverAt(control, tree.of, seen)) if (!open.includes(says)) open.push(says);
+      const here = [...conditions, ...never.map((p): Condition => ({ kind: 'not', of: at(p) }))];
+      // A later line has the last word, so what stands first needs no condition of its own. A fixed value
+      // stands over what follows a control, as a throttle cut does.
+      const isOver = positionsOf(control.kind) === 2 && isFixed(tree.other) && !isFixed(tree.at);
+      write(isOver ? tree.at : tree.other, here);
+      write(isOver ? tree.other : tree.at, [
+        ...conditions,
+        at(isOver ? 1 - tree.position : tree.position),
+      ]);
+      return;
+    }
+    leaves += 1;
     const when: Pick<Line, 'when'> =
       conditions.length === 0
         ? {}
-        : { when: conditions.length === 1 ? conditions[0]! : { kind: 'all', of: conditions } };
-    const branch = branches.get(at.join());
-    if (!branch) {
-      open.push(
-        `Nothing was read with ${switches.map((s, k) => `${controls[s]!.label} at ${switchValue(controls[s]!.kind, at[k]!)} %`).join(' and ')}: one reading there tells.`,
-      );
-      continue;
-    }
-    const id = (k: number) => `read-${channel}-${n + 1}-${k + 1}`;
+        : {
+            when: conditions.length === 1 ? conditions[0]! : { kind: 'all', of: [...conditions] },
+          };
     const line = (k: number, more: Partial<Line> & Pick<Line, 'follows'>): Line => ({
-      id: id(k),
+      id: `read-${channel}-${leaves}-${k + 1}`,
       channel,
       sharePct: 0,
       shiftPct: 0,
-      effect: switches.length > 0 && k === 0 ? 'takes-over' : 'adds',
+      effect: k === 0 && (leaves > 1 || conditions.length > 0) ? 'takes-over' : 'adds',
       ...when,
       ...more,
     });
-    if (branch.kind === 'curve') {
-      const shape = `read-${channel}-${n + 1}`;
+    const shaped = (k: number, of: number, points: Points['points'], shiftPct: number) => {
+      const shape = `read-${channel}-${leaves}-${k + 1}`;
       shapes.push({
         id: shape,
-        label: `Channel ${channel} as read`,
-        points: branch.points.map(([inPct, outPct]) => ({ inPct, outPct })),
+        label: `Channel ${channel}, ${controls[of]!.label} as read`.slice(0, 80),
+        points: points.map(([inPct, outPct]) => ({ inPct, outPct: tidy(outPct) })),
       });
       lines.push(
-        line(0, {
-          follows: { kind: 'control', id: controls[branch.of]!.id },
+        line(k, {
+          follows: { kind: 'control', id: controls[of]!.id },
           sharePct: 100,
+          shiftPct,
           shape,
         }),
       );
-    } else if (branch.kind === 'sum') {
-      branch.terms.forEach(({ of, points }, k) => {
-        const shape = `read-${channel}-${n + 1}-${k + 1}`;
-        shapes.push({
-          id: shape,
-          label: `Channel ${channel}, ${controls[of]!.label} as read`,
-          points: points.map(([inPct, outPct]) => ({ inPct, outPct })),
-        });
-        lines.push(
-          line(k, {
-            follows: { kind: 'control', id: controls[of]!.id },
-            sharePct: 100,
-            shiftPct: k === 0 ? tidy(branch.shift) : 0,
-            shape,
-          }),
+    };
+    if (tree.kind === 'points') return shaped(0, tree.of, tree.points, 0);
+    if (tree.terms.length === 0)
+      return void lines.push(line(0, { follows: { kind: 'fixed' }, sharePct: tidy(tree.shift) }));
+    const isCut = tree.least > -Infinity || tree.most < Infinity;
+    tree.terms.forEach(({ of, share, cube }, k) => {
+      const shiftPct = k === 0 ? tidy(tree.shift) : 0;
+      if (tree.terms.length === 1 && (cube !== 0 || isCut)) return shaped(k, of, curveOf(tree), 0);
+      if (cube !== 0)
+        return shaped(
+          k,
+          of,
+          curveOf({ ...tree, shift: 0, terms: [{ of, share, cube }] }),
+          shiftPct,
         );
-      });
-    } else if (branch.terms.length === 0)
-      lines.push(line(0, { follows: { kind: 'fixed' }, sharePct: tidy(branch.shift) }));
-    else
-      branch.terms.forEach(({ of, share }, k) => {
-        straight.add(of);
-        lines.push(
-          line(k, {
-            follows: { kind: 'control', id: controls[of]!.id },
-            sharePct: tidy(share),
-            shiftPct: k === 0 ? tidy(branch.shift) : 0,
-          }),
-        );
-      });
-  }
+      straight.add(of);
+      lines.push(
+        line(k, {
+          follows: { kind: 'control', id: controls[of]!.id },
+          sharePct: tidy(share),
+          shiftPct,
+        }),
+      );
+    });
+  };
+  write(trees[0]!, []);
   for (const of of straight) {
     const values = new Set(seen.map((s) => s.hands[of]));
     if (values.size === 2)
@@ -199,6 +253,16 @@ function written(
   }
   return { channel, lines, shapes, open };
 }
+
+/** Places a curve is drawn through; between them it is straight. */
+const DRAWN_AT = [-100, -80, -60, -40, -20, 0, 20, 40, 60, 80, 100];
+
+const curveOf = ({ shift, terms, least, most }: Leaf): Points['points'] =>
+  DRAWN_AT.map((inPct) => {
+    const x = inPct / 100;
+    const { share, cube } = terms[0]!;
+    return [inPct, Math.min(most, Math.max(least, shift + share * x + cube * x * x * x))] as const;
+  });
 
 /** Numbers as people enter them: whole where they nearly are. */
 const tidy = (value: number): number => {

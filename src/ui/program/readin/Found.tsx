@@ -6,6 +6,9 @@ import { applyPatch } from '@/core/patch';
 import type { Setup } from '@/core/setup';
 import { channelWords, lineWords } from '@/core/sheets';
 
+/** Places named before the rest is only counted. */
+const MOST_SAID = 6;
+
 /** What the readings make, channel by channel; what contradicts, what stays open; and the way to take it. */
 export function Found({
   setup,
@@ -23,7 +26,7 @@ export function Found({
       <h3 id="found-title" className="font-bold">
         What it makes
       </h3>
-      {!found.ok && (
+      {(found.contradictions.length > 0 || found.unexplained.length > 0) && (
         <ul className="text-stop list-disc pl-5" role="alert">
           {found.contradictions.map((c) => (
             <li key={c.channel}>{c.says}</li>
@@ -35,6 +38,22 @@ export function Found({
             </li>
           ))}
         </ul>
+      )}
+      {(found.unread.length > 0 || found.unsettled.length > 0) && (
+        <div className="text-caution">
+          <p className="font-semibold">Still open: these stay as they are here.</p>
+          <ul className="list-disc pl-5 text-sm">
+            {found.unsettled.map((u) => (
+              <li key={u.channel}>{u.says}</li>
+            ))}
+            {found.unread.length > 0 && (
+              <li>
+                Nothing was read with {found.unread.slice(0, MOST_SAID).join('; ')}
+                {found.unread.length > MOST_SAID && ` and ${found.unread.length - MOST_SAID} more`}.
+              </li>
+            )}
+          </ul>
+        </div>
       )}
       <ul className="flex flex-col gap-2">
         {found.channels.map(({ channel, open }) => (
@@ -61,10 +80,13 @@ export function Found({
           else: read it in as well, or put it right by hand.
         </p>
       ))}
-      {found.channels.length > 0 && (
+      {found.channels.length > 0 && found.unread.length > 0 && (
+        <p>Read on: nothing is written before every control has been in each of its places once.</p>
+      )}
+      {found.channels.length > 0 && found.unread.length === 0 && (
         <p>
           <button type="button" className="btn btn-main" onClick={onTake}>
-            Take it in as my program
+            {found.ok ? 'Take it in as my program' : 'Take in what is settled'}
           </button>{' '}
           <span className="text-soft text-sm">
             What stands there now is switched off and kept, what was read before gives way; it can
