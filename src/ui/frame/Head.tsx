@@ -19,7 +19,7 @@ export function Head({ theme }: { theme: Theme }) {
       <WaySheet />
       <Link
         href="/"
-        className="font-head flex min-h-11 items-center text-xl font-bold max-lg:hidden"
+        className="font-head flex min-h-11 shrink-0 items-center text-xl font-bold max-lg:hidden"
       >
         Tolvan
       </Link>

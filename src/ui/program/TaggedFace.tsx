@@ -9,7 +9,7 @@ import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../rig/rigStore';
 import { ControlMark } from '../transmitter/ControlMark';
 import { shortLabel } from '../transmitter/LiveFace';
-import { layoutOf, PADS } from '../transmitter/layout';
+import { labelClass, layoutOf, PAD_ROOM, PADS, roomsOf } from '../transmitter/layout';
 import { jobsFor } from './jobs';
 import type { Sentenced } from './wishing';
 import { HandMark, handKind } from '../transmitter/HandMark';
@@ -23,6 +23,7 @@ export function TaggedFace(props: Sentenced) {
     tags.filter((t) => t.purposes.length > 0),
   );
   const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
+  const rooms = useMemo(() => roomsOf(spots), [spots]);
   const box = useRef<HTMLDivElement>(null);
   const strings = useStrings(
     box,
@@ -44,27 +45,27 @@ export function TaggedFace(props: Sentenced) {
           </li>
         ))}
       </ul>
-      <div className="relative h-57 rounded-[3rem_3rem_1.5rem_1.5rem] border-2 border-(--ink) bg-(--shade)">
+      <div className="@container relative h-57 rounded-[3rem_3rem_1.5rem_1.5rem] border-2 border-(--ink) bg-(--shade)">
         {tags.map((tag) => {
           const at = spots.get(tag.control.id)!;
           return (
             <div
               key={tag.control.id}
-              className="absolute -translate-x-1/2 -translate-y-1/2"
+              className="absolute -mt-1.5 -translate-x-1/2 -translate-y-1/2"
               style={{ left: `${at.x}%`, top: `${at.y}%` }}
             >
-              <FaceControl tag={tag} {...props} />
+              <FaceControl tag={tag} room={rooms.get(tag.control.id)!} {...props} />
             </div>
           );
         })}
         {padsOf(setup.transmitter).map((pad) => (
           <div
             key={pad.side}
-            className="absolute flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
+            className="absolute -mt-2 flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
             style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
           >
             <PadMark pad={pad} transmitter={setup.transmitter} />
-            <span className="text-soft text-xs">
+            <span className={`${labelClass('')} text-soft`} style={{ width: `${PAD_ROOM}cqw` }}>
               {[pad.across, pad.along]
                 .flatMap((c) => (c ? [c.label.replace(' stick', '').toLowerCase()] : []))
                 .join(' · ')}
@@ -131,7 +132,7 @@ function TagCard({ tag, ...props }: { tag: Tag } & Sentenced) {
 }
 
 /** A control on the front: press it to choose what it does. */
-function FaceControl({ tag, ...props }: { tag: Tag } & Sentenced) {
+function FaceControl({ tag, room, ...props }: { tag: Tag; room: number } & Sentenced) {
   const { control } = tag;
   const value = useRig((s) => s.controls[control.id] ?? control.rest);
   const marked = useRig(
@@ -145,13 +146,19 @@ function FaceControl({ tag, ...props }: { tag: Tag } & Sentenced) {
         type="button"
         data-control={control.id}
         aria-label={`${tagWords(tag)}. Choose what it does`}
-        className={`flex min-h-11 min-w-11 flex-col items-center rounded-md text-xs ${
+        className={`relative flex min-h-11 min-w-11 flex-col items-center justify-center rounded-md text-xs ${
           marked ? 'bg-card outline-3 outline-(--accent)' : 'hover:bg-(--card)'
         } ${used ? 'text-accent font-bold' : 'text-soft'}`}
         {...pointing({ controls: [control.id] })}
       >
         <ControlMark kind={control.kind} rest={value} />
-        {shortLabel(control)}
+        <span
+          className={labelClass(shortLabel(control))}
+          style={{ width: `${room}cqw` }}
+          title={control.label}
+        >
+          {shortLabel(control)}
+        </span>
       </button>
     </JobMenu>
   );

@@ -7,7 +7,7 @@ import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
 import type { Control, ControlKind } from '@/core/setup';
 import { useRig } from '../rig/rigStore';
 import { switchesOf } from '../rig/switches';
-import { layoutOf, PADS } from './layout';
+import { labelClass, layoutOf, PAD_ROOM, PADS, roomsOf } from './layout';
 import { HandMark, handKind } from './HandMark';
 
 // Every station has this front beside it; what turns on it comes after the first load.
@@ -21,23 +21,28 @@ export const shortLabel = ({ label }: Control): string =>
 export function LiveFace({ className = '' }: { className?: string }) {
   const setup = useRig((s) => s.setup);
   const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
+  const rooms = useMemo(() => roomsOf(spots), [spots]);
   const tags = useMemo(() => tagsOf(setup), [setup]);
   const switches = switchesOf(setup.transmitter.controls);
   return (
     <div
       role="group"
       aria-label="Transmitter"
-      className={`relative rounded-[2rem_2rem_1.2rem_1.2rem] border-2 border-(--line) bg-(--shade) ${className}`}
+      className={`@container relative rounded-[2rem_2rem_1.2rem_1.2rem] border-2 border-(--line) bg-(--shade) ${className}`}
     >
       {tags.map((tag) => {
         const at = spots.get(tag.control.id)!;
         return (
           <div
             key={tag.control.id}
-            className="absolute -translate-x-1/2 -translate-y-1/2"
+            className="absolute -mt-1.5 -translate-x-1/2 -translate-y-1/2"
             style={{ left: `${at.x}%`, top: `${at.y}%` }}
           >
-            <LiveControl tag={tag} digit={switches.indexOf(tag.control) + 1} />
+            <LiveControl
+              tag={tag}
+              room={rooms.get(tag.control.id)!}
+              digit={switches.indexOf(tag.control) + 1}
+            />
           </div>
         );
       })}
@@ -54,7 +59,7 @@ export function LiveFace({ className = '' }: { className?: string }) {
   );
 }
 
-function LiveControl({ tag, digit }: { tag: Tag; digit: number }) {
+function LiveControl({ tag, room, digit }: { tag: Tag; room: number; digit: number }) {
   const { control } = tag;
   const value = useRig((s) => s.controls[control.id] ?? control.rest);
   const marked = useRig(
@@ -71,11 +76,14 @@ function LiveControl({ tag, digit }: { tag: Tag; digit: number }) {
   if (!Drawn) return null;
   return (
     <div
-      className={`flex flex-col items-center rounded-md px-0.5 leading-none ${marked ? 'bg-card outline-3 outline-(--accent)' : ''}`}
+      className={`relative flex flex-col items-center rounded-md px-0.5 leading-none ${marked ? 'bg-card outline-3 outline-(--accent)' : ''}`}
       title={`${control.label}${digit >= 1 && digit <= 9 ? `, key ${digit}` : ''}${used ? `: ${tag.purposes.join(', ')}` : ', not used'}`}
     >
       <Drawn control={control} value={value} put={put} words={wordsAt(tag, value)} />
-      <span className={`max-w-20 text-center text-xs ${used ? 'font-bold' : 'text-soft'}`}>
+      <span
+        className={`${labelClass(shortLabel(control))} ${used ? 'font-bold' : 'text-soft'}`}
+        style={{ width: `${room}cqw` }}
+      >
         {shortLabel(control)}
         {used && <span className="text-accent font-normal"> {tag.purposes[0]}</span>}
       </span>
@@ -227,7 +235,7 @@ function LivePad({ pad }: { pad: Pad }) {
   );
   const named = (c: Control) => c.label.replace(' stick', '').toLowerCase();
   return (
-    <div className="flex flex-col items-center">
+    <div className="relative -mt-3 flex flex-col items-center">
       <div
         ref={ground}
         data-pad={pad.side}
@@ -273,7 +281,11 @@ function LivePad({ pad }: { pad: Pad }) {
             ),
         )}
       </div>
-      <span className="text-soft text-xs whitespace-nowrap">
+      <span
+        className={`${labelClass('')} text-soft`}
+        style={{ width: `${PAD_ROOM}cqw` }}
+        title={[across, along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
+      >
         {[across, along].flatMap((c) => (c ? [named(c)] : [])).join(' · ')}
       </span>
     </div>

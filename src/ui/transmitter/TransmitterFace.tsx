@@ -84,7 +84,9 @@ export function TransmitterFace({
               style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
             >
               <PadOf pad={pad} transmitter={transmitter} />
-              {[pad.across, pad.along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
+              <span className="line-clamp-2 max-w-36 text-center wrap-anywhere">
+                {[pad.across, pad.along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
+              </span>
             </span>
           ))}
         </div>
@@ -124,7 +126,9 @@ function Knob({ control, spot }: { control: Control; spot: Spot }) {
       {...attributes}
     >
       <ControlMark kind={control.kind} rest={control.rest} />
-      <span className="max-w-20 leading-tight wrap-anywhere">{control.label}</span>
+      <span className="line-clamp-2 max-w-20 leading-tight wrap-anywhere" title={control.label}>
+        {control.label}
+      </span>
     </button>
   );
 }

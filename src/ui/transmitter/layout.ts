@@ -49,3 +49,36 @@ export const within = ({ x, y }: Spot): Spot => ({
   x: Math.round(Math.min(96, Math.max(4, x))),
   y: Math.round(Math.min(94, Math.max(6, y))),
 });
+
+/** Height in percent of the front within which two controls stand beside each other. */
+const BESIDE = 16;
+const LEAST_ROOM = 12;
+const MOST_ROOM = 34;
+/** Room a stick's own label takes. */
+export const PAD_ROOM = 30;
+
+/** How wide the label of each control may be, in percent of the front, so that it meets no other. */
+export function roomsOf(spots: ReadonlyMap<string, Spot>): Map<string, number> {
+  const others = [...spots];
+  return new Map(
+    others.map(([id, at]) => {
+      const beside = others.flatMap(([other, to]) =>
+        other !== id && Math.abs(to.y - at.y) < BESIDE && to.x !== at.x
+          ? [Math.abs(to.x - at.x)]
+          : [],
+      );
+      const toEdge = 2 * Math.min(at.x, 100 - at.x);
+      const room = Math.min(toEdge, ...beside, MOST_ROOM) - 1;
+      return [id, Math.max(LEAST_ROOM, room)];
+    }),
+  );
+}
+
+/** A name longer than this stands on one line, cut off: on two it would reach into the row below. */
+const MOST_LETTERS = 12;
+
+/** The label of a control below its mark, in the room there is; all of it stands in the tip. */
+export const labelClass = (name: string): string =>
+  `absolute top-full left-1/2 -translate-x-1/2 text-center text-xs leading-none ${
+    name.length > MOST_LETTERS ? 'truncate' : 'line-clamp-2 wrap-anywhere'
+  }`;
