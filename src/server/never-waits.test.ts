@@ -1,20 +1,26 @@
-import { expect, it, vi } from 'vitest';
+import { afterAll, expect, it, vi } from 'vitest';
 import { largeSetup } from '../../tests/kit/large';
 import { makeSetup } from '../../tests/kit/setups';
-import { wayOf } from '../core/procedure';
-import { openWorkshop } from './workshop';
 
 /*
  * What answers requests never works a proof out: one heavy model would keep everybody waiting. Here any
  * proof throws, and every use case that is not asked in a thread is used on a program at the limits.
  */
-vi.mock('../core/verify/explore/reach', async (original) => ({
+// What other tests have loaded in this process already would not be the mocked one, and must not stay it.
+vi.resetModules();
+vi.doMock('../core/verify/explore/reach', async (original) => ({
   ...(await original<object>()),
   reach: () => {
     throw new Error('a proof was worked out where requests are answered');
   },
 }));
+afterAll(() => {
+  vi.doUnmock('../core/verify/explore/reach');
+  vi.resetModules();
+});
 
+const { wayOf } = await import('../core/procedure');
+const { openWorkshop } = await import('./workshop');
 const { addModel, getModel, importSetup, saveSetup } = await import('./models');
 const { compareVersions, getLog, recordEvent } = await import('./log');
 const { exportLog, importLog } = await import('./log-csv/csv');

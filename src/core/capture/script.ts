@@ -112,7 +112,7 @@ function howToCapture(setup: Setup, ways: readonly Way[]): Sentence {
     ground,
     held: {
       id: hands.one,
-      label: `${hands.closed}, ${hands.all} ${ground ? 'released' : 'centred'}`,
+      label: `${setup.airframe.motors.length > 0 ? `${hands.closed}, ` : ''}${hands.all} ${ground ? 'released' : 'centred'}`,
     },
     ways: ways.map((id) => ({
       id,

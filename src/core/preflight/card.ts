@@ -213,7 +213,7 @@ export function preflightRounds(setup: Setup): Round[] {
           ...(homes ? [SEE['goes-home']({ mode: namedMode(setup.unit, 'home') })] : []),
           ...(motors ? [motorMust(lost, SEE['motor-still']())] : []),
           ...(lost.unitSteers ? lost.surfaces : []),
-          SEE['failsafe-then-follows']({ ground }),
+          lost.unitSteers ? SEE['follows-again']() : SEE['failsafe-then-follows']({ ground }),
         ],
         { controls: {}, linkUp: false },
       ],

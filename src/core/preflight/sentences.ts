@@ -62,6 +62,7 @@ export const SEE = sentences('preflight-seen', {
     ground
       ? 'the steering does what its failsafe is set to, and follows again afterwards'
       : 'surfaces do what their failsafe is set to, and follow again afterwards',
+  'follows-again': () => 'the surfaces follow the sticks again afterwards',
   'no-twitch': ({ ground }: { ground: boolean }) =>
     `${ground ? 'the steering does not twitch' : 'no surface twitches'} at its distance`,
   'stays-still': ({ ground, go }: { ground: boolean; go: 'fly' | 'run' }) =>

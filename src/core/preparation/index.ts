@@ -1,10 +1,10 @@
 export { steeringScript } from './steering';
 import { lightWords, movementOf, namedMode, throwsOf } from '../chain';
 import { scriptOf, type ScriptStep, type Sentence } from '../script';
-import { meansOf, settingGroups, type Row } from '../settings';
+import { meansOf, settingGroups, type Means, type Row, type SettingId } from '../settings';
 import { handWords, isDevice, kindOf, type Setup } from '../setup';
 import { gainLeadOf, leadsOf, namedLead } from '../wiring';
-import { IDENTIFY, PLAIN, SAFE, UNIT, whole, type End } from './sentences';
+import { IDENTIFY, PLAIN, SAFE, UNIT, whole, type End, type Entered } from './sentences';
 
 /** Knowing what is on the bench before anything is set. */
 export function identifyScript(setup: Setup): ScriptStep[] {
@@ -45,13 +45,12 @@ export function safeScript(setup: Setup): ScriptStep[] {
 
 /** Every line of the unit's settings, entered and confirmed. */
 export function unitScript(setup: Setup): ScriptStep[] {
-  const by = meansOf(setup.unit);
   const presses = (setup.unit.traits.presses ?? []).map((p) => `${p.for}=${p.presses}`);
   const { dials, gestures } = setup.unit.traits;
   const corners = gestures?.map(({ for: what, holds, seconds, twitches }) =>
     [what, ...holds.map((h) => `${h.stick}=${h.at}`), seconds, twitches ?? 0].join(' '),
   );
-  const signs = signsOf(setup.unit);
+  const signs = signsOf(setup);
   return scriptOf('unit', [
     ...settingGroups(setup).map(
       ({ id, title, rows }) =>
@@ -59,7 +58,7 @@ export function unitScript(setup: Setup): ScriptStep[] {
           id,
           UNIT.enter({
             what: { id, label: title },
-            by,
+            by: enteredBy(setup, rows),
             dials,
             presses,
             ...(corners && { corners }),
@@ -67,20 +66,50 @@ export function unitScript(setup: Setup): ScriptStep[] {
           rows.map(standsAt),
         ] as const,
     ),
-    ...(signs.length > 0 ? [['signs', UNIT['switch-on'](), signs] as const] : []),
+    ...(signs.length > 0
+      ? [
+          [
+            'signs',
+            new Set(setup.unit.settings.slots).size > 1
+              ? UNIT['switch-on']()
+              : UNIT['switch-on-once'](),
+            signs,
+          ] as const,
+        ]
+      : []),
     ...(setup.unit.traits.slotsSettable
       ? [['enabled', UNIT['go-through-modes'](), [UNIT['none-switched-off']()]] as const]
       : []),
   ]);
 }
 
+/** How lines that are entered together come to stand: dials and small switches set a few things only. */
+function enteredBy({ unit }: Setup, rows: readonly Row[]): Entered {
+  const by = meansOf(unit);
+  if (rows.every((r) => r.isGiven)) return 'given';
+  if (by === 'menu') return by;
+  if (unit.traits.dials !== 'none' && rows.some((r) => r.setting === 'gain')) return 'dials';
+  return rows.some((r) => !r.isGiven && SET_BY[by].has(r.setting)) ? by : 'leaflet';
+}
+
+const TURNED: ReadonlySet<SettingId> = new Set(['wing-type', 'direction']);
+const SET_BY: Record<Exclude<Means, 'menu'>, ReadonlySet<SettingId>> = {
+  switches: TURNED,
+  button: TURNED,
+  gestures: TURNED,
+  dials: new Set(['direction']),
+  taught: new Set(['channels']),
+};
+
 /** What it shows of itself as it is switched on, and in each of its modes. */
-function signsOf(unit: Setup['unit']): Sentence[] {
+function signsOf({ unit, airframe }: Setup): Sentence[] {
   const { traits, settings } = unit;
   const { twitchesAtPowerUp: times, lights } = traits;
   const shown = lights.filter((l) => settings.slots.includes(l.mode) && l.colour !== 'none');
   return [
-    ...(times > 0 ? [UNIT.twitches({ times })] : []),
+    ...(times > 0
+      ? [UNIT.twitches({ times, ...(kindOf(airframe).onSurface ? { ground: true as const } : {}) })]
+      : []),
     ...shown.map((l) =>
       UNIT.light({
         mode: namedMode(unit, l.mode),

@@ -26,8 +26,13 @@ export const SAFE = sentences('safe', {
   'nothing-turns': () => 'nothing that turns can touch you, the bench or the model',
 });
 
+/** How a setting comes to stand: by what sets most of the unit, by hand as its leaflet says, or by itself. */
+export type Entered = Means | 'leaflet' | 'given';
+
 /** How somebody makes sure of what was entered. */
-const CONFIRMED: Record<Means, string> = {
+const CONFIRMED: Record<Entered, string> = {
+  leaflet: 'set it as the leaflet says, then check it',
+  given: 'compare it with the unit: there is nothing to enter',
   menu: 'enter it, leave the menu, go in again and read it back',
   switches: 'set it, then look at the switches again',
   button: 'set it, then count the blinks it answers with',
@@ -44,15 +49,16 @@ export const UNIT = sentences('unit', {
     by,
   }: {
     what: Named;
-    by: Means;
+    by: Entered;
     dials: string;
     presses: string[];
     corners?: string[] | undefined;
   }) => `${what.label}: ${CONFIRMED[by]}.`,
   'stands-at': ({ row }: { row: Named }) => row.label,
   'switch-on': () => 'Switch it off and on with the model lying still, then go through its modes.',
-  twitches: ({ times }: { times: number }) =>
-    `the surfaces twitch ${times === 1 ? 'once' : `${times} times`}`,
+  'switch-on-once': () => 'Switch it off and on with the model lying still.',
+  twitches: ({ times, ground }: { times: number; ground?: true }) =>
+    `the ${ground ? 'steering twitches' : 'surfaces twitch'} ${times === 1 ? 'once' : `${times} times`}`,
   light: ({ mode, light }: { mode: Named; light: Named }) => `${mode.label}: ${light.label}`,
   'go-through-modes': () => 'Go through the unit’s modes once more.',
   'none-switched-off': () => 'no position gives a mode that is switched off inside the unit',

@@ -1,4 +1,4 @@
-import type { Manner } from '../setup';
+import { kindOf, type Airframe } from '../setup';
 
 /**
  * What the bench is set up for, and the stations that are worked at then, in working order. Every
@@ -29,14 +29,15 @@ export const WAY = {
 export type WayGroup = keyof typeof WAY;
 
 /** What the bench is set up for there, in the words of the kind of model. */
-export function wayTitle(group: WayGroup, { bench }: Pick<Manner, 'bench'>): string {
+export function wayTitle(group: WayGroup, airframe: Pick<Airframe, 'kind' | 'motors'>): string {
   switch (group) {
     case 'paper':
       return 'On paper';
     case 'table':
       return 'At the table, nothing powered';
     case 'prop-off':
-      return bench.powered;
+      // Nothing need come off a model without a motor.
+      return airframe.motors.length > 0 ? kindOf(airframe).bench.powered : 'Powered';
     case 'link-off':
       return 'Link off';
     case 'outside':

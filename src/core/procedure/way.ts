@@ -1,7 +1,7 @@
 import { isDone, worstOf, type Status } from '../logbook';
 import type { JobStep } from './job';
 import { nextStep, shortestWay } from './order';
-import { kindOf, type Setup } from '../setup';
+import type { Setup } from '../setup';
 import { saidOf, type Bench, type StepId } from './step';
 import { EVERYWHERE, WAY, wayTitle, type PlaceId, type StationId, type WayGroup } from './stations';
 import { STEPS } from './steps';
@@ -103,11 +103,10 @@ export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): Way
       reasons: [...new Set(steps.flatMap((j) => j.reasons))],
     };
   };
-  const manner = kindOf(setup.airframe);
   return (Object.keys(WAY) as WayGroup[])
     .map((group) => ({
       group,
-      title: wayTitle(group, manner),
+      title: wayTitle(group, setup.airframe),
       places: WAY[group].flatMap((id) => placeOf(id) ?? []),
     }))
     .filter((part) => part.places.length > 0);

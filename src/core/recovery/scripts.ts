@@ -186,7 +186,7 @@ export function failsafeScript(setup: Setup): ScriptStep[] {
       : []),
     [
       'back',
-      FAILSAFE['back-on'](),
+      motors ? FAILSAFE['back-on']() : FAILSAFE['back-on-without-motor'](),
       [
         FAILSAFE['follows-again']({ ground }),
         ...(motors

@@ -36,6 +36,7 @@ export const FAILSAFE = sentences('failsafe', {
   'lose-and-look': ({ at }: { at: Named }) => `Switch the transmitter off and look at ${at.label}.`,
   'stands-at': ({ surface }: { surface: Named }) => surface.label,
   tip: ({ deg }: { deg: number }) => `Still off: right wing down, about ${deg}°.`,
+  'back-on-without-motor': () => 'Switch the transmitter on again.',
   'back-on': () => 'Close the throttle, then switch the transmitter on again.',
   'follows-again': ({ ground }: { ground: boolean }) =>
     ground ? 'the steering follows again' : 'surfaces follow the sticks again',

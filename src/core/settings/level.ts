@@ -62,6 +62,7 @@ export const levelOffset: Setting = {
             meansOf(setup.unit) === 'menu'
               ? undefined
               : 'set by the attitude it is taught level in',
+          ...(meansOf(setup.unit) === 'menu' ? {} : { isGiven: true as const }),
           ...inSettings('levelOffsetDeg', axis),
         },
         levelOffsetDeg[axis],

@@ -19,6 +19,9 @@ export const orientation: Setting = {
           how:
             howOrientationIsLearned(unit, airframe) ??
             (meansOf(unit) === 'menu' ? undefined : NOTHING_TO_ENTER),
+          ...(howOrientationIsLearned(unit, airframe) === undefined && meansOf(unit) !== 'menu'
+            ? { isGiven: true as const }
+            : {}),
           ...inSettings('orientation'),
         },
         unit.settings.orientation,

@@ -22,6 +22,8 @@ export interface Row {
   words: string;
   /** How it is entered on this unit, where it is not plainly a line of a menu. */
   how?: string;
+  /** It is so by itself, by the way the unit is mounted say: there is nothing to enter. */
+  isGiven?: true;
   field: Field;
   /** The same value in settings that another unit of the kind has; makes room for it where there is none. */
   write(settings: UnitSettings, value: unknown): void;

@@ -15,6 +15,7 @@ const CAR = sentences('chassis', {
   'wheels-alike': () => 'both stand alike to the line of the car',
   'hidden-toe': () =>
     'hidden otherwise: unequal toe, which the gyro holds straight until it lets go',
+  'pinion-in': () => 'Pinion in and tight, throttle cut on until it stands free on the ground.',
   'run-along-a-line': () => 'Roll it, then run it slowly along a line, steering released.',
   'keeps-to-line': () => 'it keeps to the line both ways',
   'hidden-bent-arm': () => 'hidden otherwise: a bent arm, a dragging bearing, a trim',
@@ -32,6 +33,8 @@ const CAR = sentences('chassis', {
 });
 
 const BOAT = sentences('hull', {
+  'shaft-coupled': () =>
+    'Shaft coupled, propeller tight, throttle cut on until it lies in the water.',
   'half-speed': () => 'Half speed on smooth water, steering released.',
   'keeps-heading': () => 'it keeps its heading to both winds',
   'hidden-rudder': () =>
@@ -58,7 +61,7 @@ export function chassisScript(setup: Setup): ScriptStep[] {
       ['toe', CAR['sight-along'](), [CAR['wheels-alike'](), CAR['hidden-toe']()]],
       [
         'straight',
-        [off, CAR['run-along-a-line']()],
+        [CAR['pinion-in'](), off, CAR['run-along-a-line']()],
         [CAR['keeps-to-line'](), CAR['hidden-bent-arm']()],
       ],
       ['circles', [off, CAR['full-circles']()], [CAR['circles-alike'](), CAR['hidden-travel']()]],
@@ -71,7 +74,11 @@ export function chassisScript(setup: Setup): ScriptStep[] {
     ] satisfies Line[]);
   if (moves === 'water')
     return scriptOf('chassis', [
-      ['straight', [off, BOAT['half-speed']()], [BOAT['keeps-heading'](), BOAT['hidden-rudder']()]],
+      [
+        'straight',
+        [BOAT['shaft-coupled'](), off, BOAT['half-speed']()],
+        [BOAT['keeps-heading'](), BOAT['hidden-rudder']()],
+      ],
       [
         'circles',
         [off, BOAT['full-circles']()],

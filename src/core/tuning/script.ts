@@ -44,8 +44,16 @@ export function tuneScript(setup: Setup): ScriptStep[] {
   const flaps = setup.airframe.surfaces.some((s) => s.role === 'flap' || s.role === 'flaperon');
   const bears = gainAtSpeed(10, cruiseMps, approachMps) / 10;
   return scriptOf('tune', [
-    ['trim', [off, TUNE['trim-out']()], [TUNE['flies-straight'](), TUNE['note-trims-flown']()]],
-    ['fast', TUNE['fly-fast']({ by }), [TUNE['stops-dead'](), TUNE['half-of-it']()]],
+    [
+      'trim',
+      [off, setup.airframe.motors.length > 0 ? TUNE['trim-out']() : TUNE['trim-out-launched']()],
+      [TUNE['flies-straight'](), TUNE['note-trims-flown']()],
+    ],
+    [
+      'fast',
+      gainKnobOf(setup) ? TUNE['fly-fast']({ by }) : TUNE['fly-fast-alone']({ by }),
+      [TUNE['stops-dead'](), TUNE['half-of-it']()],
+    ],
     [
       'slow',
       TUNE['fly-slowly']({ flaps }),

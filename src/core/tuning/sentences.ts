@@ -26,12 +26,16 @@ export const TUNE = sentences('tune', {
     `it steers into a kick at the ${back.label} once, then releases`,
   'run-slowly': () => 'Drive slowly over the roughest surface you will use.',
   'no-chatter': () => 'no chatter of the steering servo',
+  'trim-out-launched': () => 'Launch it, trim until it flies with sticks released, land.',
   'trim-out': () => 'Take off, climb, trim until it flies with sticks released, land.',
   'flies-straight': () => 'straight and level by itself with the unit off',
   'note-trims-flown': () =>
     'moved trims are written down as an event, and the centres captured again',
   'fly-fast': ({ by }: { by: Sentence }) =>
     `Fly high, with a helper on the gain, and be able to find “off” by feel. Fast passes: ${by.words}. Jab the ailerons and release, then elevator, then rudder.`,
+  // What is changed between two flights needs nobody beside the pilot.
+  'fly-fast-alone': ({ by }: { by: Sentence }) =>
+    `Fly high, and be able to find “off” by feel. Fast passes: ${by.words}. Jab the ailerons and release, then elevator, then rudder.`,
   'stops-dead': () => 'it stops at once after every jab: no shaking, not in gusts either',
   'half-of-it': () => 'if it shook, turn the gain well back: half of it is the usual margin',
   'fly-slowly': ({ flaps }: { flaps: boolean }) =>

@@ -2,13 +2,15 @@ import { wayTitle, type Session } from '@/core/procedure';
 import { kindOf, type Airframe } from '@/core/setup';
 
 /** What the bench is set up for, in the words of this kind of model. */
-export function sessionWords(session: Session, airframe: Pick<Airframe, 'kind'>): string {
-  const manner = kindOf(airframe);
-  const { bench } = manner;
+export function sessionWords(
+  session: Session,
+  airframe: Pick<Airframe, 'kind' | 'motors'>,
+): string {
+  const { bench } = kindOf(airframe);
   const words: Record<Session, string> = {
-    paper: wayTitle('paper', manner),
-    table: wayTitle('table', manner),
-    'prop-off': wayTitle('prop-off', manner),
+    paper: wayTitle('paper', airframe),
+    table: wayTitle('table', airframe),
+    'prop-off': wayTitle('prop-off', airframe),
     'link-off': 'Link off, the model held',
     'prop-on': bench.motor,
     out: bench.out,

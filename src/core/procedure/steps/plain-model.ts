@@ -6,6 +6,10 @@ export const plainModel: Step = {
   id: 'plain-model',
   title: 'Plain model',
   does: 'With the unit off: plugs, centres and throttle cut as they must be.',
+  said: ({ airframe }) =>
+    airframe.motors.length === 0
+      ? { does: 'With the unit off: plugs and centres as they must be.' }
+      : {},
   station: 'plain-model',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],

@@ -9,8 +9,12 @@ export const preflight: Step = {
   station: 'preflight',
   session: 'prop-on',
   cautions: ['hold', 'clear-behind'],
-  said: ({ airframe }) =>
-    kindOf(airframe).moves === 'water' ? { cautions: ['hold', 'clear-behind', 'tether'] } : {},
+  said: ({ airframe }) => ({
+    ...(airframe.motors.length === 0
+      ? { does: 'Go through the card once more, the model held.' }
+      : {}),
+    ...(kindOf(airframe).moves === 'water' ? { cautions: ['hold', 'clear-behind', 'tether'] } : {}),
+  }),
   applies: () => true,
   proofs: byTest('preflight'),
   after: () => [
