@@ -168,7 +168,7 @@ export async function recordPreflight(
       at: now(),
       title:
         failed.length > 0
-          ? `Preflight: ${failed.length} not so`
+          ? `Preflight: ${failed.length} failed`
           : complete
             ? 'Preflight: all as it must be'
             : 'Preflight: broken off',

@@ -90,7 +90,7 @@ export async function listModels(
     const line = store.shelf.line<ShelfLine>(head.id, madeOf(head));
     return {
       status: 'todo',
-      words: 'being looked through …',
+      words: 'being checked …',
       done: 0,
       total: 1,
       airframe: undefined,

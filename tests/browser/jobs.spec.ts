@@ -199,7 +199,7 @@ class Person {
     const then = this.page.getByRole('heading', { level: 2, name: /^Then: / });
     const title = carried ? await then.innerText() : '';
     const together = this.main()
-      .getByRole('button', { name: /^All \d+ are so/ })
+      .getByRole('button', { name: /^Confirm all \d+/ })
       .and(here);
     for (let i = 0; i < 60; i++) {
       const [done, of] = await now();
@@ -212,7 +212,7 @@ class Person {
       // Whoever sees nothing happen presses again, as on a machine that was busy just then.
       for (let tries = 0; tries < 3; tries++) {
         if ((await together.count()) === 0) await this.press('y');
-        else if (this.by === 'finger') await this.click(/^All \d+ are so/);
+        else if (this.by === 'finger') await this.click(/^Confirm all \d+/);
         else await this.press('a');
         const answered = await expect
           .poll(isAnswered, { timeout: SEEN_MS })

@@ -108,5 +108,5 @@ test('the whole workshop goes out as one file; it is looked at before it comes i
     mimeType: 'application/zip',
     buffer: Buffer.from('PK nothing'),
   });
-  await expect(page.getByText('This file was not taken in. Nothing changed.')).toBeVisible();
+  await expect(page.getByText('File not imported. Nothing was changed.')).toBeVisible();
 });

@@ -34,7 +34,7 @@ test('Back after an edit in another tab shows the newest, and the next edit is n
   await expect(end(page)).toHaveValue('-80');
   await setEnd(page, '-70');
   await expect(page.getByText('Saved, version 4')).toBeVisible();
-  await expect(page.getByText('Two hands on one model.')).toHaveCount(0);
+  await expect(page.getByText('Two people are editing this model.')).toHaveCount(0);
   // And the other tab hears of it by itself.
   await expect(end(other)).toHaveValue('-70');
 });
@@ -56,7 +56,7 @@ test('mine on top writes only what this tab changed; undo takes back no other ta
     })(),
   });
   await setEnd(page, '-60');
-  await expect(page.getByText('Two hands on one model.')).toBeVisible();
+  await expect(page.getByText('Two people are editing this model.')).toBeVisible();
   await page.unroute(`**/api/models/${id}`);
   await page.getByRole('button', { name: 'Put mine on top' }).click();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
@@ -117,7 +117,10 @@ test('drafts outlive a reload: a log line, a field being typed, a preflight chec
   await page.reload();
   await expect(page.getByLabel('Notes')).toHaveValue('not left yet');
   // A number as well, reached as people reach it: by a link, not by a page of its own.
-  await page.getByRole('link', { name: /^Mount/ }).first().click();
+  await page
+    .getByRole('link', { name: /^Mount/ })
+    .first()
+    .click();
   const skew = page.getByLabel('skew, pitch');
   await skew.fill('3.2');
   await page.reload();

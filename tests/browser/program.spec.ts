@@ -35,8 +35,8 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   await settingOf(page, 'Position 3').getByRole('combobox').selectOption('rate');
   await expect(page.getByText(/Saved, version 5/)).toBeVisible();
   await page.goto(`/models/${id}/proof`);
-  await expect(page.getByText('The mode switch does not do what you wished').first()).toBeVisible();
-  await tabTo(page, 'Write the modes as wished', 200);
+  await expect(page.getByText('The mode switch does not do what you chose').first()).toBeVisible();
+  await tabTo(page, 'Write the modes as chosen', 200);
   await page.keyboard.press('Enter');
   await expect(page.getByText(/No problems found/).first()).toBeVisible();
   await expect(

@@ -56,9 +56,7 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
     .focus();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/mounting$/);
-  const told = page
-    .getByRole('group', { name: 'The unit is set to' })
-    .getByLabel('label facing');
+  const told = page.getByRole('group', { name: 'The unit is set to' }).getByLabel('label facing');
   await told.focus();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText('These two differ')).toBeVisible();
@@ -137,7 +135,7 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
   await page.getByRole('button', { name: /^normal\s*, channel 1/ }).click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await other.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
-  await expect(other.getByText('Two hands on one model.')).toBeVisible();
+  await expect(other.getByText('Two people are editing this model.')).toBeVisible();
   await other.unroute(`**/api/models/${id}`);
   await other.getByRole('button', { name: 'Discard mine, show the other' }).click();
   await expect(other.getByRole('button', { name: /^reversed\s*, channel 1/ })).toBeVisible();

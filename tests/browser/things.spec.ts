@@ -26,7 +26,7 @@ test('a model is copied, tagged, put away, taken off and put back', async ({ pag
   await expect(page.getByRole('heading', { name: 'Dunlin' })).toBeVisible();
 
   await menu('Dunlin').click();
-  await page.getByRole('menuitem', { name: 'Take off the shelf …' }).click();
+  await page.getByRole('menuitem', { name: 'Delete …' }).click();
   await expect(
     page.getByText('With it go 2 versions, 0 answers from the bench and 0 lines of its log.'),
   ).toBeVisible();

@@ -130,8 +130,8 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
           The whole workshop
         </h2>
         <p className="mt-1">
-          Every model with all its versions, what was seen, its log, and the hangar: one file to put
-          away, or to carry to another machine.
+          Every model with all its versions, what was seen, its log, and the hangar: one file to
+          keep, or to carry to another machine.
         </p>
         {old && (
           <p className="text-caution mt-1 font-semibold">
@@ -146,7 +146,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
           <ArchiveInButton />
         </div>
         <p className="text-soft mt-3 text-sm">
-          A single model goes out and comes in as a Setup file:{' '}
+          A single model is exported and imported as a Setup file:{' '}
           <a href="/api/schema" className="underline">
             its JSON Schema
           </a>

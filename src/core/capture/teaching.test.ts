@@ -55,7 +55,7 @@ describe('teaching by driving', () => {
     const written = car();
     const real = taught(written, { ...RIGHT_WAY, first: 'right' }).setup;
     const { learned, changes } = diagnose(written, watchAs(written, real));
-    expect(learned.map((l) => l.title)).toEqual(['The unit was taught right side first']);
+    expect(learned.map((l) => l.title)).toEqual(['The unit learned the right side first']);
     expect(changes.map((c) => c.title)).toEqual([
       expect.stringMatching(/^Teach it again, left first/),
     ]);

@@ -72,12 +72,12 @@ export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): 
         : []),
       ...(readsPct < 92
         ? [
-            `Full steering counts as ${readsPct.toFixed(0)} % of what it was taught: at your end it still corrects, and fights you there.`,
+            `Full steering counts as ${readsPct.toFixed(0)} % of what it learned: at your endpoint it still corrects, and fights you there.`,
           ]
         : []),
       ...(readsPct > 108
         ? [
-            'Your ends lie beyond what it was taught: it takes the last part of the way for more than full steering.',
+            'Your endpoints lie beyond what it learned: it reads the last part of the travel as more than full steering.',
           ]
         : []),
     ],

@@ -49,7 +49,7 @@ const DIRECTION: Record<UnitTraits['correctionDirection'], string> = {
   button: 'press the button the number of times the leaflet gives for each axis that is wrong',
   gestures: 'hold the sticks as the leaflet shows for each axis that is wrong',
   'dial-side': 'turn the dial of each axis that is wrong to the other side of its centre',
-  learned: 'nothing to set: it learned them when it was taught, so a wrong one was taught wrong',
+  learned: 'nothing to set: it learned them during the capture, so a wrong one was learned wrong',
   none: 'nothing to set: a wrong one means the unit is fixed wrongly',
 };
 
@@ -120,15 +120,15 @@ function limits(traits: UnitTraits): string[] {
   const { modes } = traits;
   return [
     traits.correctionDirection === 'learned'
-      ? `know that it was taught the wrong way: it believes the ${steers(traits) ? 'steering' : 'sticks'}`
-      : 'know that it was told a wrong orientation or direction: only you can see it',
+      ? `know that it learned the wrong way: it believes the ${steers(traits) ? 'steering' : 'sticks'}`
+      : 'know that its orientation or direction is set wrong: only you can see it',
     ...(modes.includes('off') ? [] : ['be switched off out there']),
     ...(modes.includes('level') || steers(traits)
       ? []
       : ['level the model: it damps, and does not bring it back to an attitude']),
     ...(modes.includes('hold') ? [] : [steers(traits) ? 'hold a heading' : 'hold an attitude']),
     ...(traits.gainLaw === 'fixed' ? ['have its gain changed out there'] : []),
-    ...(traits.axes.length < 3 ? [`steady anything but ${traits.axes.join(' and ')}`] : []),
+    ...(traits.axes.length < 3 ? [`stabilize anything but ${traits.axes.join(' and ')}`] : []),
     ...(traits.mixer === 'unit' && !steers(traits)
       ? ['take a delta or V-tail mixed in the transmitter']
       : []),

@@ -55,7 +55,7 @@ const READY = {
     },
   },
   sailplane: {
-    title: 'V-tail sailplane, thrown by hand',
+    title: 'V-tail sailplane, hand launched',
     says: 'V-tail mixed by the unit, launch help on a switch, a button that rights it.',
     kind: 'v-tail',
     unit: 'menu-receiver',
@@ -94,7 +94,7 @@ const READY = {
   },
   'pilot-boat': {
     title: 'Pilot boat',
-    says: 'Rudder steadied, gain on a dial whose middle is off, circles when the link is lost.',
+    says: 'Rudder stabilized, gain on a dial whose middle is off, circles when the signal is lost.',
     kind: 'boat',
     unit: 'steering-receiver',
     transmitter: 'surface-four',

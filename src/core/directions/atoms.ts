@@ -66,8 +66,8 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
             id: `taught-${axis}`,
             place: 'unit',
             title: taughtByDriving(setup.unit)
-              ? 'The unit was taught right side first'
-              : `The unit was taught ${axis} the wrong way about`,
+              ? 'The unit learned the right side first'
+              : `The unit learned ${axis} reversed`,
             cost: 1,
             patch: replace(
               pointer('installation', 'travelCapture', at, 'sense'),

@@ -46,7 +46,7 @@ const PARTS: readonly Part[] = [
   },
   {
     id: 'fitting',
-    title: 'How the unit is fitted, and what it was taught',
+    title: 'How the unit is fitted, and what it learned',
     take: (into, { installation }) => {
       const { plugs, revisions } = into.installation;
       into.installation = { ...installation, plugs, revisions };
@@ -59,7 +59,7 @@ const PARTS: readonly Part[] = [
   },
   {
     id: 'wishes',
-    title: 'What each control is wished to do',
+    title: 'What you chose for each control',
     take: (into, from) => void (into.intents = from.intents),
   },
   {

@@ -167,7 +167,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       ...none,
       impossible: [
         free && pins.length > 0
-          ? `What you fixed by hand cannot all be kept: ${words}.`
+          ? `What you pinned cannot all be kept: ${words}.`
           : tooFew(wanted, request),
       ],
     };

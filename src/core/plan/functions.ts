@@ -51,7 +51,7 @@ export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[
   const pair = airframe.surfaces.find((s) => s.role === 'elevon' || s.role === 'ruddervator');
   if (pair && traits.place === 'single-axis')
     reasons.push(
-      `A gyro in one lead cannot steady ${pair.role === 'elevon' ? 'elevons' : 'a V-tail'}: it would see half of a mix.`,
+      `A gyro in one lead cannot stabilize ${pair.role === 'elevon' ? 'elevons' : 'a V-tail'}: it would see half of a mix.`,
     );
   if (
     airframe.surfaces.some((s) => s.role === 'flaperon') &&

@@ -61,7 +61,7 @@ export const levelOffset: Setting = {
           how:
             meansOf(setup.unit) === 'menu'
               ? undefined
-              : 'set by the attitude it is taught level in',
+              : 'set by the attitude in which you capture level',
           ...(meansOf(setup.unit) === 'menu' ? {} : { isGiven: true as const }),
           ...inSettings('levelOffsetDeg', axis),
         },

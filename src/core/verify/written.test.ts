@@ -128,7 +128,7 @@ describe('gain', () => {
   it('says when a scale is too short for what was wished', () => {
     const setup = makeSetup('conventional', 'menu-receiver', 'function-eight');
     const next = writeWishes(setup, { ...setup.intents.program, gain: { by: 'fixed', pct: 100 } });
-    expect(next.ok && next.notes.join()).toMatch(/100 % was wished for, channel \d reaches 90 %/);
+    expect(next.ok && next.notes.join()).toMatch(/100 % was chosen, channel \d reaches 90 %/);
   });
 });
 

@@ -166,7 +166,7 @@ export const startLook = (id: string): Task =>
 export function startIn(id: string): Task {
   const { task } = kept(id);
   if (task.does !== 'look' || task.state !== 'done')
-    throw new Failure(409, [{ path: '', reason: 'there is nothing looked at to bring in' }]);
+    throw new Failure(409, [{ path: '', reason: 'no archive has been checked yet' }]);
   return start(id, { does: 'in', staging: stagingOf(id), madeAt: task.preview!.madeAt });
 }
 

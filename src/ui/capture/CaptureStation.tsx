@@ -132,8 +132,8 @@ export function CaptureStation() {
           )}
           <p className="text-soft mt-2 text-sm">
             {ground
-              ? 'Trim with the unit off, stop, teach it again: every school agrees on that one. A trim the unit was not taught is steering held over to it.'
-              : 'Trim in off mode, land, capture again: every school agrees on that one. A trim the unit was not taught is a stick held over to it.'}
+              ? 'Trim with the unit off, stop, capture again: every school agrees on that one. The unit reads a trim it has not captured as held steering.'
+              : 'Trim in off mode, land, capture again: every school agrees on that one. The unit reads a trim it has not captured as a held stick.'}
           </p>
         </section>
         <section className="card" aria-labelledby="start-title">

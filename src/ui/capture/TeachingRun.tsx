@@ -38,7 +38,7 @@ export function TeachingRun() {
           onChange={(ends) => setHow({ ...how, ends })}
         />
         <Choice
-          label="Steering turned round"
+          label="Steering reversed"
           value={how.reversedAfter ? 'yes' : 'no'}
           options={[
             ['no', 'no'],

@@ -154,7 +154,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
           />
         ) : (
           <section className="card">
-            <h2 className="text-xl font-bold">Every surface has been looked at</h2>
+            <h2 className="text-xl font-bold">Every surface has been checked</h2>
             <p className="mt-1">
               {diagnosis.verdicts.every((v) => v.stick === 'right' && v.correction !== 'wrong')
                 ? 'Choose any line of the lists to look at it again.'

@@ -73,7 +73,7 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
       ))}
       {tries.length > 0 && silences.length > 0 && (
         <div className="mt-3">
-          <p className="font-bold">Nothing need be turned round. Try this first:</p>
+          <p className="font-bold">Nothing needs reversing. Try this first:</p>
           <ol className="list-decimal pl-6">
             {tries.slice(0, 4).map((t) => (
               <li key={t.title}>

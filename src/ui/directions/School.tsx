@@ -20,7 +20,7 @@ export function School() {
   return (
     <section className="card">
       <Choice
-        label="What to put right first"
+        label="What to fix first"
         value={setup.intents.school}
         options={[
           ['sticks-first', 'Sticks first'],

@@ -27,7 +27,7 @@ export function LastChange() {
     <section className="card mb-4 print:hidden" aria-labelledby="killed-title">
       <div className="flex items-start justify-between gap-3">
         <h2 id="killed-title" className="text-lg font-bold">
-          To look at again after your last change
+          To check again after your last change
         </h2>
         <button
           type="button"

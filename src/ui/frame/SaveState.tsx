@@ -59,9 +59,9 @@ function Conflict() {
     <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
       <div className="min-w-60 flex-1 wrap-anywhere">
         <p>
-          <strong>Two hands on one model.</strong> It was saved elsewhere (version {conflict.head})
-          after this tab read version {version}. Your change “{conflict.label}” is still here and
-          not saved.
+          <strong>Two people are editing this model.</strong> It was saved elsewhere (version{' '}
+          {conflict.head}) after this tab read version {version}. Your change “{conflict.label}” is
+          still here and not saved.
         </p>
         {differences.length > 0 && (
           <ul

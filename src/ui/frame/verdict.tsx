@@ -88,7 +88,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       if (document.hidden) heardAt = performance.now();
       if (performance.now() - heardAt < SILENCE_MS) return;
       end(true);
-      fail('nothing was heard of it any more');
+      fail('it stopped responding');
     }, 1000);
     worker.addEventListener('error', broke);
     const onProgress = proxy((states: number) => {

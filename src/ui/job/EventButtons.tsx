@@ -15,9 +15,7 @@ export function EventButtons() {
   const [note, setNote] = useState('');
   const keep = async () => {
     if (event && (await happened(event.id, titleOf(event), note.trim())))
-      toast.success(
-        `${titleOf(event)}: written down. What depends on it is to be looked at again.`,
-      );
+      toast.success(`${titleOf(event)}: written down. Check again what depends on it.`);
     setEvent(undefined);
     setNote('');
   };

@@ -78,7 +78,7 @@ function Ready({ job }: { job: readonly JobStep[] }) {
         <p className="mt-1">
           <StatusMark
             status="said"
-            words={`It rests on what you said and nobody looked at one by one: ${rests.map((j) => j.step.title).join(', ')}.`}
+            words={`It rests on what you confirmed without checking one by one: ${rests.map((j) => j.step.title).join(', ')}.`}
           />
         </p>
       )}

@@ -15,7 +15,7 @@ export function NotTaken({
       role="alert"
       className={card ? 'card border-stop mt-2 max-w-xl text-sm' : 'w-full text-sm'}
     >
-      <p className="text-stop font-semibold">This file was not taken in. Nothing changed.</p>
+      <p className="text-stop font-semibold">File not imported. Nothing was changed.</p>
       <ul className="mt-1 list-disc pl-5">
         {problems.slice(0, MOST).map((p) => (
           <li key={p} className="wrap-anywhere">

@@ -216,7 +216,7 @@ function JobMenu({
           </DropdownMenu.Label>
           {jobs.length === 0 && (
             <p className="text-soft px-2 py-1 text-sm">
-              Nothing on this model can be assigned to it.
+              This control has no possible use on this model.
             </p>
           )}
           {jobs.map((job) => (

@@ -86,7 +86,7 @@ export function WhatElse({ reasons, along, read, take, giveUp }: Wishing) {
       <div className="mt-3 flex flex-wrap gap-2">
         {groups.length > 0 && (
           <button type="button" className="btn btn-main" onClick={() => take(together, label)}>
-            Change these too
+            Update these too
           </button>
         )}
         <button type="button" className="btn" onClick={() => take(alone, label)}>

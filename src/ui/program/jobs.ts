@@ -70,7 +70,7 @@ export function jobsFor(setup: Setup, wishes: ProgramWishes, control: Control): 
       next: { ...wishes, rates: ratesOn(setup, id) },
     },
     PRESSABLE.includes(kind) && {
-      words: 'help a hand launch',
+      words: 'help the hand launch',
       now: wishes.launch?.control === id,
       next: { ...wishes, launch: launchOn(wishes, id) },
     },

@@ -31,10 +31,10 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
             : `All ${proof.results.length} requirements are proven`}
       </h2>
       <p className="text-soft mt-1 text-sm">
-        Each was held against every state that hands can bring about, however fast and in whatever
-        order: every position of switches, and whatever moves freely anywhere between its ends,
-        everything the program remembers, any length of time. {count(proof.visited)} kinds of state
-        stand for {count(proof.unreduced)} combinations.
+        Each was checked in every state you can bring about, however fast and in whatever order:
+        every position of switches, and whatever moves freely anywhere between its ends, everything
+        the program remembers, any length of time. {count(proof.visited)} kinds of state stand for{' '}
+        {count(proof.unreduced)} combinations.
         {off.length > 0 && ` One movement switches the unit off: ${off.join('; or ')}.`}
       </p>
       <ul className="mt-2 divide-y divide-(--card-edge)">

@@ -65,7 +65,7 @@ export function TestScript({
       {steps.some((s) => s.asked.state) && <p className="text-soft mt-1">{rest}</p>}
       {together && (
         <button type="button" className="btn mt-1" onClick={allAreSo}>
-          All {open.length} are so {keyed && <kbd className="font-num border px-1">a</kbd>}
+          Confirm all {open.length} {keyed && <kbd className="font-num border px-1">a</kbd>}
         </button>
       )}
       <ol className="mt-2 flex flex-col divide-y divide-(--card-edge)">
@@ -100,12 +100,12 @@ export function TestScript({
 }
 
 const MARKS: Record<Status, string> = {
-  proven: 'seen',
+  proven: 'confirmed',
   said: 'said',
   assumed: 'assumed',
   todo: 'to do',
-  stale: 'look again',
-  stop: 'not so',
+  stale: 'check again',
+  stop: 'failed',
   caution: '',
 };
 

@@ -33,7 +33,7 @@ export function ArchiveInButton() {
     if (ended.state === 'failed') setProblems((ended.problems ?? []).map(describeProblem));
     else if (ended.state === 'done' && ended.does === 'look') setLooked(ended);
     else if (ended.state === 'done') {
-      toast.success('Brought in.');
+      toast.success('Imported.');
       void send('DELETE', `/api/archive/tasks/${ended.id}`, undefined);
       router.refresh();
     }

@@ -90,9 +90,9 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
                 {kept === 'shelf' &&
                   item(
                     'Put it away as retired',
-                    () => void place('retired', `${entry.name} is put away.`),
+                    () => void place('retired', `${entry.name} is archived.`),
                   )}
-                {item('Take off the shelf …', () => {
+                {item('Delete …', () => {
                   void attempt<Holds>('GET', 'place', undefined, (found) => {
                     setHolds(found);
                     setAsking('off');

@@ -34,7 +34,7 @@ export function TransmitterEditor({
         <section className="card" aria-labelledby="controls-title">
           <div className="flex items-center justify-between gap-2">
             <h2 id="controls-title" className="text-lg font-bold">
-              What your hands find on it
+              Controls on it
             </h2>
             <button type="button" className="btn" onClick={add}>
               <Plus size={18} aria-hidden />

@@ -63,7 +63,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                     checked={port.canStabilize}
                     onChange={(e) => void set('canStabilize', e.target.checked)}
                   />
-                  can steady
+                  can stabilize
                 </label>
                 {stabilizedOutputs === 'two-banks' && (
                   <Select

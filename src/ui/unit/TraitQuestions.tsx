@@ -113,7 +113,7 @@ const QUESTIONS: readonly Question[] = [
       ['button', 'with a button, by presses'],
       ['gestures', 'with stick gestures'],
       ['dial-side', 'by the side of its dial'],
-      ['learned', 'it learns it while it is taught'],
+      ['learned', 'it learns it during the capture'],
       ['none', 'it cannot: the orientation must be right'],
     ],
   },
@@ -138,7 +138,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'stabilizedOutputs',
-    asks: 'Which outputs does it steady?',
+    asks: 'Which outputs does it stabilize?',
     answers: [
       ['all', 'all of them'],
       ['two-banks', 'two banks, each on or off'],
@@ -175,7 +175,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'levelCapture',
-    asks: 'How is it taught what level is?',
+    asks: 'How is level captured?',
     answers: [
       [undefined, 'as any other capture'],
       [{ by: 'menu' }, 'in its menu'],
@@ -201,7 +201,7 @@ const QUESTIONS: readonly Question[] = [
   { trait: 'maxGainLimit', asks: 'Has each output a highest gain?', answers: yesNo },
   {
     trait: 'stickFade',
-    asks: 'Can its fade with the hand be changed?',
+    asks: 'Can the stick fade be changed?',
     answers: [
       ['fixed', 'no'],
       ['adjustable', 'yes, for each axis'],
@@ -237,7 +237,7 @@ const MANY: readonly {
   answers: readonly (readonly [string, string])[];
   when?: (traits: UnitTraits) => boolean;
 }[] = [
-  { trait: 'axes', asks: 'Axes it steadies', answers: AXES.map((a) => [a, AXIS_WORDS[a]]) },
+  { trait: 'axes', asks: 'Axes it stabilizes', answers: AXES.map((a) => [a, AXIS_WORDS[a]]) },
   { trait: 'modes', asks: 'Modes it has', answers: MODES.map((m) => [m, MODE_WORDS[m]]) },
   {
     trait: 'captureGestures',

@@ -33,7 +33,7 @@ export function mountingRemedy(known: Setup): StructuralRemedy[] {
           id: 'remount',
           place: 'mounting',
           title: `Turn the unit: ${mountingWords(orientation, airframe)}`,
-          why: `This unit cannot be told that it is fixed with its ${mountingWords(mounting, airframe)}.`,
+          why: `This unit cannot be set to ${mountingWords(mounting, airframe)}.`,
           patch: replaced('/installation/mounting', orientation),
         },
   ];

@@ -44,7 +44,7 @@ export function missingPlugs(setup: Setup): Structure[] {
     id: `out-${plug.port}`,
     place: 'plug',
     title: `The plug on ${labelOf(setup, plug.port)} is not in, or its servo has no power`,
-    why: 'Neither stick nor unit moves what hangs on it.',
+    why: 'Neither stick nor unit moves what is plugged in there.',
     cost: 1,
     patch: [{ op: 'remove', path: pointer('installation', 'plugs', plug.i) }],
     act: `Push the plug of ${labelOf(setup, plug.port)} home, the right way round, and see that its servo holds still under your finger.`,

@@ -74,7 +74,7 @@ function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
   if (own && receiver?.lost === 'no-pulses') return undefined;
   if (receiver && receiver.lost !== 'presets')
     return receiver.lost === 'holds'
-      ? 'the receiver in front can only hold the last values, so the unit is never told'
+      ? 'the receiver in front can only hold the last values, so the unit never notices'
       : 'the receiver in front falls silent, and the unit then does nothing by itself';
   if ('bands' in traits.modeSelect && !settings.slots.includes(mode))
     return `${modeWords(setup.unit, mode)} is switched off in the unit: put it on a position of the mode switch first`;

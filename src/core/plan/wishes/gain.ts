@@ -42,7 +42,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     const got = gainAt(law, pulseFor(setup, channel, value));
     if (Math.abs(got - pct) > SHORT_PCT)
       draft.notes.push(
-        `${words}: ${pct} % was wished for, channel ${channel} reaches ${got.toFixed(0)} %. Its ends or its scale are too short.`,
+        `${words}: ${pct} % was chosen, channel ${channel} reaches ${got.toFixed(0)} %. Its endpoints or its scale are too short.`,
       );
     line({
       id,

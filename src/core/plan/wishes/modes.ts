@@ -119,7 +119,7 @@ function slotsFor(setup: Setup, wish: ModeWish, reasons: string[]): Mode[] {
   const count = select.bands.length;
   const distinct = [...new Set(wish.table)];
   if (distinct.length > count) {
-    reasons.push(`The unit tells ${count} modes apart; ${distinct.length} were wished for.`);
+    reasons.push(`The unit can select ${count} modes; you chose ${distinct.length}.`);
     return settings.slots;
   }
   if (wish.table.length === count && select.by === 'bands') return [...wish.table];

@@ -62,7 +62,7 @@ export function writePanic(draft: Draft, wish: PanicWish): void {
     const ends = [cells[0]?.mode, cells.at(-1)?.mode];
     if (!ends.includes('level'))
       reasons.push(
-        'Panic by a mode position wants self-levelling at an end of the switch, where a hand finds it blind.',
+        'Panic by a mode position wants self-levelling at an end of the switch, where you find it without looking.',
       );
     return;
   }

@@ -77,7 +77,7 @@ export const PANIC_CHOICES: Record<PanicWay, { title: string; when: string }> = 
   },
   'mode-position': {
     title: 'A position of the mode switch',
-    when: 'When no control is left: self-levelling at an end of the switch, where a hand finds it blind. It stays on until switched back.',
+    when: 'When no control is left: self-levelling at an end of the switch, where you find it without looking. It stays on until switched back.',
   },
 };
 
@@ -107,4 +107,4 @@ export const FAILSAFE_CHOICES: Record<FailsafeSchool, { title: string; when: str
 export const RATE_WHEN =
   'Some fly the same throws everywhere. Others want little throw with the unit off, where nothing smooths the stick, and all of it when the unit is on, because it takes its share of the travel.';
 export const LAUNCH_WHEN =
-  'For models thrown by one person: a control held for a second arms self-levelling and some up elevator, so that one hand can let go of the stick. Moving aileron or elevator gives the model back at once.';
+  'For models thrown by one person: a control held for a second arms self-levelling and some up elevator, so that you can take one hand off the stick. Moving aileron or elevator gives you back control at once.';

@@ -6,11 +6,11 @@ import type { Step } from '../step';
 export const steering: Step = {
   id: 'steering',
   title: 'Steering',
-  does: 'Set left and right ends one by one, so that the steering meets its stop just when your hand does.',
+  does: 'Set the left and right endpoints one by one, so that the steering reaches its stop just when your control does.',
   said: ({ airframe }) =>
     kindOf(airframe).moves === 'water'
       ? {
-          does: 'Set left and right ends one by one, so that the rudder meets its stop just when your hand does.',
+          does: 'Set the left and right endpoints one by one, so that the rudder reaches its stop just when your control does.',
         }
       : {},
   station: 'steering',

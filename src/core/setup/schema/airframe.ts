@@ -50,7 +50,7 @@ export const MotorSchema = z.strictObject({
   /** Pulses at which it stands still and at which it runs full, as taught to its controller. */
   stopUs: PulseUsSchema,
   fullUs: PulseUsSchema,
-  /** What its controller makes of the other side of stop; nothing where nothing is said. */
+  /** What the speed controller does below stop; nothing where nothing is said. */
   reverse: z.enum(['brakes', 'brakes-then-reverses', 'reverses']).optional(),
 });
 

@@ -67,7 +67,7 @@ export const launchLifts: Requirement = {
         about: { how: 'missing' },
         shows: 'nothing switches it on',
         holds: ({ launching }) => (launching ? 1 : -1),
-        says: () => 'Nothing a hand can do switches launch help on.',
+        says: () => 'Nothing you can do switches launch help on.',
       },
       ...(adds ? pitching : []).map((s): Claim => {
         const surface = setup.airframe.surfaces[s]!;
@@ -107,7 +107,7 @@ export const launchLifts: Requirement = {
           scripts: [-100, 100].map((to) => [{ hand: at, to }, { waitS: 1 }, { look: {} }]),
           holds: (seen) => (seen.some((m) => m.launching) ? -1 : 1),
           says: () => ({
-            says: `Launch help stays on when you move the ${hand} stick: the stick you fly with does not end it.`,
+            says: `Launch help stays on when you move the ${hand} stick: your own stick does not end it.`,
             then: [at, 100],
           }),
         })),

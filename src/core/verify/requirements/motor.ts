@@ -117,7 +117,7 @@ export const motorAtRest: Requirement = {
   id: 'motor-rest',
   title: 'Something holds the motor off at rest',
   must: 'While no switch has been touched since power-up, no motor turns, wherever everything else stands and however long one waits.',
-  from: 'A sleeve on the throttle, a model on the bench, a hand in the way.',
+  from: 'A sleeve catches the throttle, a model stands on the bench, fingers are in the way.',
   leavesOut: 'What follows once a switch was touched: a cut that was released on purpose.',
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,

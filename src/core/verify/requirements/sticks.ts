@@ -216,7 +216,7 @@ export const sticksAlone: Requirement = {
 export const devicesWork: Requirement = {
   id: 'devices',
   title: 'No surface is left out',
-  must: `Whatever else a switch controls moves by at least ${USEFUL_DEG}° with something a hand can do.`,
+  must: `Whatever else a switch controls moves by at least ${USEFUL_DEG}° with something you can do.`,
   from: 'The airframe has them.',
   leavesOut: 'Which way it moves: only the person knows which way is down.',
   applies: (setup) => setup.airframe.surfaces.some((s) => isDevice(setup.airframe, s)),

@@ -30,7 +30,7 @@ const TASTE: ReadonlySet<WishId> = new Set(['rates', 'timer', 'voice', 'capture'
 export const asChosen: Rule = {
   id: 'as-chosen',
   title: 'The program differs from your choice',
-  why: 'What you chose and what the program does are no longer the same: a line was changed by hand, or comes from an older file. Hands rely on the choice.',
+  why: 'What you chose and what the program does are no longer the same: a line was changed by hand, or comes from an older file. You rely on the choice.',
   check(setup, proof) {
     const found = chosenIn(setup).flatMap((wish) => differs(setup, wish) ?? []);
     // Where a channel goes with the signal lost is worked out from the others.

@@ -11,7 +11,7 @@ const STEP_S = 0.02;
 
 export const brush: Rule = {
   id: 'M39',
-  title: 'Tripped by a brush',
+  title: 'Too easy to trigger by accident',
   why: 'What acts the moment it is touched is set off by a sleeve or by picking the transmitter up.',
   check(setup, proof): Found[] {
     const findings: Found[] = [];

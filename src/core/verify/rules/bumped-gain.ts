@@ -4,7 +4,7 @@ import type { Rule } from '../rule';
 
 export const bumpedGain: Rule = {
   id: 'M23',
-  title: 'Gain hangs on a knob',
+  title: 'The gain depends on a knob',
   why: 'Right while it is being found. Later a sleeve turns it, and nobody notices until the model shakes or does nothing.',
   check(setup): Found[] {
     const knob = gainKnobOf(setup);

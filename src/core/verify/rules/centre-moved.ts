@@ -33,8 +33,8 @@ export function captureAgain(setup: Setup): Remedy[] {
 
 export const centreMoved: Rule = {
   id: 'M15',
-  title: 'The unit takes a trim or a subtrim for a hand held over',
-  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a hand held over.',
+  title: 'The unit reads the trim as a held stick',
+  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a held stick.',
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
@@ -48,7 +48,7 @@ export const centreMoved: Rule = {
 export const travelMoved: Rule = {
   id: 'M16',
   title: 'Ends or direction changed after the travel capture',
-  why: 'The unit still reckons with the travel it was taught: it fades too early or too late, or takes the hand the other way.',
+  why: 'The unit still uses the travel it learned: it fades too early or too late, or reads the stick reversed.',
   explains: ['corrections'],
   check(setup): Found[] {
     const taught = setup.installation.travelCapture;
@@ -64,8 +64,8 @@ export const travelMoved: Rule = {
         {
           severity: turned ? 'stop' : 'caution',
           says: turned
-            ? `The ${nameOf(setup, t.carries)} was turned round after the unit learned it: its correction is still the old way.`
-            : `The ${nameOf(setup, t.carries)} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit was taught ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
+            ? `The ${nameOf(setup, t.carries)} was reversed after the unit learned it: its correction is still the old way.`
+            : `The ${nameOf(setup, t.carries)} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit learned ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
           where: `/installation/travelCapture/${i}`,
           remedies: captureAgain(setup),
         },

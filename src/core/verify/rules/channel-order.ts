@@ -7,7 +7,7 @@ import type { Rule } from '../rule';
 export const channelOrder: Rule = {
   id: 'M7',
   title: 'Channel or plug not where the unit expects it',
-  why: 'The unit steadies what it believes is there: the wrong surface answers.',
+  why: 'The unit stabilizes what it believes is there: the wrong surface answers.',
   explains: ['sticks', 'sticks-alone', 'corrections', 'devices'],
   check(setup) {
     const { unit, program, installation, airframe } = setup;
@@ -55,7 +55,7 @@ export const channelOrder: Rule = {
         if (at > 0 && at !== input.channel)
           findings.push({
             severity: 'stop',
-            says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and cannot be told otherwise.`,
+            says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and this cannot be changed.`,
             where: pointer('unit', 'settings', 'inputs', i, 'channel'),
             remedies: [],
             without: [

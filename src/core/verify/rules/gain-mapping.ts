@@ -17,8 +17,8 @@ export const gainMapping: Rule = {
         remedies: rewritten(
           setup,
           failure.about.how === 'other-value'
-            ? 'Write the gains as wished'
-            : 'Lay the whole turn of the knob over the gain',
+            ? 'Write the gains as chosen'
+            : 'Use the knob’s full range for the gain',
           (w) => w,
         ),
       })),

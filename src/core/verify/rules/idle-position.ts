@@ -31,7 +31,7 @@ export const idlePosition: Rule = {
           where: '/unit/settings/slots',
           about: { mode: cell.mode },
           witness: { controls: cell.controls, words: cell.words },
-          remedies: wish ? rewritten(setup, 'Write the modes as wished', (w) => w) : [],
+          remedies: wish ? rewritten(setup, 'Write the modes as chosen', (w) => w) : [],
         },
       ];
     });

@@ -4,7 +4,7 @@ import { mountingWords, type Mounting } from '../../setup';
 
 export const impossibleMounting: Rule = {
   id: 'M19',
-  title: 'Fixed in a way the unit cannot work',
+  title: 'The unit does not support this mounting',
   why: 'A unit that believes it lies otherwise takes one axis for another.',
   explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup) {
@@ -24,7 +24,7 @@ export const impossibleMounting: Rule = {
     if (!orientations.includes(mounting))
       return [
         finding(
-          `It is fixed with its ${words}. This unit knows only: ${orientations.map(said).join('; or ')}.`,
+          `It is mounted ${words}. This unit knows only: ${orientations.map(said).join('; or ')}.`,
           '/installation/mounting',
           [],
         ),
@@ -32,7 +32,7 @@ export const impossibleMounting: Rule = {
     if (mounting === orientation) return [];
     return [
       finding(
-        `It is fixed with its ${words}, and was told otherwise.`,
+        `It is mounted ${words}, but its setting says otherwise.`,
         '/unit/settings/orientation',
         [
           {

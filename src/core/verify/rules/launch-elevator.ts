@@ -6,7 +6,7 @@ import { failuresOf } from '../proof';
 export const launchElevator: Rule = {
   id: 'M38',
   title: 'Launch help moves the elevator the wrong way',
-  why: 'Thrown with the elevator down, the model meets the ground before a hand is back on the stick.',
+  why: 'Thrown with the elevator down, the model hits the ground before your hand is back on the stick.',
   explains: ['launch'],
   check(setup, proof) {
     const { lines } = setup.program;

@@ -11,7 +11,7 @@ const BAD_DEG = 6;
 export const levelCaptured: Rule = {
   id: 'M21',
   title: 'Level captured in another attitude than it flies at',
-  why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude it was taught.',
+  why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude you captured.',
   explains: ['level'],
   check(setup): Found[] {
     const { installation, airframe, unit } = setup;

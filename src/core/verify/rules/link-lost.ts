@@ -16,7 +16,7 @@ export const linkLost: Rule = {
     const plain = schools.glide === undefined ? ('glide' as const) : ('motor-off' as const);
     const again = (label: string) => [
       ...(wished && schools[wished.school] === undefined
-        ? rewritten(setup, 'Write the failsafe as wished', (w) => w)
+        ? rewritten(setup, 'Write the failsafe as chosen', (w) => w)
         : []),
       ...rewritten(setup, label, (w) => ({
         ...w,

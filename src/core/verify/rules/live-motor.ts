@@ -36,8 +36,8 @@ export const throttleReversed: Rule = {
 
 export const noThrottleCut: Rule = {
   id: 'M42',
-  title: 'Throttle live while programming',
-  why: 'A sleeve on the throttle starts the motor with a hand in the way.',
+  title: 'No throttle cut while programming',
+  why: 'A sleeve on the throttle starts the motor with your fingers in the way.',
   explains: ['motor-rest', 'motor-cut'],
   check(setup, proof) {
     const { controls } = setup.transmitter;
@@ -87,7 +87,7 @@ function lastCut({ program }: Parameters<Rule['check']>[0]): Remedy | undefined 
   if (!line || !program.lines.slice(at + 1).some((l) => l.channel === line.channel))
     return undefined;
   return {
-    label: 'Put the throttle cut after every other line of its channel',
+    label: 'Give the throttle cut the last word on its channel',
     patch: [
       { op: 'remove', path: pointer('program', 'lines', at) },
       { op: 'add', path: '/program/lines/-', value: line },

@@ -5,7 +5,7 @@ import type { Rule } from '../rule';
 export const missingChannel: Rule = {
   id: 'M25',
   title: 'A function without a channel',
-  why: 'What has no channel cannot be worked; without a mode or gain channel the unit cannot be told anything.',
+  why: 'Nothing controls what has no channel; without a mode or gain channel you cannot command the unit.',
   explains: ['sticks', 'corrections', 'devices'],
   check(setup) {
     const { airframe, unit, program, installation } = setup;

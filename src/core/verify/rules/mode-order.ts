@@ -4,8 +4,8 @@ import { rewritten } from '../repair';
 
 export const modeOrder: Rule = {
   id: 'M2',
-  title: 'The mode switch does not do what you wished',
-  why: 'Hands expect an order. Found the other way round out there, the wrong mode comes when it is needed least.',
+  title: 'The mode switch does not do what you chose',
+  why: 'You expect one order. If the switch works the other way, the wrong mode comes when you need it least.',
   explains: ['modes'],
   check(setup, proof) {
     const wrong = failuresOf(proof, 'modes');
@@ -28,7 +28,7 @@ export const modeOrder: Rule = {
                   ? ': the whole order is the other way round'
                   : `, and ${wrong.length - 1} more positions differ`
               }.`,
-        remedies: rewritten(setup, 'Write the modes as wished', (w) => w),
+        remedies: rewritten(setup, 'Write the modes as chosen', (w) => w),
       },
     ];
   },

@@ -24,7 +24,7 @@ export const stabilizedFlaps: Rule = {
       return [
         {
           severity: 'stop',
-          says: `The ${actuator.label.toLowerCase()} sits on ${port.label}, which the unit steadies.`,
+          says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which the unit stabilizes.`,
           where: pointer('unit', 'settings', 'outputs', i, 'stabilized'),
           remedies: offBy(setup, i, port),
           without: [
@@ -67,7 +67,7 @@ function offBy({ unit }: Setup, output: number, { label, bank }: Port): Remedy[]
         ? []
         : [
             {
-              label: `Pass bank ${bank} through unsteadied`,
+              label: `Pass bank ${bank} through unstabilized`,
               patch: [
                 { op: 'add', path: '/unit/settings/banks', value: on.filter((b) => b !== bank) },
               ],

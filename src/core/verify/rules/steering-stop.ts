@@ -5,8 +5,8 @@ import type { Rule } from '../rule';
 
 export const steeringStop: Rule = {
   id: 'M35',
-  title: 'Steering reaches its stop before or after the hand',
-  why: 'A servo held against a stop draws its full current for as long as the hand is over, and the unit learns an end that is none.',
+  title: 'Steering reaches its stop before or after your control',
+  why: 'A servo held against a stop draws full current for as long as you hold full steering, and the unit learns a wrong endpoint.',
   explains: ['steering-stop'],
   check: (setup, proof) =>
     failuresOf(proof, 'steering-stop').map((failure) => {
@@ -15,7 +15,13 @@ export const steeringStop: Rule = {
         ...accountOf(failure),
         remedies:
           patch.length > 0
-            ? [{ label: 'Set both ends so that the hand and the stop are reached together', patch }]
+            ? [
+                {
+                  label:
+                    'Set both endpoints so that your control and the stop are reached together',
+                  patch,
+                },
+              ]
             : [],
       };
     }),

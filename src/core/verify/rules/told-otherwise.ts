@@ -4,7 +4,7 @@ import type { Rule } from '../rule';
 
 export const toldOtherwise: Rule = {
   id: 'M18',
-  title: 'The unit was told another orientation than it has',
+  title: 'The unit is set to another orientation than it has',
   why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the model not turned far enough, or the picture never compared.',
   explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup): Found[] {
@@ -14,7 +14,7 @@ export const toldOtherwise: Rule = {
     return [
       {
         severity: 'stop',
-        says: `It is fixed with its ${mountingWords(mounting, setup.airframe)}, and was told ${mountingWords(settings.orientation, setup.airframe)}.`,
+        says: `It is mounted ${mountingWords(mounting, setup.airframe)}, but its setting says ${mountingWords(settings.orientation, setup.airframe)}.`,
         where: '/unit/settings/orientation',
         remedies: [
           {

@@ -80,8 +80,8 @@ export function Parts({ other }: { other: OtherModel }) {
           : `Take over ${taken.length === 1 ? 'one part' : `${taken.length} parts`}`}
       </button>
       <p className="text-soft mt-1 text-sm">
-        It becomes one change, proved like any other, and can be undone. What was seen of a part
-        that changes is to be looked at again.
+        It becomes one change, proved like any other, and can be undone. Check again whatever
+        belongs to a part that changes.
       </p>
     </div>
   );

@@ -128,7 +128,7 @@ function LastStage({ setup, output }: { setup: Setup; output: Output }) {
             at="/program/failsafe/0/valuePct"
             value={lost.valuePct}
             onCommit={(v) =>
-              put(putFailsafe(setup, channel, 'preset', v), `preset of the lost link ${pct(v)}`)
+              put(putFailsafe(setup, channel, 'preset', v), `failsafe preset ${pct(v)}`)
             }
           />
         </>

@@ -77,7 +77,7 @@ export function Found({
       {shifted.map((channel) => (
         <p key={channel} role="alert" className="text-caution">
           {channelWords(setup, channel)} follows a channel that is read in, and would send something
-          else: read it in as well, or put it right by hand.
+          else: read it in as well, or correct it by hand.
         </p>
       ))}
       {found.channels.length > 0 && found.unread.length > 0 && (

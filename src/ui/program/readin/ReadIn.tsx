@@ -79,7 +79,7 @@ export default function ReadIn() {
       )}
       {refused && (
         <p role="alert" className="text-stop font-semibold">
-          Not taken in: {refused}
+          Not imported: {refused}
         </p>
       )}
       <ReadRows setup={setup} readings={readings} />

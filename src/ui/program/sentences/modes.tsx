@@ -84,5 +84,5 @@ export const modes: Sentence = {
   controls: (w) => w.modes?.switches ?? [],
   Says,
   when: () =>
-    'Off or damping where the switch rests: a unit that levels or flies home as it is switched on refuses its menus or the throttle. Most want off at one end, where a hand finds it blind.',
+    'Off or damping where the switch rests: a unit that levels or flies home when you switch it on refuses its menus or the throttle. Most want off at one end, where you find it without looking.',
 };

@@ -62,7 +62,7 @@ export function MixesView({ setup, output: { channel }, own }: ViewProps) {
         mixes.length > own.length && (
           <Aside>
             Entered as {mixes.length} mixes: what is taken out of the way needs a mix of its own
-            with the sign turned round.
+            with the sign reversed.
           </Aside>
         )
       )}

@@ -46,7 +46,7 @@ export function partsOfCapture(setup: Setup): Part[] {
     },
     {
       key: 'taught',
-      title: 'what the unit was taught',
+      title: 'what the unit learned',
       value: [installation.travelCapture ?? null, sticks],
     },
     {
