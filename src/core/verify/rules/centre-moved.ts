@@ -33,8 +33,8 @@ export function captureAgain(setup: Setup): Remedy[] {
 
 export const centreMoved: Rule = {
   id: 'M15',
-  title: 'The unit reads the trim as a held stick',
-  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a held stick.',
+  title: 'The unit reads the trim as a held control',
+  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a held control.',
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
@@ -48,7 +48,7 @@ export const centreMoved: Rule = {
 export const travelMoved: Rule = {
   id: 'M16',
   title: 'Ends or direction changed after the travel capture',
-  why: 'The unit still uses the travel it learned: it fades too early or too late, or reads the stick reversed.',
+  why: 'The unit still uses the travel it learned: it fades too early or too late, or reads your control reversed.',
   explains: ['corrections'],
   check(setup): Found[] {
     const taught = setup.installation.travelCapture;
