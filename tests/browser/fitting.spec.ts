@@ -36,10 +36,30 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   await expect(page.getByText(/since then changed: how the unit sits in the model/)).toBeVisible();
   await page.getByRole('button', { name: 'Tell it how it sits' }).click();
   await expect(page.getByText('These two differ')).toHaveCount(0);
-  await expect(page.getByText(/It would learn the wrong position/)).toContainText('as it is');
-  await page.getByLabel('short of straight down by').fill('35');
+});
+
+test('a unit that learns which way it is mounted is tried first, and the school is chosen', async ({
+  page,
+}) => {
+  const made = await page.request.post('/api/models', {
+    data: {
+      name: 'Learning lapwing',
+      kind: 'conventional',
+      ailerons: 'y-lead',
+      unit: 'satellite-gyro',
+      transmitter: 'line-sixteen',
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`/models/${id}/mounting`);
+  await expect(page.getByText(/Let the unit learn how it is mounted: lift the tail/)).toBeVisible();
+  await expect(page.getByText(/It learns/)).toContainText(': right.');
+  await page.getByLabel('swung askew by').fill('35');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/too far \(beyond about 15°\)/)).toBeVisible();
+  await expect(page.getByText('exactly on the centre line', { exact: true })).toHaveCount(0);
+  await page.getByRole('radio', { name: 'anywhere on the centre line' }).click();
+  await expect(page.getByText('exactly on the centre line', { exact: true })).toBeVisible();
 });
 
 test('a unit that lies flat only: what it cannot be told is said at once', async ({ page }) => {

@@ -242,7 +242,7 @@ test.describe('no silent ends', () => {
     });
     await page.goto(`/models/${id}/rig`);
     await page.getByRole('button', { name: 'Raise left wing' }).click();
-    await expect(page.getByText('The program is not proved: nothing was heard')).toBeVisible({
+    await expect(page.getByText('The program is not proved: it stopped responding')).toBeVisible({
       timeout: 20_000,
     });
     await page.getByRole('button', { name: 'Raise left wing' }).click();

@@ -17,13 +17,14 @@ export function TextField({
   onCommit: (value: string) => string | undefined;
 }) {
   const id = useId();
-  const [text, setText, mark] = useFieldDraft(id, label, value);
+  const [text, setText, mark, forget] = useFieldDraft(id, label, value);
   const [problem, setProblem] = useState<string>();
   const commit = () => {
     if (text === undefined) return;
     const refused = text === value ? undefined : onCommit(text);
     setProblem(refused);
-    if (!refused) setText(undefined);
+    if (refused) forget();
+    else setText(undefined);
   };
   const shared = {
     ...mark,

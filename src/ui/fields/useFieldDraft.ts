@@ -21,13 +21,19 @@ export interface DraftMark {
  * fields of the same label the one in the same place of the page gets it back, and only while the value
  * it was typed over still stands there.
  * @param id of its input @param label in the words of the page @param value what is committed
- * @returns the text, how it is changed (undefined: committed, or given up), and what the input must carry
+ * @returns the text, how it is changed (undefined: committed, or given up), what the input must carry, and how
+ *   what was refused is not kept: after a reload nothing would say that it was
  */
 export function useFieldDraft(
   id: string,
   label: string,
   value: string | number | undefined,
-): [string | undefined, (text: string | undefined) => void, DraftMark] {
+): [
+  text: string | undefined,
+  set: (text: string | undefined) => void,
+  mark: DraftMark,
+  forget: () => void,
+] {
   const page = usePathname();
   const over = String(value ?? '');
   const [text, show] = useState<string>();
@@ -50,7 +56,11 @@ export function useFieldDraft(
     lastKey.current = next === undefined ? undefined : key;
     if (next !== undefined) keep(key, { text: next, over } satisfies Draft);
   };
-  return [text, set, { id, 'data-field': label }];
+  const forget = () => {
+    if (lastKey.current) keep(lastKey.current, undefined);
+    lastKey.current = undefined;
+  };
+  return [text, set, { id, 'data-field': label }, forget];
 }
 
 /** A field's name in this tab: its page, its label, and its place among fields of that label. */

@@ -39,7 +39,7 @@ export function useNumber({
   const { min, max } = bounds.at === undefined ? bounds : rangeOf(bounds.at, bounds.as);
   const id = useId();
   const [system] = useSystem();
-  const [text, setText, mark] = useFieldDraft(id, label, value);
+  const [text, setText, mark, forget] = useFieldDraft(id, label, value);
   const [problem, setProblem] = useState<string>();
   const other = shownAs(unit, system);
   /** Of ours as it is shown, and back. */
@@ -52,14 +52,19 @@ export function useNumber({
   };
   const commit = (raw: string) => {
     const number = parseMeasure(raw, unit, system);
-    if (raw.trim() === '' || number === undefined) return setProblem('Write a number.');
+    const refuse = (why: string) => {
+      forget();
+      setProblem(why);
+    };
+    if (raw.trim() === '' || number === undefined) return refuse('Write a number.');
     // What was only looked at is not changed by how it is rounded.
     if (other && shownOf(number) === shownOf(value)) return setText(undefined);
     if (number < min || number > max)
-      return setProblem(`From ${shownOf(min)} to ${shownOf(max)} ${shownUnit}.`);
+      return refuse(`From ${shownOf(min)} to ${shownOf(max)} ${shownUnit}.`);
     const refused = number === value ? undefined : onCommit(number) || undefined;
-    setProblem(refused);
-    if (!refused) setText(undefined);
+    if (refused) return refuse(refused);
+    setProblem(undefined);
+    setText(undefined);
   };
   const put = (n: number) => {
     setText(show(tidy(n)));

@@ -17,7 +17,10 @@ export function TuneStation() {
       <p className="border-caution bg-card border-l-4 px-3 py-2">
         {kindOf(setup.airframe).outside} {LOCAL_RULES}
       </p>
-      <TestScript title="One to three flights" steps={tests(setup, evidence, 'tune')} />
+      <TestScript
+        title={`One to three ${kindOf(setup.airframe).onSurface ? 'runs' : 'flights'}`}
+        steps={tests(setup, evidence, 'tune')}
+      />
       {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}
       <section className="card" aria-labelledby="after-title">
         <h2 id="after-title" className="text-lg font-bold">

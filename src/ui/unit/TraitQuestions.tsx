@@ -129,6 +129,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'orientationLearned',
+    flies: true,
     asks: 'Does it learn which way it is mounted?',
     answers: [
       [undefined, 'no'],
