@@ -1,4 +1,5 @@
 import { expect } from 'vitest';
+import { settingRows } from '@/core/settings';
 import { merganserSetup } from '@/demo/models/merganser';
 import type { Shape } from './kit';
 
@@ -7,6 +8,16 @@ export const homecomer: Shape = {
   name: 'autopilot with return home behind a plain receiver',
   make: merganserSetup,
   drives(model) {
+    // Its wing type is set by the button, though its directions are on dials.
+    const wingAs = (wingType: 'normal' | 'delta') => {
+      const { unit } = model.setup;
+      const settings = { ...unit.settings, wingType };
+      return settingRows({ ...model.setup, unit: { ...unit, settings } }).find(
+        (r) => r.id === 'wing-type',
+      )!.how;
+    };
+    expect(wingAs('normal')).toBe('as it comes: do not press');
+    expect(wingAs('delta')).toBe('2 presses of its button');
     const { failsafe, outputs } = model.setup.program;
     const cut = model.setup.intents.program.cut!.control;
     const mode = outputs.find((o) => o.carries === 'mode')!.channel;

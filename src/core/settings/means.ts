@@ -14,6 +14,11 @@ export function meansOf({ traits }: Pick<Unit, 'traits'>): Means {
   return traits.dials === 'none' ? 'taught' : 'dials';
 }
 
+const AS_IT_COMES = 'as it comes: do not press';
+
+const isPressedFor = ({ traits }: Pick<Unit, 'traits'>, what: string): boolean =>
+  traits.presses?.some((p) => p.for.toLowerCase() === what.toLowerCase()) ?? false;
+
 /** "three presses of its button", or nothing where the leaflet's number is not written down. */
 export function pressWords({ traits }: Pick<Unit, 'traits'>, what: string): string {
   const known = traits.presses?.find((p) => p.for.toLowerCase() === what.toLowerCase());
@@ -37,13 +42,15 @@ function gestureWords(setup: Setup, what: string): string {
  */
 export function howTurned(setup: Setup, what: string, isAsShipped: boolean): string | undefined {
   const { unit } = setup;
+  // A unit set otherwise for the most part may have a button for this one thing.
+  if (isPressedFor(unit, what)) return isAsShipped ? AS_IT_COMES : pressWords(unit, what);
   switch (meansOf(unit)) {
     case 'menu':
       return undefined;
     case 'switches':
       return `with the small switch for ${what}`;
     case 'button':
-      return isAsShipped ? 'as it comes: do not press' : pressWords(unit, what);
+      return isAsShipped ? AS_IT_COMES : pressWords(unit, what);
     case 'gestures':
       return isAsShipped ? 'as it comes: leave the sticks alone' : gestureWords(setup, what);
     case 'dials':

@@ -16,12 +16,13 @@ const SET_BY_HAND = ['the wing', 'roll', 'pitch', 'yaw'] as const;
 /** How its gestures go in figures: sticks, seconds, times, and presses of its button. */
 export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { levelCapture, presses = [], gestures = [], correctionDirection } = unit.traits;
+  const hasButton =
+    correctionDirection === 'button' || unit.traits.captureGestures.includes('button');
   const level = (value: LevelCapture, label: string) =>
     change([{ op: 'add', path: '/traits/levelCapture', value }], label)[0]?.reason;
   const figured =
     levelCapture !== undefined && levelCapture.by !== 'menu' && levelCapture.by !== 'power-up';
-  if (!figured && correctionDirection !== 'button' && correctionDirection !== 'gestures')
-    return null;
+  if (!figured && !hasButton && correctionDirection !== 'gestures') return null;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="gestures-title">
       <h3 id="gestures-title" className="font-bold">
@@ -59,7 +60,7 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
             />
           </>
         )}
-        {correctionDirection === 'button' &&
+        {hasButton &&
           SET_BY_HAND.map((what) => (
             <NumberField
               key={what}
