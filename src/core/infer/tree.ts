@@ -62,7 +62,7 @@ const MOST_TREES = 24;
 /** Choices one inside another. */
 const MOST_DEPTH = 4;
 /** Steps of the search before a channel is given up as no simple program. */
-const MOST_STEPS = 60_000;
+const MOST_STEPS = 8_000;
 const MOST_COST = 16;
 
 /** Which position of a switch a value stands for. */
