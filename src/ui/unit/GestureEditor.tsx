@@ -1,7 +1,7 @@
 'use client';
 
 import { STICKS, STICK_ENDS } from '@/core/capture';
-import type { StickHolds, Unit, UnitTraits } from '@/core/setup';
+import { isSteeringUnit, type StickHolds, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
@@ -17,7 +17,8 @@ const SET_BY_HAND = ['the wing', 'roll', 'pitch', 'yaw'] as const;
 export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { levelCapture, presses = [], gestures = [], correctionDirection } = unit.traits;
   const hasButton =
-    correctionDirection === 'button' || unit.traits.captureGestures.includes('button');
+    correctionDirection === 'button' ||
+    (unit.traits.captureGestures.includes('button') && !isSteeringUnit(unit));
   const level = (value: LevelCapture, label: string) =>
     change([{ op: 'add', path: '/traits/levelCapture', value }], label)[0]?.reason;
   const figured =
