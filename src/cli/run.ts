@@ -140,7 +140,8 @@ const COMMANDS: Record<string, Command> = {
   },
   /**
    * The simplest lines that give what a monitor showed: a column for each control, by its id, and one for
-   * each channel, ch1, ch2 …; an empty field rests, or was not read. 1 where readings contradict.
+   * each channel, ch1, ch2 …; an empty field rests, or was not read. 1 where readings
+   * contradict, or leave a channel open.
    */
   infer(setup, [readings]) {
     if (readings === undefined) throw new Unusable([{ path: '', reason: USAGE }]);

@@ -30,6 +30,16 @@ function workshopOf(db: Db, folder: string) {
   };
 }
 
+/** A writer in a thread of its own may wait for others; nobody waits for it. */
+const THREAD_BUSY_MS = 30_000;
+
+/** The same database for a thread, with a connection of its own. */
+export function openInThread(folder: string): Workshop {
+  const store = openWorkshop(folder);
+  store.db.pragma(`busy_timeout = ${THREAD_BUSY_MS}`);
+  return store;
+}
+
 export type Workshop = ReturnType<typeof workshopOf>;
 
 const shared = globalThis as { tolvanWorkshop?: Workshop };

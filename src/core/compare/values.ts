@@ -49,6 +49,12 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   at: 'place',
 };
 
+/** "panic recovery" */
+const choiceTitle = (key: string): string | undefined => {
+  const choice = WISHES.find((w) => w === key);
+  return choice && WISH_TITLES[choice].toLowerCase();
+};
+
 /** "maxGainPct" as words and a unit: "max gain", " %". */
 export function fieldWords(key: string): { words: string; unit: string } {
   const found = UNITS.find(([suffix]) => key.endsWith(suffix) && key.length > suffix.length);
@@ -56,7 +62,7 @@ export function fieldWords(key: string): { words: string; unit: string } {
   return {
     words:
       FIELD_WORDS[key] ??
-      (WISHES as readonly string[]).find((w) => w === key && w in WISH_TITLES)?.toLowerCase() ??
+      choiceTitle(key) ??
       bare
         .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
         .toLowerCase()
@@ -127,10 +133,7 @@ const SAYS: Readonly<Record<string, Say>> = {
 /** Whether a field is said as one thing: a condition, or what a line follows. */
 export const isOneThing = (field: string, value: Json | undefined): boolean =>
   isObject(value) &&
-  (field === 'follows' ||
-    (SAYS[field] === condition &&
-      typeof value.kind === 'string' &&
-      !('control' in value && 'pct' in value)));
+  (field === 'follows' || (SAYS[field] === condition && typeof value.kind === 'string'));
 
 /**
  * A value in words.

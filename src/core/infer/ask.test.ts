@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { PROGRAMS } from '../../../tests/kit/programs';
-import { randomOf } from '../../../tests/kit/random-program';
+import { anywhere, randomOf } from '../../../tests/kit/random-program';
 import { makeSetup } from '../../../tests/kit/setups';
 import { SEED, share } from '../../../tests/kit/share';
-import { switchValue, positionsOf } from '../chain';
 import { applyPatch } from '../patch';
 import { outOfStep } from '../plan';
 import { parseSetup, roleOf, type Setup } from '../setup';
@@ -34,7 +33,7 @@ function readOnce(setup: Setup): { readings: Reading[]; asked: Asking[] } {
   return found;
 }
 
-/** The same: whole percents, controls held by eye. */
+/** The same, in whole percent, with positions between the ends estimated. */
 function readAll(
   setup: Setup,
   random = randomOf(700 + SEED),
@@ -79,22 +78,13 @@ function readIn(setup: Setup, random?: () => number): Setup {
   return read.value;
 }
 
-/** Hands anywhere. */
-function anywhere({ transmitter }: Setup, random: () => number): Record<string, number> {
-  return Object.fromEntries(
+/** Every control anywhere. */
+const everywhere = ({ transmitter }: Setup, random: () => number): Record<string, number> =>
+  Object.fromEntries(
     transmitter.controls
       .filter((c) => c.kind !== 'trim')
-      .map((c) => {
-        const places = positionsOf(c.kind);
-        return [
-          c.id,
-          places > 1
-            ? switchValue(c.kind, Math.floor(random() * places))
-            : Math.round(random() * 200 - 100),
-        ];
-      }),
+      .map((c) => [c.id, anywhere(c.kind, random)]),
   );
-}
 
 describe('a program read in, question by question', () => {
   it.each(share(READABLE, 3))('%s: the same on the chain wherever the hands are', (_, setup) => {
@@ -102,7 +92,7 @@ describe('a program read in, question by question', () => {
     const random = randomOf(900 + SEED);
     const [was, is] = [monitorOf(setup), monitorOf(again)];
     for (let i = 0; i < 120; i++) {
-      const hands = anywhere(setup, random);
+      const hands = everywhere(setup, random);
       for (const { channel, carries } of setup.program.outputs)
         expect(
           Math.abs(was.read(channel, hands).pct - is.read(channel, hands).pct),
@@ -143,7 +133,7 @@ describe('a program read in, question by question', () => {
     const [was, is] = [monitorOf(setup), monitorOf(read.value)];
     const random = randomOf(300 + SEED);
     for (let i = 0; i < 150; i++) {
-      const hands = anywhere(setup, random);
+      const hands = everywhere(setup, random);
       expect(is.read(aileron, hands).pct).toBeCloseTo(was.read(aileron, hands).pct, 9);
     }
   });

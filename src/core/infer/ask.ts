@@ -2,16 +2,7 @@ import { positionsOf, switchValue } from '../chain';
 import { isSwitched, type Control, type Transmitter } from '../setup';
 import { byEye, HALF_WAY_PCT } from '../sheets';
 import { coveringRows, randomOf } from './design';
-import {
-  controlsIn,
-  explain,
-  positionAt,
-  predict,
-  SAME_PCT,
-  type Explained,
-  type Seen,
-  type Tree,
-} from './tree';
+import { controlsIn, explain, positionAt, predict, SAME_PCT, type Seen, type Tree } from './tree';
 
 /** Where the controls are and what the monitor showed then. */
 export interface Reading {
@@ -21,7 +12,7 @@ export interface Reading {
   channels: readonly (number | undefined)[];
 }
 
-/** Controls that are put somewhere, by id; what is not named rests. */
+/** Controls to be moved, by id; all others rest. */
 export type Asked = Readonly<Record<string, number>>;
 
 /** The next row of readings, and how many there will be. */
@@ -34,9 +25,9 @@ export interface Asking {
   because?: string;
 }
 
-/** Rows in all, unless a channel takes more; the upper end of what is said. */
+/** The usual upper limit of rows. */
 export const USUAL_ROWS = 20;
-/** Rows beyond the first plan that must come out as foretold. */
+/** Rows beyond the planned ones that must confirm what was found. */
 const PROOF_ROWS = 3;
 /** Places tried for the one that tells most apart. */
 const CANDIDATES = 300;
@@ -55,8 +46,10 @@ const MOST_DESIGNS = 8;
 function designOf(transmitter: Transmitter): number[][] {
   const controls = handControls(transmitter);
   const key = JSON.stringify(controls.map((c) => [c.id, c.kind, c.rest]));
-  const rows = designs.get(key) ?? coveringRows(controls);
+  const known = designs.get(key);
+  if (known) return known;
   if (designs.size >= MOST_DESIGNS) designs.clear();
+  const rows = coveringRows(controls);
   designs.set(key, rows);
   return rows;
 }
@@ -65,12 +58,11 @@ function designOf(transmitter: Transmitter): number[][] {
 export interface Known {
   channel: number;
   seen: Seen[];
-  explained: Explained | undefined;
   /** Those of its trees that give different values somewhere. */
   trees: Tree[];
 }
 
-/** Of the last list of readings: it may have grown since. */
+/** By the list of readings; a list that has grown is worked out again. */
 const known = new WeakMap<
   readonly Reading[],
   { of: Transmitter; count: number; channels: Known[] }
@@ -89,11 +81,10 @@ export function knownOf(transmitter: Transmitter, readings: readonly Reading[]):
       const value = r.channels[at];
       return value === undefined ? [] : [{ hands: hands[i]!, value }];
     });
-    const explained = seen.length === 0 ? undefined : explain(controls, seen);
     const trees = new Map<string, Tree>();
-    for (const tree of explained?.trees ?? [])
+    for (const tree of (seen.length > 0 && explain(controls, seen)?.trees) || [])
       trees.set(probes.map((p) => Math.round(predict(controls, tree, p) / 2)).join(), tree);
-    return { channel: at + 1, seen, explained, trees: [...trees.values()] };
+    return { channel: at + 1, seen, trees: [...trees.values()] };
   });
   known.set(readings, { of: transmitter, count: readings.length, channels });
   return channels;
@@ -101,8 +92,8 @@ export function knownOf(transmitter: Transmitter, readings: readonly Reading[]):
 
 /**
  * What to read next of a transmitter that is already programmed. First rows in which every two positions
- * stand together once; then whatever tells apart what is still possible of a channel; at last one row that
- * must come out as foretold.
+ * occur together once; then rows on which the remaining programs of a channel differ; at last rows that must
+ * confirm what was found.
  * @returns no rows where there is nothing left to ask
  */
 export function asking(transmitter: Transmitter, readings: readonly Reading[]): Asking {
@@ -127,10 +118,6 @@ export function asking(transmitter: Transmitter, readings: readonly Reading[]): 
     ? { rows: [row], least: 1, most: USUAL_ROWS - done }
     : { rows: [row], least: 1, most: next.most, because: next.because };
 }
-
-/** The rows that are known already, the next one first; none where there is nothing left to ask. */
-export const asks = (transmitter: Transmitter, readings: readonly Reading[]): Asked[] =>
-  asking(transmitter, readings).rows;
 
 const keyOf = (controls: readonly Control[], hands: Asked): string =>
   controls.map(({ id, rest }) => Math.round(hands[id] ?? rest)).join();
@@ -172,10 +159,10 @@ function nextOf(
       most: wanted.length,
       because: `channel ${wanted[0]!.channel} follows ${controls[wanted[0]!.of]!.label} in more places than were read`,
     };
-  // Rows more that must come out as foretold, in places least like all that was read.
+  // At last rows that must confirm it, as unlike all others as possible.
   const needsProof = done < designOf(transmitter).length + PROOF_ROWS;
   const row = needsProof ? unlike(controls, settled, done) : undefined;
-  return row && { row, most: 1, because: 'what was found must come out as foretold once more' };
+  return row && { row, most: 1, because: 'one more row must confirm what was found' };
 }
 
 /** Places of everything that some channel depends on, at random but the same every time. */
@@ -192,13 +179,13 @@ function candidatesOf(
       const levels = isSwitched(c)
         ? Array.from({ length: positionsOf(c.kind) }, (_, p) => switchValue(c.kind, p))
         : [c.rest, -100, 100, ...between];
-      // Half of all controls rest: less to put somewhere, and what holds others off stays out of the way.
+      // Half of all controls rest: less to move, and what overrides others stays out of the way.
       return random() < 0.5 ? c.rest : levels[Math.floor(random() * levels.length)]!;
     }),
   );
 }
 
-/** The row on which what is still possible differs most; of equals the one with least to move. */
+/** The row on which the remaining programs differ most; among equals the one that moves least. */
 function mostTelling(
   controls: readonly Control[],
   open: readonly Known[],
@@ -220,7 +207,7 @@ function mostTelling(
   return best.told > 0 ? best.row : undefined;
 }
 
-/** A control to be put somewhere while switches stand so that it counts. */
+/** A control to be moved while the switches select the branch it counts in. */
 interface Wanted {
   of: number;
   value: number;
@@ -258,7 +245,7 @@ function missing(controls: readonly Control[], { seen, trees }: Known): Wanted[]
   return found;
 }
 
-/** As much of what is wanted as goes into one row. */
+/** As many of them as fit into one row. */
 function joined(controls: readonly Control[], wanted: readonly Wanted[]): number[] {
   const row = new Map<number, number>();
   for (const { of, value, at } of wanted) {

@@ -3,10 +3,9 @@ import { isSwitched, type Control } from '../setup';
 import { HALF_WAY_PCT } from '../sheets';
 
 /**
- * Rows in which every two positions of two switches, and every position of a switch with every control at
- * both of its ends, stand together at least once (a covering array of strength two, greedily
- * after Cohen et al., The AETG System, 1997). Each control is also once
- * held between its ends. The first row is everything at rest; what is free rests as well.
+ * Rows in which every two positions of two switches, and every position of a switch with both ends of every
+ * other control, occur together at least once (a covering array of strength two, built greedily after Cohen et
+ * al., The AETG System, 1997). Each control is also put between its ends once. In the first row everything rests.
  * @returns for each row the value of every control, in the order given
  */
 export function coveringRows(controls: readonly Control[]): number[][] {
@@ -30,7 +29,7 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
       if (switched[a] || switched[b])
         for (const x of levels[a]!)
           for (const y of levels[b]!)
-            // Between its ends a control is held once; more where the channel it moves needs it.
+            // Between its ends a control is put once; more often where its channel needs it.
             if (Math.abs(x) !== HALF_WAY_PCT && Math.abs(y) !== HALF_WAY_PCT)
               wanted.add(pair(a, x, b, y));
   // Without any switch each control still goes to all its places.
@@ -56,7 +55,7 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
   }
   return rows;
 
-  /** A row grown a control at a time, each put where it makes most that is still wanted. */
+  /** A row, one control after another, each at the value that covers most of the remaining pairs. */
   function grown(random: () => number): { row: number[]; gain: number } {
     const waiting = new Map<string, number>();
     for (const w of wanted) {
@@ -65,7 +64,7 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
     }
     const still = (i: number) =>
       levels[i]!.reduce((n, v) => Math.max(n, waiting.get(`${i} ${v}`) ?? 0), 0);
-    // Where most is wanted first; of equals any.
+    // Controls with most remaining pairs first; among equals in any order.
     const order = controls
       .map((_, i) => ({ i, most: still(i) + random() * SHUFFLE }))
       .toSorted((a, b) => b.most - a.most)
@@ -89,7 +88,7 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
       gain += most.n;
       placed.push(i);
     }
-    // What makes nothing rests: less to put somewhere, and what holds others off stays out of the way.
+    // A control that covers nothing here is idle: less to move, and it overrides no other.
     for (const i of order.toReversed()) {
       const makes =
         single.has(`${i} ${row[i]}`) ||
@@ -99,7 +98,7 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
     return { row, gain };
   }
 
-  /** A stick is held between its ends by turns: expo shows there, in every place of the switch that chooses it. */
+  /** An idle stick takes turns between its ends, where expo shows at every position of a rate switch. */
   function idle(i: number): number {
     const turn = (rows.length + i) % 3;
     return controls[i]!.kind !== 'stick' || turn === 0

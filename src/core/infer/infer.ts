@@ -13,6 +13,7 @@ import {
   controlsIn,
   positionAt,
   SAME_PCT,
+  termAt,
   type Leaf,
   type Points,
   type Seen,
@@ -223,21 +224,18 @@ function written(controls: readonly Control[], { channel, seen, trees }: Known):
     if (tree.terms.length === 0)
       return void lines.push(line(0, { follows: { kind: 'fixed' }, sharePct: tidy(tree.shift) }));
     const isCut = tree.least > -Infinity || tree.most < Infinity;
-    tree.terms.forEach(({ of, share, cube }, k) => {
+    tree.terms.forEach((term, k) => {
+      const { of, plainPct, bentPct } = term;
       const shiftPct = k === 0 ? tidy(tree.shift) : 0;
-      if (tree.terms.length === 1 && (cube !== 0 || isCut)) return shaped(k, of, curveOf(tree), 0);
-      if (cube !== 0)
-        return shaped(
-          k,
-          of,
-          curveOf({ ...tree, shift: 0, terms: [{ of, share, cube }] }),
-          shiftPct,
-        );
+      if (tree.terms.length === 1 && (bentPct !== 0 || isCut))
+        return shaped(k, of, curveOf(tree), 0);
+      if (bentPct !== 0)
+        return shaped(k, of, curveOf({ ...tree, shift: 0, terms: [term] }), shiftPct);
       straight.add(of);
       lines.push(
         line(k, {
           follows: { kind: 'control', id: controls[of]!.id },
-          sharePct: tidy(share),
+          sharePct: tidy(plainPct),
           shiftPct,
         }),
       );
@@ -257,12 +255,10 @@ function written(controls: readonly Control[], { channel, seen, trees }: Known):
 /** Places a curve is drawn through; between them it is straight. */
 const DRAWN_AT = [-100, -80, -60, -40, -20, 0, 20, 40, 60, 80, 100];
 
-const curveOf = ({ shift, terms, least, most }: Leaf): Points['points'] =>
-  DRAWN_AT.map((inPct) => {
-    const x = inPct / 100;
-    const { share, cube } = terms[0]!;
-    return [inPct, Math.min(most, Math.max(least, shift + share * x + cube * x * x * x))] as const;
-  });
+const curveOf = ({ shift, terms: [term], least, most }: Leaf): Points['points'] =>
+  DRAWN_AT.map(
+    (inPct) => [inPct, Math.min(most, Math.max(least, shift + termAt(term!, inPct)))] as const,
+  );
 
 /** Numbers as people enter them: whole where they nearly are. */
 const tidy = (value: number): number => {

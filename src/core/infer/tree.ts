@@ -1,5 +1,5 @@
-import { Matrix, solve } from 'ml-matrix';
-import { positionsOf, switchValue } from '../chain';
+import { Matrix, SVD } from 'ml-matrix';
+import { expo, positionsOf, switchValue } from '../chain';
 import { byEye } from '../sheets';
 import { isSwitched, type Control } from '../setup';
 
@@ -9,11 +9,14 @@ import { isSwitched, type Control } from '../setup';
  * one that takes fewest figures to write down is taken (minimum description length, Rissanen 1978).
  */
 
-/** What a channel does with the switches that matter standing still: shift + Σ share·x + cube·x³, x from −1 to 1. */
+/**
+ * What a channel does with the switches that matter standing still: a shift, and for each control a share of it
+ * as it stands and a share of it with full expo. Between the two lies every expo from −100 to +100 %.
+ */
 export interface Leaf {
   kind: 'leaf';
   shift: number;
-  terms: { of: number; share: number; cube: number }[];
+  terms: { of: number; plainPct: number; bentPct: number }[];
   /** Where it stops: what was read there is at least so far out. */
   least: number;
   most: number;
@@ -53,8 +56,11 @@ export interface Seen {
 
 /** Monitors round, and switches and sticks end a little short. */
 export const SAME_PCT = 0.75;
-/** A control held between its ends by eye is off by up to this. */
-const HELD_WRONG_PCT = 3.2;
+/** A position between the ends is estimated, and wrong by up to this. Common practice, no source. */
+const ESTIMATED_WRONG_PCT = 3.2;
+const ESTIMATED_WEIGHT = 0.2;
+/** What is left of rounding in a solved share. */
+const ROUNDED_PCT = 0.1;
 /** A curve takes at most so many points. */
 const MOST_POINTS = 17;
 /** Trees of one size that are kept: more are told apart by the next readings all the same. */
@@ -94,10 +100,11 @@ export function predict(
 }
 
 const raw = ({ shift, terms }: Leaf, hands: readonly number[]): number =>
-  terms.reduce((sum, t) => {
-    const x = hands[t.of]! / 100;
-    return sum + t.share * x + t.cube * x * x * x;
-  }, shift);
+  terms.reduce((sum, t) => sum + termAt(t, hands[t.of]!), shift);
+
+/** What one control gives at a position. */
+export const termAt = ({ plainPct, bentPct }: Leaf['terms'][number], at: number): number =>
+  (plainPct * expo(at, 0) + bentPct * expo(at, 100)) / 100;
 
 function between(points: Points['points'], value: number): number {
   const after = points.findIndex(([x]) => x >= value);
@@ -300,7 +307,7 @@ function fitLeaf(
     const single = rows.every((r) => {
       const known = points.get(r.hands[of]!);
       points.set(r.hands[of]!, known ?? r.value);
-      return known === undefined || Math.abs(known - r.value) <= 2 * HELD_WRONG_PCT;
+      return known === undefined || Math.abs(known - r.value) <= 2 * ESTIMATED_WRONG_PCT;
     });
     return single && points.size >= 3 && points.size <= MOST_POINTS
       ? [{ kind: 'points', of, points: [...points].toSorted(([a], [b]) => a - b) }]
@@ -311,7 +318,10 @@ function fitLeaf(
     : undefined;
 }
 
-/** Least squares of one form; what is held by eye counts less. Undefined where it does not give every reading. */
+/**
+ * Least squares of one form. Estimated positions count less than exact ones.
+ * @returns undefined where the form does not give every reading, or no reading tells its controls apart
+ */
 function fitForm(
   controls: readonly Control[],
   terms: readonly { of: number; bent: boolean }[],
@@ -326,39 +336,36 @@ function fitForm(
   const basis = (r: Seen) => [
     1,
     ...terms.flatMap(({ of, bent }) => {
-      const x = r.hands[of]! / 100;
-      return bent ? [x, x * x * x] : [x];
+      const at = r.hands[of]!;
+      return bent ? [expo(at, 0) / 100, expo(at, 100) / 100] : [expo(at, 0) / 100];
     }),
   ];
   const width = basis(rows[0]!).length;
   if (inside.length < width) return undefined;
-  const weight = (r: Seen) => (terms.some((t) => byEye(controls[t.of]!, r.hands[t.of]!)) ? 0.2 : 1);
-  const a = new Matrix(inside.map((r) => basis(r).map((v) => v * weight(r))));
-  const normal = a.transpose().mmul(a);
-  let solution: number[];
-  try {
-    if (!isSound(normal)) return undefined;
-    const right = a.transpose().mmul(Matrix.columnVector(inside.map((r) => r.value * weight(r))));
-    solution = solve(normal, right).to1DArray();
-  } catch {
-    // No reading tells the controls apart.
-    return undefined;
-  }
+  const weight = (r: Seen) =>
+    terms.some((t) => byEye(controls[t.of]!, r.hands[t.of]!)) ? ESTIMATED_WEIGHT : 1;
+  const svd = new SVD(new Matrix(inside.map((r) => basis(r).map((v) => v * weight(r)))), {
+    autoTranspose: true,
+  });
+  if (svd.rank < width) return undefined;
+  const solution = svd
+    .solve(Matrix.columnVector(inside.map((r) => r.value * weight(r))))
+    .to1DArray();
   let at = 1;
   const leaf: Leaf = {
     kind: 'leaf',
     shift: solution[0]!,
     terms: terms.map(({ of, bent }) => ({
       of,
-      share: solution[at++]!,
-      cube: bent ? solution[at++]! : 0,
+      plainPct: solution[at++]!,
+      bentPct: bent ? solution[at++]! : 0,
     })),
     least,
     most,
   };
   const isIn =
     Math.abs(leaf.shift) <= 200 &&
-    leaf.terms.every((t) => Math.abs(t.share) <= 400 && Math.abs(t.cube) <= 400);
+    leaf.terms.every((t) => Math.abs(t.plainPct) <= 400 && Math.abs(t.bentPct) <= 400);
   if (!isIn || !leaf.terms.every(isExpo)) return undefined;
   const fits = rows.every((r) => {
     const given = Math.min(most, Math.max(least, raw(leaf, r.hands)));
@@ -367,32 +374,18 @@ function fitForm(
   return fits ? [leaf] : undefined;
 }
 
-/** Whether a bend is one that expo from −100 to +100 % gives: y = w·((1 − e)·x + e·x³). */
-function isExpo({ share, cube }: Leaf['terms'][number]): boolean {
-  const whole = share + cube;
-  return Math.abs(whole) >= 1 && share / whole > -0.05 && share / whole < 2.05;
+/** Whether a bend is one that expo from −100 to +100 % gives. */
+function isExpo({ plainPct, bentPct }: Leaf['terms'][number]): boolean {
+  const whole = plainPct + bentPct;
+  return Math.abs(whole) >= 1 && plainPct / whole > -0.05 && plainPct / whole < 2.05;
 }
 
-/** Whether readings tell the figures apart: no pivot of the normal equations is next to nothing. */
-function isSound(normal: Matrix): boolean {
-  const m = normal.clone();
-  for (let k = 0; k < m.rows; k++) {
-    const pivot = m.get(k, k);
-    if (Math.abs(pivot) < 1e-6) return false;
-    for (let i = k + 1; i < m.rows; i++) {
-      const factor = m.get(i, k) / pivot;
-      for (let j = k; j < m.rows; j++) m.set(i, j, m.get(i, j) - factor * m.get(k, j));
-    }
-  }
-  return true;
-}
-
-/** How far off a reading may be: where a control is held by eye, by what that moves. */
+/** How far a reading may be off: an estimated position moves the channel by its slope there. */
 function withinOf(controls: readonly Control[], leaf: Leaf, r: Seen): number {
   return leaf.terms.reduce((sum, t) => {
-    const hand = r.hands[t.of]!;
-    if (!byEye(controls[t.of]!, hand)) return sum;
-    const x = hand / 100;
-    return sum + (HELD_WRONG_PCT / 100) * Math.abs(t.share + 3 * t.cube * x * x);
-  }, SAME_PCT + 0.1);
+    const at = r.hands[t.of]!;
+    if (!byEye(controls[t.of]!, at)) return sum;
+    const off = ESTIMATED_WRONG_PCT / 2;
+    return sum + Math.abs(termAt(t, at + off) - termAt(t, at - off));
+  }, SAME_PCT + ROUNDED_PCT);
 }

@@ -1,14 +1,11 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { asFailure, Failure } from '../failure';
-import { openWorkshop } from '../workshop';
+import { openInThread } from '../workshop';
 import type { Watcher } from './format';
 import { previewStaged, takeInStaged } from './merge';
 import { stageArchive } from './read';
 import type { Order, Report } from './tasks';
 import { writeArchive } from './write';
-
-/** A writer in a thread of its own may wait for others; nobody waits for it. */
-const BUSY_MS = 30_000;
 
 const { order, folder, flag } = workerData as {
   order: Order;
@@ -23,8 +20,7 @@ const watcher: Watcher = {
 };
 
 async function work(): Promise<Report> {
-  const store = openWorkshop(folder);
-  store.db.pragma(`busy_timeout = ${BUSY_MS}`);
+  const store = openInThread(folder);
   try {
     if (order.does === 'out') {
       await writeArchive(store, order.zip, order.at, watcher);

@@ -1,17 +1,13 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { asFailure, Failure } from '../failure';
-import { openWorkshop } from '../workshop';
+import { openInThread } from '../workshop';
 import { importLog, previewLog } from './csv';
 import type { Order, Report } from './index';
-
-/** A writer in a thread of its own may wait for others; nobody waits for it. */
-const BUSY_MS = 30_000;
 
 const { order, folder } = workerData as { order: Order; folder: string };
 
 function work(): Report {
-  const store = openWorkshop(folder);
-  store.db.pragma(`busy_timeout = ${BUSY_MS}`);
+  const store = openInThread(folder);
   const does = { look: previewLog, in: importLog }[order.does];
   try {
     return { ok: true, value: does(order.id, order.text, order.dates, store) };

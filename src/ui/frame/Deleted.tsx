@@ -24,7 +24,7 @@ export function Deleted() {
     >
       <p className="min-w-60 flex-1">
         <strong>This model is deleted.</strong> It was taken off the shelf, here or in another
-        window. What you change is still saved; 30 days after it was deleted, all of it is gone.
+        window. What you change is still saved. The shelf says how long it can be put back.
         {refused && <span className="text-stop"> Not put back: {refused}.</span>}
       </p>
       <button type="button" className="btn btn-main" onClick={() => void putBack()}>

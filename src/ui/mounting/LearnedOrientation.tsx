@@ -4,13 +4,13 @@ import { useState } from 'react';
 import { LEARN_LIMIT_DEG, learnByGravity, learnByTurning } from '@/core/calibration';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
-import { kindOf, mountingWords } from '@/core/setup';
+import { howOrientationIsLearned, kindOf, mountingWords } from '@/core/setup';
 
 /** For units that learn how they are mounted: tried here first, as unsteadily as people move a model. */
 export function LearnedOrientation() {
   const setup = useModel((s) => s.setup);
   const { mounting } = setup.installation;
-  const { front, back } = kindOf(setup.airframe);
+  const { front } = kindOf(setup.airframe);
   const way = setup.unit.traits.orientationLearned;
   const [level, setLevel] = useState(0);
   const [off, setOff] = useState(10);
@@ -21,10 +21,8 @@ export function LearnedOrientation() {
       <h2 id="learned-title" className="text-lg font-bold">
         Try how it learns its mounting
       </h2>
-      <p>
-        {way === 'gravity'
-          ? `Lay the model level and keep it still until it confirms. Then stand it on its ${front}, straight down, and keep it still again.`
-          : `From level, lift the ${back} by more than 30°, put it back. Then swing the ${front} to the right, flat.`}
+      <p className="first-letter:uppercase">
+        {howOrientationIsLearned(setup.unit, setup.airframe)}.
       </p>
       <div className="grid max-w-md grid-cols-2 items-end gap-2">
         {way === 'gravity' && (

@@ -3,6 +3,19 @@
 import { useId, useState } from 'react';
 import { useFieldDraft } from '../fields/useFieldDraft';
 
+/** Percent a monitor can show. */
+export const MOST_SHOWN_PCT = 250;
+
+/** "-96", "−96 %", "+12", "3,5" as a number to a tenth; nothing where nothing is written. */
+export function readingOf(text: string): number | undefined | 'wrong' {
+  const plain = text.replace('−', '-').replace(',', '.').replace('%', '').trim();
+  const number = Number(plain);
+  if (plain === '') return undefined;
+  return Number.isFinite(number) && Math.abs(number) <= MOST_SHOWN_PCT
+    ? Math.round(number * 10) / 10
+    : 'wrong';
+}
+
 /**
  * What the monitor shows, typed as it stands there: "-96", "−96 %", "+12". Empty takes it back. A
  * phone's number keys have no minus: the button beside gives it.
@@ -24,15 +37,13 @@ export function ReadingField({
   const shown = text ?? (value === undefined ? '' : String(value).replace('-', '−'));
   const commit = (now = text) => {
     if (now === undefined) return;
-    const plain = now.replace('−', '-').replace(',', '.').replace('%', '').trim();
-    const number = Number(plain);
-    if (plain !== '' && (!Number.isFinite(number) || Math.abs(number) > 250)) {
+    const next = readingOf(now);
+    if (next === 'wrong') {
       setProblem(true);
       return;
     }
     setProblem(false);
     setText(undefined);
-    const next = plain === '' ? undefined : Math.round(number * 10) / 10;
     if (next !== value) onCommit(next);
   };
   return (
@@ -78,7 +89,7 @@ export function ReadingField({
       </span>
       {problem && (
         <span role="alert" className="text-stop block text-xs">
-          A number to ±250
+          A number to ±{MOST_SHOWN_PCT}
         </span>
       )}
     </span>

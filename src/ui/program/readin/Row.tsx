@@ -7,35 +7,22 @@ import { channelWords, handWords } from '@/core/sheets';
 import { useRig } from '../../rig/rigStore';
 import { Fold } from '../../parts/Fold';
 import { Places } from '../../sheet/Places';
-import { ReadingField } from '../../sheet/ReadingField';
+import { MOST_SHOWN_PCT, ReadingField, readingOf } from '../../sheet/ReadingField';
 
-/** Percent a monitor can show. */
-const MOST_PCT = 250;
-
-/** "9 to 15 more rows", and why where there are more than was said before. */
-export function stillToCome({ rows, least, most, because }: Asking): string {
-  const [low, high] = [Math.max(0, Math.min(least, rows.length) - 1), Math.max(0, most - 1)];
+/** "9 to 15 more", and why where there are more than was said before. */
+function stillToCome({ least, most, because }: Asking): string {
+  const [low, high] = [least - 1, most - 1];
   const count = low === high ? `${low}` : `${low} to ${high}`;
   return `${count} more${because ? `, because ${because}` : ''}.`;
 }
 
-/** Lines of numbers as they are copied from a table: tabs, blanks or semicolons between them. */
-export function pastedNumbers(text: string): (number | undefined)[][] {
-  return text
+/** Lines of numbers as they are copied from a table: tabs or semicolons between them, or blanks. */
+const pasted = (text: string) =>
+  text
     .split(/\r?\n/)
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
-    .map((line) =>
-      line
-        .split(/[\t; ]+/)
-        .map((cell) => cell.replace(/[%+]/g, '').replace('−', '-').replace(',', '.'))
-        .filter((cell) => cell !== '')
-        .map((cell) => {
-          const n = Number(cell);
-          return Number.isFinite(n) && Math.abs(n) <= MOST_PCT ? n : undefined;
-        }),
-    );
-}
+    .filter((line) => line.trim() !== '')
+    .map((line) => (/[\t;]/.test(line) ? line.split(/[\t;]/) : line.trim().split(/ +(?!%)/)))
+    .map((cells) => cells.map(readingOf));
 
 /** One row: the controls so, and a field for each channel. */
 export function Row({
@@ -70,7 +57,7 @@ export function Row({
   const placesOf = (row: Asked) =>
     controls.flatMap((c) => (c.id in row ? [handWords(c, row[c.id]!)] : []));
   const back = controls.flatMap((c) => (c.id in before && !(c.id in hands) ? [c.label] : []));
-  const readingOf = (row: Asked, values: Record<number, number | undefined>): Reading => ({
+  const readingAt = (row: Asked, values: Record<number, number | undefined>): Reading => ({
     controls: row,
     channels: Array.from(
       { length: Math.max(...outputs.map((o) => o.channel)) },
@@ -78,30 +65,30 @@ export function Row({
     ),
   });
   const paste = (text: string, from: number) => {
-    const lines = pastedNumbers(text);
-    const at = outputs.findIndex((o) => o.channel === from);
+    const lines = pasted(text);
+    // Whole rows begin at the first channel, wherever they were pasted.
+    const at = lines.length > 1 ? 0 : outputs.findIndex((o) => o.channel === from);
     if (lines.length === 0 || (lines.length === 1 && lines[0]!.length < 2)) return false;
-    const wrong = lines.findIndex(
-      (line) => line.includes(undefined) || line.length > outputs.length - at,
-    );
-    const short = lines.length > 1 && lines.some((line) => line.length !== outputs.length);
-    if (wrong >= 0 || short) {
+    const noNumber = lines.findIndex((line) => line.some((v) => typeof v !== 'number'));
+    const fits = (line: readonly unknown[]) =>
+      lines.length > 1 ? line.length === outputs.length : line.length <= outputs.length - at;
+    if (noNumber >= 0 || !lines.every(fits)) {
       setRefused(
-        wrong >= 0 && lines[wrong]!.includes(undefined)
-          ? `line ${wrong + 1} holds something that is no number to ±${MOST_PCT}`
+        noNumber >= 0
+          ? `line ${noNumber + 1} holds something that is no number to ±${MOST_SHOWN_PCT}`
           : `each line must hold ${outputs.length} numbers, one for each channel`,
       );
       return true;
     }
     setRefused(undefined);
-    const valuesOf = (line: readonly (number | undefined)[]) =>
-      Object.fromEntries(line.map((v, i) => [outputs[at + i]!.channel, v]));
+    const valuesOf = (line: (typeof lines)[number]) =>
+      Object.fromEntries(line.map((v, i) => [outputs[at + i]!.channel, v as number]));
     if (lines.length === 1) setTyped((t) => ({ ...t, ...valuesOf(lines[0]!) }));
     else if (lines.length > asking.rows.length)
       setRefused(
         `only ${asking.rows.length} rows are known so far, and ${lines.length} were pasted`,
       );
-    else onRead(lines.map((line, i) => readingOf(asking.rows[i]!, valuesOf(line))));
+    else onRead(lines.map((line, i) => readingAt(asking.rows[i]!, valuesOf(line))));
     return true;
   };
   return (
@@ -148,7 +135,7 @@ export function Row({
           type="button"
           className="btn btn-main"
           disabled={!complete}
-          onClick={() => onRead([readingOf(hands, typed)])}
+          onClick={() => onRead([readingAt(hands, typed)])}
         >
           Next row
         </button>

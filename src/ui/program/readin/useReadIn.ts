@@ -38,13 +38,14 @@ export function useReadIn(
         worker.current = { own, remote: wrap<ReadInWorker>(own) };
       }
       const { own, remote } = worker.current;
-      own.addEventListener('error', here, { once: true });
+      own.addEventListener('error', here);
       remote.readIn(transmitter, readings, enough).then(tell, here);
     } catch {
       here();
     }
     return () => {
       gone = true;
+      worker.current?.own.removeEventListener('error', here);
     };
   }, [transmitter, readings, enough]);
   return known?.of === readings && known.enough === enough ? known.state : undefined;
