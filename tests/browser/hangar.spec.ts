@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { expectAccessible, expectNoSideways, newModel, test } from './kit';
+import { expectAccessible, expectNoSideways, newModel, recordTexts, test } from './kit';
 
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,
@@ -22,9 +22,10 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await expect(page.getByRole('heading', { name: 'The unit: off' })).toBeVisible();
   await page.keyboard.press('7');
   await expect(page.getByText('its light: red, 3 blinks')).toBeVisible();
+  const shown = await recordTexts(page);
   await page.getByRole('button', { name: 'Power up' }).click();
-  await expect(page.getByText('Twitch 1 of 2')).toBeVisible();
   await expect(page.getByText('2 twitches at power-up: count them on yours.')).toBeVisible();
+  expect(await shown()).toEqual(expect.arrayContaining(['Twitch 1 of 2', 'Twitch 2 of 2']));
   await page.getByRole('button', { name: 'On one page' }).click();
   await expect(page.getByText('be switched off in the air')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'In this order' })).toBeVisible();

@@ -52,6 +52,25 @@ export const asJson = (data: string) => ({
   headers: { 'content-type': 'application/json' },
 });
 
+/**
+ * Records every text the page shows from now on, however briefly: a look from outside may come
+ * too late on a busy machine. What it gives back reads the record.
+ */
+export async function recordTexts(page: Page): Promise<() => Promise<string[]>> {
+  const record = await page.evaluateHandle(() => {
+    const texts: string[] = [];
+    const observer = new MutationObserver((changes) => {
+      for (const { target, addedNodes } of changes)
+        for (const node of [target, ...addedNodes])
+          if (node.nodeType === Node.TEXT_NODE || node.childNodes.length === 1)
+            texts.push(node.textContent ?? '');
+    });
+    observer.observe(document.body, { childList: true, characterData: true, subtree: true });
+    return texts;
+  });
+  return () => record.jsonValue();
+}
+
 const WAY_KEYS = {
   up: 'ArrowUp',
   down: 'ArrowDown',
