@@ -27,14 +27,14 @@ export function shelfRepository(db: Db) {
     `SELECT model_id AS id, version, name, changed_at AS changedAt, seen,
             flown_at AS flownAt, checked_at AS checkedAt, tags, moved_at AS movedAt
        FROM model_head
-      WHERE kept = @kept AND (instr(fold(name), @text) > 0 OR instr(fold(tags), @text) > 0)
+      WHERE kept = @kept AND instr(found_by, @text) > 0
       ORDER BY changed_at DESC, model_id
       LIMIT @most`,
   );
   const countHeads = db
     .prepare(
       `SELECT count(*) FROM model_head
-        WHERE kept = @kept AND (instr(fold(name), @text) > 0 OR instr(fold(tags), @text) > 0)`,
+        WHERE kept = @kept AND instr(found_by, @text) > 0`,
     )
     .pluck();
   const move = db.prepare(
@@ -71,6 +71,7 @@ export function shelfRepository(db: Db) {
     `INSERT INTO shelf_line (model_id, made_of, line) VALUES (@modelId, @madeOf, @line)
      ON CONFLICT (model_id) DO UPDATE SET made_of = excluded.made_of, line = excluded.line`,
   );
+  const selectChanges = db.prepare('SELECT total_changes()').pluck();
   const insertArchive = db.prepare('INSERT INTO archive_made (at) VALUES (?)');
   const selectArchive = db.prepare(
     `SELECT (SELECT max(at) FROM archive_made) AS archivedAt,
@@ -115,6 +116,8 @@ export function shelfRepository(db: Db) {
       const row = selectLine.get(modelId) as { madeOf: string; line: string } | undefined;
       return row?.madeOf === madeOf ? (JSON.parse(row.line) as T) : undefined;
     },
+    /** Differs after every write, by this connection or by another one. */
+    state: () => `${db.pragma('data_version', { simple: true })} ${selectChanges.get()}`,
     /** Models whose line was made of something else than what is there now. */
     stale: (revision: number, most: number) =>
       selectStale.all({ revision: String(revision), most }) as Pick<

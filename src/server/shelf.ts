@@ -136,11 +136,19 @@ export function workOutLines(store: Workshop): Promise<void> {
   return work;
 }
 
+/** The state of each database in which no line was stale: nothing is checked again until it is written to. */
+const settled = new WeakMap<Workshop, string>();
+
 async function untilNoneIsStale(store: Workshop): Promise<void> {
   clearOff(store);
   for (;;) {
+    const state = store.shelf.state();
+    if (settled.get(store) === state) return;
     const [stale] = store.shelf.stale(LINE_REVISION, 1);
-    if (!stale) return;
+    if (!stale) {
+      settled.set(store, state);
+      return;
+    }
     const { setup } = store.models.version(stale.id, stale.version)!;
     const evidence = store.evidence.of(stale.id);
     const line = await askInBackground('shelfLine', setup, evidence).catch((): ShelfLine => ({
