@@ -40,6 +40,7 @@ export function sentencesIn(file: string, source: string): Sentence[] {
     // Two words at least, or one that stands alone as a label.
     if (!/[A-Za-zÀ-ž]{2,}[^A-Za-z]+[a-zÀ-ž]{2,}/.test(plain) && !/^[A-Z][a-z]{2,}$/.test(plain))
       return;
+    if (plain === 'use client') return;
     if (/^[\w./@:-]+$/.test(plain) && !/^[A-Z][a-z]+$/.test(plain)) return;
     const { line } = tree.getLineAndCharacterOfPosition(node.getStart());
     found.push({ file, line: line + 1, text: plain });

@@ -37,8 +37,8 @@ function Unusable({ problem }: { problem: string }) {
       <h1 className="text-2xl font-bold">The workshop cannot be opened</h1>
       <p className="mt-2 wrap-anywhere">{problem}</p>
       <p className="mt-2">
-        Move that file away, or name another folder in <code>TOLVAN_DATA</code>, start again, and
-        bring your last copy of the workshop in.
+        Move that file away, or set another folder in <code>TOLVAN_DATA</code>, start again, and
+        import your last archive.
       </p>
     </main>
   );

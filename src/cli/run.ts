@@ -73,7 +73,7 @@ function loadReadings({ transmitter }: Setup, file: string): Reading[] {
       const value = Number(text);
       if (!Number.isFinite(value) || Math.abs(value) > 200)
         throw new Unusable([
-          { path: '', reason: `row ${i + 1}, column ${name}: "${text}" is no percentage` },
+          { path: '', reason: `row ${i + 1}, column ${name}: "${text}" is not a percentage` },
         ]);
       return value;
     };

@@ -98,7 +98,7 @@ describe('tolvan', () => {
     expect(tolvan('infer', setup, csv('k1,ch1', '50,1', '50,20')).status).toBe(1);
     expect(tolvan('infer', setup, csv('k9,ch1', '50,1')).complaints[0]).toMatch(/column "k9"/);
     expect(tolvan('infer', setup, csv('k1,ch1', '50,lots')).complaints[0]).toMatch(
-      /row 1, column ch1: "lots" is no percentage/,
+      /row 1, column ch1: "lots" is not a percentage/,
     );
     expect(tolvan('infer', setup).status).toBe(2);
   });

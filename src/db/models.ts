@@ -17,7 +17,7 @@ export interface StoredVersion {
 export class OutdatedError extends Error {
   readonly code = 'OUTDATED';
   constructor(readonly head: number) {
-    super(`the model is at version ${head} by now`);
+    super(`the model is now at version ${head}`);
   }
 }
 

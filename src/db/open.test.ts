@@ -67,9 +67,9 @@ describe('a file that is not ours', () => {
     expect(() => openDatabase(folder)).toThrow(/a folder lies in its place/);
     const taken = join(folder, 'taken');
     writeFileSync(taken, '');
-    expect(() => openDatabase(taken)).toThrow(/a file lies where its folder should be/);
+    expect(() => openDatabase(taken)).toThrow(/there is a file where its folder should be/);
     expect(() => openDatabase(join(taken, 'below'))).toThrow(
-      /a file lies where its folder should be/,
+      /there is a file where its folder should be/,
     );
   });
 });

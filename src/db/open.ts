@@ -84,21 +84,21 @@ function saidBy(file: string, { applicationId, userVersion }: Header) {
 
 /** What the system calls it, in words. */
 const CODES: Readonly<Record<string, string>> = {
-  EROFS: 'the disk can only be read',
+  EROFS: 'the disk is read-only',
   EACCES: 'writing there is not allowed',
   EPERM: 'writing there is not allowed',
   ENOSPC: 'the disk is full',
-  EEXIST: 'a file lies where its folder should be',
-  ENOTDIR: 'a file lies where its folder should be',
-  SQLITE_READONLY: 'the disk can only be read',
-  SQLITE_READONLY_DIRECTORY: 'the disk can only be read',
+  EEXIST: 'there is a file where its folder should be',
+  ENOTDIR: 'there is a file where its folder should be',
+  SQLITE_READONLY: 'the disk is read-only',
+  SQLITE_READONLY_DIRECTORY: 'the disk is read-only',
   SQLITE_CANTOPEN: 'it cannot be opened for writing',
 };
 
 function unusable(file: string, error: unknown): UnusableError {
   const { code, message } = error as Error & { code?: string };
   const why = (code && CODES[code]) ?? message;
-  return new UnusableError(`${file} cannot be used: ${why}. It was left as it is.`);
+  return new UnusableError(`${file} cannot be used: ${why}. It was not changed.`);
 }
 
 /** Opens a copy of a database of ours, as one file that stands for itself. */

@@ -14,7 +14,7 @@ export class Failure extends Error {
 }
 
 export const notFound = (what: string) =>
-  new Failure(404, [{ path: '', reason: `${what} is not here (any more)` }]);
+  new Failure(404, [{ path: '', reason: `${what} does not exist (any more)` }]);
 
 /** An answer that speaks of an earlier version, of which something it depends on has changed since. */
 export const changedSince = (version: number, head: number, changed: readonly string[]) =>
@@ -51,7 +51,7 @@ export function asFailure(error: unknown): unknown {
     ]);
   if (code?.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
     return new Failure(503, [
-      { path: '', reason: 'the database file is damaged: put a copy of the workshop in its place' },
+      { path: '', reason: 'the database file is damaged: replace it with a copy' },
     ]);
   return error;
 }

@@ -58,7 +58,7 @@ describe('the hangar', () => {
     const refused = failureOf(() => savePart(a, { basedOn: 1, body, copyOf: b }, store));
     expect(refused.problems[0]).toEqual({
       path: '/copyOf',
-      reason: `copies go round in a circle: ${a} → ${b} → ${a}`,
+      reason: `copies form a loop: ${a} → ${b} → ${a}`,
     });
     expect(getPart(a, store).copyOf).toBe('dial-gyro');
   });

@@ -128,9 +128,7 @@ export function savePart(id: string, data: unknown, store = workshop()): HangarP
       throw new Failure(422, [{ path: '/copyOf', reason: `there is no part "${copyOf}"` }]);
     const circle = circleFrom(id, origins);
     if (circle)
-      throw new Failure(422, [
-        { path: '/copyOf', reason: `copies go round in a circle: ${circle}` },
-      ]);
+      throw new Failure(422, [{ path: '/copyOf', reason: `copies form a loop: ${circle}` }]);
     store.hangar.save(next, basedOn, now());
   });
   return getPart(id, store);

@@ -119,7 +119,7 @@ describe('the log', () => {
     await recordPreflight('model-5', { ...check, keep: true, bench }, store);
     expect(evidence()).toBe(before + card.length);
   });
-  it('takes a CSV in whole or not at all, and no line twice', () => {
+  it('takes a Import CSV whole or not at all, and no line twice', () => {
     const good = 'at,title,kind\r\n2026-02-01T10:00:00Z,Ice,flight\r\n2026-02-02,More,note\r\n';
     expect(importLog('model-4', good, null, store)).toEqual({ added: 2, known: 0 });
     expect(importLog('model-4', good, null, store)).toEqual({ added: 0, known: 2 });

@@ -243,7 +243,7 @@ export async function applyRemedy(
     // Answered for what was seen then: another answer meanwhile may say something else.
     if (saidBy(store.evidence.of(id)) !== saidBy(evidence))
       throw new Failure(409, [
-        { path: '', reason: 'something was seen meanwhile: look at what it says now' },
+        { path: '', reason: 'a new answer came in meanwhile: check it first' },
       ]);
     let version = basedOn;
     if (offered.learned) {

@@ -189,10 +189,10 @@ const BY_HAND: [string, (args: { page: Page }) => Promise<void>][] = [
       const on = await hand.logic('a latch: set by one thing, reset by another', 'Launch');
       await hand.pick(on, /: set by$/, '“Launch switch held”');
       await hand.pick(on, /: reset by$/, '“Aileron stick let go”');
-      await hand.pick(on, /: reset by$/, 'turned round: not “Aileron stick let go”');
+      await hand.pick(on, /: reset by$/, 'instead: not “Aileron stick let go”');
       await hand.pick(on, /: reset by$/, MORE);
       await hand.pick(on, /: reset by, 2$/, '“Elevator stick let go”');
-      await hand.pick(on, /: reset by, 2$/, 'turned round: not “Elevator stick let go”');
+      await hand.pick(on, /: reset by, 2$/, 'instead: not “Elevator stick let go”');
       await hand.pick(on, /: joined by$/, 'or');
       await expectAccessible(page);
 

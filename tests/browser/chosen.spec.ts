@@ -30,10 +30,10 @@ test('a choice is taken out whose logic a line of one’s own reads: it is asked
     effect: 'adds',
   });
   const id = await openAt(page, setup, 'program');
-  const out = page.getByRole('button', { name: 'Take out: Hand launch' });
-  const asked = page.getByRole('alertdialog', { name: 'What becomes of it' });
+  const out = page.getByRole('button', { name: 'Remove: Hand launch' });
+  const asked = page.getByRole('alertdialog', { name: 'What happens to it' });
   await out.click();
-  await expect(asked).toContainText('“Rudder at launch”, reads what this choice has written');
+  await expect(asked).toContainText('“Rudder at launch”, reads what this choice wrote');
   await asked.getByRole('button', { name: 'Leave everything as it was' }).click();
   await expect(asked).toHaveCount(0);
   await expect(page.getByText('Saved, version 1')).toBeVisible();
@@ -88,7 +88,7 @@ test('a second rate is entered by hand', async ({ page }) => {
   await page.getByText('By hand, line by line').click();
   await page.getByText('Inputs', { exact: true }).first().click();
   await page
-    .getByRole('button', { name: /^One more rate: / })
+    .getByRole('button', { name: /^Add a rate: / })
     .first()
     .click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();

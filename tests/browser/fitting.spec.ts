@@ -33,8 +33,8 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   await expect(page.getByTestId('sits')).toHaveText('arrow to the right, label up');
   await page.mouse.up();
   await expect(page.getByText('These two differ')).toBeVisible();
-  await expect(page.getByText(/since then changed: how the unit sits in the model/)).toBeVisible();
-  await page.getByRole('button', { name: 'Tell it how it sits' }).click();
+  await expect(page.getByText(/Check again: .*how the unit sits in the model/)).toBeVisible();
+  await page.getByRole('button', { name: 'Set its orientation' }).click();
   await expect(page.getByText('These two differ')).toHaveCount(0);
 });
 
@@ -54,7 +54,7 @@ test('a unit that learns which way it is mounted is tried first, and the school 
   await page.goto(`/models/${id}/mounting`);
   await expect(page.getByText(/Let the unit learn how it is mounted: lift the tail/)).toBeVisible();
   await expect(page.getByText(/It learns/)).toContainText(': right.');
-  await page.getByLabel('swung askew by').fill('35');
+  await page.getByLabel('swung out of square by').fill('35');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/too far \(beyond about 15°\)/)).toBeVisible();
   await expect(page.getByText('exactly on the centre line', { exact: true })).toHaveCount(0);
@@ -74,7 +74,7 @@ test('a unit that lies flat only: what it cannot be told is said at once', async
   });
   const { id } = (await reply.json()) as { id: string };
   await page.goto(`/models/${id}/mounting`);
-  const sits = page.getByRole('group', { name: 'In the model it is fixed with' });
+  const sits = page.getByRole('group', { name: 'In the model it is mounted with' });
   await sits.getByLabel('arrow towards the').selectOption('tail');
   await expect(page.getByRole('alert').filter({ hasText: 'cannot be set that way' })).toContainText(
     'its arrow may point only to the nose',
@@ -86,7 +86,7 @@ test('centres: what will be learned is written down; level is captured on its bl
 }) => {
   const id = await newModel(page, 'Level linnet');
   await page.goto(`/models/${id}/capture`);
-  await page.getByRole('button', { name: /captured as it stands now/ }).click();
+  await page.getByRole('button', { name: /Record as captured/ }).click();
   await expect(page.getByRole('cell', { name: 'the same' })).toHaveCount(3);
   await page.goto(`/models/${id}/level`);
   await page.getByLabel('the block you have').fill('0');

@@ -14,9 +14,10 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await page.getByLabel('blinks in rate damping').press('Enter');
   await page.getByLabel('twitches at power-up').fill('2');
   await page.getByLabel('twitches at power-up').press('Enter');
-  await expect(page.getByText(/kept Copied from Button-set.*differences/)).toBeVisible();
+  await expect(page.getByText(/saved Copied from Button-set.*differences/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Colour in rate damping')).toHaveValue('red');
+  await expect(page.getByLabel('twitches at power-up')).toHaveValue('2');
 
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('heading', { name: 'The unit: off' })).toBeVisible();
@@ -27,7 +28,7 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await expect(page.getByText('2 twitches at power-up: count them on yours.')).toBeVisible();
   expect(await shown()).toEqual(expect.arrayContaining(['Twitch 1 of 2', 'Twitch 2 of 2']));
   await page.getByRole('button', { name: 'On one page' }).click();
-  await expect(page.getByText('be switched off in the air')).toHaveCount(0);
+  await expect(page.getByText('be switched off from the transmitter')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'In this order' })).toBeVisible();
   await expectAccessible(page);
 
@@ -58,7 +59,7 @@ test('what cannot be is refused at its field, in the hangar too', async ({ page 
   const second = ((await copy.json()) as { id: string }).id;
   await page.reload();
   await page.getByLabel('Compared with').selectOption(second);
-  await expect(page.getByText(/copies go round in a circle/)).toBeVisible();
+  await expect(page.getByText(/copies form a loop/)).toBeVisible();
   const list = (await (await page.request.get('/api/hangar')).json()) as {
     id: string;
     copyOf?: string;

@@ -10,7 +10,7 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   // What was only assumed of the model comes first; then the propeller, before anything has power.
   await expect(page.getByRole('heading', { name: /^Model:/ })).toBeVisible();
   await page.getByRole('link', { name: 'Do it now' }).click();
-  await page.getByRole('button', { name: 'All of it is right as it is' }).click();
+  await page.getByRole('button', { name: 'Confirm all of it' }).click();
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/safe$/);
   await page.getByRole('button', { name: /^Yes, correct/ }).click();
@@ -22,7 +22,7 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   await page.getByLabel('Transmitter, firmware').fill('2.10');
   await page.getByLabel('Transmitter, firmware').blur();
   await expect(page.getByText('unit: 2, 3.1')).toBeVisible();
-  const know = page.locator('section', { has: page.getByRole('heading', { name: 'Know it' }) });
+  const know = page.locator('section', { has: page.getByRole('heading', { name: 'Identify' }) });
   for (const button of await know.getByRole('button', { name: /^Yes, correct/ }).all())
     await button.click();
   await expect(know.getByText('2 of 2 confirmed')).toBeVisible();
@@ -54,7 +54,7 @@ test('the job has one next thing, asks before it can hurt, and remembers that fo
   await expect(next.getByRole('checkbox').first()).toBeVisible();
   await expect(page.getByRole('link', { name: 'Do it now' })).toHaveCount(0);
   await expect(
-    page.getByText(/this one changes the bench \d times?, and none does with fewer/),
+    page.getByText(/this one changes the bench set-up \d times?, the fewest possible/),
   ).toBeVisible();
 });
 
@@ -70,7 +70,7 @@ test('something happened: two taps, and what it killed is said with the reason',
   );
 
   await page.goto(`/models/${id}/job`);
-  await page.getByRole('button', { name: 'Unit moved or taken out' }).click();
+  await page.getByRole('button', { name: 'Unit moved or removed' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Write it down' }).click();
   const killed = page.locator('section', { has: page.locator('#killed-title') });
@@ -88,11 +88,11 @@ test('something happened: two taps, and what it killed is said with the reason',
   await page.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
   await expect(killed).toContainText('the reversal of channel 2');
   await expect(killed.getByRole('link', { name: /^Sticks/ })).toBeVisible();
-  await killed.getByRole('button', { name: 'Put this away' }).click();
+  await killed.getByRole('button', { name: 'Dismiss' }).click();
   await expect(killed).toHaveCount(0);
   // It is in the log as well.
   await page.goto(`/models/${id}/logbook`);
-  await expect(page.getByText('Event · Unit moved or taken out')).toBeVisible();
+  await expect(page.getByText('Event · Unit moved or removed')).toBeVisible();
 });
 
 test('preflight on a phone, by keys; what is not so keeps it on the ground', async ({ page }) => {

@@ -157,7 +157,7 @@ class Person {
     if (this.by === 'both') await page.locator('h1').first().click();
     switch (station) {
       case 'model':
-        return this.click('All of it is right as it is');
+        return this.click('Confirm all of it');
       case 'identify': {
         // Nothing is written on these units: that is looked at, and said.
         const unread = page.getByRole('button', { name: /^Cannot be read/ });

@@ -29,7 +29,7 @@ export const test = base.extend<{ confirms: boolean }>({
   confirms: [true, { option: true }],
   page: async ({ page, confirms }, give) => {
     if (confirms) await page.context().addInitScript(confirmAll);
-    const live = page.locator('html[data-live], main h1:text("Nothing lies here")').first();
+    const live = page.locator('html[data-live], main h1:text("Page not found")').first();
     const goto = page.goto.bind(page);
     page.goto = async (url, options) => {
       const response = await goto(url, options);

@@ -34,7 +34,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   // Dragged by its grip a line takes another's place; Up and Down do the same for keys.
   const order = () =>
     gain.locator('[data-grip]').evaluateAll((all) => all.map((e) => e.getAttribute('data-grip')));
-  await gain.getByRole('button', { name: /^Once more/ }).click();
+  await gain.getByRole('button', { name: /^Copy it/ }).click();
   const [first, second] = await order();
   const grips = gain.locator('[data-grip]');
   await grips.nth(1).hover();
@@ -45,7 +45,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   await page.mouse.up();
   await expect.poll(order).toEqual([second, first]);
   await gain
-    .getByRole('button', { name: /^Take out/ })
+    .getByRole('button', { name: /^Remove/ })
     .first()
     .click();
   await expect(gain.locator('[data-grip]')).toHaveCount(0);
@@ -62,7 +62,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   await share.press('Escape');
   await expect(share).toHaveValue('10');
   await elevator
-    .getByRole('button', { name: /^Take out/ })
+    .getByRole('button', { name: /^Remove/ })
     .last()
     .click();
   await expect(elevator.getByText('Knob 2')).toHaveCount(0);

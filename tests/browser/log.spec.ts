@@ -64,7 +64,7 @@ test('the log goes out and comes in as CSV, after a look at what it would add', 
   });
   const file = page.getByLabel('Log as CSV');
   await file.setInputFiles(csv('at,title\r\nsoon,x\r\n'));
-  await expect(page.getByText('line 2: "soon" is no date')).toBeVisible();
+  await expect(page.getByText('line 2: "soon" is not a date')).toBeVisible();
   await file.setInputFiles(csv('at,title,kind\r\n2026-03-01T09:00:00Z,"Ice, still",flight\r\n'));
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByText('Flight · Ice, still')).toBeVisible();
@@ -72,7 +72,7 @@ test('the log goes out and comes in as CSV, after a look at what it would add', 
   expect(text.split('\r\n')[1]).toContain('"Ice, still"');
   await file.setInputFiles(csv(text));
   await expect(page.getByText('All 1 lines are here already.')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   // Day or month first: asked once, never guessed.
   await file.setInputFiles(csv('at,title\r\n03.04.2026,Thaw\r\n05.04.2026,Mud\r\n'));
   const asked = page.getByRole('dialog', { name: 'Day or month first?' });
@@ -82,7 +82,7 @@ test('the log goes out and comes in as CSV, after a look at what it would add', 
   await expect(page.getByRole('listitem').filter({ hasText: 'Thaw' })).toContainText('4 Mar 2026');
 });
 
-test('the whole workshop goes out as one file; it is looked at before it comes in', async ({
+test('the whole workshop goes out as one file; it is checked before it is imported', async ({
   page,
 }) => {
   const name = 'Archived auk';
@@ -100,7 +100,7 @@ test('the whole workshop goes out as one file; it is looked at before it comes i
   await file.setInputFiles({ name: 'w.zip', mimeType: 'application/zip', buffer: zip });
   const dialog = page.getByRole('dialog', { name: 'What it would do' });
   await expect(dialog.getByText(name)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await file.setInputFiles({

@@ -58,7 +58,7 @@ test('mine on top writes only what this tab changed; undo takes back no other ta
   await setEnd(page, '-60');
   await expect(page.getByText('Two people are editing this model.')).toBeVisible();
   await page.unroute(`**/api/models/${id}`);
-  await page.getByRole('button', { name: 'Put mine on top' }).click();
+  await page.getByRole('button', { name: 'Use mine' }).click();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
   const { setup } = await setupOf(page, id);
   expect(setup.program.outputs[0]!.minPct).toBe(-60);

@@ -29,7 +29,7 @@ test('inches, ounces and miles: typed as people write them, kept metric, said ev
 
   await page
     .getByRole('navigation', { name: 'Stations of the job' })
-    .getByRole('link', { name: 'Throws and ends' })
+    .getByRole('link', { name: 'Throws and endpoints' })
     .click();
   await expect(page.getByText(/elevator: [\d.]+ in \(\d+°\) (up|down)/).first()).toBeVisible();
   // Chosen once, for this device.

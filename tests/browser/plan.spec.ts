@@ -32,7 +32,7 @@ test('a row is pinned, refused where it cannot be, and planned round', async ({ 
   }
   await page.keyboard.press('Space');
   await expect(page.getByText(/Fixed here by you/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Let mode move again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Unpin mode' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(row(6)).toContainText('mode');
 });
@@ -69,11 +69,11 @@ test('the model is named and measured, the transmitter described, and wrong word
   await expect(page.getByRole('link', { name: 'Dipper, renamed' })).toBeVisible();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
   await page.goto(`/models/${id}/transmitter`);
-  await page.getByRole('button', { name: 'Take Switch A off' }).click();
+  await page.getByRole('button', { name: 'Remove Switch A' }).click();
   await expect(page.getByText(/Not changed: the transmitter has no control "sa"/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take Switch B off' }).click();
+  await page.getByRole('button', { name: 'Remove Switch B' }).click();
   await expect(page.getByText('Saved, version 4')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take Switch B off' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Remove Switch B' })).toHaveCount(0);
 });
 
 test('a unit is described otherwise, and what cannot be is refused at its question', async ({

@@ -80,7 +80,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
   await settingOf(page, 'Position 2').getByRole('combobox').selectOption('hold');
   await expect(page.getByText(/Saved, version 7/)).toBeVisible();
   await page.goto(`/models/${id}/panic`);
-  await expect(page.getByText(/since then changed:.*the modes set in the unit/)).toBeVisible();
+  await expect(page.getByText(/Check again: .*the modes set in the unit/)).toBeVisible();
 });
 
 test('a hole in panic is found, shown on the bench, and mended', async ({ page }) => {
@@ -137,7 +137,7 @@ test('what cannot be written changes nothing and says why', async ({ page }) => 
   // Three modes on the bench are three bands; a launch in levelling needs a band for it.
   await pick(page, 'Panic recovery by', 'taking the mode channel over');
   await expect(page.getByText('This cannot be done; nothing was changed.')).toBeVisible();
-  await expect(page.getByText(/put it on one first/)).toBeVisible();
+  await expect(page.getByText(/give it a position first/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to what it was' }).click();
   await expect(page.getByText('This cannot be done')).toHaveCount(0);
   await expect(page.getByText(/Saved, version 4/)).toBeVisible();

@@ -88,7 +88,7 @@ test('a car’s transmitter that is already programmed is read in, row by row, t
   expect(readings.length).toBeLessThanOrEqual(USUAL_ROWS);
   expect(infer(real.transmitter, readings).ok).toBe(true);
   await expect(page.getByRole('heading', { name: 'What it makes' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it in as my program' }).click();
+  await page.getByRole('button', { name: 'Use it as my program' }).click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   const reply = await page.request.get(`/api/models/${id}/export`);
   const read = parseSetup((await reply.json()) as Setup);

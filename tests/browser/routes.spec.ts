@@ -88,7 +88,7 @@ test('the schema can be downloaded', async ({ request }) => {
 test('what is not there says so', async ({ page, request }) => {
   expect((await request.get('/api/models/00000000')).status()).toBe(404);
   await page.goto('/models/00000000/rig');
-  await expect(page.getByText('Nothing lies here')).toBeVisible();
+  await expect(page.getByText('Page not found')).toBeVisible();
 });
 
 test('every route takes rubbish with a refusal, never with a fault of its own', async ({

@@ -33,7 +33,7 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await answerAll(page, faults);
   await expect(page.getByText('Change these 2 things')).toBeVisible();
   await expect(page.getByText(/Reverse the roll correction with its small switch/)).toBeVisible();
-  await expect(page.getByText(/Set channel 2 \(elevator\) back to normal/)).toBeVisible();
+  await expect(page.getByText(/Set channel 2 \(elevator\) to normal/)).toBeVisible();
 
   await tabTo(page, 'Apply to the Setup', 120);
   await page.keyboard.press('Enter');
@@ -48,7 +48,7 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await page.reload();
   await expect(page.getByText(/Directions proven/)).toBeVisible();
 
-  // Then the unit is turned round: what was seen of it no longer holds, and says why.
+  // Then the unit is instead: what was seen of it no longer holds, and says why.
   await page.keyboard.press('w');
   await page
     .getByRole('navigation', { name: 'Stations' })
@@ -137,7 +137,7 @@ test('two tabs: the later save is refused with a choice, and nothing is lost', a
   await other.getByRole('button', { name: /^normal\s*, channel 2/ }).click();
   await expect(other.getByText('Two people are editing this model.')).toBeVisible();
   await other.unroute(`**/api/models/${id}`);
-  await other.getByRole('button', { name: 'Discard mine, show the other' }).click();
+  await other.getByRole('button', { name: 'Use the saved one' }).click();
   await expect(other.getByRole('button', { name: /^reversed\s*, channel 1/ })).toBeVisible();
   await expect(other.getByRole('button', { name: /^normal\s*, channel 2/ })).toBeVisible();
   // And put back, by undo in the first tab; the other one hears of it.

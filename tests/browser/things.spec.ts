@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
-test('a model is copied, tagged, put away, taken off and put back', async ({ page }) => {
+test('a model is copied, tagged, deleted and restored', async ({ page }) => {
   await newModel(page, 'Dipper');
   await page.goto('/?find=Dipper');
   const menu = (name: string) =>
@@ -16,6 +16,7 @@ test('a model is copied, tagged, put away, taken off and put back', async ({ pag
   await page.getByRole('menuitem', { name: 'Another name …' }).click();
   await page.getByLabel('What you call it').fill('Dunlin');
   await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Renamed.')).toBeVisible();
   await page.goto('/?find=Dunlin');
   await menu('Dunlin').click();
   await page.getByRole('menuitem', { name: 'Tags …' }).click();
@@ -28,14 +29,14 @@ test('a model is copied, tagged, put away, taken off and put back', async ({ pag
   await menu('Dunlin').click();
   await page.getByRole('menuitem', { name: 'Delete …' }).click();
   await expect(
-    page.getByText('With it go 2 versions, 0 answers from the bench and 0 lines of its log.'),
+    page.getByText('This deletes 2 versions, 0 answers from the bench and 0 lines of its log.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Take it off' }).click();
-  await expect(page.getByText('Dunlin is off the shelf.')).toBeVisible();
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(page.getByText('Dunlin is deleted.')).toBeVisible();
   await page.goto('/?kept=off');
   await expectAccessible(page);
   await menu('Dunlin').click();
-  await page.getByRole('menuitem', { name: 'Put it back on the shelf' }).click();
+  await page.getByRole('menuitem', { name: 'Restore it' }).click();
   await expect(page.getByText('Dunlin is back on the shelf.')).toBeVisible();
 });
 

@@ -18,7 +18,7 @@ test('a throw is typed in millimetres or pulled, and the endpoint that gives it 
 
   await up.fill('900');
   await up.press('Enter');
-  await expect(card.getByRole('alert')).toHaveText(/is what the endpoints of elevator allow/);
+  await expect(card.getByRole('alert')).toHaveText(/The endpoints of elevator allow/);
   await up.press('Escape');
 
   const handle = card.locator('svg circle.knob').last();

@@ -42,15 +42,17 @@ test('a V-tail with the unit fitted backwards and a panel servo reversed, from w
   };
   await answerAll(real);
   await expect(
-    page.getByText('The unit is fixed with its arrow to the tail, label up.'),
+    page.getByText('The unit is mounted with its arrow to the tail, label up.'),
   ).toBeVisible();
   await expect(
-    page.getByText('Right V-tail panel is linked the opposite way to what is written down.', {
+    page.getByText('Right V-tail panel is linked opposite to the Setup.', {
       exact: true,
     }),
   ).toBeVisible();
   await expect(
-    page.getByText('Tell the unit that it is fixed with its arrow to the tail, label up').first(),
+    page
+      .getByText('Set in the unit that it is mounted with its arrow to the tail, label up')
+      .first(),
   ).toBeVisible();
   await tabTo(page, 'Apply to the Setup', 120);
   await page.keyboard.press('Enter');

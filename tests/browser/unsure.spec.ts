@@ -10,7 +10,7 @@ test('somebody who only says "could not tell" is led to a way to see it', async 
   await page.keyboard.press('u');
   await expect(aid).toContainText('Turn the gain fully up');
   await page.keyboard.press('u');
-  await expect(aid).toContainText('Rock it to and fro');
+  await expect(aid).toContainText('Rock it back and forth');
   await page.keyboard.press('u');
   // The third time: a mode in which the surface stays over and there is time to look.
   await expect(aid).toContainText('stays over as long as you hold the model');

@@ -75,7 +75,7 @@ function tried(setup: Setup, path: string, value: unknown): Edit | undefined {
   return read.ok
     ? {
         setup: read.value,
-        words: `${path} ${value === undefined ? 'taken out' : `is ${String(value)}`}`,
+        words: `${path} ${value === undefined ? 'removed' : `is ${String(value)}`}`,
       }
     : undefined;
 }

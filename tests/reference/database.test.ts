@@ -114,7 +114,7 @@ describe('a file that is damaged or held', () => {
     openWorkshop(folder).db.close();
     damage();
     const before = readFileSync(file);
-    expect(() => openWorkshop(folder)).toThrow(/cannot be used.*left as it is/);
+    expect(() => openWorkshop(folder)).toThrow(/cannot be used.*not changed/);
     expect(readFileSync(file)).toEqual(before);
   });
   it('damaged further in: said where it is met, not as a fault of the request', () => {

@@ -48,7 +48,7 @@ describe('the models of Lake Hollow, six of them each in its own state', () => {
   });
   it('the car has a second-hand unit that was not reset', () => {
     expect(stoppedAt(jobs.get('Lynx')!)!.step.id).toBe('identify');
-    expect(shelf.get('Lynx')!.words).toMatch(/^Identify: The unit has a past/);
+    expect(shelf.get('Lynx')!.words).toMatch(/^Identify: The unit is second-hand/);
   });
   it('all are valid files, with two seasons of log between them', () => {
     let entries = 0;

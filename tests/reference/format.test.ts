@@ -105,7 +105,7 @@ describe('reading', () => {
     setup.program.logic = [logic('a', 'b'), logic('b', 'c'), logic('c', 'a')];
     const result = parseSetup(setup);
     expect(!result.ok && result.problems[0]!.reason).toBe(
-      'goes round in a circle: logic a → logic b → logic c → logic a',
+      'forms a loop: logic a → logic b → logic c → logic a',
     );
   });
 

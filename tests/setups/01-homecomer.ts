@@ -16,7 +16,7 @@ export const homecomer: Shape = {
         (r) => r.id === 'wing-type',
       )!.how;
     };
-    expect(wingAs('normal')).toBe('as it comes: do not press');
+    expect(wingAs('normal')).toBe('factory setting: do not press');
     expect(wingAs('delta')).toBe('2 presses of its button');
     const { failsafe, outputs } = model.setup.program;
     const cut = model.setup.intents.program.cut!.control;

@@ -43,7 +43,7 @@ export const smallSwitches: Shape = {
     expect(model.hands({ [mode!]: 100 }).mode).toBe('rate');
     expect(model.gain('roll')).toBe(33);
     const dial = settingRows(model.setup).find((r) => r.id === 'gain roll')!;
-    expect(dial.how).toBe('its dial a third of a turn up from its least');
+    expect(dial.how).toBe('its dial a third of a turn up from minimum');
     const wing = settingGroups(model.setup).find((g) => g.title === 'Wing type')!;
     expect(wing.rows[0]).toMatchObject({
       words: 'delta',

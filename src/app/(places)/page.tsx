@@ -15,7 +15,7 @@ export const dynamic = 'force-dynamic';
 const TITLES: Record<KeptPlace, string> = {
   shelf: 'On the shelf',
   retired: 'Retired',
-  off: 'Taken off',
+  off: 'Deleted',
 };
 
 const SHELVES = ['Aeroplanes', 'Cars', 'Boats'] as const;
@@ -67,8 +67,8 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
       )}
       {kept === 'off' && (
         <p className="card mb-4 max-w-xl">
-          What is here can be put back for {DAYS_KEPT} days after it was taken off; then it is gone,
-          with everything that belongs to it.
+          You can restore a deleted model for {DAYS_KEPT} days. Then it is gone, with everything
+          that belongs to it.
         </p>
       )}
       {many && (
@@ -86,13 +86,13 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
         </form>
       )}
       {entries.length === 0 && find !== '' ? (
-        <p className="card max-w-xl text-lg">No model on the shelf has that in its name.</p>
+        <p className="card max-w-xl text-lg">No model has that in its name.</p>
       ) : entries.length === 0 ? (
         <div className="card max-w-xl">
           <p className="text-lg">The shelf is empty.</p>
           <p className="text-soft mt-1">
-            Put a model on it: a name and four choices are enough to see on the bench what every
-            surface will do.
+            Add your first model: a name and four choices are enough to see what every surface will
+            do.
           </p>
         </div>
       ) : (
@@ -130,8 +130,8 @@ export default async function ShelfPage({ searchParams }: { searchParams: Query 
           The whole workshop
         </h2>
         <p className="mt-1">
-          Every model with all its versions, what was seen, its log, and the hangar: one file to
-          keep, or to carry to another machine.
+          Every model with all its versions, bench answers and log, and the hangar, in one file:
+          keep it as a backup or move it to another machine.
         </p>
         {old && (
           <p className="text-caution mt-1 font-semibold">

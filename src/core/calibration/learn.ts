@@ -58,7 +58,7 @@ function settle(forward: Vector3, down: Vector3): Learned {
   return {
     mounting,
     offDeg,
-    says: `${offDeg.toFixed(0)}° off a right angle is near enough: it settles on the nearest square position.`,
+    says: `${offDeg.toFixed(0)}° off a right angle is close enough: the unit settles on the nearest square position.`,
   };
 }
 

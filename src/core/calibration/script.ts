@@ -4,8 +4,8 @@ import type { Setup } from '../setup';
 const SAY = sentences('calibration', {
   'show-six-faces': () =>
     'Before you fit the unit: lay it on each of its six faces in turn, against something square, and hold it still.',
-  'every-face-taken': () => 'it took every face without waiting',
-  'keeps-it': () => 'it says it is done, and keeps it when switched off and on',
+  'every-face-taken': () => 'it accepted every face without waiting',
+  'keeps-it': () => 'it confirms, and keeps the calibration when switched off and on',
 });
 
 /** Whether this unit is to be shown its six faces. */

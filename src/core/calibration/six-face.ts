@@ -97,7 +97,7 @@ function trap(expected: Face, shown: Face): string {
     return 'The usual trap: the picture’s front is the other end. Turn it end for end.';
   if (sides.includes(expected) && sides.includes(shown))
     return 'Left and right are seen along the arrow, label up. Turn it over on its other side.';
-  return 'A step that never moves on means just this: it feels another face than the one it expects.';
+  return 'If a step never moves on, the unit feels a different face from the one it expects.';
 }
 
 /** What is wrong with six readings taken in order, face by face; empty when nothing is. */

@@ -22,7 +22,7 @@ const SAY = sentences('level-capture', {
   'power-up': () =>
     'leave the model still in that attitude while you switch it on: the unit takes level at every power-up',
   channel: (how: { times: number; withinS: number }) =>
-    `take the capture channel off its middle and back ${times(how.times)} within ${how.withinS} s`,
+    `move the capture channel off its centre and back ${times(how.times)} within ${how.withinS} s`,
 });
 
 const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);

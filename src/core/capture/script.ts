@@ -21,13 +21,13 @@ export const HOW: Record<Way, string> = {
   button: 'start it with the button',
   'stick-corners': 'hold the sticks in the corner',
   'mode-flick': 'flick the mode switch',
-  channel: 'take the capture channel off and on its middle three times within 3 s',
+  channel: 'move the capture channel off its centre and back three times within 3 s',
   'power-up': 'switch it off and on with the sticks released',
 };
 
 const SAY = sentences('capture', {
   'steer-both-ways': () =>
-    `Clear of the ground and of everything. Start it with the button, steer ${LEFT_FIRST}.`,
+    `Keep the model clear of everything. Start it with the button, steer ${LEFT_FIRST}.`,
   capture: (about: {
     ground: boolean;
     held: Named;

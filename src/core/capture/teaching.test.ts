@@ -48,7 +48,7 @@ describe('teaching by driving', () => {
     // The same as a finding, with teaching it again as the remedy, at the step where it is taught.
     expect(findingsOf(late.setup).find((f) => f.rule === 'M16')).toMatchObject({
       says: expect.stringMatching(/^The steering goes from/),
-      remedies: [{ label: expect.stringMatching(/^Teach it again: full left/) }],
+      remedies: [{ label: expect.stringMatching(/^Let it learn again: full left/) }],
     });
   });
   it('a real unit taught right first is found by what was seen, and taught again', () => {
@@ -57,7 +57,7 @@ describe('teaching by driving', () => {
     const { learned, changes } = diagnose(written, watchAs(written, real));
     expect(learned.map((l) => l.title)).toEqual(['The unit learned the right side first']);
     expect(changes.map((c) => c.title)).toEqual([
-      expect.stringMatching(/^Teach it again, left first/),
+      expect.stringMatching(/^Let it learn again, left first/),
     ]);
   });
 });

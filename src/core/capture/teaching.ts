@@ -21,7 +21,7 @@ export interface Moment {
   seen: string;
 }
 
-export interface Taught {
+export interface Captured {
   /** What is done and seen, from the first press to the last. */
   moments: Moment[];
   /** The Setup as it is afterwards, with what the unit then believes. */
@@ -38,7 +38,7 @@ export interface Taught {
  * Teaches a unit in thought, as somebody goes about it: the side shown first is its left, whatever it
  * really is. Everything said of the outcome is asked of the chain.
  */
-export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): Taught {
+export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): Captured {
   const at = setup.program.outputs.findIndex((o) => o.carries === 'steering');
   const output = setup.program.outputs[at];
   const was = (field: string, value: unknown): PatchOperation => ({
@@ -88,23 +88,23 @@ const momentsOf = (first: 'left' | 'right'): Moment[] => {
   const then = first === 'left' ? 'right' : 'left';
   return [
     {
-      does: 'Clear of the ground and of everything. Start it with its button.',
-      seen: 'its light tells that it waits',
+      does: 'Keep the model clear of everything. Start it with its button.',
+      seen: 'its light shows that it is waiting',
     },
     {
       does: `Steer full ${first}, and hold.`,
-      seen: `the steering goes ${first} and stays; then it centres itself: it has taken this side for left`,
+      seen: `the steering goes ${first} and stays; then it centres itself: it has learned this side as left`,
     },
     {
       does: `Now steer full ${then}, and hold.`,
-      seen: `the steering goes ${then}; its light stops: both ends are taken`,
+      seen: `the steering goes ${then}; its light stops: both ends are learned`,
     },
-    { does: 'Let go.', seen: 'the steering goes to its middle and stays there' },
+    { does: 'Let go.', seen: 'the steering centres and stays there' },
   ];
 };
 
 /** Front swung right: what the steering answers, as the direction checks would see it. */
-function correctionOf(setup: Setup): Taught['correction'] {
+function correctionOf(setup: Setup): Captured['correction'] {
   const predictions = predictAll(setup);
   for (const { check, surface, movement } of allExpectations(setup)) {
     if (check.kind !== 'correction') continue;

@@ -19,15 +19,15 @@ export interface UnitGuide {
 const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; how: string }> = {
   menu: {
     name: 'Menu',
-    how: 'Choose the capture in its menu, everything let go, throttle closed.',
+    how: 'Release every control, close the throttle, and choose the capture in its menu.',
   },
   button: {
     name: 'Button',
-    how: 'Press or hold the button on the unit; count its blinks before you let go.',
+    how: 'Press or hold the button on the unit; count its blinks before you release it.',
   },
   'stick-corners': {
     name: 'Stick corners',
-    how: 'Hold both sticks in one corner until it answers. A reversed channel moves the corner.',
+    how: 'Hold both sticks in one corner until it confirms. A reversed channel moves the corner.',
   },
   'mode-flick': {
     name: 'Mode switch flicked',
@@ -35,30 +35,30 @@ const GESTURES: Record<UnitTraits['captureGestures'][number], { name: string; ho
   },
   channel: {
     name: 'Capture channel',
-    how: 'Take the capture channel off its middle and back three times within 3 seconds.',
+    how: 'Move the capture channel off its centre and back three times within 3 seconds.',
   },
   'power-up': {
     name: 'At power-up',
-    how: 'Leave the model still and everything let go while it starts: it takes what it finds for the centre.',
+    how: 'Release every control and keep the model still while it starts: what it reads becomes the centre.',
   },
 };
 
 const DIRECTION: Record<UnitTraits['correctionDirection'], string> = {
-  menu: 'turn each axis round in its menu where it is wrong',
-  switches: 'move the small switch of each axis that is wrong',
-  button: 'press the button the number of times the leaflet gives for each axis that is wrong',
-  gestures: 'hold the sticks as the leaflet shows for each axis that is wrong',
-  'dial-side': 'turn the dial of each axis that is wrong to the other side of its centre',
-  learned: 'nothing to set: it learned them during the capture, so a wrong one was learned wrong',
-  none: 'nothing to set: a wrong one means the unit is fixed wrongly',
+  menu: 'reverse each wrong axis in its menu',
+  switches: 'flip the small switch of each wrong axis',
+  button: 'press the button as often as the leaflet says for each wrong axis',
+  gestures: 'hold the sticks as the leaflet shows for each wrong axis',
+  'dial-side': 'turn the dial of each wrong axis to the other side of its centre',
+  learned: 'nothing to set: the unit learns them during capture. If one is wrong, capture again',
+  none: 'nothing to set: a wrong one means the unit is mounted wrongly',
 };
 
 const GAIN: Record<UnitTraits['gainLaw'], string> = {
   fixed: 'has no gain channel',
-  'zero-to-full': 'reads gain from 0 to +100; below 0 is nothing',
-  magnitude: 'reads the size of the gain value; its sign means nothing, the middle is none',
+  'zero-to-full': 'reads gain from 0 to +100; below 0 there is none',
+  magnitude: 'reads the size of the gain value and ignores its sign; at centre there is none',
   'full-range': 'reads gain from −100 (none) to +100 (full)',
-  'sign-selects-set': 'reads the size as gain; the sign chooses what it does, the middle is off',
+  'sign-selects-set': 'reads the size as gain; the sign chooses what it does, the centre is off',
 };
 
 const steers = (traits: UnitTraits): boolean => isSteeringUnit({ traits });
@@ -70,14 +70,14 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
   const order = [
     'Second-hand, or its past unknown: reset it first, then set everything again.',
     steering
-      ? 'Nothing that the motor turns may touch anything, until the last check.'
-      : 'Propeller off, throttle cut on and tried, until the motor run-up.',
+      ? 'Keep everything the motor turns clear until the last check.'
+      : 'Propeller off, throttle cut on and tested, until the motor run-up.',
     traits.place === 'receiver'
       ? 'Update it and the transmitter, then bind, a step or two apart.'
       : 'Bind the receiver first and try the model without the unit.',
     traits.inputOrder.kind === 'fixed'
       ? `Channels in its order: ${traits.inputOrder.order.join(', ')}.`
-      : 'Tell it which channel carries what.',
+      : 'Set in the unit which channel carries what.',
     traits.ports.some((p) => p.labelledFor)
       ? 'Plug servos in by the labels on its ports, not by channel number.'
       : 'Plug servos into the ports the plan names.',
@@ -87,21 +87,21 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
     ...(traits.extras.includes('six-face-calibration')
       ? ['Calibrate its six faces before it is fitted.']
       : []),
-    `Fix it square: ${orientationWords(traits)}.`,
+    `Mount it square: ${orientationWords(traits)}.`,
     ...(traits.mixer === 'unit' && !steering
       ? ['Set the wing type in it; the transmitter sends plain sticks.']
       : traits.mixer === 'transmitter' && traits.axes.length > 1
-        ? ['Deltas and V-tails are mixed in the transmitter, and moved while it learns.']
+        ? ['Mix deltas and V-tails in the transmitter; the unit learns the mix from the sticks.']
         : []),
     ...(steering
-      ? [`Teach travel: ${LEFT_FIRST}.`]
+      ? [`Let it learn the travel: ${LEFT_FIRST}.`]
       : [
-          `Centre and travel capture, by ${traits.captureGestures.map((g) => GESTURES[g].name.toLowerCase()).join(' or ')}; again after every change of trim, subtrim, end or reversal.`,
+          `Centre and travel capture, by ${traits.captureGestures.map((g) => GESTURES[g].name.toLowerCase()).join(' or ')}; repeat after every change of trim, subtrim, endpoint or direction.`,
         ]),
     `Correction directions: ${DIRECTION[traits.correctionDirection]}.`,
     ...(traits.arming === 'after-throttle'
       ? [
-          `It starts to work when the throttle has passed ${traits.armThrottlePct} % once: propeller off, then run the stick up.`,
+          `It stabilizes once the throttle has passed ${traits.armThrottlePct} % once: propeller off, then run the stick up.`,
         ]
       : []),
     ...(traits.modes.includes('level') ? ['Capture level in the attitude it flies at.'] : []),
@@ -120,21 +120,23 @@ function limits(traits: UnitTraits): string[] {
   const { modes } = traits;
   return [
     traits.correctionDirection === 'learned'
-      ? `know that it learned the wrong way: it believes the ${steers(traits) ? 'steering' : 'sticks'}`
-      : 'know that its orientation or direction is set wrong: only you can see it',
-    ...(modes.includes('off') ? [] : ['be switched off out there']),
+      ? `notice that it learned the wrong way: it trusts the ${steers(traits) ? 'steering' : 'sticks'}`
+      : 'notice that its orientation or direction is set wrong: only you can see that',
+    ...(modes.includes('off') ? [] : ['be switched off from the transmitter']),
     ...(modes.includes('level') || steers(traits)
       ? []
       : ['level the model: it damps, and does not bring it back to an attitude']),
     ...(modes.includes('hold') ? [] : [steers(traits) ? 'hold a heading' : 'hold an attitude']),
-    ...(traits.gainLaw === 'fixed' ? ['have its gain changed out there'] : []),
+    ...(traits.gainLaw === 'fixed' ? ['have its gain changed from the transmitter'] : []),
     ...(traits.axes.length < 3 ? [`stabilize anything but ${traits.axes.join(' and ')}`] : []),
     ...(traits.mixer === 'unit' && !steers(traits)
-      ? ['take a delta or V-tail mixed in the transmitter']
+      ? ['accept a delta or V-tail mixed in the transmitter']
       : []),
     ...(traits.mixer === 'transmitter' ? ['mix a delta or V-tail itself'] : []),
-    ...(traits.orientations.length < 24 ? [`sit otherwise than ${orientationWords(traits)}`] : []),
-    ...(traits.portReverse ? [] : ['turn a servo round at its port']),
+    ...(traits.orientations.length < 24
+      ? [`be mounted other than ${orientationWords(traits)}`]
+      : []),
+    ...(traits.portReverse ? [] : ['reverse a servo at its output']),
     ...(traits.stickFade === 'fixed'
       ? [`have its ${steers(traits) ? 'fade with the steering' : 'stick fade'} changed`]
       : []),
@@ -144,17 +146,17 @@ function limits(traits: UnitTraits): string[] {
     ...(traits.slotsSettable || traits.modeSelect.by === 'fixed'
       ? []
       : ['have other modes put on its switch positions']),
-    ...(traits.arming === 'position-fix' ? ['level or go home before it knows its position'] : []),
+    ...(traits.arming === 'position-fix' ? ['level or fly home before it knows its position'] : []),
     ...(steers(traits) || traits.failsafe.some((f) => f === 'unit-mode' || f === 'autopilot')
       ? []
-      : ['fly by itself when the link is lost']),
+      : ['fly by itself when the signal is lost']),
   ];
 }
 
 /** "flat, arrow to the nose, either way up" for the usual sets of orientations. */
 function orientationWords(traits: UnitTraits): string {
   const { orientations } = traits;
-  if (orientations.length === 24) return 'any of the 24 ways, and tell it which';
+  if (orientations.length === 24) return 'any of the 24 ways; set in the unit which one';
   // No model is at hand: what steers is spoken of as a car, all else as an aeroplane.
   const ends = kindEntry(steers(traits) ? 'car' : 'conventional');
   const arrows = [...new Set(orientations.map((m) => m.split('-')[0]!))].map((w) =>

@@ -15,7 +15,7 @@ interface Ready {
   unit: string;
   transmitter: string;
   wishes?: Partial<ProgramWishes>;
-  /** Most bank in self-levelling, where panic may find the stick right over. */
+  /** Most bank in self-levelling, where panic may find the stick fully over. */
   bankDeg?: number;
   /** Whether the steering is there as measured, its ends at the stops. */
   measured?: true;
@@ -28,7 +28,7 @@ const panic = (control: string): Partial<ProgramWishes> => ({
 const READY = {
   trainer: {
     title: 'Trainer with panic',
-    says: 'High wing, flaps, three modes on one switch, a button that rights it, glides when the link is lost.',
+    says: 'High wing, flaps, three modes on one switch, a panic button, a level glide when the signal is lost.',
     kind: 'conventional',
     more: { flaps: true },
     unit: 'menu-receiver',
@@ -56,7 +56,7 @@ const READY = {
   },
   sailplane: {
     title: 'V-tail sailplane, hand launched',
-    says: 'V-tail mixed by the unit, launch help on a switch, a button that rights it.',
+    says: 'V-tail mixed by the unit, launch help on a switch, a panic button.',
     kind: 'v-tail',
     unit: 'menu-receiver',
     transmitter: 'line-sixteen',
@@ -68,7 +68,7 @@ const READY = {
   },
   delta: {
     title: 'Delta on a self-mixing receiver',
-    says: 'Plain sticks to a receiver that mixes the elevons itself.',
+    says: 'Plain sticks; the receiver mixes the elevons itself.',
     kind: 'flying-wing',
     unit: 'fixed-order-receiver',
     transmitter: 'line-sixteen',
@@ -83,7 +83,7 @@ const READY = {
   },
   'drift-car': {
     title: 'Drift car',
-    says: 'Steering measured and its ends at the stops, gain on a dial whose middle is off, the brake on when the link is lost.',
+    says: 'Steering measured and its ends at the stops, gain on a dial with off in the middle, brake on when the signal is lost.',
     kind: 'car',
     unit: 'steering-receiver',
     transmitter: 'surface-four',
@@ -94,7 +94,7 @@ const READY = {
   },
   'pilot-boat': {
     title: 'Pilot boat',
-    says: 'Rudder stabilized, gain on a dial whose middle is off, circles when the signal is lost.',
+    says: 'Rudder stabilized, gain on a dial with off in the middle, circles when the signal is lost.',
     kind: 'boat',
     unit: 'steering-receiver',
     transmitter: 'surface-four',

@@ -84,7 +84,7 @@ export const gainWords = (pct: number): string =>
 export function describeSurface(surface: Surface, deg: number): string {
   const movement = movementOf(surface, deg);
   const name = surface.label.toLowerCase();
-  if (Number.isNaN(deg)) return `${name} cannot be reached by its rod`;
+  if (Number.isNaN(deg)) return `${name} locks its linkage`;
   return movement === 'centre'
     ? `${name} at centre`
     : `${name} ${Math.abs(deg).toFixed(0)}° ${movement}`;

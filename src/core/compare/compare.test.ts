@@ -31,7 +31,7 @@ describe('two versions in words', () => {
       ['installation: level capture nothing → pitch −2°'],
     ],
     [
-      'something taken out',
+      'something removed',
       (s) => void s.program.lines.pop(),
       [expect.stringMatching(/^program · lines: .* removed$/) as string],
     ],

@@ -39,7 +39,7 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
   const name = surface.label.toLowerCase();
   const look: Aid = {
     title: 'Make it easy to see',
-    does: `Stick a strip of paper a hand long to the trailing edge of the ${name} and stand where you see it edge on. Or film it with a phone and look at the film slowly.`,
+    does: `Stick a strip of paper a hand long to the trailing edge of the ${name} and stand where you see it edge on. Or film it with a phone and play the film slowly.`,
   };
   const servo: Aid = {
     title: 'Look at the servo arm instead',
@@ -64,20 +64,20 @@ export function aidsFor(setup: Setup, { check, surface }: Expectation): Aid[] {
       : 'Turn the gain fully up for this.';
   const arm =
     traits.arming === 'after-throttle'
-      ? ` ${kindOf(setup.airframe).safe}: run the throttle past ${traits.armThrottlePct} % once, or the unit does nothing at all.`
+      ? ` ${kindOf(setup.airframe).safe}: run the throttle past ${traits.armThrottlePct} % once, or the unit does nothing.`
       : '';
   const held = heldInstead(setup, check, surface.id);
   return [
     {
-      title: 'More of it',
+      title: 'A larger movement',
       does: `${up}${arm} ${controls.length > 0 ? `${controls.join(', ')}. ` : ''}Move the model as fast as you dare.`,
     },
     {
-      title: 'To and fro',
+      title: 'Rock it',
       does:
         check.way === 'held'
           ? 'Tip it further, and wait: levelling drives the surface over and keeps it there.'
-          : 'Rock it to and fro four or five times. The surface beats against every turn; look only at the half you are asked about.',
+          : 'Rock it back and forth four or five times. The surface works against every turn; watch only the half you are asked about.',
     },
     ...(held
       ? [

@@ -95,7 +95,7 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
     facts.push({
       id: `rod-${surface.id}`,
       place: 'linkage',
-      title: `${surface.label} is linked the opposite way to what is written down`,
+      title: `${surface.label} is linked opposite to the Setup`,
       cost: 1,
       patch: replace(
         pointer('airframe', 'surfaces', i, 'linkage', 'sense'),
@@ -131,7 +131,7 @@ export function settingAtoms(setup: Setup): Atom[] {
       id: `channel-${output.channel}`,
       place: 'transmitter',
       title:
-        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'back to normal' : ''} in the transmitter`.replace(
+        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'to normal' : ''} in the transmitter`.replace(
           / {2}/,
           ' ',
         ),
@@ -159,8 +159,8 @@ export function settingAtoms(setup: Setup): Atom[] {
         id: `teach-${carries}`,
         place: 'unit',
         title: taughtByDriving(unit)
-          ? `Teach it again, left first: ${LEFT_FIRST}`
-          : `Teach the unit its travel again, ${carries} stick as it is now`,
+          ? `Let it learn again, left first: ${LEFT_FIRST}`
+          : `Let the unit learn its travel again, ${carries} stick as it is now`,
         cost: 1.05,
         patch: replace(pointer('installation', 'travelCapture', i, 'sense'), -sense),
       }),

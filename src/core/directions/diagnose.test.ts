@@ -113,7 +113,7 @@ describe('diagnose', () => {
     const { changes } = diagnose(truth, watch(truth));
     expect(changes.map((c) => c.title)).toEqual([
       'Reverse the roll correction in the unit’s menu',
-      'Set channel 2 (elevator) back to normal in the transmitter',
+      'Set channel 2 (elevator) to normal in the transmitter',
     ]);
     expect(changes[1]!.notElsewhere.join(' ')).toContain('which is right');
   });

@@ -146,8 +146,8 @@ function contradictionOf({ pairs, seen }: Looked): string {
     (p, i) => p.check.again || seen[i] === undefined || seen[i] === p.sign,
   );
   return firstRight && wrongModes.size > 0
-    ? `Only ${[...wrongModes].join(' and ')} is wrong: this unit has directions of its own for each mode. Turn the correction round in the settings of ${[...wrongModes].join(' and ')}, not elsewhere, and look again.`
-    : 'No reversal, no mounting of the unit, no plugs changed over and nothing switched off explains all of this. Look again at the surfaces marked wrong.';
+    ? `Only ${[...wrongModes].join(' and ')} is wrong: this unit has directions of its own for each mode. Reverse the correction in the settings of ${[...wrongModes].join(' and ')}, not elsewhere, and check again.`
+    : 'No reversal, mounting, swapped plug or switched-off output explains all of this. Check the surfaces marked wrong again.';
 }
 
 function verdictsOf(setup: Setup, { pairs, seen }: Looked): AxisVerdict[] {
@@ -189,8 +189,8 @@ function silencesOf({ pairs, seen }: Looked): Silence[] {
 function silence({ check, surface }: Expectation): string {
   const start = `${surface.label} did not move when you ${check.done}.`;
   if (check.kind === 'stick')
-    return `${start} Check its plug, that the link is up and that the servo has power.`;
+    return `${start} Check its plug, the radio link and the servo’s power.`;
   if (check.way === 'held' && (check.mode === 'level' || check.mode === 'home'))
-    return `${start} A surface that only twitches and comes back is rate damping, not self-levelling: the mode switch is not where you think, or that position holds another mode.`;
+    return `${start} A surface that only twitches and comes back is rate damping, not self-levelling: the mode switch is not where you think, or that position gives another mode.`;
   return start;
 }

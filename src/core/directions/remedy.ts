@@ -111,13 +111,13 @@ function turned(
       ];
     if ((mask & own) !== own)
       return [`Not: ${lower(other.title)} alone. It leaves the ${names(own & ~mask)} wrong.`];
-    return [`${other.title} would do as well, with more work.`];
+    return [`${other.title} would also work, with more effort.`];
   });
   return {
     atom: atom.id,
     place: atom.place,
     title: atom.title,
-    why: `It turns round the ${names(own)}, and nothing else.`,
+    why: `It reverses the ${names(own)}, and nothing else.`,
     notElsewhere,
     patch: atom.patch,
   };

@@ -67,7 +67,7 @@ describe('a unit fixed otherwise than written down', () => {
     const menu = makeSetup('v-tail');
     const told = diagnose(menu, watchAs(menu, mounted(menu, 'tail-up')));
     expect(told.changes.map((c) => c.title)).toEqual([
-      'Tell the unit that it is fixed with its arrow to the tail, label up',
+      'Set in the unit that it is mounted with its arrow to the tail, label up',
     ]);
     const flat = makeSetup('conventional', 'switch-receiver');
     const turned = diagnose(flat, watchAs(flat, mounted(flat, 'tail-up')));
@@ -100,7 +100,7 @@ describe('one axis and two axes', () => {
     const written = makeSetup();
     const found = diagnose(written, watchAs(written, senses(written, ['roll', 'pitch'])));
     expect(found.learned.map((c) => c.title)).toEqual([
-      'The unit is fixed with its arrow to the tail, label up',
+      'The unit is mounted with its arrow to the tail, label up',
     ]);
   });
   it('says nothing about the mounting before two axes were seen', () => {
@@ -155,7 +155,7 @@ describe('every other single thing', () => {
     expect(found.tries[0]!.act).toMatch(/Propeller off.*25 %/);
     expect(found.learned).toEqual([]);
     // The others that would look the same are named as well, in the order of likelihood.
-    expect(found.tries.map((t) => t.title).join()).toMatch(/gain is down.*stands in off/);
+    expect(found.tries.map((t) => t.title).join()).toMatch(/gain is turned down.*is in off/);
   });
   it('damping where self-levelling should be: the position holds another mode', () => {
     const written = makeSetup();

@@ -17,7 +17,7 @@ describe('the letters of a file that comes from elsewhere', () => {
     ['without one', utf8(TEXT), 'utf-8'],
     ['an older spreadsheet', narrow(TEXT), 'windows-1252'],
     ['two bytes a letter', wide(TEXT, true, true), 'utf-16le'],
-    ['the other way round', wide(TEXT, false, true), 'utf-16be'],
+    ['reversed', wide(TEXT, false, true), 'utf-16be'],
     ['two bytes a letter, no mark', wide(TEXT, true, false), 'utf-16le'],
     ['the other way round, no mark', wide(TEXT, false, false), 'utf-16be'],
   ])('%s', (_, bytes, encoding) => {

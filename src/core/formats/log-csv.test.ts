@@ -43,7 +43,7 @@ describe('the log as CSV (RFC 4180)', () => {
   });
   it.each([
     ['title\r\nx\r\n', 'no column "at"'],
-    ['at,title\r\nyesterday,x\r\n', 'is no date'],
+    ['at,title\r\nyesterday,x\r\n', 'is not a date'],
     ['at,title,kind\r\n2026-01-01,x,picnic\r\n', 'kind'],
     ['at,title,minutes\r\n2026-01-01,x,many\r\n', 'minutes'],
   ])('refuses %j with the line', (text, reason) => {

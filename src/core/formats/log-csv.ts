@@ -92,7 +92,7 @@ export function readLogCsv(text: string, version: number, order?: DayOrder): Rea
     const cell = (name: (typeof COLUMNS)[number]) => bare((row[name] ?? '').trim());
     const date = readDate(dates[i]!, dayOrder);
     if (!date) {
-      problems.push({ line: i + 2, reason: `"${dates[i]!.slice(0, 40)}" is no date` });
+      problems.push({ line: i + 2, reason: `"${dates[i]!.slice(0, 40)}" is not a date` });
       return;
     }
     const given = COLUMNS.flatMap((name): [string, unknown][] => {

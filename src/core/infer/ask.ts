@@ -157,12 +157,12 @@ function nextOf(
     return {
       row: joined(controls, wanted),
       most: wanted.length,
-      because: `channel ${wanted[0]!.channel} follows ${controls[wanted[0]!.of]!.label} in more places than were read`,
+      because: `channel ${wanted[0]!.channel} follows ${controls[wanted[0]!.of]!.label} in more positions than were read`,
     };
   // At last rows that must confirm it, as unlike all others as possible.
   const needsProof = done < designOf(transmitter).length + PROOF_ROWS;
   const row = needsProof ? unlike(controls, settled, done) : undefined;
-  return row && { row, most: 1, because: 'one more row must confirm what was found' };
+  return row && { row, most: 1, because: 'one more row must confirm the result' };
 }
 
 /** Places of everything that some channel depends on, at random but the same every time. */

@@ -176,7 +176,7 @@ describe('a program from what the monitor shows', () => {
           channel: 1,
           first: 0,
           second: 2,
-          says: 'Readings 1 and 3 have the controls in the same places, and channel 1 shows 10 % in one and 40 % in the other.',
+          says: 'Readings 1 and 3 have the controls in the same positions, but channel 1 shows 10 % in one and 40 % in the other.',
         },
       ],
     });
@@ -189,13 +189,13 @@ describe('a program from what the monitor shows', () => {
     ]);
     expect(two.unread).toContain('Switch A middle');
     expect(two.channels[0]!.open).toEqual([
-      'Knob 1 was read in two places: one more between them tells whether it goes straight.',
+      'Knob 1 was read in two positions: one more between them shows whether it is a straight line.',
     ]);
     const gap = infer(transmitter, [
       { controls: { sa: -100 }, channels: [10] },
       { controls: { sa: 100 }, channels: [90] },
     ]);
-    expect(gap.unsettled[0]!.says).toMatch(/Nothing was read with Switch A at 0 %: one reading/);
+    expect(gap.unsettled[0]!.says).toMatch(/Nothing was read with Switch A at 0 %: read one row/);
   });
   it('what no simple program gives is said, not made up', () => {
     const { transmitter } = makeSetup();

@@ -83,7 +83,7 @@ export function infer(transmitter: Transmitter, readings: readonly Reading[]): I
         channel: known.channel,
         first,
         second,
-        says: `Readings ${first + 1} and ${second + 1} have the controls in the same places, and channel ${known.channel} shows ${known.seen[clash[0]]!.value} % in one and ${known.seen[clash[1]]!.value} % in the other.`,
+        says: `Readings ${first + 1} and ${second + 1} have the controls in the same positions, but channel ${known.channel} shows ${known.seen[clash[0]]!.value} % in one and ${known.seen[clash[1]]!.value} % in the other.`,
       });
     } else if (known.trees.length === 0) result.unexplained.push(known.channel);
     else if (known.trees.length > 1)
@@ -150,7 +150,7 @@ const MOST_WAYS = 4;
 const neverAt = (control: Control, at: number, seen: readonly Seen[]): string[] =>
   neverRead(control, at, seen).map(
     (p) =>
-      `Nothing was read with ${control.label} at ${switchValue(control.kind, p)} %: one reading there tells.`,
+      `Nothing was read with ${control.label} at ${switchValue(control.kind, p)} %: read one row there.`,
   );
 
 function neverRead(control: Control, at: number, seen: readonly Seen[]): number[] {
@@ -246,7 +246,7 @@ function written(controls: readonly Control[], { channel, seen, trees }: Known):
     const values = new Set(seen.map((s) => s.hands[of]));
     if (values.size === 2)
       open.push(
-        `${controls[of]!.label} was read in two places: one more between them tells whether it goes straight.`,
+        `${controls[of]!.label} was read in two positions: one more between them shows whether it is a straight line.`,
       );
   }
   return { channel, lines, shapes, open };

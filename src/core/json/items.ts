@@ -159,9 +159,9 @@ export function itemReader(lists: readonly string[], handler: ItemHandler, limit
       if (carriedBytes > MOST_ITEM_BYTES) fail('too large');
       if (rest.length > 0) carried.push(rest.slice());
     },
-    /** @throws JsonItemsError where the file breaks off */
+    /** @throws JsonItemsError where the file ends too early */
     end(): void {
-      if (!ended) fail('breaks off');
+      if (!ended) fail('ends too early');
     },
   };
 }

@@ -61,7 +61,7 @@ describe('a large file, an item at a time', () => {
     ['{"log": 7}', '/log', 'must be a list'],
     ['{"log": [1,]}', '/log/1', 'not JSON: Unexpected end of JSON input'],
     ['{"log": [{"a": }]}', '/log/0', 'not JSON'],
-    ['{"log": [1]', '/log', 'breaks off'],
+    ['{"log": [1]', '/log', 'ends too early'],
     ['{"log": [1]} x', '/', 'something after its end'],
     ['{"log": [' + '['.repeat(90), '/log/0', 'nested more than 64 deep'],
     ['{"log": [' + ' '.repeat(5_000_000), '/log/0', 'too large'],

@@ -11,7 +11,7 @@ const SAY = sentences('level', {
     block: { under: Wedge['under']; mm: number };
     gesture: Sentence;
   }) =>
-    `${block.under === 'nothing' ? 'Let it stand as it flies' : `Put ${block.mm} mm under the ${block.under}`}, wings level, the model still: ${gesture.words}.`,
+    `${block.under === 'nothing' ? 'Stand it as it flies' : `Put ${block.mm} mm under the ${block.under}`}, wings level, the model still: ${gesture.words}.`,
   confirmed: () => 'the unit confirms it',
   'pitch-within': ({ deg }: { deg: number }) => `pitch within 1° of ${deg}° nose up`,
   check: () =>

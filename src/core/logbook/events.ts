@@ -21,7 +21,7 @@ export const EVENTS: readonly PhysicalEvent[] = [
     onSurface: 'Steering or linkage changed',
     bumps: ['linkageChanged'],
   },
-  { id: 'moved', title: 'Unit moved or taken out', bumps: ['unitMoved'] },
+  { id: 'moved', title: 'Unit moved or removed', bumps: ['unitMoved'] },
   { id: 'crash', title: 'Crash or hard landing', onSurface: 'Crash', bumps: ['crash'] },
   { id: 'unit-update', title: 'Unit updated', bumps: ['unitFirmware'] },
   { id: 'reset', title: 'Unit reset, or its questionnaire run again', bumps: ['unitReset'] },

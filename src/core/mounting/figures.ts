@@ -62,7 +62,7 @@ export function seatReport({ installation, airframe, unit }: Setup): SeatReport 
   const verdict = !levels
     ? 'This unit only damps: every part of a rigid model turns at the same rate, so it may sit anywhere on it.'
     : matters
-      ? `Nearer to the balance point: ${worst.when} it believes it is tilted by ${worst.errorDeg.toFixed(1)}°.`
+      ? `Move it nearer to the balance point: ${worst.when} it reads a tilt of ${worst.errorDeg.toFixed(1)}°.`
       : `Where it sits costs ${worst.errorDeg.toFixed(1)}° at the most, ${worst.lasting ? 'for as long as the turn lasts' : 'and only while it turns'}: leave it there.`;
   return { figures, leak, verdict, matters };
 }
@@ -99,7 +99,7 @@ export function mountingSchools(setup: Setup): School[] {
       ] satisfies (readonly [(typeof SEAT_TILTS)[number], string])[],
       says:
         pitch === 0 && roll === 0
-          ? 'Written down as level: nothing leaks. A degree of tilt fore and aft would leak 1.7 % of roll into yaw; a degree to one side, of pitch into yaw.'
+          ? 'Recorded as level: nothing leaks. One degree of tilt fore and aft would leak 1.7 % of roll into yaw; one degree to the side, the same of pitch into yaw.'
           : `${[
               ...(pitch === 0
                 ? []
@@ -113,7 +113,7 @@ export function mountingSchools(setup: Setup): School[] {
                   ]),
             ].join(
               ', ',
-            )}${kindOf(setup.airframe).onSurface ? '.' : '; the level capture takes the tilt itself out of self-levelling.'}`,
+            )}${kindOf(setup.airframe).onSurface ? '.' : '; level capture removes the tilt itself from self-levelling.'}`,
     },
   ];
 }
@@ -132,7 +132,9 @@ export function mountingAdvice({ airframe, unit, intents }: Setup): string[] {
     ...(intents.seat?.tilt === 'level' ? ['Level it in the model with a small spirit level.'] : []),
     'Leave slack in the leads: a tight lead transmits vibration and can tilt the unit.',
     ...(airframe.motors.length > 0
-      ? ['Clear of the motor, its controller and the battery leads; the further the quieter.']
+      ? [
+          'Keep it clear of the motor, its controller and the battery leads: the further, the quieter.',
+        ]
       : []),
     ...(unit.traits.place === 'receiver'
       ? [
@@ -140,7 +142,7 @@ export function mountingAdvice({ airframe, unit, intents }: Setup): string[] {
         ]
       : []),
     ...(ground
-      ? ['Insulated from the chassis: stones and chatter of the drive are movement to it.']
+      ? ['Insulate it from the chassis: it reads stones and drive chatter as movement.']
       : []),
   ];
 }

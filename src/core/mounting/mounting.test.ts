@@ -114,7 +114,7 @@ describe('what its place costs', () => {
     setup.installation.skewDeg.pitch = 3;
     setup.installation.skewDeg.roll = 4;
     expect(mountingSchools(setup)[1]!.says).toBe(
-      '3.0° nose up leaks 5.2 % of roll into yaw, 4.0° to the right leaks 7.0 % of pitch into yaw; the level capture takes the tilt itself out of self-levelling.',
+      '3.0° nose up leaks 5.2 % of roll into yaw, 4.0° to the right leaks 7.0 % of pitch into yaw; level capture removes the tilt itself from self-levelling.',
     );
   });
 });
@@ -125,9 +125,9 @@ describe('advice and test', () => {
     const setup = ground ? makeSetup(kind, 'steering-receiver', 'surface-four') : makeSetup(kind);
     const advice = mountingAdvice(setup).join(' ');
     expect(advice).toContain('foam tape');
-    expect(advice.includes('Insulated from the chassis')).toBe(ground);
+    expect(advice.includes('Insulate it from the chassis')).toBe(ground);
     expect(advice.includes('right angles')).toBe(setup.unit.traits.place === 'receiver');
-    expect(advice.includes('Clear of the motor')).toBe(setup.airframe.motors.length > 0);
+    expect(advice.includes('clear of the motor')).toBe(setup.airframe.motors.length > 0);
   });
   it('the picture to compare is what the unit was told; wrong where that is not how it sits', () => {
     const setup = makeSetup();

@@ -8,7 +8,7 @@ import {
 } from '../setup';
 
 const SAY = sentences('mounting', {
-  'look-at-the-unit': () => 'Look at the unit in the model.',
+  'look-at-the-unit': () => 'Check the unit in the model.',
   'mounted-like-this': (how: Named) => how.label,
   'firm-and-square': () => 'square, firm on its tape, slack in the leads',
   'at-balance-point': () => 'at the balance point',

@@ -81,7 +81,7 @@ describe('channel planner', () => {
   });
   it('says which channel a shorter link would lose', () => {
     const p = plan({ flaps: true, gear: true }, 'menu-receiver', 'function-eight');
-    expect(p.notes.join()).toMatch(/Automatic, seven channels.*would never arrive/);
+    expect(p.notes.join()).toMatch(/Automatic, seven channels.*would not reach the receiver/);
   });
   it('says when and why it is impossible', () => {
     expect(
@@ -129,7 +129,7 @@ describe('channel planner', () => {
       { switchOnly: [7] },
       'aileron',
       7,
-      /^Channel 7 carries a switch and nothing else: aileron cannot be on channel 7\.$/,
+      /^Channel 7 carries a switch only: aileron cannot be on channel 7\.$/,
     ],
   ])(
     'a pin that cannot be had names what is in its way: %s',

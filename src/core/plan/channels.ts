@@ -64,7 +64,8 @@ const WAYS: Record<WayId, WayOut> = {
   'y-lead': {
     id: 'y-lead',
     title: 'Join both ailerons on a Y-lead',
-    costs: 'Frees one channel. Their centres can no longer be set apart, nor differential.',
+    costs:
+      'Frees one channel. Their centres can no longer be set separately, and there is no differential.',
     weight: 1,
   },
   'panic-by-mode': {
@@ -87,7 +88,7 @@ const WAYS: Record<WayId, WayOut> = {
   },
   'drop-gain-lead': {
     id: 'drop-gain-lead',
-    title: 'Set the gain once, then take the gain lead out',
+    title: 'Set the gain once, then unplug the gain lead',
     costs:
       'Frees the gain channel. Gain stays at the last value and cannot be turned down in the air.',
     weight: 5,
@@ -125,7 +126,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
   const { airframe, unit, transmitter, pins } = request;
   const impossible = unsuited(airframe, unit, request.mixer);
   const { loose } = plugIn(airframe, unit, request.mixer);
-  if (loose.length > 0) impossible.push(`The unit has no plug left for the ${loose.join(', ')}.`);
+  if (loose.length > 0) impossible.push(`The unit has no free plug for the ${loose.join(', ')}.`);
   const none = { rows: [], taken: [], choices: [], notes: [] };
   for (const hand of ['aileron', 'elevator'] as const)
     if (
@@ -167,7 +168,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       ...none,
       impossible: [
         free && pins.length > 0
-          ? `What you pinned cannot all be kept: ${words}.`
+          ? `Not everything you pinned can be kept: ${words}.`
           : tooFew(wanted, request),
       ],
     };
@@ -243,7 +244,7 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
       carries,
       channel,
       transmitter.switchOnly.includes(channel)
-        ? 'This channel can carry a switch and nothing else, which is all it needs.'
+        ? 'This channel carries a switch only, which is all it needs.'
         : 'Lowest free channel.',
     );
   }
@@ -268,7 +269,7 @@ function beyondOf(
     ];
   }
   return transmitter.switchOnly.includes(channel) && !canRideSwitch(carries)
-    ? [`Channel ${channel} carries a switch and nothing else: ${what}.`]
+    ? [`Channel ${channel} carries a switch only: ${what}.`]
     : [];
 }
 
@@ -283,7 +284,7 @@ function tooFew(wanted: readonly ChannelFunction[], { unit, transmitter }: PlanR
     ['the unit receives', unit.traits.inputChannels],
   ];
   const [who, count] = limits.reduce((a, b) => (b[1] < a[1] ? b : a));
-  return `${wanted.length} functions (${wanted.join(', ')}) need more than ${who}: ${count} channels, and no combination of ways out is enough.`;
+  return `${wanted.length} functions (${wanted.join(', ')}) need more than ${who}: ${count} channels, and no combination of alternatives is enough.`;
 }
 
 function notesOn(rows: readonly PlanRow[], transmitter: Transmitter): string[] {
@@ -294,7 +295,7 @@ function notesOn(rows: readonly PlanRow[], transmitter: Transmitter): string[] {
   for (const variant of transmitter.linkVariants)
     if (variant.channels < most)
       notes.push(
-        `With the link set to “${variant.label}” channel ${most} (${rows.find((r) => r.channel === most)!.carries}) would never arrive.`,
+        `With the link set to “${variant.label}” channel ${most} (${rows.find((r) => r.channel === most)!.carries}) would not reach the receiver.`,
       );
   return notes;
 }

@@ -59,7 +59,7 @@ export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[
     traits.mixer === 'unit'
   )
     reasons.push(
-      'This unit mixes by itself and knows no flaperons; use separate flaps or a unit that lets the transmitter mix.',
+      'This unit mixes by itself and has no flaperons; use separate flaps or a unit that lets the transmitter mix.',
     );
   const needsRudder =
     traits.place === 'single-axis' && !airframe.surfaces.some((s) => s.role === 'rudder');

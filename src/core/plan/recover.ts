@@ -151,8 +151,8 @@ export function recovered(old: Setup): Opened {
     }
     notes.push(
       chosen
-        ? `${WISH_TITLES[wish]}: the entries are not as the choice would write them. They stay as they are, as your own; the choice stays as well, and what differs is said.`
-        : `${WISH_TITLES[wish]}: not as any choice would write it. The entries stay as they are, as your own.`,
+        ? `${WISH_TITLES[wish]}: the entries differ from your choice. They are kept as your own; the choice is kept too, and the differences are listed.`
+        : `${WISH_TITLES[wish]}: matches no choice. The entries are kept as your own.`,
     );
   }
   return { setup, notes };

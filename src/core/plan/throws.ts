@@ -69,7 +69,7 @@ export function setThrow(setup: Setup, of: ThrowOf, end: ThrowEnd, mm: number): 
     reason:
       nearest === undefined
         ? 'No endpoint of the transmitter moves this end.'
-        : `${Math.abs(nearest).toFixed(0)} mm ${movementOf(surface, side * 90)} is what the endpoints of ${surface.label.toLowerCase()} allow: another hole in the arm or horn gives the rest.`,
+        : `The endpoints of ${surface.label.toLowerCase()} allow ${Math.abs(nearest).toFixed(0)} mm ${movementOf(surface, side * 90)}. For more, use another hole in the arm or horn.`,
   };
 }
 

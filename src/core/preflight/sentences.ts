@@ -24,12 +24,12 @@ export const GAIN = sentences('preflight-gain', {
 /** What is done before every flight or run. */
 export const DO = sentences('preflight', {
   'look-over': ({ fitted }: { fitted: Moves | undefined }) =>
-    `Look it over: leads, aerials, tape of the unit, horns and rods, battery.${fitted ? ` ${fitted === 'wheels' ? 'Pinion in' : 'Propeller on'} and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
+    `Check leads, aerials, the unit’s tape, horns and rods, battery.${fitted ? ` ${fitted === 'wheels' ? 'Pinion in' : 'Propeller on'} and tight: throttle cut on, and the model held, until the run-up.` : ''}`,
   'set-controls': ({ controls }: { controls: Named[] }) =>
     `${controls.map((c) => c.label).join(', ')}.`,
   move: ({ move }: { move: Named }) => `${move.label}.`,
   'through-modes': () =>
-    'Mode switch through its positions: look at the light, or at what the unit does.',
+    'Move the mode switch through its positions. Watch the light, or what the unit does.',
   'set-gain': () => 'Set the gain to its starting value.',
   'try-panic': () => 'Tip the model to one side and press panic.',
   'try-launch': ({ control, holdS }: { control: Named; holdS: number }) =>
@@ -50,7 +50,7 @@ export const SEE = sentences('preflight-seen', {
     `${surface.label.toLowerCase()} ${to}`,
   mode: ({ at, mode }: { at: Named; mode: Named }) => `${at.label}: ${mode.label}`,
   gain: ({ gain }: { gain: Sentence }) => gain.words,
-  'works-toward-level': () => 'it works toward level, and stops when you release panic',
+  'works-toward-level': () => 'it works towards level, and stops when you release panic',
   'launch-elevator': ({ pct }: { pct: number }) =>
     `the elevator goes up by ${pct} % of its throw and stays there`,
   'launch-no-trim': () => 'the elevator trim does not change it',

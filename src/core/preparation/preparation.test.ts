@@ -24,7 +24,7 @@ describe('knowing what is on the bench', () => {
   it('a missing menu is explained only for units that have one', () => {
     const says = (unit: string) =>
       identifyScript(makeSetup('conventional', unit)).at(-1)!.sees.join();
-    expect(says('menu-receiver')).toContain('menu that is missing');
+    expect(says('menu-receiver')).toContain('a missing menu');
     expect(says('dial-gyro')).not.toContain('menu');
   });
 });
@@ -86,7 +86,7 @@ it('every setting of the unit is entered and read back by itself; an idle mode i
   const script = unitScript(makeSetup());
   expect(items(script)).toEqual(expect.arrayContaining(['roll', 'pitch', 'yaw', 'orientation']));
   const roll = script.find((s) => s.item === 'roll')!;
-  expect(roll.does).toBe('Roll: enter it, leave the menu, go in again and read it back.');
+  expect(roll.does).toBe('Roll: enter it, leave the menu, open it again and read it back.');
   expect(roll.sees).toEqual(
     expect.arrayContaining(['correction normal', 'gain 100 %', 'stick fade 100 %']),
   );
@@ -101,13 +101,13 @@ it('is entered as the unit lets it: by presses, by small switches, by how far a 
       .map((s) => s.sees.join())
       .join('\n');
   // As it comes it is right: whoever presses all the same turns it round.
-  expect(sees('button-stabilizer')).toContain('correction normal (as it comes: do not press)');
+  expect(sees('button-stabilizer')).toContain('correction normal (factory setting: do not press)');
   expect(sees('button-stabilizer')).not.toContain('presses of its button');
   const turned = makeSetup('conventional', 'button-stabilizer');
   turned.unit.settings.axes.pitch.reversed = true;
   const pitch = unitScript(turned).find((s) => s.item === 'pitch')!;
   expect(pitch.sees.join()).toContain('correction reversed (2 presses of its button)');
-  expect(sees('button-stabilizer')).toContain('a third of a turn up from its least');
+  expect(sees('button-stabilizer')).toContain('a third of a turn up from minimum');
   expect(sees('switch-receiver')).toContain('with the small switch for roll');
   expect(sees('dial-gyro')).toContain('an eighth of a turn to the right of its centre');
 });

@@ -12,12 +12,12 @@ export const IDENTIFY = sentences('identify', {
     `transmitter: ${firmware || 'firmware not written down'}`,
   'leaflet-fits': () => 'the leaflet is for this version',
   reset: () => 'Second-hand, or its past unknown: reset it to its factory settings.',
-  'no-old-setting': () => 'it says it is reset; no old setting remains',
+  'no-old-setting': () => 'it confirms the reset; no old setting remains',
   bind: () =>
     'Bind with the transmitter a step or two away, about 1.5 m (common practice, no source): too close fails.',
   'link-light': () => 'the link light stays on after both were off and on again',
   'menu-shows': () =>
-    'its menu shows: a menu that is missing means not bound, not powered, not updated or not reset',
+    'its menu appears: a missing menu means not bound, not powered, not updated or not reset',
 });
 
 /** Nothing can start by itself from here on. */
@@ -33,12 +33,12 @@ export type Entered = Means | 'leaflet' | 'given';
 const CONFIRMED: Record<Entered, string> = {
   leaflet: 'set it as the leaflet says, then check it',
   given: 'compare it with the unit: there is nothing to enter',
-  menu: 'enter it, leave the menu, go in again and read it back',
-  switches: 'set it, then look at the switches again',
+  menu: 'enter it, leave the menu, open it again and read it back',
+  switches: 'set it, then check the switches again',
   button: 'set it, then count the blinks it answers with',
   gestures: 'hold the sticks as said, then count its twitches',
-  dials: 'turn it with a small screwdriver, then look again',
-  taught: 'let the unit learn it, and see that it confirms',
+  dials: 'turn it with a small screwdriver, then check it',
+  taught: 'let the unit learn it, and wait until it confirms',
 };
 
 /** The unit's settings, and what it shows of itself. */
@@ -60,7 +60,7 @@ export const UNIT = sentences('unit', {
   twitches: ({ times, ground }: { times: number; ground?: true }) =>
     `the ${ground ? 'steering twitches' : 'surfaces twitch'} ${times === 1 ? 'once' : `${times} times`}`,
   light: ({ mode, light }: { mode: Named; light: Named }) => `${mode.label}: ${light.label}`,
-  'go-through-modes': () => 'Go through the unit’s modes once more.',
+  'go-through-modes': () => 'Go through the unit’s modes again.',
   'none-switched-off': () => 'no position gives a mode that is switched off inside the unit',
 });
 
@@ -79,10 +79,9 @@ export const PLAIN = sentences('plain-model', {
   'cut-holds': () => 'cut on: the motor stays still whatever the throttle does',
   'stays-still': ({ afterCut }: { afterCut: boolean }) =>
     `${afterCut ? 'cut released, ' : ''}throttle closed: it stays still`,
-  release: ({ hands }: { hands: Named }) =>
-    `Unit off, trims in the middle, ${hands.label} released.`,
+  release: ({ hands }: { hands: Named }) => `Unit off, trims centred, ${hands.label} released.`,
   'in-line': ({ ground }: { ground: boolean }) =>
-    `${ground ? 'the steering' : 'every surface'} in line: by its rod first, by subtrim only for the rest`,
+    `${ground ? 'the steering' : 'every surface'} in line: adjust its rod first, use subtrim only for the rest`,
   'measure-throws': ({ edge }: { edge: Named }) =>
     `Unit off. Move every stick fully both ways and measure at the ${edge.label}.`,
   throws: ({ what, ends }: { what: Named; ends: readonly End[] }) =>

@@ -19,9 +19,9 @@ const SAY = sentences('steering', {
   quiet: () => 'the servo is quiet: one that hums is held against its stop, and burns out',
   'rock-a-wheel': () => 'Release the steering. Rock one front wheel with two fingers.',
   'rock-the-rudder': () => 'Release the steering. Rock the rudder with two fingers.',
-  'hardly-any-play': () => 'hardly any free play: the gyro never stops chasing it',
+  'hardly-any-play': () => 'hardly any free play: the gyro chases it without end',
   'play-up-to': ({ deg }: { deg: number }) =>
-    `no more than ${deg}° from side to side: the gyro never stops chasing free play`,
+    `no more than ${deg}° from side to side: the gyro chases free play without end`,
 });
 
 /** What full steering to one side must look like, from the measured steering, or from the rods alone. */

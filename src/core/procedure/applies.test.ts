@@ -64,7 +64,7 @@ it('an entry reads so many things and no more, however they are nested', () => {
     problems: [
       {
         path: '/program/lines/0',
-        reason: 'reads more than 100 things: take its conditions apart into logic',
+        reason: 'reads more than 100 things: split its conditions into logic',
       },
     ],
   });

@@ -58,7 +58,7 @@ export function gateWords(caution: Caution, airframe: Pick<Airframe, 'kind'>): s
     'throttle-locked': 'Throttle cut is on.',
     hold: 'The model is held, or tied: the motor may start.',
     'clear-behind': clear,
-    tether: 'The kill tether stops the motor when it is pulled: tried today.',
+    tether: 'The kill tether stops the motor when it is pulled: tested today.',
   };
   return words[caution];
 }

@@ -16,7 +16,7 @@ describe('panic script', () => {
     expect(script.map((s) => s.does).join('\n')).toMatch(/Switch A far.*\n.*Switch A middle/s);
     // Three modes; where the throttle cut stands makes no other test of it.
     expect(script).toHaveLength(3);
-    expect(script[0]!.sees).toContain('self-levelling comes after 0.3 s');
+    expect(script[0]!.sees).toContain('self-levelling engages after 0.3 s');
     expect(script[0]!.sees.join()).toMatch(/left aileron goes up and stays there/);
     expect(script[0]!.sees.join()).toMatch(/panic released: off again/);
   });

@@ -15,7 +15,7 @@ export const PANIC = sentences('panic', {
   hold: ({ control }: { control: Named }) => `Press ${control.label} and hold it.`,
   on: ({ control }: { control: Named }) => `${control.label} on.`,
   comes: ({ mode, afterS }: { mode: Named; afterS: number }) =>
-    `${mode.label} comes ${afterS === 0 ? 'at once' : `after ${afterS.toFixed(1)} s`}`,
+    `${mode.label} engages ${afterS === 0 ? 'at once' : `after ${afterS.toFixed(1)} s`}`,
   'wrong-mode': ({ mode }: { mode: Named }) =>
     `WRONG in the program: ${mode.label}, not self-levelling`,
   'goes-and-stays': ({ surface, to }: { surface: Named; to: Movement }) =>
@@ -32,8 +32,8 @@ export const FAILSAFE = sentences('failsafe', {
   'motor-stops': () => 'the motor stops within a second or two',
   'motor-runs-on': ({ pct }: { pct: number }) =>
     `WRONG in the program: the motor runs on at ${pct} %`,
-  'then-look': ({ at }: { at: Named }) => `Still off: look at ${at.label}.`,
-  'lose-and-look': ({ at }: { at: Named }) => `Switch the transmitter off and look at ${at.label}.`,
+  'then-look': ({ at }: { at: Named }) => `Still off: watch ${at.label}.`,
+  'lose-and-look': ({ at }: { at: Named }) => `Switch the transmitter off and watch ${at.label}.`,
   'stands-at': ({ surface }: { surface: Named }) => surface.label,
   tip: ({ deg }: { deg: number }) => `Still off: right wing down, about ${deg}°.`,
   'back-on-without-motor': () => 'Switch the transmitter on again.',

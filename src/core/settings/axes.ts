@@ -78,7 +78,7 @@ export const secondGain: Setting = {
             {
               id: `second-gain ${axis}`,
               about: AXIS_NAMES[axis],
-              name: 'gain below the middle',
+              name: 'gain below centre',
               ...onAxis(axis, 'secondGainPct'),
             },
             setup.unit.settings.axes[axis].secondGainPct,

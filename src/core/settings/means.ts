@@ -14,7 +14,7 @@ export function meansOf({ traits }: Pick<Unit, 'traits'>): Means {
   return traits.dials === 'none' ? 'taught' : 'dials';
 }
 
-const AS_IT_COMES = 'as it comes: do not press';
+const AS_IT_COMES = 'factory setting: do not press';
 
 const isPressedFor = ({ traits }: Pick<Unit, 'traits'>, what: string): boolean =>
   traits.presses?.some((p) => p.for.toLowerCase() === what.toLowerCase()) ?? false;
@@ -22,7 +22,7 @@ const isPressedFor = ({ traits }: Pick<Unit, 'traits'>, what: string): boolean =
 /** "three presses of its button", or nothing where the leaflet's number is not written down. */
 export function pressWords({ traits }: Pick<Unit, 'traits'>, what: string): string {
   const known = traits.presses?.find((p) => p.for.toLowerCase() === what.toLowerCase());
-  if (!known) return 'with its button, as often as the leaflet says';
+  if (!known) return 'with its button, as many presses as the leaflet says';
   return known.presses === 1 ? 'one press of its button' : `${known.presses} presses of its button`;
 }
 
@@ -52,7 +52,7 @@ export function howTurned(setup: Setup, what: string, isAsShipped: boolean): str
     case 'button':
       return isAsShipped ? AS_IT_COMES : pressWords(unit, what);
     case 'gestures':
-      return isAsShipped ? 'as it comes: leave the sticks alone' : gestureWords(setup, what);
+      return isAsShipped ? 'factory setting: no stick gesture' : gestureWords(setup, what);
     case 'dials':
     case 'taught':
       return undefined;
@@ -89,7 +89,7 @@ export function dialWords(
 ): string | undefined {
   const share = Math.min(1, settings.axes[axis].gainPct / 100);
   if (traits.dials === 'one-turn')
-    return share === 0 ? 'its dial at its least' : `its dial ${turnWords(share)} up from its least`;
+    return share === 0 ? 'its dial at minimum' : `its dial ${turnWords(share)} up from minimum`;
   if (traits.dials === 'centre-zero')
     return share === 0
       ? 'its dial in the centre'

@@ -182,7 +182,7 @@ export const outputMaximum: Setting = {
                   {
                     id: `output-maximum ${output.port}`,
                     about,
-                    name: 'gain at most',
+                    name: 'maximum gain',
                     ...onOutput(at, output, 'maxGainPct'),
                   },
                   output.maxGainPct,
@@ -227,7 +227,7 @@ export const outputSets: Setting = {
             });
             return [
               numberRow(given('gainPct', `gain ${words}`), sets[side].gainPct, ' %'),
-              numberRow(given('maxGainPct', `at most ${words}`), sets[side].maxGainPct, ' %'),
+              numberRow(given('maxGainPct', `maximum ${words}`), sets[side].maxGainPct, ' %'),
               ...(canHold(setup)
                 ? [
                     flagRow(

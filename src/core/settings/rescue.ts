@@ -30,8 +30,8 @@ export const recovery: Setting = {
         own.mode,
         modeOptions(setup.unit),
       ),
-      row('rollLimitDeg', 'bank at most', '°'),
-      row('pitchLimitDeg', 'pitch at most', '°'),
+      row('rollLimitDeg', 'maximum bank', '°'),
+      row('pitchLimitDeg', 'maximum pitch', '°'),
       row('delayMs', 'after', ' ms'),
       row('thresholdUs', 'above', ' µs'),
     ];
@@ -94,7 +94,7 @@ export const failsafe: Setting = {
               { id: 'failsafe throttle', about, name: 'throttle', ...write('cutThrottle') },
               own.cutThrottle,
               'off',
-              'left alone',
+              'unchanged',
             ),
           ]
         : []),

@@ -6,7 +6,7 @@ import type { Setting } from './setting';
  */
 
 /** Kept, printed and compared; what it does in the air nobody has written down. */
-const UNSEEN = 'the rig cannot show what it does: try it in small steps';
+const UNSEEN = 'the rig does not simulate this: change it in small steps';
 
 export const sensitivity: Setting = {
   id: 'sensitivity',
@@ -80,8 +80,8 @@ export const speedGain: Setting = {
         unit,
       );
     return [
-      row('fromMps', 'falls with speed from', ' m/s'),
-      row('lessPct', 'less at twice that speed by', ' %'),
+      row('fromMps', 'reduced above', ' m/s'),
+      row('lessPct', 'reduction at twice that speed', ' %'),
     ];
   },
 };

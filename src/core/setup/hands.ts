@@ -27,7 +27,7 @@ const WORDS: Record<NonNullable<Transmitter['hands']>, HandWords> = {
     all: 'wheel and trigger',
     one: 'control',
     throttle: 'trigger',
-    closed: 'trigger let go',
+    closed: 'trigger released',
   },
 };
 

@@ -38,7 +38,7 @@ export function functionSections(setup: Setup, warnings: string[]): MenuSection[
       entry: name,
       value: first
         ? `${sourceWords(setup, first.follows)}${first.sharePct === 100 && first.shiftPct === 0 ? '' : `, ${range(first)}`}`
-        : 'no control of its own: the mixes below make it',
+        : 'no control of its own: made by the mixes below',
     });
     for (const mix of sums)
       if (mix !== first)
@@ -50,11 +50,11 @@ export function functionSections(setup: Setup, warnings: string[]): MenuSection[
   }
   if (mixes.length > USUAL_MIXES)
     warnings.push(
-      `${mixes.length} mixes are needed. Count what yours has; with fewer, drop a wish rather than a position.`,
+      `${mixes.length} mixes are needed. If your transmitter has fewer, remove a choice rather than a position.`,
     );
   if (program.logic.length > 0)
     warnings.push(
-      'Delays and latches are needed. Where yours has none, leave the wish out that asks for them: panic without its hold, launch help not at all.',
+      'Delays and latches are needed. If your transmitter has none, remove the choice that needs them: panic without its hold, no launch help.',
     );
   return [
     linkSection(setup),

@@ -27,7 +27,7 @@ export function channelLost(setup: Setup): LostChannel[] {
       return { ...said, words: 'sends nothing', us: undefined };
     if (receiver === 'presets' && valuePct !== undefined)
       return { ...said, words: `goes to ${pct(valuePct)}`, us: pulseUs(pulse, valuePct) };
-    const why = receiver === 'holds' && own?.kind === 'preset' ? ': it can do nothing else' : '';
+    const why = receiver === 'holds' && own?.kind === 'preset' ? ': it cannot do otherwise' : '';
     return { ...said, words: `holds the last${why}`, us: undefined };
   });
 }

@@ -40,7 +40,7 @@ export function switchValueSections(setup: Setup, warnings: string[]): MenuSecti
   }
   if (program.logic.length > 0)
     warnings.push(
-      'Delays and latches are needed. Where yours has none, leave the wish out that asks for them.',
+      'Delays and latches are needed. If your transmitter has none, remove the choice that needs them.',
     );
   return [
     linkSection(setup),
@@ -71,7 +71,7 @@ function tableOf(setup: Setup, channel: number, name: string, warnings: string[]
   const turning = cone.filter((c) => c.kind === 'knob' || c.kind === 'slider');
   if (switches.length > MOST_SWITCHES)
     warnings.push(
-      `${name} looks at ${switches.length} switches; a table joins two. Use the first two and leave a wish out.`,
+      `${name} looks at ${switches.length} switches; a table combines two. Use the first two and remove a choice.`,
     );
   const steps: SheetStep[] = [];
   const read = (values: Record<string, number>) => {

@@ -11,7 +11,7 @@ const SAY = sentences('entry', {
   'compare-failsafe': () => 'Open the failsafe menu and compare it, channel by channel.',
   listen: () => 'Move the switches that speak, run the timer, and listen.',
   'count-seconds': () => 'Count the seconds with the channel monitor open.',
-  'compare-menus': () => 'Compare these in their menus once more: no reading shows them.',
+  'compare-menus': () => 'Compare these in their menus again: no reading shows them.',
   entry: ({ entry }: { entry: Named }) => entry.label,
 });
 

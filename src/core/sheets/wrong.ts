@@ -33,7 +33,7 @@ function otherPlaces(setup: Setup, condition: Condition): [words: string, Condit
     case 'logic':
       return [];
     case 'not':
-      return [['the other way round', condition.of]];
+      return [['reversed', condition.of]];
     case 'all':
     case 'any':
       return condition.of.flatMap((part, i) =>
@@ -133,7 +133,7 @@ export function wrongEntries(setup: Setup): WrongEntry[] {
       if (other.kind === 'stick' && other.id !== input.control)
         add(
           `input ${input.id}`,
-          `${input.label} is worked by ${lower(other.label)}.`,
+          `${input.label} is controlled by ${lower(other.label)}.`,
           put(other.id, 'program', 'inputs', i, 'control'),
         );
   });
@@ -172,7 +172,7 @@ export function wrongEntries(setup: Setup): WrongEntry[] {
       for (const [words, when] of otherPlaces(setup, condition))
         add(step, `${name} looks at another place: ${words}.`, at(read, when));
     if (l.op === 'latch')
-      add(step, `${name} is set and reset the wrong way round.`, [
+      add(step, `${name} has set and reset exchanged.`, [
         ...at('set', l.reset),
         ...at('reset', l.set),
       ]);

@@ -12,39 +12,38 @@ const OFF = sentences('gyro-off', {
 /** Each check with what a gyro would hide of it. Common practice, no source. */
 const CAR = sentences('chassis', {
   'sight-along': () => 'On a flat table, steering released: sight along both front wheels.',
-  'wheels-alike': () => 'both stand alike to the line of the car',
-  'hidden-toe': () =>
-    'hidden otherwise: unequal toe, which the gyro holds straight until it lets go',
+  'wheels-alike': () => 'both point equally to the centre line of the car',
+  'hidden-toe': () => 'hidden by the gyro: unequal toe, held straight until the gyro lets go',
   'pinion-in': () => 'Pinion in and tight, throttle cut on until it stands free on the ground.',
   'run-along-a-line': () => 'Roll it, then run it slowly along a line, steering released.',
   'keeps-to-line': () => 'it keeps to the line both ways',
-  'hidden-bent-arm': () => 'hidden otherwise: a bent arm, a dragging bearing, a trim',
+  'hidden-bent-arm': () => 'hidden by the gyro: a bent arm, a dragging bearing, a trim',
   'full-circles': () => 'Full left, then full right, at walking pace.',
-  'circles-alike': () => 'both circles have the same size',
+  'circles-alike': () => 'both circles are the same size',
   'hidden-travel': () =>
-    'hidden otherwise: unequal endpoints, which the gyro makes up for on one side only',
+    'hidden by the gyro: unequal endpoints, which the gyro makes up for on one side only',
   brake: () => 'Brake hard from speed on a straight.',
   'stays-straight': () => 'it stays straight',
-  'hidden-brakes': () => 'hidden otherwise: one side that brakes or grips more',
+  'hidden-brakes': () => 'hidden by the gyro: one side that brakes or grips more',
   'throttle-out-of-bend': () => 'Open the throttle out of a bend, left and right.',
-  'steps-out-alike': () => 'the rear steps out alike to both sides, and comes back',
+  'steps-out-alike': () => 'the rear steps out equally to both sides, and comes back',
   'hidden-tweak': () =>
-    'hidden otherwise: a twisted chassis, a sticky differential, tyres that differ',
+    'hidden by the gyro: a twisted chassis, a sticky differential, tyres that differ',
 });
 
 const BOAT = sentences('hull', {
   'shaft-coupled': () =>
     'Shaft coupled, propeller tight, throttle cut on until it lies in the water.',
   'half-speed': () => 'Half speed on smooth water, steering released.',
-  'keeps-heading': () => 'it keeps its heading to both winds',
+  'keeps-heading': () => 'it keeps its heading with the wind and against it',
   'hidden-rudder': () =>
-    'hidden otherwise: a bent rudder or the pull of the propeller, which is for the trim',
+    'hidden by the gyro: a bent rudder, or propeller torque, which you trim out',
   'full-circles': () => 'Full left, then full right, at half speed.',
-  'circles-alike': () => 'both circles have nearly the same size',
-  'hidden-travel': () => 'hidden otherwise: unequal endpoints',
+  'circles-alike': () => 'both circles are nearly the same size',
+  'hidden-travel': () => 'hidden by the gyro: unequal endpoints',
   'close-at-speed': () => 'Close the throttle at speed.',
-  'sits-straight': () => 'it sits down straight',
-  'hidden-hook': () => 'hidden otherwise: a hull that hooks to one side',
+  'sits-straight': () => 'it settles straight',
+  'hidden-hook': () => 'hidden by the gyro: a hull that hooks to one side',
 });
 
 /** A model without its gyro first: each check with what a gyro would hide of it. Common practice, no source. */

@@ -18,7 +18,7 @@ export const TUNE = sentences('tune', {
   'run-straight': () => 'On a straight, steering released.',
   'runs-straight': () =>
     'it runs straight by itself: a gyro hides poor steering geometry, it does not correct it',
-  'note-trims-run': () => 'moved trims are written down as an event, and captured again',
+  'note-trims-run': () => 'if you moved the trims: record the event and capture again',
   'run-faster': ({ by, side }: { by: Sentence; side: string | undefined }) =>
     `On a straight, faster and faster: ${side ? `start a third of the way from the middle to its ${side} side; ` : ''}${by.words} until the steering hunts, then turn it back.`,
   'no-hunting': () => 'no hunting at full speed',
@@ -30,7 +30,7 @@ export const TUNE = sentences('tune', {
   'trim-out': () => 'Take off, climb, trim until it flies with sticks released, land.',
   'flies-straight': () => 'straight and level by itself with the unit off',
   'note-trims-flown': () =>
-    'moved trims are written down as an event, and the centres captured again',
+    'if you moved the trims: record the event and capture the centres again',
   'fly-fast': ({ by }: { by: Sentence }) =>
     `Fly high, with a helper on the gain, and be able to find “off” by feel. Fast passes: ${by.words}. Jab the ailerons and release, then elevator, then rudder.`,
   // What is changed between two flights needs nobody beside the pilot.
@@ -51,7 +51,7 @@ export const LOCK = sentences('lock', {
   'put-on-switch': ({ knob }: { knob: Named }) =>
     `Put the gain you found on a switch, on this page; or leave ${knob.label} on purpose.`,
   'left-on-purpose': () =>
-    'left on purpose: its place is marked, and you check it before every start',
+    'left on purpose: its position is marked, and you check it before every start',
 });
 
 export const RECORD = sentences('record', {

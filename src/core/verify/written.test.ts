@@ -233,7 +233,7 @@ describe('wishes that cannot be', () => {
       'home without an autopilot',
       { failsafe: { school: 'home', pitchDeg: 0, rollDeg: 0 } },
       'menu-receiver',
-      /no autopilot/,
+      /not an autopilot/,
     ],
     [
       'panic without levelling',

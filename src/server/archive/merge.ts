@@ -34,7 +34,7 @@ function withStaged(
       const list = staged.models();
       const models = list.map((model, i) => {
         goOn(watcher);
-        if (i % 50 === 0) watcher.progress(write ? 'bringing in' : 'comparing', i, list.length);
+        if (i % 50 === 0) watcher.progress(write ? 'importing' : 'comparing', i, list.length);
         return changeOf(store, staged, model, write && madeAt);
       });
       const hangar = staged.parts().map((body) => {
@@ -93,7 +93,7 @@ function changeOf(
         id,
         name,
         does: 'refuse',
-        words: `both went different ways from version ${version} on: yours is kept as it is`,
+        words: `both changed after version ${version}: yours is kept`,
       };
   const versions = Math.max(0, there.versions - head.version);
   const evidence = staged.hasOther('evidence', id)
@@ -110,7 +110,7 @@ function changeOf(
     for (const entry of add) store.log.add(id, entry);
   }
   return versions + evidence.length + add.length === 0
-    ? { id, name, does: 'nothing', words: 'all of it is here already' }
+    ? { id, name, does: 'nothing', words: 'everything is here already' }
     : {
         id,
         name,

@@ -141,7 +141,7 @@ function start(id: string, order: Order): Task {
       if (task.state === 'working') {
         task.state = Atomics.load(flag, 0) === 1 ? 'ended' : 'failed';
         task.status = 500;
-        task.problems = [{ path: '', reason: `it broke off (${reason}); nothing was changed` }];
+        task.problems = [{ path: '', reason: `it stopped (${reason}); nothing was changed` }];
       }
       resolve();
     };

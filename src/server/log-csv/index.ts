@@ -28,7 +28,7 @@ export const MOST_CSV_BYTES = 200_000_000;
 export const lookAtCsv = (id: string, text: string, dates: string | null): Promise<LogPreview> =>
   run({ does: 'look', id, text, dates }, previewLog);
 
-/** Brings a CSV in, all of it or nothing. @throws Failure 422 with the line and the reason */
+/** Brings a Import CSV, all of it or nothing. @throws Failure 422 with the line and the reason */
 export const takeCsv = (
   id: string,
   text: string,

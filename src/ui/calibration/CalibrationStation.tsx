@@ -33,8 +33,8 @@ export function CalibrationStation() {
   if (!wantsSixFaces(setup))
     return (
       <p className="card max-w-2xl text-lg">
-        This unit asks for no calibration of its sensor. If yours asks for six faces, say so under
-        its traits at <em>Unit</em>, and they are drawn here.
+        This unit asks for no calibration of its sensor. If yours needs six faces, set that in its
+        traits at <em>Unit</em>, and they are drawn here.
       </p>
     );
   return (
@@ -54,10 +54,10 @@ export function CalibrationStation() {
               </p>
               <Fold className="mt-2" title="It never moves on">
                 <p>
-                  A step that waits means the face it feels is not the face it expects. Look at the
-                  arrow and at the end with the pins: pictures often call the other end the front.
-                  Try the opposite face; read its values off, if it shows them, and put them in
-                  below: they say which face it felt.
+                  If a step waits, the unit feels a different face from the one it expects. Look at
+                  the arrow and at the end with the pins: pictures often call the other end the
+                  front. Try the opposite face; read its values off, if it shows them, and enter
+                  them below: they show which face it felt.
                 </p>
               </Fold>
             </div>
@@ -78,7 +78,7 @@ export function CalibrationStation() {
               disabled={step === 0}
               onClick={() => setStep(step - 1)}
             >
-              back one
+              back
             </button>
           </div>
           <ol className="mt-3 grid gap-1 @lg:grid-cols-2">

@@ -47,7 +47,7 @@ export function CaptureStation() {
                     other end
                   </th>
                   <th scope="col" className="pl-4">
-                    Taught
+                    Captured
                   </th>
                 </tr>
               </thead>
@@ -87,7 +87,7 @@ export function CaptureStation() {
             </table>
           </div>
           {now.length === 0 && (
-            <p>No channel that steers reaches this unit: there is nothing to teach.</p>
+            <p>No channel that steers reaches this unit: there is nothing to learn.</p>
           )}
           {now.length > 0 && (
             <button
@@ -100,13 +100,13 @@ export function CaptureStation() {
                 )
               }
             >
-              Write down: {ground ? 'taught' : 'captured'} as it stands now
+              Record as {ground ? 'learned' : 'captured'}: as it is now
             </button>
           )}
         </section>
         {taughtByDriving(setup.unit) && <TeachingRun />}
         <FindingsOf step="capture" />
-        {script.length > 0 && <TestScript title="Teach it" steps={script} />}
+        {script.length > 0 && <TestScript title="Capture it" steps={script} />}
       </div>
       <aside className="flex flex-col gap-4">
         <section className="card" aria-labelledby="left-title">

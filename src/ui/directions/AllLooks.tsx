@@ -114,7 +114,7 @@ function groupsOf(
     kind === 'stick'
       ? `${hands.title}, unit off`
       : again
-        ? `Once more in ${mode && modeWords(setup.unit, mode)}`
+        ? `Again in ${mode && modeWords(setup.unit, mode)}`
         : `Corrections${mode ? ` in ${modeWords(setup.unit, mode)}` : ', unit on'}`;
   const groups = new Map<string, Observed[]>();
   for (const o of order) {

@@ -157,15 +157,15 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             <h2 className="text-xl font-bold">Every surface has been checked</h2>
             <p className="mt-1">
               {diagnosis.verdicts.every((v) => v.stick === 'right' && v.correction !== 'wrong')
-                ? 'Choose any line of the lists to look at it again.'
-                : 'What was seen needs a change; it is worked out below.'}
+                ? 'Choose any line of the lists to check it again.'
+                : 'Something must be changed: see below.'}
             </p>
           </section>
         )}
         {staleReasons.length > 0 && (
           <section className="card" aria-labelledby="stale-title">
             <h2 id="stale-title" className="text-lg font-bold">
-              <StatusMark status="stale" words="Look again" />
+              <StatusMark status="stale" words="Check again" />
             </h2>
             <p className="mt-1">
               {stale.length} answers no longer hold, because {staleReasons.join('; ')} changed

@@ -86,21 +86,19 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
       {candidates.length > 1 && lookNext.length === 0 && something && (
         <div className="mt-3">
           <p>
-            {candidates.length} things would look just like this. The first is taken below; before
-            you apply it, look at the unit and the plugs themselves:
+            {candidates.length} causes would look exactly like this. The first is assumed below;
+            before you apply it, check the unit and the plugs:
           </p>
           <ul className="list-disc pl-6">
             {candidates.slice(0, 8).map((c) => (
-              <li key={c.titles.join()}>
-                {c.titles.join('; ') || 'everything is as written down'}
-              </li>
+              <li key={c.titles.join()}>{c.titles.join('; ') || 'everything is as recorded'}</li>
             ))}
           </ul>
         </div>
       )}
       {lookNext.length > 0 && (
         <p className="mt-3">
-          {candidates.length} things could explain this. What tells most of them apart:{' '}
+          {candidates.length} causes could explain this. The check that separates most of them:{' '}
           <strong>{lookNext[0]!.check.instruction.toLowerCase()}</strong>, and look at the{' '}
           {lookNext[0]!.surfaces.map((e) => e.surface.label.toLowerCase()).join(', ')}.
         </p>
@@ -150,8 +148,7 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
           )}
           <p className="text-soft mt-3 text-sm">
             Tried on the chain: with {count === 0 ? 'this written down' : 'these changes'} every
-            stick and every correction comes out right. What a change touches must be looked at
-            again on the model.
+            stick and every correction is right. Check again on the model whatever a change affects.
           </p>
           <button
             type="button"
@@ -160,9 +157,7 @@ export function Finding({ diagnosis }: { diagnosis: Diagnosis }) {
             onClick={async () => {
               setBusy(true);
               if (await applyRemedy())
-                toast.success(
-                  'Written down. Now make the same change on the model, and look again.',
-                );
+                toast.success('Recorded. Now make the same change on the model and check again.');
               setBusy(false);
             }}
           >

@@ -34,7 +34,7 @@ export function School() {
         }
       />
       <p className="text-soft mt-1 text-sm">
-        Either is done. What to change is worked out from both together.
+        Both are common practice. What to change is worked out from both together.
       </p>
     </section>
   );

@@ -65,7 +65,7 @@ export function StillQuestion({
     <section className="card" aria-labelledby="still-title">
       <h2 id="still-title" className="text-2xl font-bold">
         {several
-          ? `Move ${LIST.format(looks.map((l) => `the ${AXIS_STICK[l.check.axis]}`))} once more, one after the other.`
+          ? `Move ${LIST.format(looks.map((l) => `the ${AXIS_STICK[l.check.axis]}`))} again, one after the other.`
           : `${looks[0]!.check.instruction}.`}
       </h2>
       <p className="mt-2 text-lg">

@@ -112,8 +112,8 @@ export function RigDock({ blind }: { blind: boolean }) {
           >
             {blind && !shown ? (
               <p className="text-soft px-4 py-6">
-                Look at the real model first: the rig keeps quiet so that it does not tell you what
-                to see.{' '}
+                Watch the real model first: the rig is hidden so that it does not tell you what to
+                see.{' '}
                 <button
                   type="button"
                   className="min-h-6 underline pointer-coarse:min-h-11"

@@ -23,12 +23,12 @@ export function Deleted() {
       aria-label="This model is deleted"
     >
       <p className="min-w-60 flex-1">
-        <strong>This model is deleted.</strong> It was taken off the shelf, here or in another
-        window. What you change is still saved. The shelf says how long it can be put back.
+        <strong>This model is deleted.</strong> It was deleted here or in another window. Your
+        changes are still saved. The shelf shows how long it can be restored.
         {refused && <span className="text-stop"> Not put back: {refused}.</span>}
       </p>
       <button type="button" className="btn btn-main" onClick={() => void putBack()}>
-        Put it back on the shelf
+        Restore it
       </button>
     </section>
   );

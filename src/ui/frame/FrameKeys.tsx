@@ -11,10 +11,10 @@ import { useNextFrom } from './NextUp';
 import { WAY_ID } from './Way';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['n', 'on to what comes next'],
+  ['n', 'on to the next step'],
   ['/ or Ctrl K', 'find anything'],
   ['Ctrl Z', 'undo the last change'],
-  ['w', 'to the way'],
+  ['w', 'to the list of stations'],
   ['r', 'the rig in full, and back'],
   ['?', 'this list'],
   ['1 … 9', 'flip the switch with that number'],

@@ -29,12 +29,7 @@ export function LastChange() {
         <h2 id="killed-title" className="text-lg font-bold">
           To check again after your last change
         </h2>
-        <button
-          type="button"
-          className="btn"
-          aria-label="Put this away"
-          onClick={() => setPut(changed)}
-        >
+        <button type="button" className="btn" aria-label="Dismiss" onClick={() => setPut(changed)}>
           <X size={18} aria-hidden />
         </button>
       </div>

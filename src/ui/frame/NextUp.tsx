@@ -72,7 +72,7 @@ export function NextUp({ here }: { here: StationId | undefined }) {
         </div>
       )}
       {next?.step.station === here && (
-        <p className="text-stop">Something here was found wrong: put it right before you go on.</p>
+        <p className="text-stop">Something here failed: correct it before you go on.</p>
       )}
     </footer>
   );

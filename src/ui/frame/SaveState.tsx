@@ -77,15 +77,15 @@ function Conflict() {
         )}
         {conflict.clash && (
           <p className="text-stop mt-1">
-            Both changed the same place: yours on top writes over what was saved there.
+            Both versions changed the same setting. “Use mine” replaces the saved one.
           </p>
         )}
       </div>
       <button type="button" className="btn btn-main" onClick={() => void keepMine()}>
-        Put mine on top
+        Use mine
       </button>
       <button type="button" className="btn" onClick={() => void takeTheirs()}>
-        Discard mine, show the other
+        Use the saved one
       </button>
     </div>
   );

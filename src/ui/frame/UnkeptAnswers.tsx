@@ -56,7 +56,7 @@ function Refused({ answer }: { answer: Answer }) {
         it is now.
       </p>
       <button type="button" className="btn btn-main" onClick={() => dropAnswer(answer)}>
-        Look again
+        Check again
       </button>
       <button type="button" className="btn" onClick={() => keepAnswer(answer)}>
         {keepFor(answer.version)}
@@ -71,10 +71,10 @@ function Drop({ answer }: { answer: Answer }) {
     <button
       type="button"
       className="ml-2 min-h-8 underline"
-      aria-label={`Drop: ${answer.words}`}
+      aria-label={`Discard: ${answer.words}`}
       onClick={() => dropAnswer(answer)}
     >
-      drop it
+      discard it
     </button>
   );
 }

@@ -103,7 +103,7 @@ export function HangarShelf({ parts }: { parts: HangarPart[] }) {
                           className="btn text-stop text-sm"
                           onClick={() => void remove(p.id)}
                         >
-                          Really take out {p.body.name}: models keep theirs
+                          Really remove {p.body.name}: models keep theirs
                         </button>
                       ) : (
                         <button

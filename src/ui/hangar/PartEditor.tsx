@@ -3,7 +3,7 @@
 import { Copy } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { applyPatch, difference, type PatchOperation } from '@/core/patch';
 import { kindEntry, parsePart, type Part, type Problem } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
@@ -13,6 +13,7 @@ import { RigProvider } from '../rig/rigStore';
 import { TransmitterEditor } from '../transmitter/TransmitterEditor';
 import { UnitEditor } from '../unit/UnitEditor';
 import { UnitGuideCard } from '../unit/UnitGuideCard';
+import { partSaver, type SaveState } from './partSaver';
 import { previewFor } from './preview';
 import { Select } from '../parts/Select';
 
@@ -26,12 +27,22 @@ interface Origin {
 export function PartEditor({ part: first, origins }: { part: HangarPart; origins: Origin[] }) {
   const router = useRouter();
   const [part, setPart] = useState(first);
-  const [state, setState] = useState<{ saving: boolean; problem: string }>({
-    saving: false,
-    problem: '',
-  });
-  const revision = useRef(first.revision);
-  const queue = useRef<Promise<void>>(Promise.resolve());
+  const [state, setState] = useState<SaveState>({ saving: false, problem: '' });
+  const [saver] = useState(() =>
+    partSaver<HangarPart>(
+      ({ id, body, copyOf }, basedOn) =>
+        send('PUT', `/api/hangar/${id}`, { basedOn, body, ...(copyOf ? { copyOf } : {}) }),
+      first.revision,
+      setState,
+    ),
+  );
+  const unsaved = state.saving || state.problem !== '';
+  useEffect(() => {
+    if (!unsaved) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [unsaved]);
   const [view, setView] = useState<'page' | 'change' | 'try'>(first.shipped ? 'page' : 'change');
   const preview = useMemo(() => (view === 'try' ? previewFor(part) : undefined), [part, view]);
   const origin = origins.find((o) => o.id === part.copyOf);
@@ -42,19 +53,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
 
   const save = (next: HangarPart) => {
     setPart(next);
-    setState({ saving: true, problem: '' });
-    queue.current = queue.current.then(async () => {
-      const reply = await send<HangarPart>('PUT', `/api/hangar/${part.id}`, {
-        basedOn: revision.current,
-        body: next.body,
-        ...(next.copyOf ? { copyOf: next.copyOf } : {}),
-      });
-      if (reply.ok) revision.current = reply.value.revision;
-      setState({
-        saving: false,
-        problem: reply.ok ? '' : reply.problems.map((p) => p.reason).join('; '),
-      });
-    });
+    void saver.save(next);
   };
   const change = (patch: readonly PatchOperation[]): Problem[] => {
     const next = parsePart({
@@ -64,7 +63,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
       body: applyPatch(part.body, patch),
     });
     if (!next.ok) return next.problems;
-    save({ ...next.value, shipped: part.shipped, revision: revision.current } as HangarPart);
+    save({ ...next.value, shipped: part.shipped, revision: part.revision } as HangarPart);
     return [];
   };
   const copy = async () => {
@@ -94,7 +93,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
                 ? 'saving …'
                 : state.problem
                   ? ''
-                  : 'kept'}
+                  : 'saved'}
             {origin &&
               ` Copied from ${origin.name}; ${differs === 0 ? 'no difference yet' : `${differs} differences`}.`}
           </p>
@@ -106,7 +105,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
       </div>
       {state.problem && (
         <p role="alert" className="card border-stop text-stop mb-4">
-          Not kept: {state.problem}. What you entered is still here.{' '}
+          Not saved: {state.problem}. What you entered is still here.{' '}
           <button type="button" className="underline" onClick={() => save(part)}>
             Try again
           </button>

@@ -22,7 +22,7 @@ export function Before({ step }: { step: StepId }) {
   return (
     <section className="card border-caution" aria-label="First">
       <p className="font-semibold">
-        <StatusMark status="caution" words="These come first: what you see here rests on them" />
+        <StatusMark status="caution" words="Do these first: this station depends on them" />
       </p>
       <ul className="mt-1 flex flex-wrap gap-2">
         {waits.map((s) => (

@@ -37,7 +37,7 @@ export function EventButtons() {
         title={event ? titleOf(event) : ''}
       >
         <label className="mt-2 block text-sm font-semibold">
-          What about it, if anything
+          Details, if you like
           <textarea
             className="field mt-1 h-24 font-normal"
             maxLength={1000}
@@ -49,7 +49,7 @@ export function EventButtons() {
           <button type="button" className="btn btn-main" onClick={keep}>
             Write it down
           </button>
-          <OverClose>It did not happen</OverClose>
+          <OverClose>Cancel</OverClose>
         </div>
       </Over>
     </section>

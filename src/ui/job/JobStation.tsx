@@ -78,7 +78,7 @@ function Ready({ job }: { job: readonly JobStep[] }) {
         <p className="mt-1">
           <StatusMark
             status="said"
-            words={`It rests on what you confirmed without checking one by one: ${rests.map((j) => j.step.title).join(', ')}.`}
+            words={`It relies on what you confirmed without checking one by one: ${rests.map((j) => j.step.title).join(', ')}.`}
           />
         </p>
       )}
@@ -189,8 +189,8 @@ function Way({ job }: { job: readonly JobStep[] }) {
         ))}
       </ol>
       <p className="text-soft mt-2 text-sm">
-        Other orders hold as well; this one changes the bench {way.length - 1}{' '}
-        {way.length === 2 ? 'time' : 'times'}, and none does with fewer.
+        Other orders also work; this one changes the bench set-up {way.length - 1}{' '}
+        {way.length === 2 ? 'time' : 'times'}, the fewest possible.
       </p>
     </section>
   );

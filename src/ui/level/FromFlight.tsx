@@ -63,8 +63,7 @@ export function FromFlight() {
               if (problems.length === 0) setSink(0);
             }}
           >
-            It flies {(measures.flyingPitchDeg + pitch).toFixed(1)}° nose up: work out the block
-            anew
+            It flies {(measures.flyingPitchDeg + pitch).toFixed(1)}° nose up: recalculate the block
           </button>
         </div>
       )}
@@ -92,8 +91,8 @@ export function FromFlight() {
       )}
       {pitch === 0 && bank === 0 && (
         <p className="text-soft">
-          Type what you saw with the sticks let go: by how much it sank or turned. Level offset now:
-          roll {levelOffsetDeg.roll}°, pitch {levelOffsetDeg.pitch}°.
+          Type what you saw with the sticks released: by how much it sank or turned. Level offset
+          now: roll {levelOffsetDeg.roll}°, pitch {levelOffsetDeg.pitch}°.
         </p>
       )}
     </section>

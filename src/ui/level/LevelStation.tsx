@@ -16,7 +16,7 @@ export function LevelStation() {
   if (!levels(setup))
     return (
       <p className="card max-w-2xl text-lg">
-        This unit damps and does not level: there is no level to teach it.
+        This unit damps and does not level: there is no level to capture.
       </p>
     );
   return (

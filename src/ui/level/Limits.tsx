@@ -5,7 +5,7 @@ import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 
-/** How far a stick may ask, and where pitch follows the throttle. */
+/** How far a stick can ask, and where pitch follows the throttle. */
 export function Limits() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
@@ -15,7 +15,7 @@ export function Limits() {
   return (
     <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
       <h2 id="limits-title" className="text-lg font-bold">
-        How far a stick may ask
+        How far a stick can ask
       </h2>
       <div className="grid grid-cols-3 items-end gap-2">
         {(

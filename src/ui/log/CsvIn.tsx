@@ -52,7 +52,7 @@ export function CsvIn({ onTaken }: { onTaken: () => void }) {
   return (
     <>
       <FileButton
-        words="CSV in"
+        words="Import CSV"
         label="Log as CSV"
         accept="text/csv,.csv"
         onFile={async (file) => look(textOf(new Uint8Array(await file.arrayBuffer())))}
@@ -104,7 +104,7 @@ export function CsvIn({ onTaken }: { onTaken: () => void }) {
                   Add them
                 </button>
               )}
-              <OverClose>Leave it</OverClose>
+              <OverClose>Cancel</OverClose>
             </div>
           </>
         )}

@@ -161,13 +161,13 @@ export function LogStation() {
           </h2>
           <div className="mt-2 flex flex-wrap gap-2">
             <a className="btn" href={`/api/models/${id}/log?as=csv`}>
-              <Download size={18} aria-hidden /> CSV out
+              <Download size={18} aria-hidden /> Export CSV
             </a>
             <CsvIn onTaken={load} />
           </div>
           <p className="text-soft mt-2 text-sm">
-            A header line with at least <code>at</code> and <code>title</code>. A line that is here
-            already is not taken twice.
+            A header line with at least <code>at</code> and <code>title</code>. Lines that are
+            already here are not added again.
           </p>
         </section>
       </aside>

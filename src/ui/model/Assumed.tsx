@@ -14,7 +14,7 @@ export function Assumed({ measure, words }: { measure: keyof Measures; words: st
       className="text-soft min-h-11 text-left text-sm underline decoration-dotted"
       onClick={() => void edit(measureTaken(airframe, measure), `${words}: right as assumed`)}
     >
-      assumed; right as it is?
+      assumed: confirm?
     </button>
   );
 }

@@ -60,16 +60,16 @@ export function ModelStation() {
         {assumed > 0 && (
           <p className="border-accent flex flex-wrap items-center gap-3 border-l-4 pl-3">
             <span className="min-w-60 flex-1">
-              {assumed === 1 ? 'One measure is' : `${assumed} measures are`} only assumed: the usual
-              ones of its kind. {onSurface ? 'Steering' : 'Level'}, failsafe and tuning are worked
-              out from them.
+              {assumed === 1 ? 'One measure is' : `${assumed} measures are`} assumed: typical for
+              its kind. {onSurface ? 'Steering' : 'Level'}, failsafe and tuning are worked out from
+              them.
             </span>
             <button
               type="button"
               className="btn"
               onClick={() => void edit(everythingTaken(airframe), 'Measures right as assumed')}
             >
-              All of it is right as it is
+              Confirm all of it
             </button>
           </p>
         )}

@@ -64,7 +64,7 @@ export function Motors() {
             </div>
             {onSurface && (
               <label className="flex flex-col gap-1 text-sm font-semibold">
-                Behind stop its controller
+                ESC below stop:
                 <Select
                   value={motor.reverse ?? 'nothing'}
                   onChange={(e) => {
@@ -73,7 +73,7 @@ export function Motors() {
                       value === 'nothing'
                         ? [{ op: 'remove', path: `${at}/reverse` }]
                         : [{ op: 'add', path: `${at}/reverse`, value }],
-                      `${name}: behind stop it ${BEHIND_STOP[value]}`,
+                      `${name}: below stop it ${BEHIND_STOP[value]}`,
                     );
                   }}
                 >

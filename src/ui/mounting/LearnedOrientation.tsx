@@ -36,7 +36,7 @@ export function LearnedOrientation() {
           />
         )}
         <NumberField
-          label={way === 'gravity' ? 'short of straight down by' : 'swung askew by'}
+          label={way === 'gravity' ? 'short of straight down by' : 'swung out of square by'}
           unit="°"
           min={-60}
           max={60}

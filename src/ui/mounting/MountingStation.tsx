@@ -73,7 +73,7 @@ function Seat() {
   const sit = (m: Mounting) =>
     edit(
       [{ op: 'replace', path: '/installation/mounting', value: m }],
-      `Unit fixed with ${mountingWords(m, setup.airframe)}`,
+      `Unit mounted with ${mountingWords(m, setup.airframe)}`,
     );
   const tell = (m: Mounting) =>
     edit(
@@ -134,7 +134,7 @@ function Seat() {
       )}
       <div className="mt-3 grid gap-3 @lg:grid-cols-2">
         <MountingSelect
-          label="In the model it is fixed with"
+          label="In the model it is mounted with"
           value={mounting}
           choices={undefined}
           onChange={sit}
@@ -153,7 +153,7 @@ function Seat() {
           </p>
           {!refused && (
             <button type="button" className="btn btn-main" onClick={() => tell(mounting)}>
-              Tell it how it sits
+              Set its orientation
             </button>
           )}
         </div>

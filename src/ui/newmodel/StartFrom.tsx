@@ -56,9 +56,7 @@ export function StartFrom({ own }: { own: readonly { id: string; name: string }[
           >
             Copy it
           </button>
-          <p className="text-soft text-sm">
-            Everything decided comes along; what was seen on the bench does not.
-          </p>
+          <p className="text-soft text-sm">All settings are copied; bench results are not.</p>
         </div>
       )}
       {refused && (

@@ -20,8 +20,8 @@ export function PlainStation() {
     <div className="flex min-w-0 flex-col gap-4">
       <p className="text-lg">
         With the unit <strong>off</strong> the model must already be right:{' '}
-        {ground ? 'its steering, its centre' : 'every stick, every centre'}, the throttle cut. All
-        that follows is built on it.
+        {ground ? 'its steering, its centre' : 'every stick, every centre'}, the throttle cut.
+        Everything that follows depends on it.
       </p>
       <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
         <div className="flex min-w-0 flex-col gap-4">

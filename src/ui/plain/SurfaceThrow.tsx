@@ -54,7 +54,8 @@ export function SurfaceThrow({
         const control = setup.transmitter.controls.find((c) => c.id === row.control)!;
         const ends = (['low', 'high'] as const).map((end) => {
           const { surfaceDeg, servoDeg, edgeMm: edge, pulseUs } = row[end];
-          if (Number.isNaN(surfaceDeg)) return <span key={end}>an end its rod cannot reach</span>;
+          if (Number.isNaN(surfaceDeg))
+            return <span key={end}>an end its linkage cannot reach</span>;
           const way = movementOf(surface, surfaceDeg);
           if (way === 'centre') return <span key={end}>in line</span>;
           return (
@@ -83,7 +84,7 @@ export function SurfaceThrow({
       })}
       {Math.abs(centre.surfaceDeg) > 0.5 && (
         <p className="text-caution text-sm">
-          Stands {Math.abs(centre.surfaceDeg).toFixed(1)}° off with everything let go.
+          Stands {Math.abs(centre.surfaceDeg).toFixed(1)}° off with everything released.
         </p>
       )}
       {lostPct > 0 && (

@@ -97,7 +97,7 @@ function PinButton({ carries, channel }: { carries: ChannelFunction; channel: nu
       data-channel={channel}
       className="head-btn min-w-8 px-1 aria-pressed:text-(--accent)"
       aria-pressed={isPinned}
-      aria-label={isPinned ? `Let ${words} move again` : `Fix ${words} here`}
+      aria-label={isPinned ? `Unpin ${words}` : `Pin ${words} here`}
       onClick={() => (isPinned ? unpin(carries) : pin(carries, channel))}
     >
       <Pin size={16} aria-hidden fill={isPinned ? 'currentColor' : 'none'} />

@@ -116,7 +116,7 @@ export function PlanDrawing({
       accessibility={{
         screenReaderInstructions: {
           draggable:
-            'Press space to pick this up, the arrow keys to move it up and down, space again to put it down, escape to let it be.',
+            'Press space to pick this up, the arrow keys to move it up and down, space again to put it down, escape to cancel.',
         },
       }}
     >
@@ -168,7 +168,7 @@ export function PlanDrawing({
                   data-plug="itself"
                   className="text-soft flex min-h-10 items-center border-t border-(--card-edge) px-2 text-sm"
                 >
-                  taken by the unit itself
+                  used inside the unit
                 </li>
               )}
             </ol>

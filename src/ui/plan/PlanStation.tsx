@@ -27,8 +27,8 @@ export function PlanStation() {
         </p>
       ))}
       <p className="flex flex-wrap gap-2">
-        <button type="button" className="btn" onClick={() => replan(wishes, pins, 'Planned anew')}>
-          Plan anew
+        <button type="button" className="btn" onClick={() => replan(wishes, pins, 'Planned again')}>
+          Plan again
         </button>
         {optional && (
           <button
@@ -56,7 +56,7 @@ export function PlanStation() {
           <h2 id="ways-title" className="text-lg font-bold">
             <StatusMark status="caution" words="Not enough channels" />
           </h2>
-          <p>Ways out, cheapest first. The plan takes the first.</p>
+          <p>Alternatives, cheapest first. The plan uses the first.</p>
           <ol className="mt-1 list-decimal pl-5">
             {plan.choices.slice(0, 5).map((ways) => (
               <li key={ways.map((w) => w.id).join()} className="mb-1">

@@ -125,15 +125,15 @@ export function RoundCard({
       </div>
       <div className="mt-3 flex justify-between">
         <button type="button" className="btn" onClick={onBack}>
-          back one
+          back
         </button>
         <button type="button" className="btn" onClick={onBreakOff}>
-          break off
+          stop here
         </button>
       </div>
       <p className="text-soft mt-2 text-sm pointer-coarse:hidden">
         {alone ? 'Keys: y yes, x no' : `Keys: y all correct, 1–${items.length} marks a wrong one`},
-        Backspace goes back one.
+        Backspace goes back.
       </p>
     </section>
   );

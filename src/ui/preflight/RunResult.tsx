@@ -34,7 +34,7 @@ export function RunResult({
         {failed.length > 0
           ? `Stopped: ${failed.length} wrong. The model stays on the ground`
           : Object.keys(answers).length < card.length
-            ? 'Broken off'
+            ? 'Stopped early'
             : 'Everything is correct'}
       </h2>
       <ul className="text-stop mt-2 list-disc pl-6">
@@ -53,7 +53,7 @@ export function RunResult({
           Keep it
         </button>
         <button type="button" className="btn" disabled={busy} onClick={onForget}>
-          Throw it away
+          Discard it
         </button>
       </div>
       {changed && (

@@ -73,7 +73,7 @@ export function IdentifyStation() {
         </label>
       </section>
       <FindingsOf step="identify" />
-      <TestScript title="Know it" steps={tests(setup, evidence, 'identify')} />
+      <TestScript title="Identify" steps={tests(setup, evidence, 'identify')} />
     </div>
   );
 }

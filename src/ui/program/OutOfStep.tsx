@@ -24,7 +24,7 @@ export function OutOfStep({ setup, take }: Wishing) {
   return (
     <section className="card border-caution" aria-labelledby="stale-title">
       <h2 id="stale-title" className="text-lg font-bold">
-        Worked out before something changed
+        No longer up to date
       </h2>
       <ul className="mt-2 flex flex-col gap-3">
         {stale.map(({ wish, again, changes }) => (
@@ -34,7 +34,7 @@ export function OutOfStep({ setup, take }: Wishing) {
               {changes.slice(0, 6).map((c) => (
                 <li key={c.entry}>
                   {c.entry}: {c.before === undefined ? 'new' : <s>{c.before}</s>}{' '}
-                  {c.after ?? 'taken out'}
+                  {c.after ?? 'removed'}
                 </li>
               ))}
             </ul>

@@ -61,8 +61,8 @@ export function ProgramStation() {
                     type="button"
                     className="head-btn text-soft font-head min-w-8 text-base"
                     aria-expanded={explained === id}
-                    aria-label="When to choose what"
-                    title="When to choose what"
+                    aria-label="Which to choose"
+                    title="Which to choose"
                     onClick={() => explain(explained === id ? undefined : id)}
                   >
                     ?
@@ -72,7 +72,7 @@ export function ProgramStation() {
                   <button
                     type="button"
                     className="head-btn text-soft min-w-8"
-                    aria-label={`Take out: ${WISH_TITLES[id]}`}
+                    aria-label={`Remove: ${WISH_TITLES[id]}`}
                     onClick={() => wish(drop(wishes), `Without: ${WISH_TITLES[id]}`)}
                   >
                     <X size={16} aria-hidden />

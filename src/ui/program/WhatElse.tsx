@@ -30,7 +30,7 @@ export function WhatElse({ reasons, along, read, take, giveUp }: Wishing) {
       <div
         ref={card}
         role="alertdialog"
-        aria-label="What becomes of it"
+        aria-label="What happens to it"
         className="card border-caution"
       >
         <p className="font-semibold">{read.label}. Nothing was changed yet.</p>
@@ -69,7 +69,7 @@ export function WhatElse({ reasons, along, read, take, giveUp }: Wishing) {
                 {g.changes.map((c) => (
                   <li key={c.entry}>
                     {c.entry}: {c.before === undefined ? 'new' : <s>{c.before}</s>}{' '}
-                    {c.after ?? 'taken out'}
+                    {c.after ?? 'removed'}
                   </li>
                 ))}
               </ul>

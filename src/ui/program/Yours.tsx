@@ -19,12 +19,12 @@ export function Yours({
   return (
     <p className="text-soft flex flex-wrap items-center gap-x-3 text-base">
       {kept.length === 1
-        ? 'One entry of it is your own now: it is left alone, and what it is for is still proved.'
-        : `${kept.length} entries of it are your own now: they are left alone, and what they are for is still proved.`}
+        ? 'One entry of it is your own now: it is not rewritten, and its purpose is still proved.'
+        : `${kept.length} entries of it are your own now: they are not rewritten, and their purpose is still proved.`}
       <button
         type="button"
         className="text-accent min-h-8 font-semibold hover:underline pointer-coarse:min-h-11"
-        onClick={() => take(rewrite(setup, of, true).setup, `${WISH_TITLES[of]} written anew`)}
+        onClick={() => take(rewrite(setup, of, true).setup, `${WISH_TITLES[of]} written again`)}
       >
         Write it again
         <span className="sr-only">: {WISH_TITLES[of]}</span>

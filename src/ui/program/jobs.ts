@@ -42,7 +42,7 @@ export function jobsFor(setup: Setup, wishes: ProgramWishes, control: Control): 
       },
     PRESSABLE.includes(kind) &&
       panicWays(setup).replace === undefined && {
-        words: 'right the model in panic',
+        words: 'level the model in panic',
         now: wishes.panic?.control === id,
         next: { ...wishes, panic: panicBy(setup, wishes, panicWay(wishes), id) },
       },
@@ -54,13 +54,13 @@ export function jobsFor(setup: Setup, wishes: ProgramWishes, control: Control): 
       },
     (SWITCHES.includes(kind) || TURNABLE.includes(kind)) &&
       carries('flap') && {
-        words: 'work the flaps',
+        words: 'control the flaps',
         now: wishes.flaps?.control === id,
         next: { ...wishes, flaps: flapsOn(setup, wishes, id) },
       },
     SWITCHES.includes(kind) &&
       carries('gear') && {
-        words: 'work the landing gear',
+        words: 'control the landing gear',
         now: wishes.gear?.control === id,
         next: { ...wishes, gear: { ...wishes.gear, control: id } },
       },

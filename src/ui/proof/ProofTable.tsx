@@ -95,7 +95,7 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
             ...(first.id && proof.controls.includes(first.id)
               ? ([[first.id, String(first.header)]] as const)
               : []),
-            ['lost', 'link lost'],
+            ['lost', 'signal lost'],
           ]}
           onChange={setGroupBy}
         />

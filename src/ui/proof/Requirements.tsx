@@ -33,7 +33,7 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
       <p className="text-soft mt-1 text-sm">
         Each was checked in every state you can bring about, however fast and in whatever order:
         every position of switches, and whatever moves freely anywhere between its ends, everything
-        the program remembers, any length of time. {count(proof.visited)} kinds of state stand for{' '}
+        the program remembers, any length of time. {count(proof.visited)} cases stand for{' '}
         {count(proof.unreduced)} combinations.
         {off.length > 0 && ` One movement switches the unit off: ${off.join('; or ')}.`}
       </p>
@@ -64,8 +64,7 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
               <h3 className="font-semibold">
                 {r.title}
                 <span className="text-soft ml-2 text-sm font-normal">
-                  {r.states === 1 ? '1 kind of state' : `${count(r.states)} kinds of state`} looked
-                  at
+                  {r.states === 1 ? '1 case' : `${count(r.states)} cases`} looked at
                 </span>
               </h3>
               {r.failures.slice(0, 4).map((f) => (
@@ -83,7 +82,7 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
                 </p>
               ))}
               {r.leftOut.map((words) => (
-                <p key={words}>Not looked at. {words}.</p>
+                <p key={words}>Not checked. {words}.</p>
               ))}
               <Fold quiet className="text-soft text-sm" title="What must be true, and why">
                 <p>{r.must}</p>

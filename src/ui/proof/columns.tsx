@@ -95,8 +95,8 @@ export function columnsOf(setup: Setup, proof: Proof, hasPanic: boolean) {
       : []),
     column.accessor(({ row }) => modeWords(setup.unit, row.lost.mode), {
       id: 'lost',
-      header: 'Link lost',
-      getGroupingValue: ({ row }) => `link lost: ${modeWords(setup.unit, row.lost.mode)}`,
+      header: 'Signal lost',
+      getGroupingValue: ({ row }) => `signal lost: ${modeWords(setup.unit, row.lost.mode)}`,
       cell: ({ getValue }) => getValue(),
     }),
     column.display({

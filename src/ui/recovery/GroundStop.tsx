@@ -8,7 +8,7 @@ import { NumberField } from '../fields/NumberField';
 import { useModel } from '../frame/modelStore';
 import { Measured } from '../measure/Measured';
 
-/** What a car or boat does from full speed when the link goes: metres to a stop, or the circle. */
+/** What a car or boat does from full speed when the signal is lost: metres to a stop, or the circle. */
 export function GroundStop() {
   const setup = useModel((s) => s.setup);
   const { airframe } = setup;
@@ -27,7 +27,7 @@ export function GroundStop() {
         Where it ends up
       </h2>
       <NumberField
-        label="speed when the link goes"
+        label="speed when the signal is lost"
         unit="m/s"
         min={0.5}
         max={60}
@@ -66,7 +66,7 @@ export function GroundStop() {
           </p>
           {stays && (
             <p>
-              The steering stays as it is. Hard over when the link goes: a circle of{' '}
+              The steering stays as it is. Hard over when the signal is lost: a circle of{' '}
               <strong>
                 <Measured value={over.radiusM} unit="m" digits={1} />
               </strong>{' '}

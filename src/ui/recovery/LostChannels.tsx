@@ -43,7 +43,7 @@ export function LostChannels() {
                 value={c.entered}
                 onChange={(e) => {
                   const kind = e.target.value as LostChannel['entered'];
-                  const words = `Link lost, ${name}: ${CHOICES.find(([k]) => k === kind)![1]}`;
+                  const words = `Signal lost, ${name}: ${CHOICES.find(([k]) => k === kind)![1]}`;
                   put(
                     c.channel,
                     kind === 'unset'
@@ -71,7 +71,7 @@ export function LostChannels() {
                     put(
                       c.channel,
                       { channel: c.channel, kind: 'preset', valuePct },
-                      `Link lost, channel ${c.channel}: ${valuePct} %`,
+                      `Signal lost, channel ${c.channel}: ${valuePct} %`,
                     )
                   }
                 />

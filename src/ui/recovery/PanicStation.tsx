@@ -118,7 +118,7 @@ function Panic() {
             {limits
               ? 'These hold while recovery acts, whatever the mode switch says.'
               : 'Panic calls self-levelling, so its own limits hold, in panic and out of it.'}{' '}
-            A panicked stick is often right over: about 15° cannot hurt (common practice, no
+            In panic the stick is often fully over: about 15° cannot hurt (common practice, no
             source).
           </p>
         </section>

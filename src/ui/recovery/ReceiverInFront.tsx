@@ -28,7 +28,7 @@ export function ReceiverInFront() {
         The receiver in front of the unit
       </h2>
       <Choice
-        label="With the link lost it"
+        label="With the signal lost it"
         value={now.lost}
         options={WORDS}
         onChange={(lost) =>
@@ -36,7 +36,7 @@ export function ReceiverInFront() {
         }
       />
       <Choice
-        label="Does it tell the unit that the link is lost?"
+        label="Does it tell the unit that the signal is lost?"
         value={now.tellsUnit ? 'yes' : 'no'}
         options={[
           ['no', 'no, the unit sees pulses only'],

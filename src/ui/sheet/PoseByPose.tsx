@@ -177,7 +177,7 @@ function PoseCard({
         </button>
         <span className="text-soft text-sm">
           Within {Math.max(...column.map((c) => c.asked.tolerancePct))} % is correct: monitors
-          round, and positions are judged by eye.
+          round, and positions are estimated.
         </span>
       </p>
     </div>
@@ -225,9 +225,7 @@ function Wrong({ poses }: { poses: readonly PoseSeen[] }) {
           <li key={e.says}>{e.says}</li>
         ))}
       </ul>
-      <p className="text-soft text-sm">
-        Put it right in the transmitter, not here, and read again.
-      </p>
+      <p className="text-soft text-sm">Correct it in the transmitter, not here, and read again.</p>
     </div>
   );
 }

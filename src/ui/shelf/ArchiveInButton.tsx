@@ -15,8 +15,8 @@ import { NotTaken } from '../parts/NotTaken';
 
 const MARKS: Record<ArchiveChange['does'], { status: 'proven' | 'todo' | 'stop'; words: string }> =
   {
-    add: { status: 'proven', words: 'comes in' },
-    extend: { status: 'proven', words: 'goes on' },
+    add: { status: 'proven', words: 'imported' },
+    extend: { status: 'proven', words: 'continued' },
     nothing: { status: 'todo', words: 'nothing new' },
     refuse: { status: 'stop', words: 'refused' },
   };
@@ -62,7 +62,7 @@ export function ArchiveInButton() {
   return (
     <>
       <FileButton
-        words="Bring a copy in"
+        words="Import an archive"
         label="Workshop archive"
         accept="application/zip,.zip"
         onFile={(file) => begin('/api/archive/in', file)}
@@ -87,9 +87,9 @@ export function ArchiveInButton() {
         {changes.length > MOST_SHOWN && <p>… and {changes.length - MOST_SHOWN} more.</p>}
         <div className="mt-3 flex gap-2">
           <button type="button" className="btn btn-main" disabled={!some} onClick={take}>
-            {some ? 'Bring it in' : 'Nothing to bring in'}
+            {some ? 'Import it' : 'Nothing to import'}
           </button>
-          <OverClose>Leave it</OverClose>
+          <OverClose>Cancel</OverClose>
         </div>
       </Over>
     </>

@@ -66,10 +66,7 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" className="card z-40 min-w-44 p-1">
             {kept !== 'shelf' &&
-              item(
-                'Put it back on the shelf',
-                () => void place('shelf', `${entry.name} is back on the shelf.`),
-              )}
+              item('Restore it', () => void place('shelf', `${entry.name} is back on the shelf.`))}
             {kept !== 'off' && (
               <>
                 {item(
@@ -88,10 +85,7 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
                   setAsking('tags');
                 })}
                 {kept === 'shelf' &&
-                  item(
-                    'Put it away as retired',
-                    () => void place('retired', `${entry.name} is archived.`),
-                  )}
+                  item('Retire it', () => void place('retired', `${entry.name} is retired.`))}
                 {item('Delete …', () => {
                   void attempt<Holds>('GET', 'place', undefined, (found) => {
                     setHolds(found);
@@ -134,21 +128,21 @@ export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }
             <button type="submit" className="btn btn-main">
               Keep it
             </button>
-            <OverClose>Leave it</OverClose>
+            <OverClose>Cancel</OverClose>
           </div>
         </form>
       </Over>
       <Ask
         open={asking === 'off'}
-        title={`Take ${entry.name} off the shelf?`}
+        title={`Delete ${entry.name}?`}
         what={
           holds &&
-          `With it go ${many(holds.versions, 'version')}, ${many(holds.seen, 'answer')} from the bench and ${many(holds.lines, 'line')} of its log. For ${holds.daysKept} days it can be put back; then it is gone.`
+          `This deletes ${many(holds.versions, 'version')}, ${many(holds.seen, 'answer')} from the bench and ${many(holds.lines, 'line')} of its log. You can restore it for ${holds.daysKept} days.`
         }
-        stay="Leave it"
-        go="Take it off"
+        stay="Keep it"
+        go="Delete it"
         onStay={() => setAsking(undefined)}
-        onGo={() => void place('off', `${entry.name} is off the shelf.`)}
+        onGo={() => void place('off', `${entry.name} is deleted.`)}
       />
     </>
   );

@@ -53,7 +53,7 @@ export function ModelCard({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace 
         )}
         <p className="text-soft mt-auto text-sm">
           {entry.movedAt &&
-            `${kept === 'off' ? 'Taken off' : 'Put away'} ${formatDistanceToNow(entry.movedAt, { addSuffix: true })} · `}
+            `${kept === 'off' ? 'Deleted' : 'Retired'} ${formatDistanceToNow(entry.movedAt, { addSuffix: true })} · `}
           {entry.flownAt
             ? `Out ${formatDistanceToNow(entry.flownAt, { addSuffix: true })}`
             : 'Never out yet'}

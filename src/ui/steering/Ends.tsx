@@ -15,14 +15,14 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
   return (
     <section className="card" aria-labelledby="ends-title">
       <h2 id="ends-title" className="text-lg font-bold">
-        Ends to the stop
+        Endpoints at the stop
       </h2>
       <ul className="mt-1 grid gap-3 @lg:grid-cols-2">
         {ends.map(({ to, servoDeg, lockDeg, beyondDeg, stands, reserveDeg, wheels, end }) => (
           <li key={to}>
             <p className="font-bold">Full {to}</p>
             {lockDeg === undefined ? (
-              <StatusMark status="caution" words="the servo ends before the stop" />
+              <StatusMark status="caution" words="the servo stops short" />
             ) : (
               <>
                 <p>
@@ -72,7 +72,7 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
         </button>
       )}
       <p className="text-soft mt-2 text-sm">
-        Unequal ends are normal. Worked out here, felt on the model: the servo has the last word.
+        Unequal endpoints are normal. They are calculated here: check them on the model by feel.
       </p>
     </section>
   );

@@ -48,7 +48,7 @@ export function SteeringStation() {
       )}
       <TestScript title="Now on the model" steps={tests(setup, evidence, 'steering')} />
       <Link href={`/models/${id}/capture`} className="btn self-start">
-        Then teach the unit
+        Then let the unit learn
       </Link>
     </div>
   );

@@ -91,13 +91,11 @@ export function ControlRow({
       <button
         type="button"
         className="btn px-0"
-        aria-label={`Take ${control.label} off`}
+        aria-label={`Remove ${control.label}`}
         onClick={() =>
           onRefused(
-            change(
-              [{ op: 'remove', path: pointer('controls', at) }],
-              `${control.label} taken off`,
-            )[0]?.reason,
+            change([{ op: 'remove', path: pointer('controls', at) }], `${control.label} removed`)[0]
+              ?.reason,
           )
         }
       >

@@ -103,13 +103,13 @@ export function LinkEditor({
               <button
                 type="button"
                 className="btn px-0"
-                aria-label={`Take the link “${v.label}” out`}
+                aria-label={`Remove link “${v.label}”`}
                 disabled={linkVariants.length === 1}
                 onClick={() =>
                   setRefused(
                     change(
                       [{ op: 'remove', path: pointer('linkVariants', i) }],
-                      `Link “${v.label}” taken out`,
+                      `Link “${v.label}” removed`,
                     )[0]?.reason ?? '',
                   )
                 }

@@ -17,8 +17,8 @@ export function MenuWords({
   return (
     <Fold className="card" title="In your transmitter’s words">
       <p className="text-soft mb-2 text-sm">
-        What its menus are called on its own screen. Your word stands first wherever something is
-        entered, ours behind it.
+        What its menus are called on its own screen. Your word comes first wherever something is
+        entered, ours after it.
       </p>
       <OwnWords
         words={STYLES[transmitter.style].menus.map((item) => ({

@@ -174,13 +174,13 @@ function Entering({
             }
           />
           <OneOf
-            label="and with the link lost can"
+            label="and with the signal lost can"
             value={transmitter.switchOnlyLost ?? 'preset'}
             options={[
               ['preset', 'go to a value'],
               ['hold', 'hold the last one only'],
             ]}
-            onChange={(v) => put('/switchOnlyLost', v, `Switch channel, link lost: ${v}`)}
+            onChange={(v) => put('/switchOnlyLost', v, `Switch channel, signal lost: ${v}`)}
           />
         </>
       )}

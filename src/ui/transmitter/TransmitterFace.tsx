@@ -64,7 +64,7 @@ export function TransmitterFace({
         The front of it
       </h2>
       <p className="text-soft text-sm">
-        Drag each control to where your hand finds it. With keys: space picks it up, arrows move it,
+        Drag each control to where it is on yours. With keys: space picks it up, arrows move it,
         space puts it down.
       </p>
       <DndContext id={id} sensors={sensors} onDragEnd={end}>

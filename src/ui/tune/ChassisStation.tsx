@@ -27,14 +27,14 @@ export function ChassisStation() {
         <section className="card flex flex-wrap items-center gap-3" aria-labelledby="lock-title">
           <div className="min-w-60 flex-1">
             <h2 id="lock-title" className="text-lg font-bold">
-              {lock ? 'The gain is locked at off' : 'The gain is open'}
+              {lock ? 'The gain is locked at off' : 'The gain is unlocked'}
             </h2>
             <p className="text-soft">
               {lock
                 ? done
-                  ? 'All of it is right without the gyro: open the gain, enter the sheet again, and go on.'
-                  : 'Whatever the dial says, the gyro does nothing. Open it when all below is right.'
-                : 'Lock it at off in the program of the day, and no bumped dial helps you without your knowing.'}
+                  ? 'All correct without the gyro: unlock the gain, enter the sheet again, and go on.'
+                  : 'Whatever the dial says, the gyro does nothing. Unlock it when everything below is correct.'
+                : 'Lock it at off in the program, so that a bumped dial cannot help you unnoticed.'}
             </p>
           </div>
           <button
@@ -43,11 +43,11 @@ export function ChassisStation() {
             onClick={() =>
               wish(
                 lock ? open : { ...wishes, lock: { until: 'chassis' } },
-                lock ? 'Gain opened' : 'Gain locked at off',
+                lock ? 'Gain unlocked' : 'Gain locked at off',
               )
             }
           >
-            {lock ? 'Open the gain' : 'Lock the gain at off'}
+            {lock ? 'Unlock the gain' : 'Lock the gain at off'}
           </button>
           <WhatElse {...wishing} />
         </section>

@@ -99,8 +99,8 @@ export function Found() {
           </button>
           <WhatElse {...wishing} />
           <p className="text-soft text-sm">
-            Far position first. Afterwards enter the new lines, read every position back, and go out
-            once more with the fixed values.
+            Far position first. Afterwards enter the new lines, read every position back, and try
+            the fixed values.
           </p>
         </>
       ) : (

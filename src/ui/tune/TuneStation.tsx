@@ -31,7 +31,7 @@ export function TuneStation() {
           <Link className="underline" href={`/models/${id}/job`}>
             the whole job
           </Link>{' '}
-          and teach the unit its centres again. Then{' '}
+          and capture the centres again. Then{' '}
           <Link className="underline" href={`/models/${id}/logbook`}>
             write the {kindOf(setup.airframe).onSurface ? 'run' : 'flight'} down
           </Link>{' '}

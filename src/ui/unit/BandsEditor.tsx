@@ -174,12 +174,12 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             <button
               type="button"
               className="btn px-0"
-              aria-label={`Take band ${i + 1} out`}
+              aria-label={`Remove band ${i + 1}`}
               disabled={bands.length === 1}
               onClick={() =>
                 void attempt(
                   [{ op: 'remove', path: pointer('traits', 'modeSelect', 'bands', i) }],
-                  `Mode band ${i + 1} taken out`,
+                  `Mode band ${i + 1} removed`,
                 )
               }
             >

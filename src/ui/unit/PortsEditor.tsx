@@ -36,11 +36,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               key={port.id}
               className="grid grid-cols-2 items-end gap-2 py-2 @lg:grid-cols-[1fr_10rem_9rem_3rem]"
             >
-              <TextField
-                label="written beside it"
-                value={port.label}
-                onCommit={(v) => set('label', v)}
-              />
+              <TextField label="label on it" value={port.label} onCommit={(v) => set('label', v)} />
               <label className="text-sm font-semibold">
                 must carry
                 <Select
@@ -80,11 +76,11 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               <button
                 type="button"
                 className="btn px-0"
-                aria-label={`Take ${port.label} off`}
+                aria-label={`Remove ${port.label}`}
                 onClick={() =>
                   void attempt(
                     [{ op: 'remove', path: pointer('traits', 'ports', i) }],
-                    `${port.label} taken off`,
+                    `${port.label} removed`,
                   )
                 }
               >

@@ -100,8 +100,8 @@ const QUESTIONS: readonly Question[] = [
     asks: 'Dials on the unit?',
     answers: [
       ['none', 'none'],
-      ['one-turn', 'one turn from least to most'],
-      ['centre-zero', 'centre is nothing, the side is the direction'],
+      ['one-turn', 'one turn from minimum to maximum'],
+      ['centre-zero', 'no correction at its centre, the side is the direction'],
     ],
   },
   {
@@ -119,7 +119,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'orientations',
-    asks: 'Which ways may it be fixed?',
+    asks: 'Which ways can it be mounted?',
     answers: [
       [MOUNTINGS, 'all 24'],
       [FLAT_BOTH, 'flat, arrow forward or back'],
@@ -149,7 +149,7 @@ const QUESTIONS: readonly Question[] = [
   { trait: 'portReverse', asks: 'Can it reverse a servo at its port?', answers: yesNo },
   {
     trait: 'axisGains',
-    asks: 'Has each axis a gain of its own?',
+    asks: 'Does each axis have its own gain?',
     answers: yesNo,
     when: (t) => t.axes.length > 1,
   },
@@ -165,7 +165,7 @@ const QUESTIONS: readonly Question[] = [
   },
   {
     trait: 'outputTravel',
-    asks: 'Has each output a centre and ends of its own?',
+    asks: 'Does each output have its own centre and endpoints?',
     answers: yesNo,
   },
   {
@@ -195,11 +195,11 @@ const QUESTIONS: readonly Question[] = [
       ],
       [{ by: 'flick', times: 1, withinS: 3 }, 'mode switch from end to end and back'],
       [{ by: 'power-up' }, 'at every power-up, lying still'],
-      [{ by: 'channel', times: 3, withinS: 3 }, 'a channel taken off its middle three times'],
+      [{ by: 'channel', times: 3, withinS: 3 }, 'a channel moved off centre three times'],
     ],
     when: (t) => t.modes.includes('level') || t.modes.includes('home'),
   },
-  { trait: 'maxGainLimit', asks: 'Has each output a highest gain?', answers: yesNo },
+  { trait: 'maxGainLimit', asks: 'Does each output have a maximum gain?', answers: yesNo },
   {
     trait: 'stickFade',
     asks: 'Can the stick fade be changed?',
@@ -254,7 +254,7 @@ const MANY: readonly {
   },
   {
     trait: 'failsafe',
-    asks: 'What can happen when the link is lost?',
+    asks: 'What can happen when the signal is lost?',
     answers: [
       ['preset', 'a preset value'],
       ['hold', 'hold the last'],
@@ -271,7 +271,7 @@ const MANY: readonly {
       ['speed-gain', 'gain follows speed'],
       ['frame-rate', 'servo frame rate'],
       ['output-matching', 'two servos matched'],
-      ['vibration-readout', 'shows vibration'],
+      ['vibration-readout', 'vibration readout'],
       ['sensitivity-class', 'sensitivity classes'],
       ['six-face-calibration', 'six-face calibration'],
       ['response', 'response in steps'],

@@ -17,7 +17,7 @@ export function UnitStation() {
       <UnitGuideCard unit={setup.unit} />
       <Fold className="card" title="Yours differs? Describe it as it is">
         <p className="text-soft mb-3 text-sm">
-          Answer as your leaflet and your unit say; the rig follows at once.
+          Answer from your leaflet and your unit; the rig follows at once.
         </p>
         <UnitEditor
           unit={setup.unit}

@@ -22,7 +22,7 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
   const named: readonly (readonly [key: string, ours: string])[] = [
     ...modes.map((mode) => [modeKey(mode), MODE_WORDS[mode]] as const),
     ...captureGestures.map((way) => [gestureKey(way), HOW[way]] as const),
-    ...(levelCapture ? [[gestureKey('level'), 'teach it what level is'] as const] : []),
+    ...(levelCapture ? [[gestureKey('level'), 'capture level'] as const] : []),
     ...lights
       .filter((l) => modes.includes(l.mode))
       .map(
@@ -47,9 +47,9 @@ export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
   return (
     <Fold title="In your leaflet’s words">
       <p className="text-soft mb-2 text-sm">
-        What your leaflet calls its modes, ways of teaching it and lights. Your word stands first
-        wherever they are said or printed, ours behind it. Words for its settings are given at Unit
-        settings, its ports are named below.
+        What your leaflet calls its modes, captures and lights. Your word comes first wherever they
+        are shown or printed, ours after it. Words for its settings are given at Unit settings, its
+        ports are named below.
       </p>
       <OwnWords
         words={named.map(([key, ours]) => ({

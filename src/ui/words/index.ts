@@ -7,7 +7,7 @@ export const LOCAL_RULES = 'Follow the rules of your country, club and site.';
 export const SETTING_UP = 'setting the model on the stand …';
 export const PROVING = 'Trying every combination …';
 export const CHANGED_MEANWHILE = 'Changed while you looked:';
-export const LINK_LOST = 'When the link is lost';
+export const LINK_LOST = 'When the signal is lost';
 export const YOUR_NAME_FOR_IT = 'What you call it';
 
 /** How the model stands and flies, as labels of its measures. */
@@ -21,4 +21,4 @@ export const keepFor = (version: number | undefined): string => `Keep it for ver
 
 /** @param reasons what changed since it was seen */
 export const seenBefore = (reasons: readonly string[]): string =>
-  `Seen before; since then changed: ${reasons.join(', ')}.`;
+  `Check again: ${reasons.join(', ')} changed since.`;

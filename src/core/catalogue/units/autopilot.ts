@@ -2,7 +2,7 @@ import { labelledPorts, unit } from './parts';
 
 export const autopilot = unit(
   'Small autopilot with return home',
-  'A flight controller between receiver and servos. A two-position and a three-position switch together choose among six modes. Levelling and return home wait for a position fix; when the link is lost it can take over by itself. Mixes deltas and V-tails.',
+  'A flight controller between receiver and servos. A two-position and a three-position switch together choose among six modes. Levelling and return home wait for a position fix; when the signal is lost it can take over by itself. Mixes deltas and V-tails.',
   {
     place: 'between',
     inputChannels: 10,

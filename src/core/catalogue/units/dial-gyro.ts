@@ -2,7 +2,7 @@ import { labelledPorts, receiverPorts, unit } from './parts';
 
 export const dialGyro = unit(
   'Inline gyro with three dials',
-  'Sits between the receiver and three servos. Each dial sets one axis: centre is nothing, one side corrects one way, the other side the other way, further is more. No modes and no gain channel: it damps whenever it has power.',
+  'Sits between the receiver and three servos. Each dial sets one axis: no correction at its centre, the side sets the direction, further from the centre is more. No modes and no gain channel: it damps whenever it has power.',
   {
     place: 'between',
     inputChannels: 8,

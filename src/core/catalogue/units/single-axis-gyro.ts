@@ -2,7 +2,7 @@ import { labelledPorts, receiverPorts, unit } from './parts';
 
 export const singleAxisGyro = unit(
   'Single-axis gyro with two outputs',
-  'Goes into the rudder lead alone. A small switch turns its correction round, a gain lead tells it how much; the size of the value counts, not its sign. Without its gain lead it gives full gain.',
+  'Plugs into the rudder lead only. A small switch reverses its correction, a gain lead sets how much: the size of the value counts, not its sign. Without its gain lead it gives full gain.',
   {
     place: 'single-axis',
     axes: ['yaw'],

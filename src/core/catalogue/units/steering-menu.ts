@@ -2,7 +2,7 @@ import { labelledPorts, THREE_BANDS, unit } from './parts';
 
 export const steeringMenu = unit(
   'Steering gyro with a menu',
-  'A yaw gyro between a receiver and the steering servo of a car or boat, set in a small menu: direction, gain, centre and both ends of its output. A mode channel chooses off, damping or holding the heading; the gain channel reads from least to most. Nothing is learned: direction and ends are entered.',
+  'A yaw gyro between a receiver and the steering servo of a car or boat, set in a small menu: direction, gain, centre and both endpoints of its output. A mode channel chooses off, damping or holding the heading; the gain channel reads from minimum to maximum. Nothing is learned: direction and ends are entered.',
   {
     place: 'between',
     axes: ['yaw'],

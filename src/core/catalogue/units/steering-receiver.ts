@@ -2,7 +2,7 @@ import { labelledPorts, unit } from './parts';
 
 export const steeringReceiver = unit(
   'Steering gyro receiver',
-  'A receiver for cars and boats with a yaw gyro on its steering output. A dial on the gain channel: middle is off, one side returns slowly, the other fast. It learns direction and both ends in one go: full left, hold until it centres itself, then full right; starting with the right reverses everything.',
+  'A receiver for cars and boats with a yaw gyro on its steering output. A dial on the gain channel: the middle is off, one side returns slowly, the other fast. It learns direction and both ends in one go: full left, hold until it centres itself, then full right; starting with the right reverses everything.',
   {
     axes: ['yaw'],
     inputChannels: 4,

@@ -2,7 +2,7 @@ import { THREE_BANDS, labelledPorts, unit } from './parts';
 
 export const switchReceiver = unit(
   'All-in-one receiver with small switches',
-  'A receiver with the gyro inside and a row of small switches: one for each axis turns its correction round, one chooses the wing. Lies flat, either way up, arrow forward. Ports are labelled by function.',
+  'A receiver with the gyro inside and a row of small switches: one for each axis reverses its correction, one sets the wing type. Lies flat, either way up, arrow forward. Ports are labelled by function.',
   {
     inputChannels: 7,
     ports: labelledPorts([

@@ -18,8 +18,8 @@ function otherWings({ unit, airframe }: Setup): Structure[] {
     .map((wing) => ({
       id: `wing-${wing}`,
       place: 'unit',
-      title: `The wing type in the unit stands at ${WINGS[wing]}`,
-      why: 'Then it mixes where it must not, or does not where it must.',
+      title: `The wing type in the unit is set to ${WINGS[wing]}`,
+      why: 'It mixes where it must not, or fails to mix where it must.',
       cost: 1,
       patch: replaced('/unit/settings/wingType', wing),
     }));
@@ -98,7 +98,7 @@ export function mixingRemedy(written: Setup, known: Setup): StructuralRemedy[] {
       id: 'wing-back',
       place: 'unit',
       title: `Set the wing type in the unit to ${WINGS[wingType]}`,
-      why: 'The plan counts on the unit mixing just that.',
+      why: 'The plan relies on this mix in the unit.',
       patch: replaced('/unit/settings/wingType', wingType),
     });
   const lines = written.program.lines;

@@ -6,8 +6,8 @@ export function otherMountings({ airframe, installation }: Setup): Structure[] {
   return MOUNTINGS.filter((m) => m !== installation.mounting).map((m) => ({
     id: `mounting-${m}`,
     place: 'mounting',
-    title: `The unit is fixed with its ${mountingWords(m, airframe)}`,
-    why: 'Two axes wrong together, or a movement answered on another axis, is how a turned unit looks. One axis alone cannot be the mounting.',
+    title: `The unit is mounted with its ${mountingWords(m, airframe)}`,
+    why: 'Two wrong axes together, or an answer on another axis, point to a turned unit. One wrong axis alone cannot be the mounting.',
     cost: 1,
     patch: replaced('/installation/mounting', m),
     needsMore: true,
@@ -25,7 +25,7 @@ export function mountingRemedy(known: Setup): StructuralRemedy[] {
       ? {
           id: 'orientation',
           place: 'unit',
-          title: `Tell the unit that it is fixed with its ${mountingWords(mounting, airframe)}`,
+          title: `Set in the unit that it is mounted with its ${mountingWords(mounting, airframe)}`,
           why: `It believes ${mountingWords(orientation, airframe)}, and mistakes one movement for another.`,
           patch: replaced('/unit/settings/orientation', mounting),
         }

@@ -18,8 +18,8 @@ export function swappedPlugs(setup: Setup): Structure[] {
     plugs.slice(n + 1).map((b): Structure => ({
       id: `swap-${a.port}-${b.port}`,
       place: 'plug',
-      title: `The plugs on ${labelOf(setup, a.port)} and ${labelOf(setup, b.port)} are changed over`,
-      why: 'Surfaces answer to what is meant for others.',
+      title: `The plugs on ${labelOf(setup, a.port)} and ${labelOf(setup, b.port)} are swapped`,
+      why: 'Each surface answers what is meant for the other.',
       cost: 1,
       needsMore: true,
       patch: [
@@ -43,11 +43,11 @@ export function missingPlugs(setup: Setup): Structure[] {
   return servoPlugs(setup).map((plug) => ({
     id: `out-${plug.port}`,
     place: 'plug',
-    title: `The plug on ${labelOf(setup, plug.port)} is not in, or its servo has no power`,
+    title: `The plug on ${labelOf(setup, plug.port)} is not plugged in, or its servo has no power`,
     why: 'Neither stick nor unit moves what is plugged in there.',
     cost: 1,
     patch: [{ op: 'remove', path: pointer('installation', 'plugs', plug.i) }],
-    act: `Push the plug of ${labelOf(setup, plug.port)} home, the right way round, and see that its servo holds still under your finger.`,
+    act: `Push the plug of ${labelOf(setup, plug.port)} fully in, the right way round, and check that its servo resists your finger.`,
   }));
 }
 
@@ -62,7 +62,7 @@ export function plugRemedy(written: Setup, known: Setup): StructuralRemedy[] {
       id: 'plugs-back',
       place: 'plug',
       title: `Change the plugs on ${moved.map((p) => labelOf(known, p.port)).join(' and ')} over`,
-      why: 'Then each surface hangs where the plan has it.',
+      why: 'Then each surface is plugged in where the plan says.',
       patch: replaced('/installation/plugs', written.installation.plugs),
     },
   ];

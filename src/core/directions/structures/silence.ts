@@ -27,37 +27,37 @@ function passing(setup: Setup): Structure[] {
       id: 'no-position',
       place: 'unit',
       title: 'The unit does not know its position yet',
-      why: 'It will not level or go home before it does.',
+      why: 'Without it the unit does not level or fly home.',
       cost: 0.8,
       patch: [],
       circumstances: { armed: true, positionFix: false },
-      act: 'Take the model outdoors, wait for its position light, then look again.',
+      act: 'Take the model outdoors, wait for its position light, then check again.',
     });
   if (traits.gainLaw !== 'fixed')
     states.push({
       id: 'gain-down',
       place: 'transmitter',
-      title: 'The gain is down, or its channel does not arrive',
+      title: 'The gain is turned down, or its channel does not reach the unit',
       why: 'With no gain nothing is corrected.',
       cost: 0.9,
       patch: AXES.flatMap((axis) => [
         ...replaced(pointer('unit', 'settings', 'axes', axis, 'gainPct'), 0),
         ...replaced(pointer('unit', 'settings', 'axes', axis, 'secondGainPct'), 0),
       ]),
-      act: 'Turn the gain fully up and see its value on the channel monitor, then move the model again.',
+      act: 'Turn the gain fully up, check its value on the channel monitor, then move the model again.',
     });
   if (traits.modes.includes('off') && settings.slots.some((m) => m !== 'off'))
     states.push({
       id: 'switched-off',
       place: 'transmitter',
-      title: 'The unit stands in off',
-      why: 'The mode switch is not where it was thought to be, or its channel does not arrive.',
+      title: 'The unit is in off',
+      why: 'The mode switch is in another position than you think, or its channel does not reach the unit.',
       cost: 0.9,
       patch: replaced(
         '/unit/settings/slots',
         settings.slots.map(() => 'off'),
       ),
-      act: 'Look at the light of the unit, put the mode switch over, then move the model again.',
+      act: 'Check the light of the unit, move the mode switch, then move the model again.',
     });
   return states;
 }
@@ -70,7 +70,7 @@ function noGain({ unit }: Setup): Structure[] {
       id: `no-gain-${axis}`,
       place: 'unit',
       title: `The unit gives ${axis} no gain`,
-      why: 'Its share of the gain stands at nothing.',
+      why: 'Its share of the gain is zero.',
       cost: 1,
       patch: [
         ...replaced(pointer('unit', 'settings', 'axes', axis, 'gainPct'), 0),
@@ -91,7 +91,7 @@ function otherSlots(setup: Setup): Structure[] {
             id: `slot-${slot}-${other}`,
             place: 'unit',
             title: `Position ${slot + 1} of the mode switch gives ${other}, not ${mode}`,
-            why: 'A reset, or its questionnaire run again, puts modes back to what they were.',
+            why: 'A reset, or its questionnaire run again, restores the default modes.',
             cost: 1,
             patch: replaced(pointer('unit', 'settings', 'slots', slot), other),
           }))
@@ -146,8 +146,8 @@ export function silenceRemedy(written: Setup, known: Setup): StructuralRemedy[] 
       remedies.push({
         id: `stabilize-${output.port}`,
         place: 'unit',
-        title: `Switch stabilizing on for the output of ${output.carries}`,
-        why: 'The plan counts on it.',
+        title: `Switch on stabilization for the output of ${output.carries}`,
+        why: 'The plan relies on it.',
         patch: replaced(pointer('unit', 'settings', 'outputs', i), was.outputs[i]),
       });
   });

@@ -113,7 +113,7 @@ function hangs(hanging: Hanging): Refused {
   return {
     ok: false,
     reasons: [
-      `${own}, ${list(hanging.readers)}, ${hanging.readers.length === 1 ? 'reads' : 'read'} what this choice has written: ${list(hanging.named)}.`,
+      `${own}, ${list(hanging.readers)}, ${hanging.readers.length === 1 ? 'reads' : 'read'} what this choice wrote: ${list(hanging.named)}.`,
     ],
     paths: [],
     hanging,

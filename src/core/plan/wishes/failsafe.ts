@@ -43,7 +43,7 @@ export function failsafeSchools(setup: Setup): Record<FailsafeSchool, string | u
     circle: level,
     home: traits.failsafe.includes('autopilot')
       ? toldBy(setup, 'home')
-      : 'the unit is no autopilot and takes over nothing when the link is lost',
+      : 'the unit is not an autopilot: it does not take over when the signal is lost',
   };
 }
 
@@ -52,7 +52,7 @@ function brakes({ airframe }: Setup): string | undefined {
   if (kindOf(airframe).moves !== 'wheels') return 'nothing brakes it but the water';
   const [motor] = airframe.motors;
   if (!motor) return 'it has no motor';
-  if (motor.reverse === undefined) return 'its controller does nothing on the other side of stop';
+  if (motor.reverse === undefined) return 'its controller does nothing below stop';
   return motor.reverse === 'reverses'
     ? 'its controller would reverse instead of braking'
     : undefined;
@@ -75,7 +75,7 @@ function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
   if (receiver && receiver.lost !== 'presets')
     return receiver.lost === 'holds'
       ? 'the receiver in front can only hold the last values, so the unit never notices'
-      : 'the receiver in front falls silent, and the unit then does nothing by itself';
+      : 'the receiver in front sends no pulses, and the unit then does nothing by itself';
   if ('bands' in traits.modeSelect && !settings.slots.includes(mode))
     return `${modeWords(setup.unit, mode)} is switched off in the unit: put it on a position of the mode switch first`;
   const channel = channelOf(setup, 'mode');
@@ -159,7 +159,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       if (!band) {
         if (told)
           reasons.push(
-            'No position of the mode channel stands for return home, and a receiver can only tell the autopilot by that channel: put it on one first.',
+            'No position of the mode switch selects return home, and the receiver reaches the autopilot only by that channel: give it a position first.',
           );
         return [{ channel, kind: 'hold', owner }];
       }

@@ -16,11 +16,11 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     return;
   }
   if (law !== 'sign-selects-set' && wish.by === 'values' && wish.pct.some((p) => p < 0)) {
-    reasons.push('A gain below 0 stands for the second set; this unit has one set only.');
+    reasons.push('A gain below 0 selects the second set; this unit has only one.');
     return;
   }
   if (law !== 'sign-selects-set' && wish.by === 'knob' && wish.middleOff) {
-    reasons.push('Off in the middle of a knob wants a unit whose gain channel has two sides.');
+    reasons.push('Off in the middle of a knob needs a unit whose gain channel has two sides.');
     return;
   }
   if (wish.by === 'axes') return writeAxes(draft, wish);

@@ -67,7 +67,7 @@ describe('a choice taken out whose logic an entry of one’s own reads', () => {
       expect(asked.ok).toBe(false);
       if (asked.ok) return;
       expect(asked.hanging!.entries.map((e) => e.id)).toContain(c.id);
-      expect(asked.reasons.join()).toMatch(/of yours, “.+”, reads what this choice has written: “/);
+      expect(asked.reasons.join()).toMatch(/of yours, “.+”, reads what this choice wrote: “/);
 
       const kept = choose(setup, choice, 'all', 'keep');
       if (!kept.ok) throw new Error(kept.reasons.join());

@@ -70,7 +70,7 @@ export function writeLaunch(draft: Draft, wish: NonNullable<ProgramWishes['launc
   // Asked of what is there: what others look at of this wish must not be missing meanwhile.
   const senses = upSenses(draft.before);
   if (sticks.length === 0 || senses.length === 0) {
-    reasons.push('Launch help wants an elevator stick that reaches a channel.');
+    reasons.push('Launch help needs an elevator stick with a channel.');
     return;
   }
   const armed = addLogic(draft, {

@@ -61,7 +61,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
     reasons.push(
       select.by === 'fixed'
         ? CANNOT.modes
-        : 'On this unit the gain channel chooses the mode: wish for two gain sets instead.',
+        : 'On this unit the gain channel chooses the mode: choose two gain sets instead.',
     );
     return [];
   }
@@ -75,7 +75,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
     const band = bandOf(select, slot);
     if (!band) {
       reasons.push(
-        `No position of the unit’s mode channel stands for ${modeWords(setup.unit, mode)}.`,
+        `No position of the unit’s mode channel selects ${modeWords(setup.unit, mode)}.`,
       );
       return [];
     }
@@ -86,7 +86,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
         : valueInBand(setup, secondChannel, band.secondFromUs, band.secondToUs!);
     if (value === undefined) {
       reasons.push(
-        `Channel ${channel} cannot reach ${modeWords(setup.unit, mode)}: its ends or its scale are too short.`,
+        `Channel ${channel} cannot reach ${modeWords(setup.unit, mode)}: its endpoints or its scale are too short.`,
       );
       return [];
     }

@@ -22,7 +22,7 @@ export function panicWays(setup: Setup): Record<PanicWay, string | undefined> {
     replace:
       byMode ??
       (style === 'function'
-        ? 'on this transmitter no line takes over from others; use a mix for each position'
+        ? 'on this transmitter no line can replace others; use a mix for each position'
         : undefined),
     offsets:
       byMode ??
@@ -62,7 +62,7 @@ export function writePanic(draft: Draft, wish: PanicWish): void {
     const ends = [cells[0]?.mode, cells.at(-1)?.mode];
     if (!ends.includes('level'))
       reasons.push(
-        'Panic by a mode position wants self-levelling at an end of the switch, where you find it without looking.',
+        'Panic by a mode position needs self-levelling at one end of the switch, where you find it without looking.',
       );
     return;
   }
@@ -75,7 +75,7 @@ export function writePanic(draft: Draft, wish: PanicWish): void {
     const band = bandOf(setup.unit.traits.modeSelect, slot);
     if (!band) {
       reasons.push(
-        'No position of the unit’s mode channel stands for self-levelling: put it on one first.',
+        'No position of the unit’s mode channel selects self-levelling: give it a position first.',
       );
       return;
     }

@@ -34,27 +34,27 @@ export const CANNOT = {
 export const GAIN_CHOICES: Record<GainWish['by'], { title: string; when: string }> = {
   knob: {
     title: 'A knob or slider',
-    when: 'While the right gain is not yet known: turned up slowly in fast passes. When it is found, read the value off and lock it on a switch, because a knob gets bumped.',
+    when: 'While you are still finding the gain: turn it up slowly in fast passes. Then read the value and put it on a switch, because knobs get bumped.',
   },
   values: {
     title: 'Fixed values on a switch',
-    when: 'When the gain has been found: off, fast and slow values that nobody can bump. Control grows with the square of speed, so the fast value is the smaller one.',
+    when: 'When you have found the gain: off, fast and slow values that nobody can bump. Control grows with the square of speed, so the fast value is the smaller one.',
   },
   flap: {
     title: 'By flap position, with a master off',
-    when: 'For models that land slowly with flaps: each flap position brings its own gain along. A separate switch turns everything off, whatever the flaps do.',
+    when: 'For models that land slowly with flaps: each flap position sets its own gain. A separate switch turns everything off, whatever the flaps do.',
   },
   axes: {
     title: 'A knob for each axis',
-    when: 'For the tuning flights of a unit with tuning channels: one axis at a time. Take the knobs off again when the shares are known.',
+    when: 'For the tuning flights of a unit with tuning channels: one axis at a time. Remove the knobs when you know the shares.',
   },
   sets: {
     title: 'Two sets, chosen by the side of the middle',
-    when: 'For units whose gain channel chooses what they do: one side damps, the other holds, the middle is off. The switch chooses the side, so that a knob can never cross over.',
+    when: 'For units whose gain channel chooses what they do: one side damps, the other holds, the centre is off. The switch chooses the side, so that a knob can never cross it.',
   },
   fixed: {
     title: 'One fixed value',
-    when: 'For a proven model and when no control is left. There is nothing to turn down in the air but the mode.',
+    when: 'For a proven model and when no control is left. In the air you can change only the mode.',
   },
 };
 
@@ -64,31 +64,31 @@ export const PANIC_CHOICES: Record<PanicWay, { title: string; when: string }> = 
     when: 'No panic control: for units that cannot self-level, or pilots who prefer to have none.',
   },
   replace: {
-    title: 'A control that takes the mode channel over',
-    when: 'The first choice where lines can replace others: from every position of the mode switch it gives the same value, and letting go gives back what was there.',
+    title: 'A control that takes over the mode channel',
+    when: 'The best choice where lines can replace others: it gives the same value from every position of the mode switch, and releasing it restores the mode.',
   },
   offsets: {
     title: 'A mix for each mode position',
-    when: 'For transmitters with mixes only: each position of the mode switch needs its own amount to arrive at the level value, so one fixed mix cannot do it.',
+    when: 'For transmitters with mixes only: each position of the mode switch needs its own amount to reach the level value, so one fixed mix cannot do it.',
   },
   channel: {
     title: 'A recovery channel',
-    when: 'Where the unit has one and a channel is free: it brings its own limits and delay along, and the mode switch stays what it was.',
+    when: 'Where the unit has one and a channel is free: it has its own limits and delay, and the mode switch is unaffected.',
   },
   'mode-position': {
     title: 'A position of the mode switch',
-    when: 'When no control is left: self-levelling at an end of the switch, where you find it without looking. It stays on until switched back.',
+    when: 'When no control is free: self-levelling at one end of the switch, where you find it without looking. It stays on until switched back.',
   },
 };
 
 export const FAILSAFE_CHOICES: Record<FailsafeSchool, { title: string; when: string }> = {
   'motor-off': {
     title: 'Motor off, surfaces held',
-    when: 'The least there is, for units that cannot level. What the surfaces held when the link went decides where it comes down.',
+    when: 'The minimum, for units that cannot level. Where it comes down depends on where the surfaces stood when the signal was lost.',
   },
   brake: {
     title: 'Motor off, brake on',
-    when: 'For cars whose controller brakes on the other side of stop: it stands in the shortest way. On ice a brake that locks the wheels makes the way longer and the car turn round.',
+    when: 'For cars whose controller brakes below stop: the shortest way to a standstill. On ice, locked wheels lengthen it and the car may spin.',
   },
   glide: {
     title: 'Glide level, motor off',
@@ -100,7 +100,7 @@ export const FAILSAFE_CHOICES: Record<FailsafeSchool, { title: string; when: str
   },
   home: {
     title: 'The autopilot flies home',
-    when: 'Only with an autopilot that knows its position. The throttle is left to it. It is no permission to lose sight of the model.',
+    when: 'Only with an autopilot that knows its position. It controls the throttle. This does not permit you to lose sight of the model.',
   },
 };
 

@@ -6,15 +6,15 @@ import type { Step } from '../step';
 export const capture: Step = {
   id: 'capture',
   title: 'Capture',
-  does: 'Teach the unit where stick centre and full travel are; again after every trim.',
+  does: 'Capture stick centre and full travel; repeat after every trim change.',
   said: ({ airframe, unit }) =>
     taughtByDriving(unit)
       ? {
-          title: 'Teach',
+          title: 'Capture',
           does: `Steer ${LEFT_FIRST}: direction and both ends in one go.`,
         }
       : kindOf(airframe).onSurface
-        ? { does: 'Teach the unit where the middle and both ends are; again after every trim.' }
+        ? { does: 'Capture the centre and both ends; repeat after every trim change.' }
         : {},
   station: 'capture',
   session: 'prop-off',

@@ -19,7 +19,7 @@ const versionsKnown = ({ installation }: Setup): Proof[] =>
 export const identify: Step = {
   id: 'identify',
   title: 'Identify',
-  does: 'Write down versions, update first, reset what has a past, bind.',
+  does: 'Write down versions, update, reset a used unit, bind.',
   station: 'identify',
   session: 'prop-off',
   cautions: ['prop-off'],

@@ -3,14 +3,14 @@ import type { Step } from '../step';
 export const model: Step = {
   id: 'model',
   title: 'Model',
-  does: 'Measure what was only assumed, or say that it is right as it is.',
+  does: 'Measure what is assumed, or confirm it.',
   station: 'model',
   session: 'paper',
   cautions: [],
   applies: () => true,
   proofs: ({ setup }) => [
     {
-      what: 'its measures are yours, not the usual ones of its kind',
+      what: 'its measures are your own, not typical ones',
       status: (setup.airframe.assumed ?? []).length > 0 ? 'todo' : 'proven',
       reasons: [],
     },

@@ -4,7 +4,7 @@ import type { Step } from '../step';
 export const mount: Step = {
   id: 'mounting',
   title: 'Mount',
-  does: 'Fix it square, tell it how it sits, compare the picture.',
+  does: 'Mount it square, set its orientation, compare the picture.',
   station: 'mounting',
   session: 'prop-off',
   cautions: ['prop-off'],

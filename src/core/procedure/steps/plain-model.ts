@@ -5,11 +5,9 @@ import type { Step } from '../step';
 export const plainModel: Step = {
   id: 'plain-model',
   title: 'Plain model',
-  does: 'With the unit off: plugs, centres and throttle cut as they must be.',
+  does: 'With the unit off, check plugs, centres and throttle cut.',
   said: ({ airframe }) =>
-    airframe.motors.length === 0
-      ? { does: 'With the unit off: plugs and centres as they must be.' }
-      : {},
+    airframe.motors.length === 0 ? { does: 'With the unit off, check plugs and centres.' } : {},
   station: 'plain-model',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],

@@ -5,8 +5,8 @@ import type { Step } from '../step';
 
 export const throws: Step = {
   id: 'throws',
-  title: 'Throws and ends',
-  does: 'Measure every throw and listen at both ends, once nothing moves them any more.',
+  title: 'Throws and endpoints',
+  does: 'Measure every throw and listen at both ends, once everything that affects them is set.',
   station: 'throws',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],

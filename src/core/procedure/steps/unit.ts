@@ -4,7 +4,7 @@ import type { Step } from '../step';
 export const unitSettings: Step = {
   id: 'unit',
   title: 'Unit settings',
-  does: 'Enter in the unit what the sheet has for it.',
+  does: 'Enter the unit’s settings from the sheet.',
   station: 'settings',
   session: 'prop-off',
   cautions: ['prop-off', 'throttle-locked'],

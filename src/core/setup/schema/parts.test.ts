@@ -79,7 +79,7 @@ describe('hangar files', () => {
     if (!result.ok)
       expect(result.problems).toContainEqual({
         path,
-        reason: `copies go round in a circle: ${circle}`,
+        reason: `copies form a loop: ${circle}`,
       });
   });
   it('refuse a copy of nothing, and a name used twice', () => {
@@ -114,6 +114,6 @@ describe('the page of a unit', () => {
     mine.traits.armThrottlePct = 30;
     expect(unitGuide(mine).order.join()).toMatch(/passed 30 % once/);
     mine.traits.modes = ['rate'];
-    expect(unitGuide(mine).cannot).toContain('be switched off out there');
+    expect(unitGuide(mine).cannot).toContain('be switched off from the transmitter');
   });
 });

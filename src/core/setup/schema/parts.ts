@@ -76,7 +76,7 @@ export function parseHangarFile(
     if (!origin.has(part.copyOf))
       problems.push({ path, reason: `there is no part "${part.copyOf}" it could be a copy of` });
     const circle = circleFrom(part.id, origin);
-    if (circle) problems.push({ path, reason: `copies go round in a circle: ${circle}` });
+    if (circle) problems.push({ path, reason: `copies form a loop: ${circle}` });
   });
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: parsed.data };
 }

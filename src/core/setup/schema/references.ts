@@ -190,7 +190,7 @@ export function checkReferences(setup: Setup): Problem[] {
     if (n === MOST_TERMS + 1)
       report(
         ['program', list!, at!],
-        `reads more than ${MOST_TERMS} things: take its conditions apart into logic`,
+        `reads more than ${MOST_TERMS} things: split its conditions into logic`,
       );
     const path = ['program', ...read.path];
     switch (read.kind) {
@@ -247,7 +247,7 @@ export function checkReferences(setup: Setup): Problem[] {
   if (cycle)
     report(
       ['program', cycle[0]!.list, cycle[0]!.index],
-      `goes round in a circle: ${cycle.map((n) => n.name).join(' → ')} → ${cycle[0]!.name}`,
+      `forms a loop: ${cycle.map((n) => n.name).join(' → ')} → ${cycle[0]!.name}`,
     );
 
   // Installation: one lead a plug, one plug a servo.

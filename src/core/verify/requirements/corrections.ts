@@ -70,7 +70,7 @@ export const corrections: Requirement = {
         Math.max(...able.map((a) => frame.gainPct[AXES.indexOf(a)]!)) - GAIN_NONE_PCT,
       says: ({ now }) => ({
         says: locked
-          ? 'The gain is locked at off: nothing is corrected, and no correction is proved, until the lock is taken out.'
+          ? 'The gain is locked at off: nothing is corrected, and no correction is proved, until you remove the lock.'
           : `In ${facts.mode(now.frame.mode)} the unit does nothing: no control gives it any gain.`,
         about: { mode: now.frame.mode },
       }),
@@ -162,7 +162,7 @@ function ofAxis(facts: Facts, axis: Axis, locked: boolean): Claim[] {
           holds: (seen: readonly Moment[]) =>
             Math.max(SEEN_DEG, STRAY_SHARE * main(seen)) - Math.abs(answer(seen, s)),
           says: (found) => ({
-            says: `In ${inMode(found)}, with the model ${turned}, the ${name} goes ${facts.surfaces.goes(s, answer(found.seen, s))}; it has no part in that.`,
+            says: `In ${inMode(found)}, with the model ${turned}, the ${name} goes ${facts.surfaces.goes(s, answer(found.seen, s))}; it must not move.`,
             about: { mode: found.seen[0]!.frame.mode, figure: answer(found.seen, s) },
           }),
         },

@@ -89,7 +89,7 @@ function turnOf(
     if (several || crosses || bent)
       return {
         how: 'crosses',
-        says: `${label} goes through the middle of the gain: on one side ${facts.mode(modes[0]!)}, on the other ${facts.mode(modes.at(-1)!)}.`,
+        says: `${label} crosses the centre of the gain channel: on one side ${facts.mode(modes[0]!)}, on the other ${facts.mode(modes.at(-1)!)}.`,
         severity: 'stop',
       };
   }
@@ -223,7 +223,7 @@ function alive(facts: Facts): Claim[] {
       form: 'sweep',
       control: at,
       about: { ...about, control: id },
-      shows: `${facts.label(at)} wherever it is put`,
+      shows: `${facts.label(at)} in every position`,
       holds: (_, seen) =>
         Math.max(...seen.filter((m) => m.frame.mode !== 'off').map(height), 0) - ALIVE_PCT,
       says: ({ now, state }) => says(now, state, `no place of ${facts.label(at)}`),
@@ -272,7 +272,7 @@ function values(facts: Facts, scale: (now: Moment) => number): Claim[] {
 
 export const gainAsChosen: Requirement = {
   id: 'gain',
-  title: 'Gain goes from least to most, and only there',
+  title: 'The gain knob covers the gain range, and no more',
   must: `A gain knob goes from no gain at one end to full at the other, rising all the way, and never through the middle of a gain channel into what lies beyond; values on a switch are what was chosen; and wherever everything else stands, what the gain was given to can raise it above ${ALIVE_PCT} %.`,
   from: 'The choice of a gain and the unit’s gain law.',
   leavesOut: `Values closer than ${OFF_PCT} % to what was chosen.`,
@@ -326,7 +326,7 @@ function candidates(facts: Facts): string[] {
 export const masterOff: Requirement = {
   id: 'master-off',
   title: 'One movement switches everything off',
-  must: 'One position of one control turns the unit off wherever everything else stands, except while a helper that was asked for is acting.',
+  must: 'One position of one control turns the unit off wherever everything else stands, except while a helper that you chose is acting.',
   from: 'When the unit does something wrong there is time for one movement, found by touch.',
   leavesOut: 'Units that have no off and no gain channel.',
   applies: ({ unit }) => unit.traits.modes.includes('off') || unit.traits.gainLaw !== 'fixed',

@@ -15,7 +15,7 @@ const quiet = (now: Moment) => !now.panicking && !now.launching && !now.frame.re
 export const modesAsChosen: Requirement = {
   id: 'modes',
   title: 'Every switch position gives its mode',
-  must: 'Each position of the mode switches gives the mode that was chosen, wherever everything else stands, while nothing else has been given the say.',
+  must: 'Each position of the mode switches gives the mode that was chosen, wherever everything else stands, while nothing else has priority.',
   from: 'The choice of modes.',
   leavesOut: 'While panic or launch help acts.',
   applies: (setup) => setup.intents.program.modes !== undefined,
@@ -74,7 +74,7 @@ const standsStill = (now: Moment, channel: number): boolean =>
 
 export const modeMargins: Requirement = {
   id: 'mode-margins',
-  title: 'Modes keep clear of the edges of their bands',
+  title: 'Mode values keep clear of band edges',
   must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale; none on a recovery channel near its threshold, nor on a gain channel near the edge of its middle.`,
   from: 'The unit’s mode bands.',
   leavesOut: 'Pulses that a knob sweeps through a band.',
@@ -184,7 +184,7 @@ function edgeClaim(facts: Facts, carries: 'recovery' | 'gain', channel: number):
 export const restCalm: Requirement = {
   id: 'rest',
   title: 'Switched on at rest, the unit leaves the model alone',
-  must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it takes no attitude and no way of its own, for as long as nothing is touched.',
+  must: 'From power-up with every control at rest, before and after the unit is armed and knows its position, it neither levels nor steers by itself, for as long as nothing is touched.',
   from: 'Some units refuse their menus or the throttle; surfaces would move while someone is close.',
   leavesOut: 'What follows once something was touched.',
   applies: () => true,
@@ -222,7 +222,7 @@ export const restCalm: Requirement = {
         says: ({ now: { frame } }) => ({
           severity: frame.mode === 'home' || frame.recovering ? 'stop' : 'caution',
           says: frame.recovering
-            ? 'Panic is pressed as the switches rest.'
+            ? 'Panic is on with every switch at its rest position.'
             : `With every switch at its rest position the unit is in ${facts.mode(frame.mode)}.`,
           about: { mode: frame.mode, how: frame.recovering ? 'panic' : 'blocks' },
         }),

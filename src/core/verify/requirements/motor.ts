@@ -61,9 +61,9 @@ const still = (
 export const motorCut: Requirement = {
   id: 'motor-cut',
   title: 'The motor stays off while it is cut',
-  must: 'With the throttle cut on, no motor turns, wherever every other control stands, whatever was done before and however long one waits.',
+  must: 'With the throttle cut on, no motor turns, wherever every other control stands, whatever was done before and however long you wait.',
   from: 'The choice of a throttle cut, or the line that is one.',
-  leavesOut: 'A motor wired past the unit; what a controller makes of its own set-up.',
+  leavesOut: 'A motor not connected through the unit; how its controller is set up.',
   applies: hasMotor,
   looksAt: (facts) => facts.motorChannels,
   claims(facts) {
@@ -89,7 +89,7 @@ export const motorCut: Requirement = {
 export const motorLow: Requirement = {
   id: 'motor-low',
   title: 'The motor stands still with the throttle closed',
-  must: 'With the throttle closed (a trigger released), no motor turns, wherever every other control stands, whatever was done before and however long one waits.',
+  must: 'With the throttle closed (a trigger released), no motor turns, wherever every other control stands, whatever was done before and however long you wait.',
   from: 'Nobody expects a motor to start with the throttle closed.',
   leavesOut: 'The idle of an engine, set by its trim.',
   applies: hasMotor,
@@ -116,7 +116,7 @@ export const motorLow: Requirement = {
 export const motorAtRest: Requirement = {
   id: 'motor-rest',
   title: 'Something holds the motor off at rest',
-  must: 'While no switch has been touched since power-up, no motor turns, wherever everything else stands and however long one waits.',
+  must: 'While no switch has been touched since power-up, no motor turns, wherever everything else stands and however long you wait.',
   from: 'A sleeve catches the throttle, a model stands on the bench, fingers are in the way.',
   leavesOut: 'What follows once a switch was touched: a cut that was released on purpose.',
   applies: hasMotor,

@@ -148,7 +148,7 @@ const gainless = (facts: Facts, m: Moment): boolean =>
 export const panicRights: Requirement = {
   id: 'panic',
   title: 'Panic brings the model back to level from everywhere',
-  must: `From every state, with panic pressed for ${SLOW_S} s at most and for as long as it is held, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and letting go, after a brush or after long, gives back what was there.`,
+  must: `From every state, with panic pressed for ${SLOW_S} s at most and for as long as it is held, the surfaces work the model back from either side, from nose up and down and from inverted, with useful authority; and releasing it, after a moment or after a long time, restores what was there.`,
   from: 'The choice of panic recovery.',
   leavesOut: 'How fast the model comes round; a position fix that is not there yet.',
   applies: (setup) => !kindOf(setup.airframe).onSurface && setup.airframe.surfaces.length > 0,

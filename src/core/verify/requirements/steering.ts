@@ -7,7 +7,7 @@ export const steeringStops: Requirement = {
   title: 'The steering reaches its stop at full control',
   must: 'In every state, unit still, the servo is never sent more than 1° past the place where the steering meets its stop, and somewhere it gets there to within 3°.',
   from: 'The steering as measured: arm, link, crank or rack, knuckles and stops.',
-  leavesOut: 'The give of the linkage; the correction on top.',
+  leavesOut: 'Flex in the linkage; the correction on top.',
   applies: (setup) => setup.airframe.steering !== undefined,
   looksAt: (facts) => facts.steering,
   claims(facts) {

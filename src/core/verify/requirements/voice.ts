@@ -18,7 +18,7 @@ const speakers = (setup: Setup) =>
 export const voiceTrue: Requirement = {
   id: 'voice',
   title: 'What is spoken is what the unit does',
-  must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while nothing else has been given the say.',
+  must: 'Whenever a call-out names a mode the unit is in that mode, and every state of the mode switches is spoken, while nothing else has priority.',
   from: 'The choice of call-outs: eyes are on the model, and the voice is believed.',
   leavesOut: 'Call-outs that name no mode; while panic or launch help acts.',
   applies: (setup) => setup.intents.program.voice?.modes === true || speakers(setup).length > 0,

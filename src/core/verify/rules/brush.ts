@@ -12,7 +12,7 @@ const STEP_S = 0.02;
 export const brush: Rule = {
   id: 'M39',
   title: 'Too easy to trigger by accident',
-  why: 'What acts the moment it is touched is set off by a sleeve or by picking the transmitter up.',
+  why: 'A sleeve, or picking up the transmitter, sets off what acts at a touch.',
   check(setup, proof): Found[] {
     const findings: Found[] = [];
     const quickest = proof.rows.reduce(
@@ -23,7 +23,7 @@ export const brush: Rule = {
     if (proof.panic && quickest < PANIC_MS)
       findings.push({
         severity: 'note',
-        says: `Panic acts ${quickest === 0 ? 'at once' : `after ${quickest} ms`}: a brush is enough. A hold of 0.2 to 0.3 s costs little height.`,
+        says: `Panic acts ${quickest === 0 ? 'at once' : `after ${quickest} ms`}: an accidental touch is enough. A hold of 0.2 to 0.3 s costs little height.`,
         where: '/intents/program/panic/holdS',
         witness: {
           controls: { [proof.panic.id]: proof.panic.value },
@@ -37,7 +37,7 @@ export const brush: Rule = {
     if (launchMs !== undefined && launchMs.ms < LAUNCH_MS)
       findings.push({
         severity: 'caution',
-        says: `Launch help comes on ${launchMs.ms === 0 ? 'at once' : `after ${launchMs.ms} ms`}. Held for a second, no brush sets it off.`,
+        says: `Launch help comes on ${launchMs.ms === 0 ? 'at once' : `after ${launchMs.ms} ms`}. A one-second hold prevents accidents.`,
         where: '/intents/program/launch/holdS',
         witness: { controls: { [launchMs.control]: 100 }, words: 'the launch control touched' },
         remedies: rewritten(setup, 'Hold the launch control 1 s before it acts', (w) =>

@@ -5,7 +5,7 @@ import type { Rule } from '../rule';
 export const bumpedGain: Rule = {
   id: 'M23',
   title: 'The gain depends on a knob',
-  why: 'Right while it is being found. Later a sleeve turns it, and nobody notices until the model shakes or does nothing.',
+  why: 'Good while you are finding it. Later a sleeve turns it, and nobody notices until the model shakes or does nothing.',
   check(setup): Found[] {
     const knob = gainKnobOf(setup);
     if (!knob) return [];

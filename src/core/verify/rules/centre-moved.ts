@@ -24,7 +24,7 @@ export function captureAgain(setup: Setup): Remedy[] {
   return [
     {
       label: taughtByDriving(setup.unit)
-        ? `Teach it again: ${LEFT_FIRST}`
+        ? `Let it learn again: ${LEFT_FIRST}`
         : 'Capture centres and travel again, trims as they stand',
       patch: [{ op: 'add', path: '/installation/travelCapture', value: learnTravel(setup) }],
     },
@@ -47,7 +47,7 @@ export const centreMoved: Rule = {
 
 export const travelMoved: Rule = {
   id: 'M16',
-  title: 'Ends or direction changed after the travel capture',
+  title: 'Endpoints or direction changed after the travel capture',
   why: 'The unit still uses the travel it learned: it fades too early or too late, or reads your control reversed.',
   explains: ['corrections'],
   check(setup): Found[] {
@@ -64,7 +64,7 @@ export const travelMoved: Rule = {
         {
           severity: turned ? 'stop' : 'caution',
           says: turned
-            ? `The ${nameOf(setup, t.carries)} was reversed after the unit learned it: its correction is still the old way.`
+            ? `The ${nameOf(setup, t.carries)} was reversed after the unit learned it: its correction still goes the old way.`
             : `The ${nameOf(setup, t.carries)} goes from ${n.minUs.toFixed(0)} to ${n.maxUs.toFixed(0)} µs now; the unit learned ${t.minUs.toFixed(0)} to ${t.maxUs.toFixed(0)} µs.`,
           where: `/installation/travelCapture/${i}`,
           remedies: captureAgain(setup),

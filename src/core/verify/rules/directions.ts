@@ -99,13 +99,13 @@ export const correctionReversed = directionRule(
   'M3',
   'correction',
   'Correction the wrong way',
-  'A unit that pushes with the disturbance makes more of it each time: the model is lost at the first one.',
+  'A correction in the wrong direction amplifies every disturbance: the model is lost at the first one.',
 );
 export const stickReversed = directionRule(
   'M4',
   'stick',
   'Control the wrong way',
-  'A reversed control is not noticed until the model answers it.',
+  'You notice a reversed control only when the model answers the wrong way.',
 );
 export const bothReversed = directionRule(
   'M5',

@@ -2,7 +2,7 @@ import type { Rule } from '../rule';
 
 export const gainLeadOut: Rule = {
   id: 'M47',
-  title: 'Gain lead taken out',
+  title: 'Gain lead unplugged',
   why: 'Gain stays at the last value the unit saw, and no switch turns it down.',
   explains: ['corrections', 'gain', 'panic'],
   check(setup) {

@@ -5,7 +5,7 @@ import type { Rule } from '../rule';
 export const givenTwice: Rule = {
   id: 'M46',
   title: 'One switch for two things, or one channel for two functions',
-  why: 'Moving it for one does the other unasked.',
+  why: 'Moving it for one also does the other.',
   explains: ['sticks', 'sticks-alone', 'corrections', 'gain'],
   check(setup) {
     const { unit, transmitter } = setup;

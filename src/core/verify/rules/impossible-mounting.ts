@@ -5,7 +5,7 @@ import { mountingWords, type Mounting } from '../../setup';
 export const impossibleMounting: Rule = {
   id: 'M19',
   title: 'The unit does not support this mounting',
-  why: 'A unit that believes it lies otherwise takes one axis for another.',
+  why: 'A unit set to another mounting mistakes one axis for another.',
   explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup) {
     const { mounting } = setup.installation;
@@ -36,7 +36,7 @@ export const impossibleMounting: Rule = {
         '/unit/settings/orientation',
         [
           {
-            label: `Tell the unit: ${words}`,
+            label: `Set the unit to: ${words}`,
             patch: [{ op: 'replace', path: '/unit/settings/orientation', value: mounting }],
           },
         ],

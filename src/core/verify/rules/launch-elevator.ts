@@ -19,7 +19,7 @@ export const launchElevator: Rule = {
         failure.about.how === 'down'
           ? [
               {
-                label: 'Turn the launch elevator round',
+                label: 'Reverse the launch elevator',
                 patch: own.map((at) => ({
                   op: 'replace' as const,
                   path: pointer('program', 'lines', at, 'sharePct'),

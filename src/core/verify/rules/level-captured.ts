@@ -10,7 +10,7 @@ const BAD_DEG = 6;
 
 export const levelCaptured: Rule = {
   id: 'M21',
-  title: 'Level captured in another attitude than it flies at',
+  title: 'Level captured in the wrong attitude',
   why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude you captured.',
   explains: ['level'],
   check(setup): Found[] {

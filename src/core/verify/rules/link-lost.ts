@@ -7,8 +7,8 @@ import { rewritten } from '../repair';
 
 export const linkLost: Rule = {
   id: 'M13',
-  title: 'What happens when the link is lost',
-  why: 'A held or preset throttle takes the model away; a mode taken over from wherever the switch stood is a matter of luck.',
+  title: 'What happens when the signal is lost',
+  why: 'A held or preset throttle takes the model away; a mode that depends on where the switch stood is luck.',
   explains: ['motor-lost', 'link-lost'],
   check(setup, proof) {
     const schools = failsafeSchools(setup);

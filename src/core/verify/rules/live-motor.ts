@@ -7,8 +7,8 @@ import { failuresOf } from '../proof';
 
 export const throttleReversed: Rule = {
   id: 'M29',
-  title: 'Motor runs with the throttle at its low end',
-  why: 'A throttle reversed because a leaflet said so starts the motor when the battery goes in.',
+  title: 'Motor runs with the throttle closed',
+  why: 'A throttle reversed because a leaflet said so starts the motor when you connect the battery.',
   explains: ['motor-low'],
   check: (setup, proof) =>
     failuresOf(proof, 'motor-low').map((failure) => {
@@ -17,14 +17,14 @@ export const throttleReversed: Rule = {
         const at = (key: string) => pointer('program', 'outputs', i, key);
         return [
           {
-            label: 'Turn the throttle channel round',
+            label: 'Reverse the throttle channel',
             patch: [{ op: 'replace', path: at('reversed'), value: !output.reversed }],
           },
           ...(output.subtrimPct === 0
             ? []
             : [
                 {
-                  label: 'Take the subtrim off the throttle channel',
+                  label: 'Remove the subtrim from the throttle channel',
                   patch: [{ op: 'replace' as const, path: at('subtrimPct'), value: 0 }],
                 },
               ]),

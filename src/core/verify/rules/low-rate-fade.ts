@@ -61,29 +61,25 @@ export const lowRateFade: Rule = {
         says: `In ${first.mode} full ${sticks.join(' and ')} ${sticks.length > 1 ? 'leave up to' : 'leaves'} ${Math.round(most * 100)} % of the correction on: the rates or endpoints keep it short of full travel. With full travel ${Math.round(full * 100)} % would stay on.`,
         where: '/program/inputs',
         witness: { controls: first.controls, words: 'held at full travel' },
-        remedies: rewritten(
-          setup,
-          'Full rates wherever the unit is on, the low ones in off only',
-          (w) => {
-            const rates = program.inputs.flatMap((input) => input.rates);
-            const lowest = rates.reduce((a, b) => (b.sharePct < a.sharePct ? b : a));
-            const low = {
-              pct: Math.max(10, Math.min(150, lowest.sharePct)),
-              expoPct: lowest.expoPct,
-            };
-            return {
-              ...w,
-              rates: {
-                by: 'mode',
-                off: w.rates.by === 'mode' ? w.rates.off : low,
-                on: {
-                  pct: 100,
-                  expoPct: w.rates.by === 'mode' ? w.rates.on.expoPct : low.expoPct,
-                },
+        remedies: rewritten(setup, 'Full rates when the unit is on, low rates in off only', (w) => {
+          const rates = program.inputs.flatMap((input) => input.rates);
+          const lowest = rates.reduce((a, b) => (b.sharePct < a.sharePct ? b : a));
+          const low = {
+            pct: Math.max(10, Math.min(150, lowest.sharePct)),
+            expoPct: lowest.expoPct,
+          };
+          return {
+            ...w,
+            rates: {
+              by: 'mode',
+              off: w.rates.by === 'mode' ? w.rates.off : low,
+              on: {
+                pct: 100,
+                expoPct: w.rates.by === 'mode' ? w.rates.on.expoPct : low.expoPct,
               },
-            };
-          },
-        ),
+            },
+          };
+        }),
       },
     ];
   },

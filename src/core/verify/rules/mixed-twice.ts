@@ -6,7 +6,7 @@ import type { Rule } from '../rule';
 export const mixedTwice: Rule = {
   id: 'M6',
   title: 'Delta or V-tail mixed twice, or not at all',
-  why: 'Mixed twice, one surface moves double and the other hardly; not mixed, one stick works each surface alone.',
+  why: 'Mixed twice, one surface moves double and the other hardly; not mixed, one stick moves each surface alone.',
   explains: ['sticks', 'sticks-alone', 'corrections'],
   check(setup) {
     const { airframe, unit, program } = setup;
@@ -48,7 +48,7 @@ export const mixedTwice: Rule = {
       );
     if (needs && !inUnit && !mixedChannel)
       return finding(
-        'Nobody mixes: neither the transmitter’s lines nor the unit’s wing type.',
+        'Nothing mixes: neither the transmitter nor the unit.',
         wingTypeOf(airframe, unit, 'unit'),
         mixerOf(unit, setup.intents.mixer) === 'unit'
           ? set(wingTypeOf(airframe, unit, setup.intents.mixer))

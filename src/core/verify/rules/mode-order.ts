@@ -25,7 +25,7 @@ export const modeOrder: Rule = {
             ? first.says
             : `${first.says.slice(0, -1)}${
                 reversed
-                  ? ': the whole order is the other way round'
+                  ? ': the whole order is reversed'
                   : `, and ${wrong.length - 1} more positions differ`
               }.`,
         remedies: rewritten(setup, 'Write the modes as chosen', (w) => w),

@@ -40,7 +40,7 @@ export const neverArms: Rule = {
     return [
       {
         severity: 'stop',
-        says: `With the throttle stick full the unit still sees less than the ${traits.armThrottlePct} % at which it starts to work: look at the ends and the reversal of channel ${input.channel}.`,
+        says: `With the throttle stick full the unit still sees less than the ${traits.armThrottlePct} % at which it starts to work: check the endpoints and direction of channel ${input.channel}.`,
         where: pointer(
           'program',
           'outputs',

@@ -15,14 +15,14 @@ export const noOff: Rule = {
       return [
         {
           severity: 'note',
-          says: 'This unit cannot be switched off in the air: prove it on the bench all the more.',
+          says: 'This unit cannot be switched off from the transmitter: prove it on the bench all the more.',
           where: '/program/lines',
           remedies: [],
         },
       ];
     return failuresOf(proof, 'master-off').map((failure) => ({
       ...accountOf(failure),
-      remedies: rewritten(setup, 'Put off on an end of the mode switch', (w) =>
+      remedies: rewritten(setup, 'Put off at one end of the mode switch', (w) =>
         w.modes && traits.modes.includes('off')
           ? { ...w, modes: { ...w.modes, table: ['off', ...w.modes.table.slice(1)] } }
           : w,

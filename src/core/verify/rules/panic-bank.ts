@@ -11,7 +11,7 @@ const SMALL_DEG = 15;
 export const panicBank: Rule = {
   id: 'M12',
   title: 'Panic still lets the stick ask for a large bank',
-  why: 'Whoever presses panic has often pushed a stick right over as well.',
+  why: 'People who press panic often hold a stick fully over as well.',
   check(setup, proof): Found[] {
     const { panic } = proof;
     if (!panic || !proof.rows.some((r) => r.panic?.righted)) return [];
@@ -62,7 +62,7 @@ export const panicBank: Rule = {
         about: { axis },
         witness: {
           controls: { [panic.id]: panic.value, [stick.id]: 100 * STICK_ASKS[axis] },
-          words: `panic held, ${hand} stick right over`,
+          words: `panic held, ${hand} stick fully over`,
           steps: [
             { control: panic.id, value: panic.value },
             { waitS: 1.5 },

@@ -7,7 +7,7 @@ import { rewritten } from '../repair';
 export const panicGain: Rule = {
   id: 'M10',
   title: 'Panic with no gain',
-  why: 'The mode comes, and does nothing: at no gain the unit moves no surface.',
+  why: 'The mode engages but does nothing: without gain the unit moves no surface.',
   explains: ['panic'],
   check: (setup, proof) =>
     failuresOf(proof, 'panic')

@@ -13,7 +13,7 @@ const WAYS = {
 export const panicHole: Rule = {
   id: 'M11',
   title: 'Panic does not work from everywhere',
-  why: 'One fixed mix brings the mode channel to levelling from one position only. The hole is found when it is needed.',
+  why: 'One fixed mix brings the mode channel to levelling from one position only. You find the gap when you need panic.',
   explains: ['panic'],
   check(setup, proof) {
     const ways = panicWays(setup);

@@ -20,13 +20,13 @@ function calmAtRest(setup: Setup, { switches, table }: ModeWish): Mode[] {
 
 export const restMode: Rule = {
   id: 'M1',
-  title: 'At rest the unit stands in a mode that blocks set-up',
-  why: 'As it lies in the case the mode switch chooses self-levelling or home: some units then refuse their menus or the throttle, and the surfaces move by themselves at power-up.',
+  title: 'At rest the unit is in a mode that blocks set-up',
+  why: 'At its rest position the mode switch chooses self-levelling or home: some units then refuse their menus or the throttle, and the surfaces move by themselves at power-up.',
   explains: ['rest'],
   check: (setup, proof) =>
     failuresOf(proof, 'rest').map((failure) => ({
       ...accountOf(failure),
-      remedies: rewritten(setup, 'Put a mode at rest that leaves the model alone', (w) =>
+      remedies: rewritten(setup, 'Put off or damping at the rest position', (w) =>
         w.modes ? { ...w, modes: { ...w.modes, table: calmAtRest(setup, w.modes) } } : w,
       ),
     })),

@@ -4,17 +4,17 @@ import type { Rule } from '../rule';
 export const secondHand: Rule = {
   id: 'M27',
   title: 'Second-hand and not reset',
-  why: 'Settings of the model it was in before hide in menus nobody opens.',
+  why: 'Settings from its last model remain in menus nobody opens.',
   check({ installation }): Found[] {
     if (!installation.secondHand || installation.revisions.unitReset > 0) return [];
     return [
       {
         severity: 'stop',
-        says: 'The unit has a past, and no reset is written down.',
+        says: 'The unit is second-hand, and no reset is recorded.',
         where: '/installation/revisions/unitReset',
         remedies: [
           {
-            label: 'It has been reset to how it left the factory',
+            label: 'It has been reset to factory settings',
             patch: [{ op: 'replace', path: '/installation/revisions/unitReset', value: 1 }],
           },
         ],

@@ -5,7 +5,7 @@ import type { Rule } from '../rule';
 export const shortLink: Rule = {
   id: 'M26',
   title: 'A channel the link does not carry',
-  why: 'The transmitter shows it moving, and it never arrives.',
+  why: 'The transmitter shows it moving, but it never reaches the receiver.',
   explains: ['sticks', 'corrections', 'devices', 'modes', 'gain', 'panic', 'link-lost', 'throttle'],
   check(setup) {
     const { transmitter, program } = setup;

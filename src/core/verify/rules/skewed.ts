@@ -9,7 +9,7 @@ const SQUARE_DEG = 3;
 
 export const skewed: Rule = {
   id: 'M20',
-  title: 'Fixed askew',
+  title: 'Mounted out of square',
   why: 'A unit that is not square to the airframe takes part of one movement for another: a roll wags the tail.',
   explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup): Found[] {
@@ -40,7 +40,7 @@ export const skewed: Rule = {
     return [
       {
         severity: 'caution',
-        says: `Its small turns about several axes come to ${all.toFixed(1)}° in all.`,
+        says: `Its small turns about several axes add up to ${all.toFixed(1)}° in all.`,
         where: '/installation/skewDeg',
         remedies: [
           {

@@ -50,7 +50,7 @@ function offBy({ unit }: Setup, output: number, { label, bank }: Port): Remedy[]
     case 'chosen':
       return [
         {
-          label: `Take ${label} off the stabilized outputs`,
+          label: `Remove ${label} off the stabilized outputs`,
           patch: [
             {
               op: 'replace',

@@ -4,8 +4,8 @@ import type { Rule } from '../rule';
 
 export const toldOtherwise: Rule = {
   id: 'M18',
-  title: 'The unit is set to another orientation than it has',
-  why: 'It takes one axis for another, or two of them the wrong way round: orientation learned with the model not turned far enough, or the picture never compared.',
+  title: 'The unit’s orientation setting is wrong',
+  why: 'It mistakes one axis for another, or reverses two: its orientation was learned with the model not turned far enough, or the picture was never compared.',
   explains: ['corrections', 'level', 'panic', 'link-lost'],
   check(setup): Found[] {
     const { mounting } = setup.installation;
@@ -18,11 +18,11 @@ export const toldOtherwise: Rule = {
         where: '/unit/settings/orientation',
         remedies: [
           {
-            label: `Tell it: ${mountingWords(mounting, setup.airframe)}`,
+            label: `Set it to: ${mountingWords(mounting, setup.airframe)}`,
             patch: [{ op: 'replace', path: '/unit/settings/orientation', value: mounting }],
           },
           {
-            label: `It really sits with its ${mountingWords(settings.orientation, setup.airframe)}`,
+            label: `It is really mounted with its ${mountingWords(settings.orientation, setup.airframe)}`,
             patch: [{ op: 'replace', path: '/installation/mounting', value: settings.orientation }],
           },
         ],

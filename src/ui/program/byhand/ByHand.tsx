@@ -64,8 +64,8 @@ export default function ByHand() {
   return (
     <>
       <p className="text-soft text-sm">
-        Lines of a channel act from top to bottom. What a wish has written becomes your own when you
-        change it: the wish leaves it alone from then on, and what it is for is still proved.
+        Lines of a channel act from top to bottom. An entry that a choice wrote becomes your own
+        when you change it: the choice no longer rewrites it, and its purpose is still proved.
       </p>
       <Tabs.Root defaultValue="channels" className="mt-2">
         <Tabs.List className="mb-3 flex flex-wrap gap-1" aria-label="Parts of the program">

@@ -95,7 +95,7 @@ function LastStage({ setup, output }: { setup: Setup; output: Output }) {
   const slow = roleOf(carries) === 'device' || roleOf(carries) === 'free';
   return (
     <span className="text-soft">
-      Then it goes out{' '}
+      Then it is sent{' '}
       <PickWord
         label={`${name}: direction`}
         value={output.reversed ? 'reversed' : 'straight'}
@@ -105,18 +105,18 @@ function LastStage({ setup, output }: { setup: Setup; output: Output }) {
         ]}
         onPick={(v) => put(changeOutput(setup, channel, { reversed: v === 'reversed' }), `${v}`)}
       />
-      , between {number('minPct', 'lower end')} and {number('maxPct', 'upper end')}, its middle at{' '}
+      , between {number('minPct', 'lower end')} and {number('maxPct', 'upper end')}, its centre at{' '}
       {number('subtrimPct', 'subtrim')}
       {slow && <>, in {number('slowS', 'from end to end', 's', 0.1)} from end to end</>}. With the
-      link lost it{' '}
+      signal lost it{' '}
       <PickWord
-        label={`${name}: link lost`}
+        label={`${name}: signal lost`}
         value={lost?.kind ?? 'unset'}
         options={(Object.keys(LOST) as (keyof typeof LOST)[])
           .filter((kind) => kind !== 'unset' || !lost)
           .map((value) => ({ value, words: LOST[value] }))}
         onPick={(kind) =>
-          kind !== 'unset' && put(putFailsafe(setup, channel, kind), `link lost: ${LOST[kind]}`)
+          kind !== 'unset' && put(putFailsafe(setup, channel, kind), `signal lost: ${LOST[kind]}`)
         }
       />
       {lost?.kind === 'preset' && (

@@ -79,9 +79,9 @@ export function ConditionWord({
           label={many ? `${label}, ${i + 1}` : label}
           value={atomKey(term.of)}
           options={[
-            { value: TURN, words: `turned round: ${turned(other)}` },
+            { value: TURN, words: `instead: ${turned(other)}` },
             ...(row.terms.length < MOST_TERMS ? [{ value: MORE, words: 'and one more …' }] : []),
-            ...(many ? [{ value: OUT, words: 'take this out' }] : none),
+            ...(many ? [{ value: OUT, words: 'remove this' }] : none),
             ...atoms.map((a) =>
               a.value === atomKey(term.of) && term.not ? { ...a, words: turned(term) } : a,
             ),

@@ -23,10 +23,10 @@ export interface RowAct {
 }
 
 export const takeOut = (patch: readonly PatchOperation[]): RowAct => ({
-  label: 'Take out',
+  label: 'Remove',
   Icon: Trash2,
   patch,
-  words: 'taken out',
+  words: 'removed',
 });
 
 /** One entry of the program: its sentence, whose it is, what can be done with it, and what was refused. */

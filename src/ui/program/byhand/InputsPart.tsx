@@ -20,7 +20,7 @@ export function InputsPart() {
     <Part
       id="inputs"
       title="Inputs"
-      says="A control with its trim, rates and expo. Of its rates the first whose condition holds counts."
+      says="A control with its trim, rates and expo. Of its rates, the first whose condition is true applies."
       add={
         first
           ? [
@@ -130,8 +130,8 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
             <button
               type="button"
               className="text-soft inline-flex min-h-6 items-center px-1 align-middle"
-              aria-label={`Take out rate ${i + 1}: ${name}`}
-              onClick={() => change({ rates: rates.toSpliced(i, 1) }, 'a rate taken out')}
+              aria-label={`Remove rate ${i + 1}: ${name}`}
+              onClick={() => change({ rates: rates.toSpliced(i, 1) }, 'a rate removed')}
             >
               <Trash2 size={14} aria-hidden />
             </button>
@@ -142,10 +142,11 @@ function Words({ setup, input, at }: { setup: Setup; input: Input; at: number })
         <button
           type="button"
           className="text-accent inline-flex min-h-6 items-center gap-1 pl-4 text-sm font-semibold hover:underline"
-          aria-label={`One more rate: ${name}`}
-          onClick={() => change({ rates: more }, 'one more rate')}
+          aria-label={`Add a rate: ${name}`}
+          onClick={() => change({ rates: more }, 'rate added')}
         >
-          <Plus size={14} aria-hidden />a rate that counts before
+          <Plus size={14} aria-hidden />
+          add a conditional rate
         </button>
       )}
     </>

@@ -25,9 +25,9 @@ const PURPOSES: readonly { value: NonNullable<Line['purpose']>; words: string; m
   { value: 'stick', words: 'a stick', more: 'Its surfaces must go the right way.' },
   { value: 'mode', words: 'the mode', more: 'Every mode must be reached, and stay.' },
   { value: 'gain', words: 'the gain', more: 'It must reach from nothing to full.' },
-  { value: 'panic', words: 'panic', more: 'It must right the model from everywhere.' },
+  { value: 'panic', words: 'panic', more: 'It must level the model from everywhere.' },
   { value: 'throttle-cut', words: 'the throttle cut', more: 'The motor must stand still.' },
-  { value: 'launch', words: 'hand launch', more: 'Any stick must let it go.' },
+  { value: 'launch', words: 'hand launch', more: 'Any stick must end it.' },
   { value: 'other', words: 'something else' },
 ];
 
@@ -52,7 +52,7 @@ export function LineSentence({ line, first, last }: { line: Line; first: boolean
 export const lineActs = (setup: Setup, { id }: Line, first: boolean, last: boolean): RowAct[] => [
   { label: 'Up', Icon: ArrowUp, patch: moveLine(setup, id, -1), words: 'moved up', off: first },
   { label: 'Down', Icon: ArrowDown, patch: moveLine(setup, id, 1), words: 'moved down', off: last },
-  { label: 'Once more', Icon: Copy, patch: duplicateLine(setup, id), words: 'once more' },
+  { label: 'Copy it', Icon: Copy, patch: duplicateLine(setup, id), words: 'copied' },
   {
     label: 'Switch off, and keep',
     Icon: EyeOff,

@@ -90,8 +90,8 @@ function Words({ setup, shape, at }: { setup: Setup; shape: Shape; at: number })
               <button
                 type="button"
                 className="text-soft inline-flex min-h-6 items-center px-1"
-                aria-label={`Take out point ${i + 1}: ${name}`}
-                onClick={() => change({ points: points.toSpliced(i, 1) }, 'a point taken out')}
+                aria-label={`Remove point ${i + 1}: ${name}`}
+                onClick={() => change({ points: points.toSpliced(i, 1) }, 'a point removed')}
               >
                 <Trash2 size={14} aria-hidden />
               </button>
@@ -102,11 +102,11 @@ function Words({ setup, shape, at }: { setup: Setup; shape: Shape; at: number })
           <button
             type="button"
             className="text-accent flex min-h-6 items-center gap-1 text-sm font-semibold hover:underline"
-            aria-label={`One more point: ${name}`}
-            onClick={() => change({ points: withOneMore(points) }, 'one more point')}
+            aria-label={`Add a point: ${name}`}
+            onClick={() => change({ points: withOneMore(points) }, 'point added')}
           >
             <Plus size={14} aria-hidden />
-            one more point
+            point added
           </button>
         )}
       </span>

@@ -204,7 +204,7 @@ function TimerWords({ setup, timer }: { setup: Setup; timer: Timer }) {
         value={timer.when}
         onPut={(when) => when && change({ ...timer, when }, 'another condition')}
       />
-      , and is over after{' '}
+      , and ends after{' '}
       <NumberWord
         label={`${name}: seconds`}
         unit="s"

@@ -86,11 +86,11 @@ export function Found({
       {found.channels.length > 0 && found.unread.length === 0 && (
         <p>
           <button type="button" className="btn btn-main" onClick={onTake}>
-            {found.ok ? 'Take it in as my program' : 'Take in what is settled'}
+            {found.ok ? 'Use it as my program' : 'Use what is settled'}
           </button>{' '}
           <span className="text-soft text-sm">
-            What stands there now is switched off and kept, what was read before gives way; it can
-            be undone.
+            Your present entries are switched off and kept; earlier readings are replaced. You can
+            undo this.
           </span>
         </p>
       )}

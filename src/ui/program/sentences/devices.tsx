@@ -39,7 +39,7 @@ function Flaps({ setup, wishes, wish }: Sentenced) {
           id && wish({ ...wishes, flaps: flapsOn(setup, wishes, id) }, 'Flap control chosen')
         }
       />{' '}
-      works the flaps
+      controls the flaps
       {f && (
         <>
           :{' '}
@@ -118,6 +118,6 @@ function device(
   };
 }
 
-export const gear = device('gear', 'works the landing gear', [...SWITCHES, ...TURNABLE]);
-export const brake = device('brake', 'works the wheel brake', PRESSABLE);
-export const capture = device('capture', 'takes the capture channel off and on', PRESSABLE);
+export const gear = device('gear', 'controls the landing gear', [...SWITCHES, ...TURNABLE]);
+export const brake = device('brake', 'controls the wheel brake', PRESSABLE);
+export const capture = device('capture', 'switches the capture channel', PRESSABLE);

@@ -54,7 +54,7 @@ function SaysOnSurface({ setup, wishes, wish }: Sentenced) {
       />{' '}
       and{' '}
       <PickWord
-        label="Steering when the link is lost"
+        label="Steering when the signal is lost"
         value={now}
         options={(Object.keys(STEERING) as (keyof typeof STEERING)[]).map((value) => ({
           value,
@@ -73,7 +73,7 @@ function SaysOnSurface({ setup, wishes, wish }: Sentenced) {
         <>
           , steering{' '}
           <NumberWord
-            label="steering when the link is lost"
+            label="steering when the signal is lost"
             unit="%"
             at="/intents/program/failsafe/steerPct"
             value={steerPct!}
@@ -122,7 +122,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
         <>
           , nose{' '}
           <NumberWord
-            label="nose up when the link is lost"
+            label="nose up when the signal is lost"
             unit="°"
             at="/intents/program/failsafe/pitchDeg"
             step={0.5}
@@ -138,7 +138,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
         <>
           , banked{' '}
           <NumberWord
-            label="bank when the link is lost"
+            label="bank when the signal is lost"
             unit="°"
             at="/intents/program/failsafe/rollDeg"
             value={lost.rollDeg}

@@ -117,9 +117,9 @@ function ByKnob({ setup, gain, put }: With<'knob'>) {
       from nothing to full
       {sided && (
         <>
-          ; its middle is{' '}
+          ; its centre is{' '}
           <PickWord
-            label="Middle of the gain knob"
+            label="Centre of the gain knob"
             value={gain.middleOff ? 'off' : 'half'}
             options={[
               { value: 'half', words: 'half the gain of one set' },
@@ -127,7 +127,7 @@ function ByKnob({ setup, gain, put }: With<'knob'>) {
             ]}
             onPick={(v) => {
               const { middleOff: _, ...rest } = gain;
-              put(v === 'off' ? { ...rest, middleOff: true } : rest, 'Middle of the gain knob');
+              put(v === 'off' ? { ...rest, middleOff: true } : rest, 'Centre of the gain knob');
             }}
           />
           {gainSides(setup).map(({ hand, does }) => (

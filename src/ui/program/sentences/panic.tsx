@@ -58,7 +58,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
     />
   );
   if (panic.way === 'none') return <>There is {way}.</>;
-  if (panic.way === 'mode-position') return <>In panic, {way} rights the model.</>;
+  if (panic.way === 'mode-position') return <>In panic, {way} brings the model level.</>;
   return (
     <>
       Hold{' '}
@@ -80,7 +80,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
           put({ ...panic, holdS }, `Panic after ${holdS} s`);
         }}
       />{' '}
-      to be righted from anywhere, by {way}, with{' '}
+      to bring it level from anywhere, by {way}, with{' '}
       <NumberWord
         label="gain while panic acts"
         unit="%"
