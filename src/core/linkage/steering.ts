@@ -1,4 +1,4 @@
-import type { Steering } from '../setup/schema/airframe';
+import type { Steering } from './schema';
 import { hornDeg } from './linkage';
 
 const RAD = Math.PI / 180;

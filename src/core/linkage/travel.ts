@@ -1,9 +1,21 @@
-import type { Airframe, Surface } from '../setup/schema/airframe';
 import { compileHorn } from './linkage';
+import type { Linkage, Steering } from './schema';
 import { compileSteering, compileStops } from './steering';
 
+/** What of a model decides how its wheels are driven. */
+interface Steered {
+  steering?: Steering | undefined;
+}
+
+/** A surface, or a wheel, at the end of its rod. */
+interface Driven {
+  role: string;
+  side: 'left' | 'right' | 'centre';
+  linkage: Linkage;
+}
+
 /** Whether a surface is a front wheel that follows the measured steering. */
-export const steersBy = ({ steering }: Airframe, { role, side }: Surface): boolean =>
+export const steersBy = ({ steering }: Steered, { role, side }: Driven): boolean =>
   steering !== undefined && role === 'wheel' && side !== 'centre';
 
 /**
@@ -11,7 +23,7 @@ export const steersBy = ({ steering }: Airframe, { role, side }: Surface): boole
  * of the car, which stops where it meets its stop, whatever the servo is sent to.
  * @returns degrees, the sense of the rod not applied; NaN where a rod cannot reach
  */
-export function compileTravel(airframe: Airframe, surface: Surface): (servoDeg: number) => number {
+export function compileTravel(airframe: Steered, surface: Driven): (servoDeg: number) => number {
   const { steering } = airframe;
   if (!steering || !steersBy(airframe, surface)) return compileHorn(surface.linkage);
   const at = compileSteering(steering);

@@ -15,9 +15,9 @@ import {
 } from '@/core/calibration';
 import { tests } from '@/core/logbook';
 import type { Vector3 } from '@/core/space';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
-import { TestScript } from '../recovery/TestScript';
+import { TestScript } from '../checks/TestScript';
 import { FaceDrawing } from './FaceDrawing';
 
 /** An invented sensor, a little off on every axis, to try the reckoning with. */

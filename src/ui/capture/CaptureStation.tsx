@@ -7,8 +7,8 @@ import { tests } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
 import { functionOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { handWords, kindOf, taughtByDriving } from '@/core/setup';
 import { TeachingRun } from './TeachingRun';
 

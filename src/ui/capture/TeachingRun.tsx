@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { RIGHT_WAY, taught, type Teaching } from '@/core/capture';
 import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
 
 /** Teaching tried here first: what is seen at each moment, and what comes of another order. */

@@ -4,7 +4,7 @@ import { modeWords } from '@/core/chain';
 import type { Check } from '@/core/directions';
 import type { Observed, Status, StillLook } from '@/core/logbook';
 import { handWords, type Setup } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { School } from './School';
 import { AXIS_STICK, nameOfLook } from './words';

@@ -12,7 +12,7 @@ import {
   type Observed,
   type StillLook,
 } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Before } from '../job/Before';
 import { StatusMark } from '../status/StatusMark';
 import { AllLooks } from './AllLooks';

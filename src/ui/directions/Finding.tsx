@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { AxisVerdict, Change, Diagnosis, Place, Verdict } from '@/core/directions';
 import type { Status } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { StatusMark } from '../status/StatusMark';
-import { AXIS_WORDS } from '../unit/words';
+import { AXIS_WORDS } from '../words/unit';
 
 const VERDICT: Record<Verdict, { status: Status; words: string }> = {
   right: { status: 'proven', words: 'right' },

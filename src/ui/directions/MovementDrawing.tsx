@@ -2,7 +2,7 @@
 
 import { isUpright } from '@/core/chain';
 import type { Check } from '@/core/directions';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { PlainModel } from '../drawing/PlainModel';
 import { useSwing } from './useSwing';
 

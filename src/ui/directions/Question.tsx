@@ -13,11 +13,11 @@ import {
 } from '@/core/directions';
 import type { Surface } from '@/core/setup';
 import { isOpen, type Observed } from '@/core/logbook';
-import { useKeys } from '../frame/keys';
-import { useModel } from '../frame/modelStore';
+import { useKeys } from '../open/keys';
+import { useModel } from '../open/modelStore';
 import { AnswerRows, TogetherButtons } from './AnswerButtons';
 import { KEYS, optionsFor, togetherFor, type Answer } from './answers';
-import { usePut } from '../rig/usePut';
+import { usePut } from '../live/usePut';
 import { MovementDrawing } from './MovementDrawing';
 
 /** "Is the left aileron's trailing edge up or down?" */

@@ -2,7 +2,7 @@
 
 import { handWords } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
 export function School() {

@@ -2,7 +2,7 @@
 
 import { Check as Tick } from 'lucide-react';
 import { isOpen, type Observed, type StillLook } from '@/core/logbook';
-import { useKeys } from '../frame/keys';
+import { useKeys } from '../open/keys';
 import { StatusMark } from '../status/StatusMark';
 import { AXIS_STICK } from './words';
 

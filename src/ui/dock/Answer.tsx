@@ -1,7 +1,7 @@
 'use client';
 
 import { isUpright, movementOf } from '@/core/chain';
-import { useRig } from '../rig/rigStore';
+import { useRig } from '../live/rigStore';
 import { StatusMark } from '../status/StatusMark';
 
 /** What every surface and motor does just now, in words and numbers. */

@@ -1,8 +1,8 @@
 'use client';
 
 import { PlainModel } from '../drawing/PlainModel';
-import { useRig } from '../rig/rigStore';
-import { useTiltDrag } from '../rig/useTiltDrag';
+import { useRig } from '../live/rigStore';
+import { useTiltDrag } from '../live/useTiltDrag';
 import { kindOf } from '@/core/setup';
 
 /** The model on the stand: drag to tilt it, press a surface to see what governs it. */

@@ -4,14 +4,14 @@ import { ChevronDown, ChevronUp, Maximize2, PanelRightClose, PanelRightOpen } fr
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import { gainWords, modeWords } from '@/core/chain';
-import { keep, readKept } from '../frame/keep';
-import { useModel } from '../frame/modelStore';
+import { keep, readKept } from '../open/keep';
+import { useModel } from '../open/modelStore';
 import { LiveFace } from '../transmitter/LiveFace';
-import { useRig } from '../rig/rigStore';
+import { useRig } from '../live/rigStore';
 import { RigKeys } from '../rig/RigKeys';
 import { Answer } from './Answer';
 import { DockModel } from './DockModel';
-import { LinkButton } from './LinkButton';
+import { LinkButton } from '../live/LinkButton';
 import { Touched } from './Touched';
 import { Verdict } from './Verdict';
 import { SETTING_UP } from '../words';

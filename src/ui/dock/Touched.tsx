@@ -7,8 +7,8 @@ import { channelsReaching } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 import { stationTitle, surfacesAt } from '@/core/procedure';
 import { leadsOf } from '@/core/wiring';
-import { useModel } from '../frame/modelStore';
-import { useRig } from '../rig/rigStore';
+import { useModel } from '../open/modelStore';
+import { useRig } from '../live/rigStore';
 
 /** What governs the thing that was touched last, with the way there. */
 export function Touched() {

@@ -1,8 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 import { PROVING } from '../words';
 

@@ -2,7 +2,7 @@
 
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { keep, readKept } from '../frame/keep';
+import { keep, readKept } from '../open/keep';
 
 /** What was typed, and what stood there when it was. */
 interface Draft {

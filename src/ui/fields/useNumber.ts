@@ -2,7 +2,7 @@
 
 import { useId, useState } from 'react';
 import { parseMeasure, rounded, shownAs } from '@/core/measure';
-import { rangeOf } from '../frame/reading';
+import { rangeOf } from '../open/reading';
 import { useSystem } from '../measure/useSystem';
 import { useFieldDraft } from './useFieldDraft';
 

@@ -3,10 +3,10 @@
 import type { Finding, Severity } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { Fold } from '../parts/Fold';
-import { useShow } from '../rig/useShow';
+import { useShow } from '../live/useShow';
 import { StatusMark } from '../status/StatusMark';
 
 const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', note: 'todo' };

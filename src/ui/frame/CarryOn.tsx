@@ -3,10 +3,10 @@
 import Link from 'next/link';
 import { isDone, isTest, tests } from '@/core/logbook';
 import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
-import { useBench } from '../job/useBench';
-import { TestScript } from '../recovery/TestScript';
-import { useJob } from './job';
-import { useModel } from './modelStore';
+import { useBench } from '../open/useBench';
+import { TestScript } from '../checks/TestScript';
+import { useJob } from '../open/job';
+import { useModel } from '../open/modelStore';
 
 /**
  * When a station is done and what comes next is a list of things to do and see with the bench as it

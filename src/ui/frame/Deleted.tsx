@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { useModel } from './modelStore';
-import { tellChanged } from './openModels';
-import { reasonsOf, send } from './send';
+import { useModel } from '../open/modelStore';
+import { tellChanged } from '../open/openModels';
+import { reasonsOf, send } from '../open/send';
 
 /** A model that was deleted, here or in another window, says so wherever it is open, and how it comes back. */
 export function Deleted() {

@@ -8,10 +8,10 @@ import { saidOf, STATION_IDS, STEPS, stationTitle, surfacesAt } from '@/core/pro
 import { settingGroups } from '@/core/settings';
 import { functionOf, type Setup } from '@/core/setup';
 import { RULES } from '@/core/verify';
-import { useRig, type Pointed } from '../rig/rigStore';
-import { useModel } from './modelStore';
+import { useRig, type Pointed } from '../live/rigStore';
+import { useModel } from '../open/modelStore';
 import { SYNONYMS } from '../words/synonyms';
-import { send } from './send';
+import { send } from '../open/send';
 
 interface Entry {
   kind: string;

@@ -5,8 +5,8 @@ import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/procedure';
 import { Over, OverClose } from '../parts/Over';
 import { useFind } from './Find';
-import { isTyping, useKeys } from './keys';
-import { useModel } from './modelStore';
+import { isTyping, useKeys } from '../open/keys';
+import { useModel } from '../open/modelStore';
 import { useNextFrom } from './NextUp';
 import { WAY_ID } from './Way';
 

@@ -5,8 +5,8 @@ import Link from 'next/link';
 import { LightButton } from '../theme/LightButton';
 import type { Theme } from '../theme/themes';
 import { useFind } from './Find';
-import { useJob } from './job';
-import { useModel } from './modelStore';
+import { useJob } from '../open/job';
+import { useModel } from '../open/modelStore';
 import { NextLink } from './NextUp';
 import { WaySheet } from './Way';
 

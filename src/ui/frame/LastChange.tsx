@@ -5,8 +5,8 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { killedBy } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
-import { useModel } from './modelStore';
-import { useVerdict } from './verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 
 /** What the last change in this tab killed, at whichever station it was made: said at once, with the reasons. */
 export function LastChange() {

@@ -3,7 +3,7 @@
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Ask } from '../parts/Ask';
-import { useModel } from './modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Asks before the model, or the page, is left with something that is not saved. */
 export function LeaveGuard() {

@@ -3,10 +3,10 @@
 import { useEffect, useState } from 'react';
 import type { ModelView } from '@/server/models';
 import type { Theme } from '../theme/themes';
-import { JobProvider } from './job';
-import { ModelContext } from './modelStore';
-import { openModel } from './openModels';
-import { VerdictProvider } from './verdict';
+import { JobProvider } from '../open/job';
+import { ModelContext } from '../open/modelStore';
+import { openModel } from '../open/openModels';
+import { VerdictProvider } from '../open/verdict';
 import { Workspace } from './Workspace';
 
 /** Everything about one model shares one copy of it in this tab. */

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { isReady, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
-import { useJob } from './job';
-import { useModel } from './modelStore';
-import { useHere } from './useHere';
+import { useJob } from '../open/job';
+import { useModel } from '../open/modelStore';
+import { useHere } from '../open/useHere';
 
 /** Where the key `n` and every "next" lead from here. */
 export function useNextFrom(): JobStep | undefined {

@@ -3,7 +3,7 @@
 import { useEffect, useMemo } from 'react';
 import { toast } from 'sonner';
 import { compare } from '@/core/compare';
-import { useModel } from './modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Says when a change is not saved, and why, and lets the person decide what goes on. */
 export function SaveState() {

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useEffect, type ComponentType } from 'react';
 import type { StationId } from '@/core/procedure';
-import { loadReader } from './reading';
+import { loadReader } from '../open/reading';
 
 /** A station that is loaded by itself, and says when what is typed and clicked on it is heard. */
 const station = (load: () => Promise<ComponentType>) =>

@@ -1,7 +1,7 @@
 'use client';
 
 import { saidOf, STEPS, stationTitle, type StationId } from '@/core/procedure';
-import { useModel } from './modelStore';
+import { useModel } from '../open/modelStore';
 import { StepNote } from './StepNote';
 import { Cautions } from '../job/Cautions';
 

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { putStepNote, stepNote } from '@/core/setup';
 import { TextField } from '../fields/TextField';
-import { prefixed } from '../hangar/prefixed';
-import { useModel } from './modelStore';
+import { prefixed } from '../open/prefixed';
+import { useModel } from '../open/modelStore';
 
 /** What the person wants to be reminded of at a step of this unit; it goes with the unit to the hangar. */
 export function StepNote({ step }: { step: string }) {

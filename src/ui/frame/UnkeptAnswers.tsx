@@ -1,7 +1,7 @@
 'use client';
 
-import type { Answer } from './modelState';
-import { useModel } from './modelStore';
+import type { Answer } from '../open/modelState';
+import { useModel } from '../open/modelStore';
 import { CHANGED_MEANWHILE, keepFor } from '../words';
 
 /** Answers the server has not kept: taken off the screen, and offered again here. */

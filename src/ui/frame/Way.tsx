@@ -6,8 +6,8 @@ import { useState } from 'react';
 import { Dialog } from 'radix-ui';
 import { EVERYWHERE, type StationId } from '@/core/procedure';
 import { STATUS_WORDS, StatusMark } from '../status/StatusMark';
-import { useJob } from './job';
-import { useModel } from './modelStore';
+import { useJob } from '../open/job';
+import { useModel } from '../open/modelStore';
 
 export const WAY_ID = 'the-way';
 

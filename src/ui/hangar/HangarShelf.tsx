@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { describeProblem } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import { FileButton } from '../fields/FileButton';
-import { send } from '../frame/send';
+import { send } from '../open/send';
 
 /** Units and transmitters, one's own first: to be copied, changed, and fitted to models. */
 export function HangarShelf({ parts }: { parts: HangarPart[] }) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Reply } from '../frame/send';
+import type { Reply } from '../open/send';
 import { partSaver, type SaveState } from './partSaver';
 
 /** A server that answers when it is told to, and what it was sent. */

@@ -1,5 +1,5 @@
-import { reasonsOf, type Reply } from '../frame/send';
-import { oneAtATime } from '../frame/oneAtATime';
+import { reasonsOf, type Reply } from '../open/send';
+import { oneAtATime } from '../open/oneAtATime';
 
 /** What of a part is not kept by the server yet, and why. */
 export interface SaveState {

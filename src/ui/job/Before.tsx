@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { jobOf, type StepId } from '@/core/procedure';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 
 /** What should be done before this step, where it is not: each with the way there. */

@@ -1,10 +1,10 @@
 'use client';
 
 import { gatesOf, gateWords, type Caution, type Step } from '@/core/procedure';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
-import { useBench } from './useBench';
-import { sessionWords } from './words';
+import { useBench } from '../open/useBench';
+import { sessionWords } from '../words/sessions';
 
 /**
  * What must be true before power or propeller: asked once when the bench is set up anew, first on the

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Over, OverClose } from '../parts/Over';
 
 /** Something happened to the model: two taps, and what depends on it is looked at again. */

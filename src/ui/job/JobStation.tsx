@@ -12,15 +12,15 @@ import {
   stoppedAt,
   type JobStep,
 } from '@/core/procedure';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 import { PaperLinks } from '../paper/PaperLinks';
 import { CautionBoxes } from './Cautions';
 import { EventButtons } from './EventButtons';
-import { sessionWords } from './words';
+import { sessionWords } from '../words/sessions';
 import { kindOf } from '@/core/setup';
-import { useBench } from './useBench';
+import { useBench } from '../open/useBench';
 import { LOCAL_RULES } from '../words';
 
 /** The order of work: where everything stands, and the one thing to do next. */

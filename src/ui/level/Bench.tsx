@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { pitchOn, wedgeFor } from '@/core/level';
 import { measureTaken } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Assumed } from '../model/Assumed';
 import { StanceDrawing } from './StanceDrawing';
 import { Measured } from '../measure/Measured';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { bankOfDrift, pitchLowBy } from '@/core/level';
 import { measureTaken } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** "It sinks", "it drifts": what that says about the capture. */
 export function FromFlight() {

@@ -3,8 +3,8 @@
 import { levels } from '@/core/level';
 import { tests } from '@/core/logbook';
 import { FindingsOf } from '../findings/Findings';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { Bench } from './Bench';
 import { FromFlight } from './FromFlight';
 import { Limits } from './Limits';

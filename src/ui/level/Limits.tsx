@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** How far a stick can ask, and where pitch follows the throttle. */
 export function Limits() {

@@ -5,8 +5,8 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { Difference } from '@/core/compare';
 import type { LogView } from '@/server/log';
-import { useModel } from '../frame/modelStore';
-import { reasonsOf, send } from '../frame/send';
+import { useModel } from '../open/modelStore';
+import { reasonsOf, send } from '../open/send';
 import { Select } from '../parts/Select';
 
 /** Any two versions, what differs in words; and the older one made the newest again. */

@@ -5,8 +5,8 @@ import { toast } from 'sonner';
 import { textOf } from '@/core/formats/decode';
 import type { LogPreview } from '@/server/log-csv';
 import { FileButton } from '../fields/FileButton';
-import { useModel } from '../frame/modelStore';
-import { reasonsOf, send } from '../frame/send';
+import { useModel } from '../open/modelStore';
+import { reasonsOf, send } from '../open/send';
 import { Over, OverClose } from '../parts/Over';
 import { NotTaken } from '../parts/NotTaken';
 

@@ -6,10 +6,10 @@ import { toast } from 'sonner';
 import type { LogEntry } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { keep, readKept } from '../frame/keep';
-import { useModel } from '../frame/modelStore';
-import { send } from '../frame/send';
-import { newUid } from '../frame/uid';
+import { keep, readKept } from '../open/keep';
+import { useModel } from '../open/modelStore';
+import { send } from '../open/send';
+import { newUid } from '../open/uid';
 
 interface Fields {
   kind: 'flight' | 'maintenance' | 'note';

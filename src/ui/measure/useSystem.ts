@@ -2,7 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import { SYSTEMS, type System } from '@/core/measure';
-import { keep, readKept } from '../frame/keep';
+import { keep, readKept } from '../open/keep';
 
 const KEY = 'tolvan-measures';
 const listeners = new Set<() => void>();

@@ -6,7 +6,7 @@ import { difference } from '@/core/patch';
 import { mixerOf, refit, type Mixer } from '@/core/plan';
 import { AIRFRAME_KINDS, kindEntry, kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
 import { Select } from '../parts/Select';
 

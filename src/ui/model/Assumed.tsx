@@ -1,7 +1,7 @@
 'use client';
 
 import { isAssumed, measureTaken, type Measures } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Says of a measure that it is only the usual one so far, and takes it as right when told so. */
 export function Assumed({ measure, words }: { measure: keyof Measures; words: string }) {

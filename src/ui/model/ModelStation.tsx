@@ -4,12 +4,12 @@ import { everythingTaken, kindEntry, kindOf, measureTaken, type Measures } from 
 import { Silhouette } from '../drawing/Silhouette';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
 import { Motors } from './Motors';
 import { Select } from '../parts/Select';
-import { SystemChoice } from '../measure/SystemChoice';
+import { SystemChoice } from '../fields/SystemChoice';
 import { NOSE_UP } from '../words';
 
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;

@@ -3,7 +3,7 @@
 import { kindOf, type Motor } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 
 const BEHIND_STOP: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { LEARN_LIMIT_DEG, learnByGravity, learnByTurning } from '@/core/calibration';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { howOrientationIsLearned, kindOf, mountingWords } from '@/core/setup';
 
 /** For units that learn how they are mounted: tried here first, as unsteadily as people move a model. */

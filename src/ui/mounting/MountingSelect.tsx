@@ -1,5 +1,5 @@
 import { endWords, kindOf, MOUNTINGS, type Mounting } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 
 /** One of the 24 by two lists: where the arrow points, where the label faces. */

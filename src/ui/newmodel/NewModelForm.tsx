@@ -8,7 +8,7 @@ import { planChannels } from '@/core/plan';
 import { AIRFRAME_KINDS, kindEntry, kindOf, type AirframeKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import type { NewModel } from '@/server/models';
-import { send } from '../frame/send';
+import { send } from '../open/send';
 import { Select } from '../parts/Select';
 import { AirQuestions } from './AirQuestions';
 import { Asked } from './Asked';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { readyOf, READY_IDS, type ReadyId } from '@/core/catalogue/ready';
-import { reasonsOf, send } from '../frame/send';
+import { reasonsOf, send } from '../open/send';
 import { Select } from '../parts/Select';
 
 /** A model from one that ships ready-made, or from one of one's own. */

@@ -2,7 +2,7 @@
 
 import { Printer } from 'lucide-react';
 import { useSystem } from '../measure/useSystem';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import type { Paper } from './listPdf';
 
 const WORDS: Record<Paper, string> = { A4: 'A4', LETTER: 'Letter', A5: 'A5', A6: 'A6' };

@@ -4,7 +4,7 @@ import { stepNote, type Setup } from '@/core/setup';
 import { gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
-import { sessionWords } from '../job/words';
+import { sessionWords } from '../words/sessions';
 import type { PaperList } from './listPdf';
 import { LOCAL_RULES } from '../words';
 

@@ -5,7 +5,7 @@ import { pulseUs, throwsOf, type SurfaceThrows } from '@/core/chain';
 import { channelsReaching } from '@/core/logbook';
 import { functionOf, pointer, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Where the servos of a channel stand with the sticks let go, asked of the chain. */
 function standsAt(setup: Setup, throws: readonly SurfaceThrows[], channel: number): string {

@@ -2,7 +2,7 @@
 
 import { differentialOf, setDifferential } from '@/core/plan';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Less aileron down than up, worked out as endpoints; or why it cannot be done here. */
 export function Differential() {

@@ -3,7 +3,7 @@
 import { pointer } from '@/core/setup';
 import dynamic from 'next/dynamic';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 const RateChart = dynamic(() => import('./RateChart'), { ssr: false });
 

@@ -6,9 +6,9 @@ import { setThrow, type ThrowEnd } from '@/core/plan';
 import { pointer, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { NumberWord } from '../fields/NumberWord';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
-import { Pointing } from '../rig/Pointing';
+import { Pointing } from '../live/Pointing';
 import { SurfaceDrawing } from './SurfaceDrawing';
 
 const LENGTHS = [

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { allThrowsOf } from '@/core/chain';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { SurfaceThrow } from './SurfaceThrow';
 
 /** Every surface as a drawing with its ends. */

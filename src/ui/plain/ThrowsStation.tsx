@@ -2,8 +2,8 @@
 
 import { tests } from '@/core/logbook';
 import { isThrow } from '@/core/preparation';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { Differential } from './Differential';
 import { Throws } from './Throws';
 

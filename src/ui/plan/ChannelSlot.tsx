@@ -5,8 +5,8 @@ import { GripVertical, Pin } from 'lucide-react';
 import type { ChannelPlan } from '@/core/plan';
 import { functionOf, type ChannelFunction } from '@/core/setup';
 import { handsOn } from '@/core/verify';
-import { useModel } from '../frame/modelStore';
-import { Pointing } from '../rig/Pointing';
+import { useModel } from '../open/modelStore';
+import { Pointing } from '../live/Pointing';
 import { useReplan } from './useReplan';
 
 export interface Over {

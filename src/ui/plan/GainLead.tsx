@@ -2,7 +2,7 @@
 
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** The gain lead in or out; pulled, some units go on with the last value they saw. */
 export function GainLead() {

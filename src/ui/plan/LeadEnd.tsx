@@ -2,8 +2,8 @@
 
 import { useDraggable } from '@dnd-kit/core';
 import type { Lead } from '@/core/wiring';
-import { useModel } from '../frame/modelStore';
-import { Pointing } from '../rig/Pointing';
+import { useModel } from '../open/modelStore';
+import { Pointing } from '../live/Pointing';
 
 /** A servo or a motor at the end of its lead: dragged, the lead goes into another plug. */
 export function LeadEnd({ lead, end }: { lead: Lead; end: string }) {

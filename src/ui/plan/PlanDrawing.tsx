@@ -15,7 +15,7 @@ import { planFor, type ChannelPlan } from '@/core/plan';
 import { parseSetup, type ChannelFunction, type Setup } from '@/core/setup';
 import { leadMoved, leadsOf } from '@/core/wiring';
 import { useStrings, type Joined } from '../drawing/useStrings';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { ChannelSlot } from './ChannelSlot';
 import { LeadEnd } from './LeadEnd';
 import { PlugSlot } from './PlugSlot';

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { orderFunctions, planFor } from '@/core/plan';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { PaperLinks } from '../paper/PaperLinks';
 import { StatusMark } from '../status/StatusMark';
 import { PlanDrawing } from './PlanDrawing';

@@ -1,7 +1,7 @@
 'use client';
 
 import { gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { GainLead } from './GainLead';
 import { mountingWords } from '@/core/setup';
 

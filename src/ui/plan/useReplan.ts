@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { difference } from '@/core/patch';
 import { applyPlan, planFor, type Assignment } from '@/core/plan';
 import { functionOf, type ChannelFunction, type Setup } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** Pins with a function fixed on a channel: what was fixed there is let go. */
 export const pinned = (

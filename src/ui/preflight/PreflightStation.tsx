@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { preflightRounds } from '@/core/preflight';
-import { newUid } from '../frame/uid';
-import { useDraft } from '../frame/useDraft';
-import { useModel } from '../frame/modelStore';
+import { newUid } from '../open/uid';
+import { useDraft } from '../open/useDraft';
+import { useModel } from '../open/modelStore';
 import { PaperLinks } from '../paper/PaperLinks';
 import { Said } from '../measure/Said';
 import { RoundCard } from './RoundCard';

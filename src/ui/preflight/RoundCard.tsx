@@ -5,10 +5,10 @@ import { useState } from 'react';
 import type { Round } from '@/core/preflight';
 import { gateWords } from '@/core/procedure';
 import { restWords } from '@/core/script';
-import { useKeys } from '../frame/keys';
-import { useModel } from '../frame/modelStore';
+import { useKeys } from '../open/keys';
+import { useModel } from '../open/modelStore';
 import { Said } from '../measure/Said';
-import { usePut } from '../rig/usePut';
+import { usePut } from '../live/usePut';
 import type { Answers } from './run';
 
 /** What is looked at in one go, large: all of it right, or which of it is wrong. */

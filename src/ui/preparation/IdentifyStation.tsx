@@ -2,8 +2,8 @@
 
 import { tests } from '@/core/logbook';
 import { FindingsOf } from '../findings/Findings';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 
 type VersionKey = 'unitHardware' | 'unitFirmware' | 'transmitterFirmware';
 

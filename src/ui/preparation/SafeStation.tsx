@@ -1,8 +1,8 @@
 'use client';
 
 import { tests } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 
 /** Nothing can start by itself, whatever is done next. */
 export function SafeStation() {

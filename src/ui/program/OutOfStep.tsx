@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { outOfStep, rewrite, WISH_TITLES } from '@/core/plan';
 import { sheetChanges } from '@/core/sheets';
-import { useVerdict } from '../frame/verdict';
+import { useVerdict } from '../open/verdict';
 import type { Wishing } from './useWishes';
 
 /** What was worked out before something it was worked out from has changed, to be worked out again. */

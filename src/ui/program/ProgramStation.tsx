@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { WISH_TITLES } from '@/core/plan';
 import { FindingsOfRules } from '../findings/Findings';
 import { Fold } from '../parts/Fold';
-import { Pointing } from '../rig/Pointing';
+import { Pointing } from '../live/Pointing';
 import { Yours } from './Yours';
 import { OutOfStep } from './OutOfStep';
 import { SENTENCES } from './sentences';

@@ -6,7 +6,7 @@ import { switchPosition } from '@/core/chain';
 import { padsOf, tagsOf, tagWords, type Pad, type Tag } from '@/core/controls';
 import type { Setup, Transmitter } from '@/core/setup';
 import { useStrings } from '../drawing/useStrings';
-import { usePointing, useRig } from '../rig/rigStore';
+import { usePointing, useRig } from '../live/rigStore';
 import { ControlMark } from '../transmitter/ControlMark';
 import { shortLabel } from '../transmitter/LiveFace';
 import { labelClass, layoutOf, PAD_ROOM, PADS, roomsOf } from '../transmitter/layout';

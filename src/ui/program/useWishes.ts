@@ -12,7 +12,7 @@ import {
 } from '@/core/plan';
 import type { ProgramWishes, Setup, WishId } from '@/core/setup';
 import { sheetChanges, type SheetChange } from '@/core/sheets';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** A choice that would leave other things behind: the person says how far it goes. */
 export interface Along {

@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { controlWords, positionWord, positionsOf, switchPosition } from '@/core/chain';
 import { isSwitched, type Mode, type Setup } from '@/core/setup';
 import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
-import { useShow } from '../rig/useShow';
-import { modeName, modeWords } from '../unit/words';
+import { useShow } from '../live/useShow';
+import { modeName, modeWords } from '../words/unit';
 
 /** More rows than this say less than the table does. */
 const MOST_ROWS = 40;

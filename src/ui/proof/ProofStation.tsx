@@ -1,8 +1,8 @@
 'use client';
 
 import { Findings } from '../findings/Findings';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { ProofPicture } from './ProofPicture';
 import { ProofTable } from './ProofTable';
 import { Requirements } from './Requirements';

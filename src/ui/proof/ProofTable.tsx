@@ -7,7 +7,7 @@ import type { Setup } from '@/core/setup';
 import type { Proof } from '@/core/verify';
 import { Choice } from '../fields/Choice';
 import { Select } from '../parts/Select';
-import { modeWords } from '../unit/words';
+import { modeWords } from '../words/unit';
 import { columnsOf, features, placesOf, templateOf, type Combination } from './columns';
 import { count } from './count';
 import { TableGrid } from './TableGrid';

@@ -4,7 +4,7 @@ import { controlWords } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import type { Proof } from '@/core/verify';
 import { Fold } from '../parts/Fold';
-import { useShow } from '../rig/useShow';
+import { useShow } from '../live/useShow';
 import { StatusMark } from '../status/StatusMark';
 import { count } from './count';
 

@@ -17,8 +17,8 @@ import {
 import { controlWords, positionWord, switchPosition } from '@/core/chain';
 import type { Setup } from '@/core/setup';
 import { witnessOfRow, type Proof, type ProofRow } from '@/core/verify';
-import { useShow } from '../rig/useShow';
-import { modeWords } from '../unit/words';
+import { useShow } from '../live/useShow';
+import { modeWords } from '../words/unit';
 
 /** A combination and where it stands in the proof. */
 export interface Combination {

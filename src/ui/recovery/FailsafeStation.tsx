@@ -6,13 +6,13 @@ import { useMemo, useState } from 'react';
 import { tests } from '@/core/logbook';
 import { footprint } from '@/core/recovery';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
-import { modeWords } from '../unit/words';
+import { useModel } from '../open/modelStore';
+import { modeWords } from '../words/unit';
 import { FootprintDrawing } from './FootprintDrawing';
 import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
-import { TestScript } from './TestScript';
+import { TestScript } from '../checks/TestScript';
 import { Said } from '../measure/Said';
 import { LINK_LOST } from '../words';
 

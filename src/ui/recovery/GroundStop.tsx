@@ -5,7 +5,7 @@ import { GROUNDS, lostOnGround, stopOf, type GroundId, type Stop } from '@/core/
 import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Measured } from '../measure/Measured';
 
 /** What a car or boat does from full speed when the signal is lost: metres to a stop, or the circle. */

@@ -3,7 +3,7 @@
 import { functionOf, type Failsafe } from '@/core/setup';
 import { channelLost, type LostChannel } from '@/core/sheets';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 import { LINK_LOST } from '../words';
 

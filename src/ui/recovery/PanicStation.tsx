@@ -6,10 +6,10 @@ import { tests } from '@/core/logbook';
 import { fromInverted } from '@/core/recovery';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { PitchChart } from './PitchChart';
-import { TestScript } from './TestScript';
+import { TestScript } from '../checks/TestScript';
 import { Measured } from '../measure/Measured';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */

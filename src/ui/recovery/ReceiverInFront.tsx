@@ -2,7 +2,7 @@
 
 import type { Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 type Receiver = NonNullable<Setup['installation']['receiver']>;
 

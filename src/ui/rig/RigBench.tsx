@@ -4,15 +4,15 @@ import dynamic from 'next/dynamic';
 import { kindOf, type Airframe, type Axis } from '@/core/setup';
 import { PlainModel } from '../drawing/PlainModel';
 import { Pictured } from '../drawing/Pictured';
-import { LinkButton } from '../dock/LinkButton';
+import { LinkButton } from '../live/LinkButton';
 import { ChainCells } from './ChainCells';
 import { TextTwin } from './TextTwin';
 import { usePowerUp } from './usePowerUp';
 import { LiveFace } from '../transmitter/LiveFace';
 import { RigKeys } from './RigKeys';
-import { useRig } from './rigStore';
+import { useRig } from '../live/rigStore';
 import { Trims } from './Trims';
-import { useTiltDrag } from './useTiltDrag';
+import { useTiltDrag } from '../live/useTiltDrag';
 import { SETTING_UP } from '../words';
 
 const RigScene = dynamic(() => import('./RigScene'), {

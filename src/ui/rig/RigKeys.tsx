@@ -2,9 +2,9 @@
 
 import { switchPosition, switchValue } from '@/core/chain';
 import type { Axis } from '@/core/setup';
-import { useKeys } from '../frame/keys';
-import { useRig } from './rigStore';
-import { switchesOf } from './switches';
+import { useKeys } from '../open/keys';
+import { useRig } from '../live/rigStore';
+import { switchesOf } from '../live/switches';
 
 /** A press of a tilt key turns the model by this much. */
 const KEY_TILT_DEG = 12;

@@ -3,7 +3,7 @@
 import { useSearchParams } from 'next/navigation';
 import { useEffect } from 'react';
 import { RigBench } from './RigBench';
-import { useRig, type RigMove } from './rigStore';
+import { useRig, type RigMove } from '../live/rigStore';
 
 /** Reads "sa:100,~0.3,k1:-20", the way a finding asks for its witness; anything else is passed over. */
 function parseMoves(text: string): RigMove[] {

@@ -3,8 +3,8 @@
 import { gainWords, lightWords } from '@/core/chain';
 import { AXES, type Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
-import { UnitLight } from '../unit/UnitLight';
-import { AXIS_WORDS, modeWords } from '../unit/words';
+import { UnitLight } from '../drawing/UnitLight';
+import { AXIS_WORDS, modeWords } from '../words/unit';
 
 const signed = (n: number, digits = 0) =>
   `${n < -0.05 ? '−' : n > 0.05 ? '+' : ''}${Math.abs(n).toFixed(digits)}`;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Slider } from '../fields/Slider';
-import { useRig } from './rigStore';
+import { useRig } from '../live/rigStore';
 
 /** The trim levers, which the small front leaves out. */
 export function Trims() {

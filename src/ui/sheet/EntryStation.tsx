@@ -2,9 +2,9 @@
 
 import { useMemo } from 'react';
 import { readings, tests } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
-import { useVerdict } from '../frame/verdict';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
+import { TestScript } from '../checks/TestScript';
 import { PoseByPose } from './PoseByPose';
 import { SheetList } from './SheetList';
 

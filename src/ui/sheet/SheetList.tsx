@@ -4,7 +4,7 @@ import { FileDown, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { STYLES, sheetSections } from '@/core/sheets';
 import { ENTRY_STYLES, type EntryStyle } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { PickWord } from '../parts/PickWord';
 import { StatusMark } from '../status/StatusMark';

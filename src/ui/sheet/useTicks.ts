@@ -2,7 +2,7 @@
 
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { SheetStep } from '@/core/sheets';
-import { keep, readKept } from '../frame/keep';
+import { keep, readKept } from '../open/keep';
 
 type Ticks = Record<string, string>;
 

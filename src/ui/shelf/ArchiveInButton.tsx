@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { describeProblem } from '@/core/setup';
 import type { ArchiveChange, Task } from '@/server/archive';
 import { FileButton } from '../fields/FileButton';
-import { send } from '../frame/send';
+import { send } from '../open/send';
 import { Over, OverClose } from '../parts/Over';
 import { StatusMark } from '../status/StatusMark';
 import { TaskBar } from './TaskBar';

@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import { toast } from 'sonner';
 import { describeProblem } from '@/core/setup';
 import type { Task } from '@/server/archive';
-import { send } from '../frame/send';
+import { send } from '../open/send';
 import { TaskBar } from './TaskBar';
 import { useTask } from './useTask';
 

@@ -7,8 +7,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
-import { tellChanged } from '../frame/openModels';
-import { reasonsOf, send } from '../frame/send';
+import { tellChanged } from '../open/openModels';
+import { reasonsOf, send } from '../open/send';
 import { Ask } from '../parts/Ask';
 import { Over, OverClose } from '../parts/Over';
 import { YOUR_NAME_FOR_IT } from '../words';

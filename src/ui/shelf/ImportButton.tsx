@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { describeProblem } from '@/core/setup';
 import { FileButton } from '../fields/FileButton';
-import { send } from '../frame/send';
+import { send } from '../open/send';
 import { NotTaken } from '../parts/NotTaken';
 
 /** Takes a Setup file as a new model; what is wrong with it is said here, path by path. */

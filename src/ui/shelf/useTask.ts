@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Task } from '@/server/archive';
-import { send, type Reply } from '../frame/send';
+import { send, type Reply } from '../open/send';
 
 const EVERY_MS = 300;
 

@@ -2,7 +2,7 @@
 
 import { ackermannOuterDeg, ackermannRows } from '@/core/linkage';
 import type { Steering } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 /** How the outer wheel follows the inner one, beside the ideal of a car that does not slide. */
 export function Ackermann({ steering }: { steering: Steering }) {

@@ -1,7 +1,7 @@
 'use client';
 
 import { setSteeringEnds, type SteeringEnd } from '@/core/plan';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
 
 const MARKS = { past: 'stop', short: 'caution', at: 'proven', never: 'caution' } as const;

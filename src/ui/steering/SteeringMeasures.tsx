@@ -3,7 +3,7 @@
 import type { Steering } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 
 type Measure = Exclude<keyof Steering, 'by' | 'knuckles'>;
 

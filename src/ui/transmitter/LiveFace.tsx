@@ -5,8 +5,8 @@ import { useMemo, useRef } from 'react';
 import { controlWords, switchPosition, switchValue } from '@/core/chain';
 import { padsOf, tagsOf, type Pad, type Tag } from '@/core/controls';
 import type { Control, ControlKind } from '@/core/setup';
-import { useRig } from '../rig/rigStore';
-import { switchesOf } from '../rig/switches';
+import { useRig } from '../live/rigStore';
+import { switchesOf } from '../live/switches';
 import { labelClass, layoutOf, PAD_ROOM, PADS, roomsOf } from './layout';
 import { HandMark, handKind } from './HandMark';
 

@@ -1,8 +1,8 @@
 'use client';
 
-import { useModel } from '../frame/modelStore';
-import { FitPart } from '../hangar/FitPart';
-import { prefixed } from '../hangar/prefixed';
+import { useModel } from '../open/modelStore';
+import { FitPart } from '../fitting/FitPart';
+import { prefixed } from '../open/prefixed';
 import { TransmitterEditor } from './TransmitterEditor';
 
 /** The transmitter in use with this model. */

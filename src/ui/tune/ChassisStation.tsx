@@ -2,10 +2,10 @@
 
 import { isDone, tests } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
-import { useModel } from '../frame/modelStore';
+import { useModel } from '../open/modelStore';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
-import { TestScript } from '../recovery/TestScript';
+import { TestScript } from '../checks/TestScript';
 import { LOCAL_RULES } from '../words';
 
 /** The model without its gyro: each check with what the gyro would hide. */

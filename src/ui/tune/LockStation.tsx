@@ -1,8 +1,8 @@
 'use client';
 
 import { tests } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { Found } from './Found';
 
 /** The gain that was found, taken off the knob. */

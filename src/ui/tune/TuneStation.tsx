@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import { tests } from '@/core/logbook';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { kindOf } from '@/core/setup';
 import { LOCAL_RULES } from '../words';
 

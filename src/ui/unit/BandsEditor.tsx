@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { pointer, type Mode, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import type { ChangeUnit } from './TraitQuestions';
-import { MODE_WORDS } from './words';
+import { MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
 
 type Select = UnitTraits['modeSelect'];

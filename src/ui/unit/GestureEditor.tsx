@@ -5,7 +5,7 @@ import { isSteeringUnit, type StickHolds, type Unit, type UnitTraits } from '@/c
 import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
-import { MODE_WORDS } from './words';
+import { MODE_WORDS } from '../words/unit';
 
 type LevelCapture = NonNullable<UnitTraits['levelCapture']>;
 type Gesture = NonNullable<UnitTraits['gestures']>[number];

@@ -7,11 +7,11 @@ import type { Row, RowGroup } from '@/core/settings';
 import { leafletWord, putLeafletWord, type Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import { useModel } from '../frame/modelStore';
-import { prefixed } from '../hangar/prefixed';
+import { useModel } from '../open/modelStore';
+import { prefixed } from '../open/prefixed';
 import { Fold } from '../parts/Fold';
 import { Select } from '../parts/Select';
-import { Answers, TestMark } from '../recovery/TestScript';
+import { Answers, TestMark } from '../checks/TestScript';
 import { seenBefore } from '../words';
 
 /** Everything of the unit that is set about one thing, with the word the person’s leaflet has for it. */

@@ -2,9 +2,9 @@
 
 import { isDone, testSubject, tests } from '@/core/logbook';
 import { settingGroups } from '@/core/settings';
-import { useKeys } from '../frame/keys';
-import { useModel } from '../frame/modelStore';
-import { TestScript } from '../recovery/TestScript';
+import { useKeys } from '../open/keys';
+import { useModel } from '../open/modelStore';
+import { TestScript } from '../checks/TestScript';
 import { SettingGroup } from './SettingGroup';
 
 /** What is set inside the unit: entered, then read back. */

@@ -13,7 +13,7 @@ import {
   type UnitTraits,
 } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
-import { AXIS_WORDS, MODE_WORDS } from './words';
+import { AXIS_WORDS, MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
 
 interface Question {

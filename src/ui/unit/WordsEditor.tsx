@@ -14,7 +14,7 @@ import { OwnWords } from '../fields/OwnWords';
 import { TextField } from '../fields/TextField';
 import { Fold } from '../parts/Fold';
 import type { ChangeUnit } from './TraitQuestions';
-import { MODE_WORDS } from './words';
+import { MODE_WORDS } from '../words/unit';
 
 /** What the person’s leaflet calls modes, gestures and lights: it stands first wherever they are said. */
 export function WordsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {

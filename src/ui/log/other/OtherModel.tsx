@@ -2,8 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import type { OtherModel as Other } from '@/server/other';
-import { useModel } from '../../frame/modelStore';
-import { reasonsOf, send } from '../../frame/send';
+import { useModel } from '../../open/modelStore';
+import { reasonsOf, send } from '../../open/send';
 import { Select } from '../../parts/Select';
 import { Parts } from './Parts';
 

@@ -5,7 +5,7 @@ import { differingParts, merged, type Differing } from '@/core/merge';
 import { difference } from '@/core/patch';
 import type { OtherModel } from '@/server/other';
 import { Choice } from '../../fields/Choice';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 
 const SAID: Record<NonNullable<Differing['changed']>, string> = {
   here: 'changed here only',

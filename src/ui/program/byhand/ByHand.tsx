@@ -4,7 +4,7 @@ import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { ENTRY_STYLES } from '@/core/setup';
 import { STYLES, sheetSections } from '@/core/sheets';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { StatusMark } from '../../status/StatusMark';
 import { ChannelPart } from './ChannelPart';

@@ -5,9 +5,9 @@ import { addLine, bringBack, changeOutput, dropAside, putFailsafe } from '@/core
 import { roleOf, type EntryStyle, type Failsafe, type Output, type Setup } from '@/core/setup';
 import { channelWords, lineWords, pct } from '@/core/sheets';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
-import { useRig } from '../../rig/rigStore';
+import { useRig } from '../../live/rigStore';
 import { EntryRow, takeOut, usePut } from './EntryRow';
 import { nameOf } from './LineSentence';
 import { Ordered } from './Ordered';

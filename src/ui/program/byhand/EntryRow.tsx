@@ -5,8 +5,8 @@ import { createContext, useContext, useState } from 'react';
 import type { PatchOperation } from '@/core/patch';
 import { WISH_TITLES } from '@/core/plan';
 import type { WishId } from '@/core/setup';
-import { useModel } from '../../frame/modelStore';
-import { Pointing } from '../../rig/Pointing';
+import { useModel } from '../../open/modelStore';
+import { Pointing } from '../../live/Pointing';
 
 /** A change of an entry: kept and saved, or the reason why not, which also stands below the entry. */
 export type Put = (patch: readonly PatchOperation[], words: string) => string | undefined;

@@ -4,7 +4,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { addEntry, putEntry, removeEntry, withMoreRate, withRateWhen } from '@/core/edit';
 import type { Input, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { ConditionWord } from './ConditionWord';
 import { EntryRow, takeOut, usePut } from './EntryRow';

@@ -5,7 +5,7 @@ import { changeLine, duplicateLine, moveLine, removeLine, setAside, writerOf } f
 import { allReads, readsOfLine, type Line, type Setup } from '@/core/setup';
 import { sourceWords } from '@/core/sheets';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { EntryRow, takeOut, usePut, type RowAct } from './EntryRow';
 import { LineWhen } from './LineWhen';

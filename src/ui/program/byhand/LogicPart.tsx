@@ -3,9 +3,9 @@
 import { addEntry, freshLogic, putEntry, removeEntry } from '@/core/edit';
 import { allReads, readsOfLogic, type Condition, type Logic, type Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
-import { useRig } from '../../rig/rigStore';
+import { useRig } from '../../live/rigStore';
 import { ConditionWord } from './ConditionWord';
 import { EntryRow, takeOut, usePut } from './EntryRow';
 import { NameWord } from './NameWord';

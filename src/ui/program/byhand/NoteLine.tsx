@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { changeLine } from '@/core/edit';
 import type { Line } from '@/core/setup';
 import { TextField } from '../../fields/TextField';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { usePut } from './EntryRow';
 
 /** Why a line is there, in the person's words; a line of a wish explains itself. */

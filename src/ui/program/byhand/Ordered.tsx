@@ -12,7 +12,7 @@ import {
 import { GripVertical } from 'lucide-react';
 import { useId } from 'react';
 import { moveLineTo } from '@/core/edit';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 
 /** Lines that are dragged into another order by their grips; keys have Up and Down. */
 export function Ordered({ children }: { children: React.ReactNode }) {

@@ -2,7 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import type { PatchOperation } from '@/core/patch';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 
 export interface Addition {
   words: string;

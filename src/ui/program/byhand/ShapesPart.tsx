@@ -5,7 +5,7 @@ import { addEntry, changeLine, putEntry, removeEntry } from '@/core/edit';
 import { shapeAt } from '@/core/chain';
 import type { Setup, Shape } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { EntryRow, takeOut, usePut } from './EntryRow';
 import { NameWord } from './NameWord';
 import { Part } from './Part';

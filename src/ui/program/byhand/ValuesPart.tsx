@@ -3,7 +3,7 @@
 import { addEntry, putEntry, removeEntry } from '@/core/edit';
 import type { Setup, Variable } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { EntryRow, takeOut, usePut } from './EntryRow';
 import { NameWord } from './NameWord';

@@ -3,7 +3,7 @@
 import { addEntry, atomsFor, putEntry, removeEntry } from '@/core/edit';
 import type { Program, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { useModel } from '../../frame/modelStore';
+import { useModel } from '../../open/modelStore';
 import { PickWord } from '../../parts/PickWord';
 import { ConditionWord } from './ConditionWord';
 import { EntryRow, takeOut, usePut } from './EntryRow';

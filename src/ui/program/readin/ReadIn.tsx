@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { takenIn, type Reading } from '@/core/infer';
-import { useDraft } from '../../frame/useDraft';
-import { useModel } from '../../frame/modelStore';
+import { useDraft } from '../../open/useDraft';
+import { useModel } from '../../open/modelStore';
 import { Found } from './Found';
 import { ReadRows } from './ReadRows';
 import { Row } from './Row';

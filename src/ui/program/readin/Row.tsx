@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Asked, Asking, Reading } from '@/core/infer';
 import type { Setup } from '@/core/setup';
 import { channelWords, handWords } from '@/core/sheets';
-import { useRig } from '../../rig/rigStore';
+import { useRig } from '../../live/rigStore';
 import { Fold } from '../../parts/Fold';
 import { Places } from '../../sheet/Places';
 import { MOST_SHOWN_PCT, ReadingField, readingOf } from '../../sheet/ReadingField';

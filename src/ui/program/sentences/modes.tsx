@@ -3,7 +3,7 @@
 import { CANNOT, combinations, positionsOfSwitches } from '@/core/plan';
 import type { Mode, Setup } from '@/core/setup';
 import { PickWord } from '../../parts/PickWord';
-import { modeWords } from '../../unit/words';
+import { modeWords } from '../../words/unit';
 import { ControlWord, SWITCHES } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { Radio, RadioTower } from 'lucide-react';
-import { useRig } from '../rig/rigStore';
+import { useRig } from './rigStore';
 
 /** Simulates the loss of the signal, and restores it. */
 export function LinkButton() {

@@ -2,10 +2,10 @@
 
 import { isAtOnce, isDone, testSubject, type Checked, type Status } from '@/core/logbook';
 import { restWords, type ScriptStep } from '@/core/script';
-import { useKeys } from '../frame/keys';
-import { useModel } from '../frame/modelStore';
-import { useBench } from '../job/useBench';
-import { usePut } from '../rig/usePut';
+import { useKeys } from '../open/keys';
+import { useModel } from '../open/modelStore';
+import { useBench } from '../open/useBench';
+import { usePut } from '../live/usePut';
 import { StatusMark } from '../status/StatusMark';
 import { Said } from '../measure/Said';
 import { seenBefore } from '../words';

@@ -1,7 +1,7 @@
 'use client';
 
-import { Choice } from '../fields/Choice';
-import { useSystem } from './useSystem';
+import { Choice } from './Choice';
+import { useSystem } from '../measure/useSystem';
 
 /** Chosen once, for this device; what is kept stays metric. */
 export function SystemChoice() {

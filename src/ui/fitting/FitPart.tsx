@@ -8,8 +8,8 @@ import { difference } from '@/core/patch';
 import { refit } from '@/core/plan';
 import type { PartKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
-import { send } from '../frame/send';
-import { useModel } from '../frame/modelStore';
+import { send } from '../open/send';
+import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 
 const WORDS: Record<PartKind, string> = { unit: 'unit', transmitter: 'transmitter' };

@@ -2,8 +2,8 @@
 
 import { useSyncExternalStore } from 'react';
 import { openGates, type BenchSaid, type Caution, type Session, type Step } from '@/core/procedure';
-import { benchSaid, onBench, sayOfBench } from '../frame/bench';
-import { useModel } from '../frame/modelStore';
+import { benchSaid, onBench, sayOfBench } from './bench';
+import { useModel } from './modelStore';
 
 /** Often enough that an hour is over when it is over. */
 const TICK_MS = 20_000;

@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react';
 import { STEPS, type StationId } from '@/core/procedure';
-import { useBench } from '../job/useBench';
+import { useBench } from './useBench';
 
 const GateContext = createContext(false);
 
