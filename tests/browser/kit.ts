@@ -24,10 +24,13 @@ function confirmAll() {
  * A page that is waited for until it hears what is typed: a machine is faster than any hand, and
  * would type into the picture the server sent.
  */
-export const test = base.extend<{ confirms: boolean }>({
+export const test = base.extend<{ confirms: boolean; tour: boolean }>({
   /** Whoever tests something else says yes to whatever must be true of the bench, as soon as it is asked. */
   confirms: [true, { option: true }],
-  page: async ({ page, confirms }, give) => {
+  /** Whether the tour of a first model is shown; whoever tests something else has seen it. */
+  tour: [false, { option: true }],
+  page: async ({ page, confirms, tour }, give) => {
+    if (!tour) await page.context().addInitScript(() => localStorage.setItem('tolvan-tour', 'yes'));
     if (confirms) await page.context().addInitScript(confirmAll);
     const live = page.locator('html[data-live], main h1:text("Page not found")').first();
     const goto = page.goto.bind(page);
@@ -161,10 +164,24 @@ export async function expectNoSideways(page: Page) {
 }
 
 /** Everything of the unit that is set about one thing, by its heading. */
-export const settingOf = (page: Page, title: string) =>
+const settingOf = (page: Page, title: string) =>
   page
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading', { name: title, exact: true }) });
+
+/** Chooses a word of a unit's setting; of several words in its group the first that can be this one. */
+export async function setWord(page: Page, title: string, words: string) {
+  for (const word of await settingOf(page, title).getByRole('combobox').all()) {
+    await word.click();
+    const option = page.getByRole('option', { name: words, exact: true });
+    if ((await option.count()) > 0) {
+      await option.click();
+      return;
+    }
+    await page.keyboard.press('Escape');
+  }
+  throw new Error(`${title} cannot be ${words}`);
+}
 
 /** Tabs until the named control has focus, as someone without a mouse would. */
 export async function tabTo(page: Page, name: RegExp | string, limit = 80) {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { newModel, openModel, test, settingOf } from './kit';
+import { newModel, openModel, test, setWord } from './kit';
 
 test('with too few channels the plan says what gives, and what else could', async ({ page }) => {
   await page.goto('/models/new');
@@ -40,7 +40,7 @@ test('a row is pinned, refused where it cannot be, and planned round', async ({ 
 test('a fault is shown on the rig from its finding, and mended from it', async ({ page }) => {
   const id = await newModel(page, 'Bench wren');
   await page.goto(`/models/${id}/settings`);
-  await settingOf(page, 'Roll').getByRole('radio', { name: 'reversed' }).check({ force: true });
+  await setWord(page, 'Roll', 'reversed');
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await page.goto(`/models/${id}/proof`);
   await page.getByRole('button', { name: /Show me: raise the left wing/ }).click();

@@ -2,7 +2,7 @@ import { safely } from '../kit/bench';
 import { expect, type Page } from '@playwright/test';
 import type { Setup } from '@/core/setup';
 import { readBacksOf } from '@/core/sheets';
-import { newModel, openModel, settingOf, tabTo, test } from './kit';
+import { newModel, openModel, setWord, tabTo, test } from './kit';
 
 /** Opens the list at a word of a sentence and takes what begins with these letters, by keyboard. */
 async function pick(page: Page, label: string, words: string) {
@@ -31,8 +31,8 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Two positions changed over in the unit: found, shown where, and put back.
   await page.goto(`/models/${id}/settings`);
-  await settingOf(page, 'Position 2').getByRole('combobox').selectOption('level');
-  await settingOf(page, 'Position 3').getByRole('combobox').selectOption('rate');
+  await setWord(page, 'Position 2', 'self-levelling');
+  await setWord(page, 'Position 3', 'rate damping');
   await expect(page.getByText(/Saved, version 5/)).toBeVisible();
   await page.goto(`/models/${id}/proof`);
   await expect(page.getByText('The mode switch does not do what you chose').first()).toBeVisible();
@@ -77,7 +77,7 @@ test('from wishes to evidence, by keyboard alone', async ({ page }) => {
 
   // Changing what it depends on makes it stale, with the reason.
   await page.goto(`/models/${id}/settings`);
-  await settingOf(page, 'Position 2').getByRole('combobox').selectOption('hold');
+  await setWord(page, 'Position 2', 'attitude hold');
   await expect(page.getByText(/Saved, version 7/)).toBeVisible();
   await page.goto(`/models/${id}/panic`);
   await expect(page.getByText(/Check again: .*the modes set in the unit/)).toBeVisible();

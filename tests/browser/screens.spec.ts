@@ -72,7 +72,7 @@ test('all three lights keep their contrast', async ({ page }) => {
 test('keys are listed by ?', async ({ page }) => {
   await openModel(page, 'Loon', 'Program');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keys and words' })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -43,6 +43,8 @@ describe('an endpoint that gives a throw', () => {
   it('asks for more than the endpoints have: says how far they go and what else helps', () => {
     const change = setThrow(makeSetup(), elevatorOf(makeSetup()), 'high', 400);
     expect(change).toMatchObject({ ok: false });
-    expect(!change.ok && change.reason).toMatch(/^\d+ mm (up|down) is what the endpoints .* hole/);
+    expect(!change.ok && change.reason).toMatch(
+      /^The endpoints of .* allow \d+ mm (up|down)\. .* hole/,
+    );
   });
 });

@@ -20,7 +20,7 @@ export const banks: Setting = {
           },
         },
         on.includes(bank),
-        'steadied',
+        'stabilized',
         'passed through',
       ),
     );

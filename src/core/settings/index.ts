@@ -11,6 +11,7 @@ import {
   steadied,
 } from './outputs';
 import { SETTING_IDS, type Row, type Setting, type SettingId } from './setting';
+import { shippedUnit } from './shipped';
 import { banks } from './banks';
 import { frame } from './frame';
 import { levelOffset, levelling, limits } from './level';
@@ -68,6 +69,15 @@ export function settingRows(setup: Setup): readonly Row[] {
   known.set(setup, rows);
   return rows;
 }
+
+/**
+ * What each line stands at when the unit is new or has been reset, by line id. A line that such a unit
+ * does not have yet is missing.
+ */
+export const shippedRows = (setup: Setup): ReadonlyMap<string, Row> =>
+  new Map(
+    settingRows({ ...setup, unit: shippedUnit(setup.unit) }).map((row) => [row.id, row] as const),
+  );
 
 /** Lines that are entered together: of one axis, one output, one thing. */
 export interface RowGroup {

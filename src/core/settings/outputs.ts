@@ -114,11 +114,11 @@ export const steadied: Setting = {
                   {
                     id: `steadied ${output.port}`,
                     about,
-                    name: 'is',
+                    name: 'output',
                     ...onOutput(at, output, 'stabilized'),
                   },
                   output.stabilized,
-                  'steadied',
+                  'stabilized',
                   'passed through',
                 ),
               ]

@@ -119,17 +119,21 @@ export function Answers({
   asked,
   words,
   main = false,
+  compact = false,
 }: {
   asked: ScriptStep;
   /** What it is an answer to, for those who hear the buttons. */
   words: string;
   main?: boolean;
+  /** In a table: the words are heard, not shown. */
+  compact?: boolean;
 }) {
   const observe = useModel((s) => s.observe);
   return (
     <AnswerButtons
       words={words}
       main={main}
+      compact={compact}
       answer={(seen) => void observe(testSubject(asked), seen, `“${asked.does}”`)}
     />
   );
@@ -138,23 +142,32 @@ export function Answers({
 function AnswerButtons({
   words,
   main,
+  compact = false,
   answer,
 }: {
   words: string;
   main: boolean;
+  compact?: boolean;
   answer: (seen: 'pass' | 'fail') => void;
 }) {
+  const shown = (text: string) => (compact ? <span className="sr-only">{text}</span> : text);
   return (
-    <div className="mt-2 flex flex-wrap gap-2">
+    <div className={`flex gap-2 ${compact ? '' : 'mt-2 flex-wrap'}`}>
       <button
         type="button"
-        className={`btn ${main ? 'btn-main' : ''}`}
+        className={`btn ${compact ? 'btn-small' : ''} ${main ? 'btn-main' : ''}`}
         onClick={() => answer('pass')}
       >
-        Yes, correct<span className="sr-only">, {words}</span>
+        Yes{shown(', correct')}
+        <span className="sr-only">, {words}</span>
       </button>
-      <button type="button" className="btn" onClick={() => answer('fail')}>
-        No, wrong<span className="sr-only">, {words}</span>
+      <button
+        type="button"
+        className={`btn ${compact ? 'btn-small' : ''}`}
+        onClick={() => answer('fail')}
+      >
+        No{shown(', wrong')}
+        <span className="sr-only">, {words}</span>
       </button>
     </div>
   );

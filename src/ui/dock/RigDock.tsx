@@ -55,6 +55,7 @@ export function RigDock({ blind }: { blind: boolean }) {
       <RigKeys />
       <aside
         id={RIG_ID}
+        data-tour="rig"
         aria-label="The rig"
         tabIndex={-1}
         data-height={height}

@@ -21,7 +21,11 @@ export function Verdict() {
     ]),
   );
   return (
-    <section aria-label="Verdict" className="border-t border-(--card-edge) py-1.5">
+    <section
+      aria-label="Verdict"
+      data-tour="verdict"
+      className="border-t border-(--card-edge) py-1.5"
+    >
       {visiting !== undefined ? (
         <p className="text-soft text-sm">Trying every combination again …</p>
       ) : serious.length === 0 ? (

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { tagsOf, tagWords } from '@/core/controls';
 import { saidOf, STATION_IDS, STEPS, stationTitle, surfacesAt } from '@/core/procedure';
+import { GLOSSARY, type Term } from '@/core/glossary';
 import { settingGroups } from '@/core/settings';
 import { functionOf, type Setup } from '@/core/setup';
 import { RULES } from '@/core/verify';
@@ -17,8 +18,9 @@ interface Entry {
   kind: string;
   words: string;
   more?: string;
-  /** Where it leads, below the model. */
-  to: string;
+  /** Where it leads, below the model; nowhere where it is only explained. */
+  to?: string;
+  explains?: Term;
   /** What is shown of it on the rig. */
   at?: Pointed;
 }
@@ -59,12 +61,24 @@ function entriesOf(setup: Setup): Entry[] {
       more: g.rows.map((r) => r.name).join(', '),
       to: 'settings',
     })),
+    ...GLOSSARY.map((t) => ({
+      kind: 'Explained',
+      words: t.title,
+      more: t.says,
+      explains: t,
+    })),
     ...RULES.map((r) => ({ kind: 'Mistakes that are looked for', words: r.title, to: 'proof' })),
   ];
 }
 
 /** Jumps to any station, control, surface, channel, setting, rule or model. */
-export function FindList({ onClose }: { onClose: () => void }) {
+export function FindList({
+  onClose,
+  onExplain,
+}: {
+  onClose: () => void;
+  onExplain: (term: Term) => void;
+}) {
   const router = useRouter();
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
@@ -111,7 +125,11 @@ export function FindList({ onClose }: { onClose: () => void }) {
                   key={`${e.words} ${i}`}
                   value={`${e.words} ${e.more ?? ''} ${i}`}
                   className={item}
-                  onSelect={() => go(`/models/${id}/${e.to}`, e.at)}
+                  onSelect={() => {
+                    if (!e.explains) return go(`/models/${id}/${e.to}`, e.at);
+                    onClose();
+                    onExplain(e.explains);
+                  }}
                 >
                   {e.words}
                   {e.more && <span className="text-soft text-sm">{e.more}</span>}

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { StationId } from '@/core/procedure';
 import { Over, OverClose } from '../parts/Over';
+import { TermList } from '../glossary/TermList';
 import { useFind } from './Find';
 import { isTyping, useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
@@ -16,7 +17,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z', 'undo the last change'],
   ['w', 'to the list of stations'],
   ['r', 'the rig in full, and back'],
-  ['?', 'this list'],
+  ['?', 'this list, and the words of this page explained'],
   ['1 … 9', 'flip the switch with that number'],
   ['← →', 'tilt the wings · at a question: left, right'],
   ['↑ ↓', 'tail or nose up · at a question: up, down'],
@@ -73,7 +74,9 @@ export function FrameKeys({ here }: { here: StationId | undefined }) {
     return () => window.removeEventListener('keydown', heard);
   }, [show, undo]);
   return (
-    <Over open={open} onClose={() => setOpen(false)} title="Keys">
+    <Over open={open} onClose={() => setOpen(false)} title="Keys and words">
+      <TermList id="main" />
+      <h3 className="font-bold">Keys</h3>
       <dl className="mt-2 mb-4 grid grid-cols-[7rem_1fr] gap-x-4 gap-y-1">
         {KEYS.map(([key, meaning]) => (
           <div key={key} className="contents">

@@ -30,6 +30,7 @@ export function NextLink({ head = false }: { head?: boolean }) {
   return (
     <Link
       href={`/models/${id}/${next.step.station}`}
+      data-tour={head ? 'next' : undefined}
       className={`btn btn-main min-h-10 justify-between gap-2 py-1 text-left ${wide}`}
     >
       <span className="truncate">Next: {next.step.title}</span>

@@ -16,6 +16,7 @@ export function WayRail({ here }: { here: StationId | undefined }) {
   return (
     <nav
       id={WAY_ID}
+      data-tour="way"
       aria-label="Stations of the job"
       className="border-edge w-54 shrink-0 overflow-y-auto border-r py-1 pl-4 max-lg:hidden print:hidden"
     >

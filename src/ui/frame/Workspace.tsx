@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useEffect, useRef } from 'react';
 import { isDone } from '@/core/logbook';
 import type { StationId } from '@/core/procedure';
@@ -23,6 +24,12 @@ import { UnkeptAnswers } from './UnkeptAnswers';
 import { VerdictFailed } from '../open/verdict';
 import { useHere } from '../open/useHere';
 import { WayRail } from './Way';
+
+// Both look at the page as it stands: the server cannot make them.
+const TermsHere = dynamic(() => import('../glossary/TermsHere').then((m) => m.TermsHere), {
+  ssr: false,
+});
+const Tour = dynamic(() => import('./Tour').then((m) => m.Tour), { ssr: false });
 
 /** Whoever comes to another station stands in its work: the next Tab is the first thing there. */
 function useFocusOnArrival(here: StationId | undefined) {
@@ -77,6 +84,8 @@ export function Workspace({ theme, children }: { theme: Theme; children: React.R
           </div>
         </div>
         <FrameKeys here={here} />
+        <TermsHere id="main" />
+        <Tour />
       </FindProvider>
     </RigProvider>
   );

@@ -1,127 +1,123 @@
 'use client';
 
-import { difference } from '@/core/patch';
 import type { Checked } from '@/core/logbook';
+import { difference } from '@/core/patch';
 import type { ScriptStep } from '@/core/script';
 import type { Row, RowGroup } from '@/core/settings';
-import { leafletWord, putLeafletWord, type Setup } from '@/core/setup';
-import { Choice } from '../fields/Choice';
-import { NumberField } from '../fields/NumberField';
-import { useModel } from '../open/modelStore';
-import { prefixed } from '../open/prefixed';
-import { Fold } from '../parts/Fold';
-import { Select } from '../parts/Select';
+import type { Setup } from '@/core/setup';
 import { Answers, TestMark } from '../checks/TestScript';
+import { NumberWord } from '../fields/NumberWord';
+import { useModel } from '../open/modelStore';
+import { PickWord } from '../parts/PickWord';
 import { seenBefore } from '../words';
+import { LeafletWord } from './LeafletWord';
 
-/** Everything of the unit that is set about one thing, with the word the person’s leaflet has for it. */
+/** One menu page of the unit: its lines as they must read, confirmed together. */
 export function SettingGroup({
   group,
+  shipped,
   test,
+  ownWords,
 }: {
   group: RowGroup;
+  /** What each line stands at in a new unit. */
+  shipped: ReadonlyMap<string, Row>;
   test: Checked<ScriptStep> | undefined;
+  /** Whether the person's own leaflet words are shown and changed. */
+  ownWords: boolean;
 }) {
   const settings = [...new Set(group.rows.map((row) => row.setting))];
+  // Many short lines stand side by side.
+  const short =
+    group.rows.length > 3 &&
+    group.rows.every((row) => !row.how && !noteOf(row, shipped.get(row.id)?.words));
   return (
-    <li className="flex flex-col gap-2 py-3">
-      <div className="flex justify-between gap-3">
-        <h3 className="font-bold">{group.title}</h3>
-        {test && <TestMark status={test.status} />}
-      </div>
-      <div className="grid items-end gap-2 @lg:grid-cols-2">
+    <li className="grid items-start gap-x-3 gap-y-1 py-2 @lg:grid-cols-[7.5rem_1fr_auto]">
+      <h3 className="font-bold wrap-anywhere">{group.title}</h3>
+      <div
+        className={`flex min-w-0 flex-col gap-y-0.5 ${short ? 'gap-x-4 @lg:grid @lg:grid-cols-2' : ''}`}
+      >
         {group.rows.map((row) => (
-          <SettingField key={row.id} row={row} alone={row.about === ''} />
+          <SettingLine
+            key={row.id}
+            row={row}
+            was={shipped.get(row.id)?.words}
+            alone={row.about === ''}
+          />
         ))}
-      </div>
-      {test?.status === 'stale' && <p className="text-soft text-sm">{seenBefore(test.reasons)}</p>}
-      {test && <Answers asked={test.asked} words={group.title} />}
-      <Fold quiet title="What your leaflet calls it">
-        <div className="grid gap-2 @lg:grid-cols-2">
-          {settings.map((setting) => (
+        {ownWords &&
+          settings.map((setting) => (
             <LeafletWord
               key={setting}
               setting={setting}
               name={group.rows.find((r) => r.setting === setting)!.name}
             />
           ))}
+        {test?.status === 'stale' && (
+          <p className="text-soft text-sm">{seenBefore(test.reasons)}</p>
+        )}
+      </div>
+      {test && (
+        <div className="flex items-center gap-2 @lg:justify-end">
+          <TestMark status={test.status} />
+          <Answers compact asked={test.asked} words={group.title} />
         </div>
-      </Fold>
+      )}
     </li>
   );
 }
 
-/** @param alone the heading says what it is already */
-function SettingField({ row, alone }: { row: Row; alone: boolean }) {
+/** What a new unit has instead, where it has this line at all. */
+const noteOf = (row: Row, was: string | undefined): string =>
+  was !== undefined && was !== row.words ? `a new unit has: ${was}` : '';
+
+/**
+ * @param was what it stands at in a new unit
+ * @param alone the heading says what it is already
+ */
+function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; alone: boolean }) {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);
   const put = (value: unknown): string | undefined => {
-    const after = JSON.parse(JSON.stringify(setup)) as Setup;
+    const after = structuredClone(setup) as Setup;
     row.write(after.unit.settings, value);
     const label = `${[row.about, row.name].filter(Boolean).join(', ')} changed`;
     return edit(difference(setup, after), label.slice(0, 80))[0]?.reason;
   };
   const { field } = row;
+  const differs = was !== row.words;
   return (
-    <div>
-      {field.kind === 'number' && (
-        <NumberField
-          label={row.name}
-          unit={field.unit}
-          at={row.path}
-          step={field.step ?? 1}
-          value={row.value as number}
-          onCommit={put}
-        />
-      )}
-      {field.kind === 'flag' && (
-        <Choice
-          label={row.name}
-          hideLabel={alone}
-          value={row.value ? 'on' : 'off'}
-          options={[
-            ['off', field.off],
-            ['on', field.on],
-          ]}
-          onChange={(v) => void put(v === 'on')}
-        />
-      )}
-      {field.kind === 'choice' && (
-        <label className="text-sm font-semibold">
-          <span className={alone ? 'sr-only' : ''}>{row.name}</span>
-          <Select value={String(row.value)} onChange={(e) => void put(e.target.value)}>
-            {field.options.map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
-          </Select>
-        </label>
-      )}
-      {row.how && <p className="text-soft text-sm">{row.how}</p>}
-    </div>
-  );
-}
-
-function LeafletWord({ setting, name }: { setting: string; name: string }) {
-  const unit = useModel((s) => s.setup.unit);
-  const edit = useModel((s) => s.edit);
-  const now = leafletWord(unit, setting) ?? '';
-  const keep = (word: string) => {
-    const patch = putLeafletWord(unit, setting, word);
-    if (patch.length > 0) edit(prefixed('/unit', patch), `Leaflet’s word for ${name}`);
-  };
-  return (
-    <label className="text-sm">
-      its word for {name}
-      <input
-        className="field"
-        defaultValue={now}
-        key={now}
-        maxLength={80}
-        onBlur={(e) => keep(e.target.value)}
-        onKeyDown={(e) => e.key === 'Enter' && keep(e.currentTarget.value)}
-      />
-    </label>
+    <p className="grid grid-cols-[1fr_auto] items-baseline gap-x-3 @lg:grid-cols-[7rem_auto_1fr]">
+      <span className={alone ? 'sr-only' : 'wrap-anywhere'}>{row.name}</span>
+      <span className={differs ? 'font-bold' : ''}>
+        {field.kind === 'number' ? (
+          <NumberWord
+            label={row.name}
+            unit={field.unit}
+            at={row.path}
+            step={field.step ?? 1}
+            value={row.value as number}
+            onCommit={put}
+          />
+        ) : (
+          <PickWord
+            label={row.name}
+            value={field.kind === 'flag' ? (row.value ? 'on' : 'off') : String(row.value)}
+            options={
+              field.kind === 'flag'
+                ? [
+                    { value: 'off', words: field.off },
+                    { value: 'on', words: field.on },
+                  ]
+                : field.options.map(([value, words]) => ({ value, words }))
+            }
+            onPick={(v) => void put(field.kind === 'flag' ? v === 'on' : v)}
+          />
+        )}
+      </span>
+      <span className="text-soft text-sm max-@lg:col-span-2">
+        {[noteOf(row, was), row.how].filter(Boolean).join(' · ')}
+      </span>
+    </p>
   );
 }

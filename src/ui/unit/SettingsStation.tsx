@@ -1,7 +1,8 @@
 'use client';
 
+import { useState } from 'react';
 import { isDone, testSubject, tests } from '@/core/logbook';
-import { settingGroups } from '@/core/settings';
+import { settingGroups, shippedRows, type RowGroup } from '@/core/settings';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
@@ -12,6 +13,7 @@ export function SettingsStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const observeAll = useModel((s) => s.observeAll);
+  const [ownWords, setOwnWords] = useState(false);
   const groups = settingGroups(setup);
   const steps = tests(setup, evidence, 'unit');
   const seen = steps.filter((t) => isDone(t.status)).length;
@@ -33,6 +35,13 @@ export function SettingsStation() {
     allAsShown();
     return true;
   }, true);
+  const shipped = shippedRows(setup);
+  const differs = (group: RowGroup) =>
+    group.rows.some((row) => shipped.get(row.id)?.words !== row.words);
+  const parts = [
+    { id: 'change', title: 'Different from a new unit', groups: groups.filter(differs) },
+    { id: 'same', title: 'As in a new unit', groups: groups.filter((g) => !differs(g)) },
+  ].filter((part) => part.groups.length > 0);
   return (
     <div className="flex flex-col gap-4">
       <section className="flex flex-col gap-3" aria-labelledby="settings-title">
@@ -48,16 +57,37 @@ export function SettingsStation() {
               All {listed.length} read back as shown <kbd className="font-num border px-1">y</kbd>
             </button>
           )}
+          <button
+            type="button"
+            className="btn"
+            aria-pressed={ownWords}
+            onClick={() => setOwnWords(!ownWords)}
+          >
+            What your leaflet calls them
+          </button>
         </p>
-        <ul className="card flex flex-col divide-y divide-(--card-edge)">
-          {groups.map((group) => (
-            <SettingGroup
-              key={group.id}
-              group={group}
-              test={steps.find((t) => t.asked.item === group.id)}
-            />
-          ))}
-        </ul>
+        {parts.map((part) => (
+          <section
+            key={part.id}
+            className="card @container"
+            aria-labelledby={`settings-${part.id}`}
+          >
+            <h3 id={`settings-${part.id}`} className="text-soft text-sm font-semibold">
+              {part.title}
+            </h3>
+            <ul className="divide-y divide-(--card-edge)">
+              {part.groups.map((group) => (
+                <SettingGroup
+                  key={group.id}
+                  group={group}
+                  shipped={shipped}
+                  test={steps.find((t) => t.asked.item === group.id)}
+                  ownWords={ownWords}
+                />
+              ))}
+            </ul>
+          </section>
+        ))}
         {!setup.unit.traits.slotsSettable && 'bands' in setup.unit.traits.modeSelect && (
           <p className="text-soft text-sm">
             The mode of each switch position is fixed in this unit.

@@ -1,0 +1,2 @@
+export { termsIn, type Found } from './find';
+export { GLOSSARY, type Term } from './glossary';
