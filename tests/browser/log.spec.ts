@@ -3,7 +3,7 @@ import { unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expectAccessible, newModel, test } from './kit';
 
-test('an outing is written down, found again, and counts as recorded', async ({ page }) => {
+test('a flight is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');
   await page.goto(`/models/${id}/logbook`);
   await page.getByLabel('In a word').fill('First hop');
@@ -45,6 +45,11 @@ test('two versions are compared in words, and the older comes back as a new one'
   await page.goto(`/models/${id}/logbook`);
   const compared = page.locator('section', { has: page.locator('#compare-title') });
   await expect(compared.getByRole('listitem')).toHaveText([/subtrim 0 → 4 %/]);
+  const marks = page.getByRole('group', { name: 'Line of time' });
+  await marks.getByRole('button', { name: /^Version 2: / }).click();
+  const day = page.getByRole('region', { name: 'On that day' });
+  await expect(day).toContainText('Changed since version 1');
+  await expect(day.getByRole('listitem')).toHaveText([/subtrim 0 → 4 %/]);
   await compared.getByRole('button', { name: 'Back to version 1' }).click();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
   await compared.getByLabel('this version').selectOption('1');

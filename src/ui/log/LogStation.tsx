@@ -12,6 +12,8 @@ import { Fold } from '../parts/Fold';
 import { CompareVersions } from './CompareVersions';
 import { CsvIn } from './CsvIn';
 import { NewEntry } from './NewEntry';
+import { TimeStrip } from './TimeStrip';
+import { timeline } from './timeline';
 import { Select } from '../parts/Select';
 import { kindOf } from '@/core/setup';
 
@@ -39,6 +41,7 @@ export function LogStation() {
   const [asked, setAsked] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [loading, setLoading] = useState(false);
+  const [chosen, setChosen] = useState<string>();
   const load = useCallback(() => setAsked((n) => n + 1), []);
   const page = useCallback(
     (before?: string) => {
@@ -79,7 +82,7 @@ export function LogStation() {
       <section className="card min-w-0" aria-labelledby="time-title">
         <div className="flex flex-wrap items-end justify-between gap-2">
           <h2 id="time-title" className="text-xl font-bold">
-            Logbook
+            What happened
           </h2>
           <div className="flex flex-wrap items-end gap-2">
             <label className="text-sm font-semibold">
@@ -115,6 +118,9 @@ export function LogStation() {
         {!view && problem === undefined && <p className="mt-3">Opening the log …</p>}
         {view && lines.length === 0 && (
           <p className="mt-3">{filtered ? 'Nothing in the logbook matches.' : 'Nothing yet.'}</p>
+        )}
+        {lines.length > 0 && (
+          <TimeStrip lines={lines} outing={outing} chosen={chosen} onChoose={setChosen} />
         )}
         <ol className="mt-3">
           {lines.map((line) => (
@@ -176,54 +182,4 @@ export function LogStation() {
       </Fold>
     </div>
   );
-}
-
-interface TimeLine {
-  key: string;
-  at: string;
-  kind: string;
-  title: string;
-  details: string[];
-}
-
-/** Entries and versions in one line of time, newest first; versions only where nothing is searched. */
-function timeline(
-  view: LogView | undefined,
-  filtered: boolean,
-  words: Record<EntryKind, string>,
-): TimeLine[] {
-  if (!view) return [];
-  const entries = view.entries.map((e): TimeLine => ({
-    key: e.uid,
-    at: e.at,
-    kind: words[e.kind],
-    title: e.title,
-    details: [
-      [e.place, e.wind && `wind ${e.wind}`, e.battery && `battery ${e.battery}`]
-        .filter(Boolean)
-        .join(' · '),
-      [
-        e.minutes !== undefined && `${e.minutes} min`,
-        e.mode,
-        e.gainReading && `gain read ${e.gainReading}`,
-        e.trims && `trims ${e.trims}`,
-      ]
-        .filter(Boolean)
-        .join(' · '),
-      e.seen ?? '',
-    ].filter((d) => d !== ''),
-  }));
-  const oldest = view.more ? (view.entries.at(-1)?.at ?? '') : '';
-  const versions = filtered
-    ? []
-    : view.versions
-        .filter((v) => v.at >= oldest)
-        .map((v): TimeLine => ({
-          key: `v${v.version}`,
-          at: v.at,
-          kind: `Version ${v.version}`,
-          title: v.label,
-          details: [],
-        }));
-  return [...entries, ...versions].toSorted((a, b) => b.at.localeCompare(a.at));
 }
