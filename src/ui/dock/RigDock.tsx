@@ -48,6 +48,7 @@ export function RigDock({ blind }: { blind: boolean }) {
   const [shown, setShown] = useState(false);
   const [folded, fold] = useFolded();
   const height = useRig((s) => s.sheet);
+  const faceShown = useRig((s) => s.faceShown);
   const setHeight = useRig((s) => s.setSheet);
   const id = useModel((s) => s.id);
   return (
@@ -126,9 +127,11 @@ export function RigDock({ blind }: { blind: boolean }) {
             ) : (
               <DockModel />
             )}
-            <div className="px-3 py-1.5">
-              <LiveFace className="mx-auto h-57 max-w-110" />
-            </div>
+            {!faceShown && (
+              <div className="px-3 py-1.5">
+                <LiveFace className="mx-auto h-57 max-w-110" />
+              </div>
+            )}
             <div className="px-4">
               <Touched />
               {(!blind || shown) && <Answer />}

@@ -32,6 +32,9 @@ export interface RigState {
   /** How far the rig's sheet is pulled up on a small screen. */
   sheet: 'bar' | 'half' | 'whole';
   setSheet(sheet: RigState['sheet']): void;
+  /** Whether the open station shows this transmitter itself, larger. */
+  faceShown: boolean;
+  setFaceShown(shown: boolean): void;
   setControl(id: string, value: number): void;
   setLink(up: boolean): void;
   tilt(axis: Axis, byDeg: number): void;
@@ -129,6 +132,8 @@ function createRigStore(first: Setup): RigStore {
     touched: undefined,
     sheet: 'bar',
     setSheet: (sheet) => set({ sheet }),
+    faceShown: false,
+    setFaceShown: (faceShown) => set({ faceShown }),
     setControl(id, value) {
       set({ controls: { ...get().controls, [id]: value } });
       byHand((rig) => rig.setControl(id, value));

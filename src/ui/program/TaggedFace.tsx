@@ -1,18 +1,34 @@
 'use client';
 
 import { DropdownMenu } from 'radix-ui';
-import { useMemo, useRef } from 'react';
+import { createContext, use, useEffect, useMemo, useRef } from 'react';
 import { switchPosition } from '@/core/chain';
-import { padsOf, tagsOf, tagWords, type Pad, type Tag } from '@/core/controls';
-import type { Setup, Transmitter } from '@/core/setup';
+import { tagsOf, tagWords, type Tag } from '@/core/controls';
+import type { Setup } from '@/core/setup';
 import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../live/rigStore';
-import { ControlMark } from '../transmitter/ControlMark';
-import { shortLabel } from '../transmitter/LiveFace';
-import { labelClass, layoutOf, PAD_ROOM, PADS, roomsOf } from '../transmitter/layout';
+import { labelClass, layoutOf } from '../transmitter/layout';
+import { LiveFace, type LabelProps } from '../transmitter/LiveFace';
 import { jobsFor } from './jobs';
 import type { Sentenced } from './wishing';
-import { HandMark, handKind } from '../transmitter/HandMark';
+
+const SentencedContext = createContext<Sentenced | undefined>(undefined);
+
+/** Says to the rig whether this transmitter is on the screen: there is never a second one beside it. */
+function useFaceShown(face: React.RefObject<HTMLElement | null>) {
+  const setFaceShown = useRig((s) => s.setFaceShown);
+  useEffect(() => {
+    const watch = new IntersectionObserver(
+      ([entry]) => setFaceShown(entry!.intersectionRatio > 0.4),
+      { threshold: [0.4] },
+    );
+    if (face.current) watch.observe(face.current);
+    return () => {
+      watch.disconnect();
+      setFaceShown(false);
+    };
+  }, [face, setFaceShown]);
+}
 
 /** The transmitter as the person's own is laid out, with a tag on each control that does something. */
 export function TaggedFace(props: Sentenced) {
@@ -22,14 +38,14 @@ export function TaggedFace(props: Sentenced) {
     setup,
     tags.filter((t) => t.purposes.length > 0),
   );
-  const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
-  const rooms = useMemo(() => roomsOf(spots), [spots]);
   const box = useRef<HTMLDivElement>(null);
+  useFaceShown(box);
   const strings = useStrings(
     box,
     used.map(({ control: { id } }) => ({
       from: `[data-tag="${id}"]`,
       to: `[data-control="${id}"]`,
+      round: '[data-control], [data-pad]',
       way: 'down' as const,
     })),
   );
@@ -45,34 +61,9 @@ export function TaggedFace(props: Sentenced) {
           </li>
         ))}
       </ul>
-      <div className="@container relative h-57 rounded-[3rem_3rem_1.5rem_1.5rem] border-2 border-(--ink) bg-(--shade)">
-        {tags.map((tag) => {
-          const at = spots.get(tag.control.id)!;
-          return (
-            <div
-              key={tag.control.id}
-              className="absolute -mt-1.5 -translate-x-1/2 -translate-y-1/2"
-              style={{ left: `${at.x}%`, top: `${at.y}%` }}
-            >
-              <FaceControl tag={tag} room={rooms.get(tag.control.id)!} {...props} />
-            </div>
-          );
-        })}
-        {padsOf(setup.transmitter).map((pad) => (
-          <div
-            key={pad.side}
-            className="absolute -mt-2 flex -translate-x-1/2 -translate-y-1/2 flex-col items-center"
-            style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
-          >
-            <PadMark pad={pad} transmitter={setup.transmitter} />
-            <span className={`${labelClass('')} text-soft`} style={{ width: `${PAD_ROOM}cqw` }}>
-              {[pad.across, pad.along]
-                .flatMap((c) => (c ? [c.label.replace(' stick', '').toLowerCase()] : []))
-                .join(' · ')}
-            </span>
-          </div>
-        ))}
-      </div>
+      <SentencedContext value={props}>
+        <LiveFace className="h-72" Label={ChosenLabel} />
+      </SentencedContext>
       <svg
         className="pointer-events-none absolute inset-0 h-full w-full overflow-visible @max-lg:hidden"
         aria-hidden
@@ -131,65 +122,27 @@ function TagCard({ tag, ...props }: { tag: Tag } & Sentenced) {
   );
 }
 
-/** A control on the front: press it to choose what it does. */
-function FaceControl({ tag, room, ...props }: { tag: Tag; room: number } & Sentenced) {
-  const { control } = tag;
-  const value = useRig((s) => s.controls[control.id] ?? control.rest);
-  const marked = useRig(
-    (s) => s.pointed?.controls?.includes(control.id) || s.touched?.controls?.includes(control.id),
-  );
+/** The name of a control on the front: press it to choose what it does. */
+function ChosenLabel({ tag, short, room }: LabelProps) {
+  const sentenced = use(SentencedContext);
   const pointing = usePointing();
+  if (!sentenced) return null;
   const used = tag.purposes.length > 0;
   return (
-    <JobMenu tag={tag} {...props}>
+    <JobMenu tag={tag} {...sentenced}>
       <button
         type="button"
-        data-control={control.id}
         aria-label={`${tagWords(tag)}. Choose what it does`}
-        className={`relative flex min-h-11 min-w-11 flex-col items-center justify-center rounded-md text-xs ${
-          marked ? 'bg-card outline-3 outline-(--accent)' : 'hover:bg-(--card)'
-        } ${used ? 'text-accent font-bold' : 'text-soft'}`}
-        {...pointing({ controls: [control.id] })}
+        className={`${labelClass(short)} min-h-6 rounded hover:bg-(--card) hover:underline pointer-coarse:min-h-9 ${
+          used ? 'text-accent font-bold' : 'text-soft'
+        }`}
+        style={{ width: `${room}cqw` }}
+        {...pointing({ controls: [tag.control.id] })}
       >
-        <ControlMark kind={control.kind} rest={value} />
-        <span
-          className={labelClass(shortLabel(control))}
-          style={{ width: `${room}cqw` }}
-          title={control.label}
-        >
-          {shortLabel(control)}
-        </span>
+        {short}
+        {used && <span className="font-normal"> {tag.purposes[0]}</span>}
       </button>
     </JobMenu>
-  );
-}
-
-/** A stick as it stands on the rig. */
-function PadMark({ pad, transmitter }: { pad: Pad; transmitter: Transmitter }) {
-  const { across, along } = pad;
-  const x = useRig((s) => (across ? (s.controls[across.id] ?? 0) : 0));
-  const y = useRig((s) => (along ? (s.controls[along.id] ?? 0) : 0));
-  const kind = handKind(pad, transmitter);
-  if (kind !== 'stick')
-    return (
-      <span className="size-21">
-        <HandMark kind={kind} value={kind === 'wheel' ? x : y} />
-      </span>
-    );
-  return (
-    <svg width={84} height={84} viewBox="-44 -44 88 88" aria-hidden>
-      <rect
-        x={-42}
-        y={-42}
-        width={84}
-        height={84}
-        rx={14}
-        fill="var(--card)"
-        stroke="var(--line)"
-      />
-      <path d="M-32 0H32M0-32V32" stroke="var(--card-edge)" />
-      <circle cx={x * 0.28} cy={-y * 0.28} r={12} fill="var(--ink)" />
-    </svg>
   );
 }
 

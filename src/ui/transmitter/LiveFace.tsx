@@ -14,11 +14,29 @@ import { HandMark, handKind } from './HandMark';
 const Slider = dynamic(() => import('../fields/Slider').then((m) => m.Slider), { ssr: false });
 
 /** "Switch A" is "A" on the drawing, "Left slider" stays what it is. */
-export const shortLabel = ({ label }: Control): string =>
+const shortLabel = ({ label }: Control): string =>
   /^(?:Switch|Momentary|Button|Knob) (\S{1,3})$/.exec(label)?.[1] ?? label;
 
-/** The transmitter's front under the hands: every control where it sits, alive. */
-export function LiveFace({ className = '' }: { className?: string }) {
+/** What stands below a control on the front. */
+export interface LabelProps {
+  tag: Tag;
+  /** Its name as short as the drawing has it. */
+  short: string;
+  /** Room there is, in percent of the front. */
+  room: number;
+}
+
+/**
+ * The transmitter's front under the hands: every control where it sits, alive.
+ * @param Label what stands below each control; its name and what it does where nothing is given
+ */
+export function LiveFace({
+  className = '',
+  Label = PlainLabel,
+}: {
+  className?: string;
+  Label?: React.ComponentType<LabelProps>;
+}) {
   const setup = useRig((s) => s.setup);
   const spots = useMemo(() => layoutOf(setup.transmitter), [setup.transmitter]);
   const rooms = useMemo(() => roomsOf(spots), [spots]);
@@ -42,6 +60,7 @@ export function LiveFace({ className = '' }: { className?: string }) {
               tag={tag}
               room={rooms.get(tag.control.id)!}
               digit={switches.indexOf(tag.control) + 1}
+              Label={Label}
             />
           </div>
         );
@@ -59,7 +78,30 @@ export function LiveFace({ className = '' }: { className?: string }) {
   );
 }
 
-function LiveControl({ tag, room, digit }: { tag: Tag; room: number; digit: number }) {
+function PlainLabel({ tag, short, room }: LabelProps) {
+  const used = tag.purposes.length > 0;
+  return (
+    <span
+      className={`${labelClass(short)} ${used ? 'font-bold' : 'text-soft'}`}
+      style={{ width: `${room}cqw` }}
+    >
+      {short}
+      {used && <span className="text-accent font-normal"> {tag.purposes[0]}</span>}
+    </span>
+  );
+}
+
+function LiveControl({
+  tag,
+  room,
+  digit,
+  Label,
+}: {
+  tag: Tag;
+  room: number;
+  digit: number;
+  Label: React.ComponentType<LabelProps>;
+}) {
   const { control } = tag;
   const value = useRig((s) => s.controls[control.id] ?? control.rest);
   const marked = useRig(
@@ -76,17 +118,12 @@ function LiveControl({ tag, room, digit }: { tag: Tag; room: number; digit: numb
   if (!Drawn) return null;
   return (
     <div
+      data-control={control.id}
       className={`relative flex flex-col items-center rounded-md px-0.5 leading-none ${marked ? 'bg-card outline-3 outline-(--accent)' : ''}`}
       title={`${control.label}${digit >= 1 && digit <= 9 ? `, key ${digit}` : ''}${used ? `: ${tag.purposes.join(', ')}` : ', not used'}`}
     >
       <Drawn control={control} value={value} put={put} words={wordsAt(tag, value)} />
-      <span
-        className={`${labelClass(shortLabel(control))} ${used ? 'font-bold' : 'text-soft'}`}
-        style={{ width: `${room}cqw` }}
-      >
-        {shortLabel(control)}
-        {used && <span className="text-accent font-normal"> {tag.purposes[0]}</span>}
-      </span>
+      <Label tag={tag} short={shortLabel(control)} room={room} />
     </div>
   );
 }
@@ -191,9 +228,70 @@ function Momentary({ control, value, put }: DrawnProps) {
   );
 }
 
+const KNOB_KEYS: Readonly<Record<string, number>> = {
+  ArrowUp: 5,
+  ArrowRight: 5,
+  ArrowDown: -5,
+  ArrowLeft: -5,
+  PageUp: 25,
+  PageDown: -25,
+  End: 200,
+  Home: -200,
+};
+/** How far a knob turns to either side, in degrees. */
+const KNOB_DEG = 137;
+
+/** A knob: dragged round its centre, or turned with the arrow keys. */
+function Knob({ control, value, put, words }: DrawnProps) {
+  const turn = (e: React.PointerEvent) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    const deg =
+      (Math.atan2(e.clientX - box.left - box.width / 2, box.top + box.height / 2 - e.clientY) *
+        180) /
+      Math.PI;
+    put(Math.round(Math.max(-100, Math.min(100, (deg / KNOB_DEG) * 100))));
+  };
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={control.label}
+      aria-valuemin={-100}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(value)}
+      aria-valuetext={words}
+      className="flex size-11 cursor-pointer touch-none items-center justify-center"
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        turn(e);
+      }}
+      onPointerMove={(e) => {
+        if (e.currentTarget.hasPointerCapture(e.pointerId)) turn(e);
+      }}
+      onKeyDown={(e) => {
+        const by = KNOB_KEYS[e.key];
+        if (by === undefined) return;
+        e.preventDefault();
+        put(Math.max(-100, Math.min(100, value + by)));
+      }}
+    >
+      <svg width={38} height={38} viewBox="-19 -19 38 38" aria-hidden>
+        <circle r={15} fill="var(--card)" stroke="var(--ink)" strokeWidth={1.6} />
+        <line
+          y1={-6}
+          y2={-15}
+          stroke="var(--accent)"
+          strokeWidth={4}
+          transform={`rotate(${(value / 100) * KNOB_DEG})`}
+        />
+      </svg>
+    </button>
+  );
+}
+
 function Turned({ control, value, put, words }: DrawnProps) {
   return (
-    <div className="h-7 w-20 pointer-coarse:h-11">
+    <div className="h-7 w-[min(5rem,19cqw)] pointer-coarse:h-11">
       <Slider
         label={control.label}
         words={words}
@@ -209,7 +307,7 @@ const DRAWN: Partial<Record<ControlKind, React.ComponentType<DrawnProps>>> = {
   'switch-2': Lever,
   'switch-3': Lever,
   momentary: Momentary,
-  knob: Turned,
+  knob: Knob,
   slider: Turned,
 };
 
@@ -239,7 +337,7 @@ function LivePad({ pad }: { pad: Pad }) {
       <div
         ref={ground}
         data-pad={pad.side}
-        className={`relative size-21 touch-none rounded-full border-2 bg-(--card) focus-within:outline-3 focus-within:outline-(--focus) ${marked ? 'border-accent' : 'border-(--line)'}`}
+        className={`relative size-21 touch-none rounded-2xl border-2 bg-(--card) focus-within:outline-3 focus-within:outline-(--focus) ${marked ? 'border-accent' : 'border-(--line)'}`}
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);
           place(e);
