@@ -65,7 +65,7 @@ class Hand {
 
 const MODE = /^Channel \d+, mode$/;
 const GAIN = /^Channel \d+, gain$/;
-const OVER = 'in place of what is above';
+const OVER = 'Instead';
 const MORE = 'and one more …';
 
 /** What a channel sends with some controls put somewhere, everything else at rest, for so long. */

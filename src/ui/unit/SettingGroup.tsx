@@ -87,7 +87,7 @@ function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; a
   const { field } = row;
   const differs = was !== row.words;
   return (
-    <p className="grid grid-cols-[1fr_auto] items-baseline gap-x-3 @lg:grid-cols-[7rem_auto_1fr]">
+    <p className="grid grid-cols-[1fr_auto] items-baseline [&_button]:min-w-6 gap-x-3 @lg:grid-cols-[7rem_auto_1fr]">
       <span className={alone ? 'sr-only' : 'wrap-anywhere'}>{row.name}</span>
       <span className={differs ? 'font-bold' : ''}>
         {field.kind === 'number' ? (

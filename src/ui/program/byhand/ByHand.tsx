@@ -64,8 +64,9 @@ export default function ByHand() {
   return (
     <>
       <p className="text-soft text-sm">
-        Lines of a channel act from top to bottom. An entry that a choice wrote becomes your own
-        when you change it: the choice no longer rewrites it, and its purpose is still proved.
+        What a channel does normally, what is added, and what it does instead: whatever stands
+        further out has the last word. An entry that a choice wrote becomes your own when you change
+        it: the choice no longer rewrites it, and its purpose is still proved.
       </p>
       <Tabs.Root defaultValue="channels" className="mt-2">
         <Tabs.List className="mb-3 flex flex-wrap gap-1" aria-label="Parts of the program">

@@ -29,6 +29,14 @@ export const takeOut = (patch: readonly PatchOperation[]): RowAct => ({
   words: 'removed',
 });
 
+/** Each step inwards is a line down the side of what stands inside. */
+const DEPTHS = [
+  '',
+  'ml-5 border-l-3 border-l-(--line)',
+  'ml-10 border-l-3 border-l-(--line)',
+  'ml-15 border-l-3 border-l-(--line)',
+];
+
 /** One entry of the program: its sentence, whose it is, what can be done with it, and what was refused. */
 export function EntryRow({
   name,
@@ -39,6 +47,7 @@ export function EntryRow({
   more,
   grip,
   unsigned,
+  depth = 0,
 }: {
   name: string;
   owner?: WishId | undefined;
@@ -51,6 +60,8 @@ export function EntryRow({
   grip?: React.ReactNode;
   /** Whose it is need not be said. */
   unsigned?: true;
+  /** How deep it stands inside others. */
+  depth?: number;
 }) {
   const edit = useModel((s) => s.edit);
   const [refused, setRefused] = useState<string>();
@@ -64,7 +75,7 @@ export function EntryRow({
       <Pointing
         as="li"
         at={{ controls: [...controls] }}
-        className="flex flex-wrap items-start justify-between gap-x-2 border-t border-(--card-edge) py-1 pl-2"
+        className={`flex flex-wrap items-start justify-between gap-x-2 border-t border-(--card-edge) py-1 pl-2 ${DEPTHS[Math.min(depth, DEPTHS.length - 1)]!}`}
       >
         {grip}
         <div className="min-w-56 flex-1 leading-relaxed">

@@ -14,9 +14,9 @@ import { Grip } from './Ordered';
 import { SourceWord } from './SourceWord';
 
 const EFFECTS: readonly { value: Line['effect']; words: string; more: string }[] = [
-  { value: 'adds', words: 'added to what is above', more: 'Both count.' },
-  { value: 'scales', words: 'scaling what is above', more: '100 % leaves it as it is.' },
-  { value: 'takes-over', words: 'in place of what is above', more: 'Only this counts.' },
+  { value: 'adds', words: 'And', more: 'Added to the rest: both count.' },
+  { value: 'scales', words: 'Scaled', more: 'The rest times this: 100 % leaves it as it is.' },
+  { value: 'takes-over', words: 'Instead', more: 'Only this counts while it is on.' },
 ];
 
 /** What a line is for decides what is proved of it. */
@@ -31,8 +31,21 @@ const PURPOSES: readonly { value: NonNullable<Line['purpose']>; words: string; m
   { value: 'other', words: 'something else' },
 ];
 
-/** One line as a sentence; every word is changed where it stands. */
-export function LineSentence({ line, first, last }: { line: Line; first: boolean; last: boolean }) {
+/**
+ * One line as a sentence; every word is changed where it stands.
+ * @param depth how many other lines of its channel take over from it
+ */
+export function LineSentence({
+  line,
+  first,
+  last,
+  depth = 0,
+}: {
+  line: Line;
+  first: boolean;
+  last: boolean;
+  depth?: number;
+}) {
   const setup = useModel((s) => s.setup);
   return (
     <EntryRow
@@ -42,6 +55,7 @@ export function LineSentence({ line, first, last }: { line: Line; first: boolean
       acts={lineActs(setup, line, first, last)}
       more={<NoteLine line={line} name={nameOf(setup, line)} />}
       grip={first && last ? undefined : <Grip line={line.id} />}
+      depth={depth}
     >
       <Words setup={setup} line={line} first={first} />
     </EntryRow>
@@ -65,6 +79,7 @@ export const lineActs = (setup: Setup, { id }: Line, first: boolean, last: boole
 function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolean }) {
   const put = usePut();
   const name = nameOf(setup, line);
+  const plain = first && line.effect === 'adds';
   const change = (next: Partial<Line>, words: string) =>
     put(changeLine(setup, line.id, next), words);
   const number = (key: 'sharePct' | 'shiftPct', label: string) => (
@@ -79,8 +94,23 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
   );
   return (
     <>
-      {line.when ? 'When' : ''} <LineWhen setup={setup} line={line} name={name} />,{' '}
-      {number('sharePct', 'share')} of{' '}
+      {!plain && (
+        <>
+          <PickWord
+            label={`${name}: effect`}
+            value={line.effect}
+            options={EFFECTS}
+            onPick={(effect) => change({ effect }, EFFECTS.find((e) => e.value === effect)!.more)}
+          />{' '}
+        </>
+      )}
+      {line.when && (line.effect === 'takes-over' ? 'while ' : plain ? 'When ' : 'when ')}
+      <LineWhen
+        setup={setup}
+        line={line}
+        name={name}
+        always={plain ? 'Normally' : 'always'}
+      />, {number('sharePct', 'share')} of{' '}
       <SourceWord
         setup={setup}
         label={`${name}: follows`}
@@ -101,19 +131,7 @@ function Words({ setup, line, first }: { setup: Setup; line: Line; first: boolea
           />{' '}
         </>
       )}
-      shifted by {number('shiftPct', 'shift')}
-      {(!first || line.effect !== 'adds') && (
-        <>
-          ,{' '}
-          <PickWord
-            label={`${name}: effect`}
-            value={line.effect}
-            options={EFFECTS}
-            onPick={(effect) => change({ effect }, EFFECTS.find((e) => e.value === effect)!.words)}
-          />
-        </>
-      )}
-      .
+      shifted by {number('shiftPct', 'shift')}.
       {!line.owner && (
         <>
           {' '}

@@ -76,8 +76,8 @@ const Aside = ({ children }: { children: React.ReactNode }) => (
 
 const EFFECTS: Record<Line['effect'], string | undefined> = {
   adds: undefined,
-  scales: 'Scales what is above.',
-  'takes-over': 'While it is on it stands in place of what is above.',
+  scales: 'Scales the rest.',
+  'takes-over': 'While it is on, only this counts.',
 };
 
 const Effect = ({ line: { effect, label }, first }: { line: Line; first: boolean }) => (
