@@ -74,9 +74,14 @@ export function PlainModel({
   const depth = (f: (typeof faces)[number]) =>
     f.points.reduce((sum, p) => sum + p.depth, 0) / f.points.length;
   const r = shape.radiusMm * 1.02;
+  // On edge it is taller than it is level: where it has room of its own it is drawn smaller, never cut off.
+  const half = Math.max(
+    r * 0.62,
+    ...(fit ? faces.flatMap((f) => f.points.map((p) => 1.03 * Math.abs(p.y))) : []),
+  );
   return (
     <svg
-      viewBox={`${-r} ${-r * 0.62} ${2 * r} ${1.24 * r}`}
+      viewBox={`${-r} ${-half} ${2 * r} ${2 * half}`}
       className={fit ? 'h-full w-full' : 'w-full'}
       aria-hidden
       data-picture="plain"
