@@ -24,7 +24,7 @@ const { openWorkshop } = await import('./workshop');
 const { addModel, getModel, importSetup, saveSetup } = await import('./models');
 const { compareVersions, getLog, recordEvent } = await import('./log');
 const { exportLog, importLog } = await import('./log-csv/csv');
-const { copyModel, holdsOf, placeModel, renameModel } = await import('./things');
+const { copyModel, holdsOf, placeModel, renameModel } = await import('./modelAdmin');
 const { otherModel } = await import('./other');
 
 it('the guard itself: a proof of this program throws', async () => {

@@ -2,7 +2,7 @@ import type { Airframe } from '../core/setup';
 import type { Head, KeptPlace } from '../db';
 import { askInBackground, type ShelfLine } from './judge';
 import { workshop, type Workshop } from './workshop';
-import { clearOff } from './things';
+import { clearOff } from './modelAdmin';
 
 /** A model on the shelf. */
 export interface ShelfEntry extends Omit<ShelfLine, 'airframe'> {

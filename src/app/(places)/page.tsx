@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { kindOf } from '@/core/setup';
 import { PLACES, type KeptPlace } from '@/db';
 import { SHELF_PAGE, listModels, oldArchive, type ShelfEntry } from '@/server/shelf';
-import { DAYS_KEPT } from '@/server/things';
+import { DAYS_KEPT } from '@/server/modelAdmin';
 import { ArchiveInButton } from '@/ui/shelf/ArchiveInButton';
 import { ArchiveOutButton } from '@/ui/shelf/ArchiveOutButton';
 import { ImportButton } from '@/ui/shelf/ImportButton';

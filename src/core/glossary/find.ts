@@ -1,7 +1,7 @@
 import { GLOSSARY, type Term } from './glossary';
 
 /** A word in a text that somebody may ask about. */
-export interface Found {
+export interface TermAt {
   term: Term;
   /** Where it begins, and where it ends, in the text. */
   from: number;
@@ -21,7 +21,7 @@ const ANY = new RegExp(
 );
 
 /** Every trade word of a text, in the order it is read. */
-export function termsIn(text: string): Found[] {
+export function termsIn(text: string): TermAt[] {
   return [...text.matchAll(ANY)].map((m) => ({
     term: BY_FORM.get(m[0].toLowerCase())!,
     from: m.index,

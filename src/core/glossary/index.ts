@@ -1,2 +1,2 @@
-export { termsIn, type Found } from './find';
+export { termsIn, type TermAt } from './find';
 export { GLOSSARY, type Term } from './glossary';

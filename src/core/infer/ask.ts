@@ -13,12 +13,12 @@ export interface Reading {
 }
 
 /** Controls to be moved, by id; all others rest. */
-export type Asked = Readonly<Record<string, number>>;
+export type Posture = Readonly<Record<string, number>>;
 
 /** The next row of readings, and how many there will be. */
 export interface Asking {
   /** Rows that are known already, the next one first. */
-  rows: Asked[];
+  rows: Posture[];
   least: number;
   most: number;
   /** Why there are more than was said before. */
@@ -119,10 +119,10 @@ export function asking(transmitter: Transmitter, readings: readonly Reading[]): 
     : { rows: [row], least: 1, most: next.most, because: next.because };
 }
 
-const keyOf = (controls: readonly Control[], hands: Asked): string =>
+const keyOf = (controls: readonly Control[], hands: Posture): string =>
   controls.map(({ id, rest }) => Math.round(hands[id] ?? rest)).join();
 
-const namedOf = (controls: readonly Control[], row: readonly number[]): Asked =>
+const namedOf = (controls: readonly Control[], row: readonly number[]): Posture =>
   Object.fromEntries(
     controls.flatMap((c, i) => (row[i] === c.rest ? [] : [[c.id, row[i]!] as const])),
   );

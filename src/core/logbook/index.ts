@@ -1,5 +1,5 @@
 export * from './evidence';
-export type { Part } from './kinds/part';
+export type { Dependency } from './kinds/part';
 export { channelsReaching } from './channels';
 export * from './subject';
 export * from './status';

@@ -3,11 +3,11 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import canonicalize from 'canonicalize';
 import { NAME_FIELDS, type Setup } from '../setup';
 import { kindOfEvidence } from './kinds';
-import type { Part } from './kinds/part';
+import type { Dependency } from './kinds/part';
 import { aboutOf, type Subject } from './subject';
 
 /** A part by its hash. */
-export type HashedPart = Omit<Part, 'value'> & { hash: string };
+export type HashedPart = Omit<Dependency, 'value'> & { hash: string };
 
 const known = new WeakMap<Setup, Map<string, HashedPart[]>>();
 
@@ -18,7 +18,7 @@ export function hashedParts(setup: Setup, subject: Subject): HashedPart[] {
   const about = aboutOf(subject);
   if (!about) return [];
   const kind = kindOfEvidence(about);
-  const once = (name: string, parts: () => Part[]): HashedPart[] => {
+  const once = (name: string, parts: () => Dependency[]): HashedPart[] => {
     const found = own.get(name) ?? hashed(parts());
     own.set(name, found);
     return found;
@@ -31,7 +31,7 @@ export function hashedParts(setup: Setup, subject: Subject): HashedPart[] {
   ];
 }
 
-const hashed = (parts: readonly Part[]): HashedPart[] =>
+const hashed = (parts: readonly Dependency[]): HashedPart[] =>
   parts.map(({ value, ...part }) => ({ ...part, hash: hashOf(value) }));
 
 /** Key of the part that holds what is asked, as data. */

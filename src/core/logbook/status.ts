@@ -113,7 +113,7 @@ export function readings(setup: Setup, evidence: readonly Evidence[]): Checked<R
 }
 
 /** Every step of a test with the model in hand, with how it went. */
-export function tests(
+export function checklist(
   setup: Setup,
   evidence: readonly Evidence[],
   test: TestName,

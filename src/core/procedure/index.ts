@@ -6,7 +6,7 @@ export {
   saidOf,
   SESSIONS,
   STEP_IDS,
-  type Bench,
+  type ProofContext,
   type Caution,
   type Session,
   type Step,

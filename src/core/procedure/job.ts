@@ -12,7 +12,7 @@ import {
 import type { Setup } from '../setup';
 import { isThrow } from '../preparation';
 import { byRules } from './proofs';
-import { saidOf, type Bench, type Proof, type Step, type StepId } from './step';
+import { saidOf, type ProofContext, type Proof, type Step, type StepId } from './step';
 import { STEPS } from './steps';
 
 /** A step of this job, where it stands, and what it waits for. */
@@ -33,7 +33,7 @@ export const stepsOf = (setup: Setup): Step[] =>
   STEPS.filter((s) => s.applies(setup)).map((s) => saidOf(s, setup));
 
 /** Every step that applies, with its status worked out from the Setup and what was seen. */
-export function jobOf(bench: Bench): JobStep[] {
+export function jobOf(bench: ProofContext): JobStep[] {
   const applying = stepsOf(bench.setup);
   const ownerOf = (rule: string) => applying.find((s) => s.rules?.includes(rule))?.id ?? 'program';
   const found = applying.map((step) => {

@@ -3,19 +3,19 @@ import {
   observedDirections,
   observedStill,
   readings,
-  tests,
+  checklist,
   worstOf,
   type StillLook,
 } from '../logbook';
 import { posesOf } from '../sheets';
 import type { Finding } from '../verify';
-import type { Bench, Proof } from './step';
+import type { ProofContext, Proof } from './step';
 
 /** A test with the model in hand, or those of its steps that belong here. */
 export const byTest =
   (test: TestName, belongs: (step: ScriptStep) => boolean = () => true) =>
-  ({ setup, evidence }: Bench): Proof[] =>
-    tests(setup, evidence, test)
+  ({ setup, evidence }: ProofContext): Proof[] =>
+    checklist(setup, evidence, test)
       .filter(({ asked }) => belongs(asked))
       .map(({ asked, status, reasons }) => ({
         what: asked.does,
@@ -26,7 +26,7 @@ export const byTest =
 /** Directions of one kind, every surface of them. */
 export const byDirections =
   (kind: 'stick' | 'correction') =>
-  ({ setup, evidence }: Bench): Proof[] => [
+  ({ setup, evidence }: ProofContext): Proof[] => [
     ...observedDirections(setup, evidence)
       .filter((o) => o.expectation.check.kind === kind)
       .map(({ expectation, status, reasons }) => ({
@@ -50,7 +50,7 @@ const nothingElse = (looks: readonly StillLook[]): Proof[] =>
       ];
 
 /** The channel monitor read in every pose: one line for each of them. */
-export function byReading({ setup, evidence }: Bench): Proof[] {
+export function byReading({ setup, evidence }: ProofContext): Proof[] {
   const read = new Map(readings(setup, evidence).map((r) => [r.asked.id, r]));
   return posesOf(setup).poses.map(({ places, column }, i) => {
     const seen = column.map((r) => read.get(r.id)!);
@@ -71,7 +71,7 @@ export const byRules = (findings: readonly Finding[]): Proof[] =>
     .map((f) => ({ what: f.says, status: 'stop', reasons: [] }));
 
 /** The exhaustive proof of the program: nothing that must stop it. */
-export function byVerdict({ findings }: Bench): Proof[] {
+export function byVerdict({ findings }: ProofContext): Proof[] {
   if (!findings) return [{ what: 'the proof is running', status: 'todo', reasons: [] }];
   const stops = byRules(findings);
   return stops.length > 0

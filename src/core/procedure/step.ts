@@ -4,7 +4,7 @@ import type { Finding } from '../verify';
 import type { StationId } from './stations';
 
 /** What a step's status is worked out from: the Setup, what was seen, and the verdict on the program. */
-export interface Bench {
+export interface ProofContext {
   setup: Setup;
   evidence: readonly Evidence[];
   /** Undefined while the proof is still running. */
@@ -76,7 +76,7 @@ export interface Step extends StepWords {
   /** Rules whose findings stop this step; all others stop the program. */
   rules?: readonly string[];
   /** Everything that must hold; each stamped with what it reads, so that none is ticked by hand. */
-  proofs(bench: Bench): Proof[];
+  proofs(bench: ProofContext): Proof[];
   /** Steps that must be proven before it makes sense; the chosen school has a say. */
   after(setup: Setup): readonly StepId[];
 }

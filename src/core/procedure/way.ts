@@ -2,7 +2,7 @@ import { isDone, worstOf, type Status } from '../logbook';
 import type { JobStep } from './job';
 import { nextStep, shortestWay } from './order';
 import type { Setup } from '../setup';
-import { saidOf, type Bench, type StepId } from './step';
+import { saidOf, type ProofContext, type StepId } from './step';
 import { EVERYWHERE, WAY, wayTitle, type PlaceId, type StationId, type WayGroup } from './stations';
 import { STEPS } from './steps';
 
@@ -62,7 +62,7 @@ export interface WayPart {
  * decided stands as the findings about its part of the Setup say.
  * @param job undefined while nothing is proved: then nothing is said about any station
  */
-export function wayOf({ setup, findings }: Bench, job?: readonly JobStep[]): WayPart[] {
+export function wayOf({ setup, findings }: ProofContext, job?: readonly JobStep[]): WayPart[] {
   const isShown = ({ shownBy }: Deciding): boolean =>
     shownBy.every((id) => {
       const own = job?.find((j) => j.step.id === id);

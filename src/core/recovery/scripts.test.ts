@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { wished } from '../../../tests/kit/order-faults';
 import { makeSetup } from '../../../tests/kit/setups';
 import { settled } from '../../../tests/kit/settled';
-import { stamp, staleReasons, tests as testsOf, readings, type Evidence } from '../logbook';
+import { stamp, staleReasons, checklist as testsOf, readings, type Evidence } from '../logbook';
 import type { Setup } from '../setup';
 import { createBench } from '../standin';
 import { failsafeScript, panicScript } from './index';

@@ -146,7 +146,7 @@ export function fewest(sets: readonly ReadonlySet<number>[]): number {
   return best;
 }
 
-/** Sets that no other one has all of. */
+/** Sets not contained in another. */
 function maximal(sets: readonly ReadonlySet<number>[]): ReadonlySet<number>[] {
   const byKey = new Map(sets.map((s) => [[...s].toSorted((a, b) => a - b).join(), s]));
   const list = [...byKey.values()].toSorted((a, b) => b.size - a.size);

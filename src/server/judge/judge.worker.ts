@@ -10,14 +10,14 @@ export interface Request {
   more: readonly unknown[];
 }
 
-export type Answer = { ok: true; value: unknown } | { ok: false; reason: string };
+export type JudgeReply = { ok: true; value: unknown } | { ok: false; reason: string };
 
 const answer = createAnswerer();
 
 parentPort!.on('message', ({ name, setup, more }: Request) => {
   try {
-    parentPort!.postMessage({ ok: true, value: answer(name, setup, more) } satisfies Answer);
+    parentPort!.postMessage({ ok: true, value: answer(name, setup, more) } satisfies JudgeReply);
   } catch (error) {
-    parentPort!.postMessage({ ok: false, reason: (error as Error).message } satisfies Answer);
+    parentPort!.postMessage({ ok: false, reason: (error as Error).message } satisfies JudgeReply);
   }
 });

@@ -36,7 +36,7 @@ import { findingsOf } from '../../core/verify';
 /** A question has a Setup first: what was worked out of it serves the next question too. */
 type Question = (setup: Setup, ...more: never[]) => unknown;
 
-export interface Asked extends Subject {
+export interface NewObservation extends Subject {
   seen: Seen;
   /** One tap said so of a whole list. */
   ground?: 'said' | undefined;
@@ -49,7 +49,7 @@ export interface Stamped extends Subject {
   parts: Record<string, string>;
 }
 
-const stamped = (setup: Setup, { check, surface, seen, ground }: Asked): Stamped => ({
+const stamped = (setup: Setup, { check, surface, seen, ground }: NewObservation): Stamped => ({
   check,
   surface,
   seen,
@@ -59,10 +59,10 @@ const stamped = (setup: Setup, { check, surface, seen, ground }: Asked): Stamped
 
 export const QUESTIONS = {
   /** An observation with what it depends on; undefined where the model has no such check. */
-  observation: (setup: Setup, asked: Asked): Stamped | undefined =>
+  observation: (setup: Setup, asked: NewObservation): Stamped | undefined =>
     isAskedFor(setup, asked) ? stamped(setup, asked) : undefined,
 
-  stamps: (setup: Setup, seen: readonly Asked[]): Stamped[] => seen.map((s) => stamped(setup, s)),
+  stamps: (setup: Setup, seen: readonly NewObservation[]): Stamped[] => seen.map((s) => stamped(setup, s)),
 
   /** What of a Setup changed since these were seen: titles of the parts, none where all still hold. */
   changedSince: (setup: Setup, seen: readonly Stamped[]): string[] => [

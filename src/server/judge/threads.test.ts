@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../../tests/kit/setups';
-import type { Answer, Request } from './judge.worker';
+import type { JudgeReply, Request } from './judge.worker';
 import { createThreads, type Thread } from './threads';
 
 /** A thread made of promises: answers by what the question is called. */
 function makeThread(log: string[], name: number): Thread {
   const heard: Partial<Record<string, (x: never) => void>> = {};
   let ended = false;
-  const say = (answer: Answer) => !ended && heard.message?.(answer as never);
+  const say = (answer: JudgeReply) => !ended && heard.message?.(answer as never);
   return {
     on: ((event: string, listener: (x: never) => void) => {
       heard[event] = listener;

@@ -1,9 +1,9 @@
-import type { Answer, Request } from './judge.worker';
+import type { JudgeReply, Request } from './judge.worker';
 
 /** As much of a worker thread as is needed here. */
 export interface Thread {
   postMessage(message: unknown): void;
-  on(event: 'message', heard: (message: Answer) => void): void;
+  on(event: 'message', heard: (message: JudgeReply) => void): void;
   on(event: 'error', heard: (error: Error) => void): void;
   on(event: 'exit', heard: () => void): void;
   terminate(): unknown;
@@ -59,7 +59,7 @@ export function createThreads(most: number, start: () => Thread) {
     thread.postMessage(request);
   };
 
-  const hear = new Map<Thread, (answer: Answer & { ended?: boolean }) => void>();
+  const hear = new Map<Thread, (answer: JudgeReply & { ended?: boolean }) => void>();
   const open = (): Thread => {
     const thread = start();
     // The server may end while a thread is idle.

@@ -13,7 +13,7 @@ import {
   sixFace,
   wantsSixFaces,
 } from '@/core/calibration';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import type { Vector3 } from '@/core/space';
 import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
@@ -96,7 +96,7 @@ export function CalibrationStation() {
             ))}
           </ol>
         </section>
-        <TestScript title="Before it is fitted" steps={tests(setup, evidence, 'calibration')} />
+        <TestScript title="Before it is fitted" steps={checklist(setup, evidence, 'calibration')} />
       </div>
       <Readings />
     </div>

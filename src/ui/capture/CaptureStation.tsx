@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { cornerWords, movedSticks, leftovers } from '@/core/capture';
 import { unitGuide } from '@/core/catalogue';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { learnTravel } from '@/core/plan';
 import { functionOf } from '@/core/setup';
 import { FindingsOf } from '../findings/Findings';
@@ -24,7 +24,7 @@ export function CaptureStation() {
   const ground = kindOf(setup.airframe).onSurface;
   const { captureGestures } = setup.unit.traits;
   const guide = unitGuide(setup.unit);
-  const script = tests(setup, evidence, 'capture');
+  const script = checklist(setup, evidence, 'capture');
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">

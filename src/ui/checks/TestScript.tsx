@@ -7,7 +7,7 @@ import { useModel } from '../open/modelStore';
 import { useBench } from '../open/useBench';
 import { usePut } from '../live/usePut';
 import { StatusMark } from '../status/StatusMark';
-import { Said } from '../measure/Said';
+import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { seenBefore } from '../words';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
@@ -73,7 +73,7 @@ export function TestScript({
           <li key={asked.item} className={`py-3 ${i === next ? '' : 'opacity-85'}`}>
             <div className="flex items-start justify-between gap-3">
               <p className={i === next ? 'text-lg font-semibold' : ''}>
-                {i + 1}. <Said>{asked.does}</Said>
+                {i + 1}. <LocalisedMeasures>{asked.does}</LocalisedMeasures>
               </p>
               <span className="shrink-0">
                 <TestMark status={status} />
@@ -82,7 +82,7 @@ export function TestScript({
             <ul className="list-disc pl-6">
               {asked.sees.map((s) => (
                 <li key={s} className={asked.faults.includes(s) ? 'text-stop font-bold' : ''}>
-                  <Said>{s}</Said>
+                  <LocalisedMeasures>{s}</LocalisedMeasures>
                 </li>
               ))}
             </ul>

@@ -2,7 +2,7 @@
 
 import { CircleSlash, MoveDown, MoveLeft, MoveRight, MoveUp } from 'lucide-react';
 import type { Observed } from '@/core/logbook';
-import { ANSWERS, optionsFor, type Answer, type AnswerId, type Together } from './answers';
+import { ANSWERS, optionsFor, type SurfaceAnswer, type AnswerId, type Together } from './answers';
 
 const KEY_ICONS: Record<string, typeof MoveUp> = {
   ArrowUp: MoveUp,
@@ -19,7 +19,7 @@ export function TogetherButtons({
   onOneByOne,
 }: {
   together: readonly Together[];
-  onAnswer: (answers: readonly Answer[]) => void;
+  onAnswer: (answers: readonly SurfaceAnswer[]) => void;
   onOneByOne: () => void;
 }) {
   return (

@@ -16,7 +16,7 @@ import { useModel } from '../open/modelStore';
 import { Before } from '../job/Before';
 import { StatusMark } from '../status/StatusMark';
 import { AllLooks } from './AllLooks';
-import { type Answer } from './answers';
+import { type SurfaceAnswer } from './answers';
 import { Finding } from './Finding';
 import { inTurn, wantedElsewhere } from './order';
 import { Question } from './Question';
@@ -96,7 +96,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
     setChosen(next && nameOfLook(next.expectation));
     setByName(false);
   };
-  const answer = (answers: readonly Answer[]) => {
+  const answer = (answers: readonly SurfaceAnswer[]) => {
     const done = answers.map(([o]) => o);
     setTrail((t) => [...t, done.map((o) => nameOfLook(o.expectation))]);
     after(done, skipped);

@@ -16,7 +16,7 @@ import { isOpen, type Observed } from '@/core/logbook';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { AnswerRows, TogetherButtons } from './AnswerButtons';
-import { KEYS, optionsFor, togetherFor, type Answer } from './answers';
+import { KEYS, optionsFor, togetherFor, type SurfaceAnswer } from './answers';
 import { usePut } from '../live/usePut';
 import { MovementDrawing } from './MovementDrawing';
 
@@ -57,7 +57,7 @@ export function Question({
   total: number;
   /** This one surface was chosen from the lists. */
   chosen: boolean;
-  onAnswer: (answers: readonly Answer[]) => void;
+  onAnswer: (answers: readonly SurfaceAnswer[]) => void;
   onChoose: (of: Observed) => void;
   onSkip: ((of: readonly Observed[]) => void) | undefined;
   onInstead: (other: Expectation) => void;

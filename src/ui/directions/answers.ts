@@ -16,7 +16,7 @@ export const ANSWERS = {
 export type AnswerId = keyof typeof ANSWERS;
 
 /** One surface, and what was seen of it. */
-export type Answer = readonly [of: Observed, seen: AnswerId];
+export type SurfaceAnswer = readonly [of: Observed, seen: AnswerId];
 
 const waysOf = (surface: Pick<Surface, 'role'>): readonly [AnswerId, AnswerId] =>
   isUpright(surface) ? ['left', 'right'] : ['up', 'down'];
@@ -39,7 +39,7 @@ export const KEYS: Record<string, AnswerId> = {
 export interface Together {
   key: string;
   words: string;
-  answers: Answer[];
+  answers: SurfaceAnswer[];
 }
 
 /**
@@ -54,9 +54,9 @@ export function togetherFor(look: readonly Observed[], check: Check): Together[]
   if (rights.length === 0) return [];
   const [a, b] = waysOf(first.expectation.surface);
   if (look.some((o) => waysOf(o.expectation.surface)[0] !== a)) return [];
-  const said = (left: AnswerId, right: AnswerId): Answer[] => [
-    ...lefts.map((o): Answer => [o, left]),
-    ...rights.map((o): Answer => [o, right]),
+  const said = (left: AnswerId, right: AnswerId): SurfaceAnswer[] => [
+    ...lefts.map((o): SurfaceAnswer => [o, left]),
+    ...rights.map((o): SurfaceAnswer => [o, right]),
   ];
   const both = look.length === 2 ? 'both' : 'all';
   const [one, other] = look.length === 2 ? ['left one', 'right one'] : ['left ones', 'right ones'];

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { isDone, isTest, tests } from '@/core/logbook';
+import { isDone, isTest, checklist } from '@/core/logbook';
 import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { useBench } from '../open/useBench';
 import { TestScript } from '../checks/TestScript';
@@ -24,7 +24,7 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const next = nextFrom(job, here);
   const test = next && isTest(next.step.id) ? next.step.id : undefined;
   if (!next || !test || !sameBench(own[0]!, next) || open(next.step).length > 0) return null;
-  const steps = tests(setup, evidence, test);
+  const steps = checklist(setup, evidence, test);
   // What is proven by more than its list, or found wrong, is for its own station.
   if (next.status === 'stop' || steps.length === 0 || steps.length !== next.proofs.length)
     return null;

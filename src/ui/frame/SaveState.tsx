@@ -9,7 +9,7 @@ import { useModel } from '../open/modelStore';
 export function SaveState() {
   const conflict = useModel((s) => s.conflict);
   const unsaved = useModel((s) => s.unsaved);
-  const unsure = useModel((s) => s.unsure);
+  const unsure = useModel((s) => s.maybeOutdated);
   const notice = useModel((s) => s.notice);
   const retry = useModel((s) => s.retry);
   const refresh = useModel((s) => s.refresh);

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Answer } from '../open/modelState';
+import type { PendingAnswer } from '../open/modelState';
 import { useModel } from '../open/modelStore';
 import { CHANGED_MEANWHILE, keepFor } from '../words';
 
@@ -45,7 +45,7 @@ export function UnkeptAnswers() {
 }
 
 /** Given on a version of which something it depends on was changed elsewhere since. */
-function Refused({ answer }: { answer: Answer }) {
+function Refused({ answer }: { answer: PendingAnswer }) {
   const keepAnswer = useModel((s) => s.keepAnswer);
   const dropAnswer = useModel((s) => s.dropAnswer);
   return (
@@ -65,7 +65,7 @@ function Refused({ answer }: { answer: Answer }) {
   );
 }
 
-function Drop({ answer }: { answer: Answer }) {
+function Drop({ answer }: { answer: PendingAnswer }) {
   const dropAnswer = useModel((s) => s.dropAnswer);
   return (
     <button

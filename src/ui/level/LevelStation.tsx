@@ -1,7 +1,7 @@
 'use client';
 
 import { levels } from '@/core/level';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
@@ -24,7 +24,7 @@ export function LevelStation() {
       <div className="flex min-w-0 flex-col gap-4">
         <Bench />
         <FindingsOf step="level" />
-        <TestScript title="Capture it" steps={tests(setup, evidence, 'level')} />
+        <TestScript title="Capture it" steps={checklist(setup, evidence, 'level')} />
       </div>
       <div className="flex flex-col gap-4">
         <FromFlight />

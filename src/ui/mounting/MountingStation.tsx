@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRef, useState } from 'react';
 import { USUAL_PINS, type PinsAt } from '@/core/calibration';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import {
   mountingAdvice,
   mountingChoices,
@@ -41,7 +41,7 @@ export function MountingStation() {
         <FindingsOf step="mounting" />
         <TestScript
           title="Compare paper, unit and model"
-          steps={tests(setup, evidence, 'mounting')}
+          steps={checklist(setup, evidence, 'mounting')}
         />
         {setup.unit.traits.orientationLearned && <LearnedOrientation />}
       </div>

@@ -2,7 +2,7 @@ import type { UseFormRegister } from 'react-hook-form';
 import { kindOf, type AirframeKind } from '@/core/setup';
 import type { NewModel } from '@/server/models';
 import { Select } from '../parts/Select';
-import { Asked } from './Asked';
+import { FormQuestion } from './FormQuestion';
 import { MOTOR_WORDS, WHEEL_WORDS } from './words';
 
 const EXTRAS = [
@@ -25,7 +25,7 @@ export function AirQuestions({
   return (
     <>
       <div className="grid gap-4 sm:grid-cols-2">
-        <Asked words="How many motors?">
+        <FormQuestion words="How many motors?">
           <Select {...register('motors', { setValueAs: (v) => Number(v) as 0 | 1 | 2 })}>
             {Object.entries(MOTOR_WORDS).map(([id, words]) => (
               <option key={id} value={id}>
@@ -33,9 +33,9 @@ export function AirQuestions({
               </option>
             ))}
           </Select>
-        </Asked>
+        </FormQuestion>
         {(!kindOf({ kind }).pairedTail && !kindOf({ kind }).rudderOptional) || rudder ? (
-          <Asked words="Does a wheel steer?">
+          <FormQuestion words="Does a wheel steer?">
             <Select {...register('wheel')}>
               {Object.entries(WHEEL_WORDS).map(([id, words]) => (
                 <option key={id} value={id}>
@@ -43,7 +43,7 @@ export function AirQuestions({
                 </option>
               ))}
             </Select>
-          </Asked>
+          </FormQuestion>
         ) : null}
       </div>
       <fieldset>

@@ -11,7 +11,7 @@ import type { NewModel } from '@/server/models';
 import { send } from '../open/send';
 import { Select } from '../parts/Select';
 import { AirQuestions } from './AirQuestions';
-import { Asked } from './Asked';
+import { FormQuestion } from './FormQuestion';
 import { Preview } from './Preview';
 import { Room } from './Room';
 import { AILERON_WORDS } from './words';
@@ -76,7 +76,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
   return (
     <form onSubmit={start} noValidate className="grid gap-6 lg:grid-cols-[1fr_20rem]">
       <div className="card flex flex-col gap-5">
-        <Asked words="What do you call it?">
+        <FormQuestion words="What do you call it?">
           <input
             {...register('name', {
               required: 'Give it a name, so that you find it on the shelf.',
@@ -92,8 +92,8 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
           <span id="name-error" role="alert" className="text-stop text-sm">
             {formState.errors.name?.message}
           </span>
-        </Asked>
-        <Asked words="What is it?">
+        </FormQuestion>
+        <FormQuestion words="What is it?">
           <Select
             {...register('kind', {
               onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
@@ -119,9 +119,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
               </option>
             ))}
           </Select>
-        </Asked>
+        </FormQuestion>
         {hasAilerons && (
-          <Asked words="How are the ailerons moved?">
+          <FormQuestion words="How are the ailerons moved?">
             <Select {...register('ailerons')}>
               {Object.entries(AILERON_WORDS).map(([id, words]) => (
                 <option key={id} value={id}>
@@ -129,9 +129,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
                 </option>
               ))}
             </Select>
-          </Asked>
+          </FormQuestion>
         )}
-        <Asked words="Which unit is most like yours?">
+        <FormQuestion words="Which unit is most like yours?">
           <Select {...register('unit')}>
             {units.map((p) => (
               <option key={p.id} value={p.id}>
@@ -141,8 +141,8 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             ))}
           </Select>
           <span className="text-soft text-sm">{chosenUnit.description}</span>
-        </Asked>
-        <Asked words="Which transmitter is most like yours?">
+        </FormQuestion>
+        <FormQuestion words="Which transmitter is most like yours?">
           <Select {...register('transmitter')}>
             {transmitters.map((p) => (
               <option key={p.id} value={p.id}>
@@ -152,7 +152,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             ))}
           </Select>
           <span className="text-soft text-sm">{chosenTransmitter.description}</span>
-        </Asked>
+        </FormQuestion>
         {flies && <AirQuestions register={register} kind={kind} rudder={rudder ?? false} />}
         <Room plan={plan} />
         {refused && (

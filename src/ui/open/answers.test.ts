@@ -5,14 +5,14 @@ import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { makeSetup } from '../../../tests/kit/setups';
 import { answersOf } from './answers';
-import type { Answer } from './modelState';
+import type { PendingAnswer } from './modelState';
 import type { Reply } from './send';
 
 type Body = {
   version: number;
   answers?: { check: string; surface: string }[];
   keep?: true;
-} & Partial<Pick<Answer, 'check' | 'surface' | 'seen'>>;
+} & Partial<Pick<PendingAnswer, 'check' | 'surface' | 'seen'>>;
 
 const OK = (): Reply<ModelView> => ({ ok: true, value: {} as ModelView });
 const no = (status: number, changed?: string[]): Reply<ModelView> => ({
@@ -29,7 +29,7 @@ function tab(reply: (body: Body) => Reply<ModelView> = OK) {
   const around = {
     setup,
     version: 4,
-    answers: [] as readonly Answer[],
+    answers: [] as readonly PendingAnswer[],
     ready: true,
     asked: [] as Body[],
     kept: 0,

@@ -1,14 +1,14 @@
 import { openGates, stepOf, type BenchSaid } from '@/core/procedure';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
-import type { Answer, ModelState } from './modelState';
+import type { PendingAnswer, ModelState } from './modelState';
 import { oneAtATime } from './oneAtATime';
-import { mayPass, reasonsOf, type Reply } from './send';
+import { isTransient, reasonsOf, type Reply } from './send';
 
 /** What giving and sending answers needs of the tab around it. */
 export interface Around {
   get(): Pick<ModelState, 'answers' | 'setup' | 'version'>;
-  put(answers: readonly Answer[]): void;
+  put(answers: readonly PendingAnswer[]): void;
   /** Sends observations to the server. */
   ask(body: object): Promise<Reply<ModelView>>;
   /** Which version a Setup on the screen became. */
@@ -24,24 +24,24 @@ export interface Around {
   bench(): BenchSaid | undefined;
 }
 
-const is = (a: Answer) => (b: Answer) => a.check === b.check && a.surface === b.surface;
+const is = (a: PendingAnswer) => (b: PendingAnswer) => a.check === b.check && a.surface === b.surface;
 
 /** Answers given in this tab: shown at once, sent one look after another, kept until the server has them. */
 export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say, bench }: Around) {
   /** What was on the screen when an answer was given whose version is not known yet. */
   const answeredOn = new Map<string, Setup>();
 
-  const replace = (answer: Answer, next?: Answer) =>
+  const replace = (answer: PendingAnswer, next?: PendingAnswer) =>
     put(get().answers.flatMap((a) => (a === answer ? (next ? [next] : []) : [a])));
 
   /** The version an answer speaks of. */
-  const onOf = ({ check, surface, version }: Answer): number => {
+  const onOf = ({ check, surface, version }: PendingAnswer): number => {
     const on = answeredOn.get(`${check} ${surface}`);
     return version ?? (on && versionOf.get(on)) ?? get().version;
   };
 
   /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
-  const sendLook = async (look: readonly Answer[]): Promise<boolean> => {
+  const sendLook = async (look: readonly PendingAnswer[]): Promise<boolean> => {
     const said = look.map(({ check, surface, seen, ground }) => ({ check, surface, seen, ground }));
     const { at, bench } = look[0]!;
     const reply = await ask({ version: onOf(look[0]!), answers: said, at, bench });
@@ -51,7 +51,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     return true;
   };
 
-  const sendOne = async (answer: Answer, anyway: boolean): Promise<void> => {
+  const sendOne = async (answer: PendingAnswer, anyway: boolean): Promise<void> => {
     const { check, surface, seen, ground, at, bench } = answer;
     const version = onOf(answer);
     const reply = await ask({
@@ -70,7 +70,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     } else if (reply.changed) {
       replace(answer, { ...answer, version, state: 'refused', changed: reply.changed });
       await refused();
-    } else if (mayPass(reply.status))
+    } else if (isTransient(reply.status))
       replace(answer, { ...answer, version, state: 'failed', reason: reasonsOf(reply.problems) });
     else {
       replace(answer);
@@ -100,7 +100,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     send,
     /** Answers of one look, shown at once. */
     async give(
-      look: readonly Pick<Answer, 'check' | 'surface' | 'seen' | 'ground'>[],
+      look: readonly Pick<PendingAnswer, 'check' | 'surface' | 'seen' | 'ground'>[],
       words: string,
     ): Promise<void> {
       const { setup, answers } = get();
@@ -116,7 +116,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
         return;
       }
       const at = new Date(now).toISOString();
-      const own = look.map((said): Answer => {
+      const own = look.map((said): PendingAnswer => {
         answeredOn.set(`${said.check} ${said.surface}`, setup);
         return {
           ...said,
@@ -132,8 +132,8 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
       await send();
     },
     /** An answer to what has changed since, kept as what was seen then. */
-    keepAnyway: (answer: Answer) => void sendOne(answer, true),
-    drop: (answer: Answer) => replace(answer),
+    keepAnyway: (answer: PendingAnswer) => void sendOne(answer, true),
+    drop: (answer: PendingAnswer) => replace(answer),
     again: () => void again(),
     /** Sends whatever waits. @returns whether none is left that the server has not heard of */
     async allKept(): Promise<boolean> {

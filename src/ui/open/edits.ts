@@ -4,7 +4,7 @@ import type { Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { Edit, ModelState } from './modelState';
 import { oneAtATime } from './oneAtATime';
-import { mayPass, reasonsOf, type Reply } from './send';
+import { isTransient, reasonsOf, type Reply } from './send';
 
 /** What saving edits needs of the tab around it. */
 export interface Around {
@@ -90,7 +90,7 @@ export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist 
       else if (reply.status === 409 && reply.head !== undefined) await meet(edit, reply.head);
       else {
         const reason = reasonsOf(reply.problems);
-        set({ unsaved: { ...edit, reason, again: mayPass(reply.status) } });
+        set({ unsaved: { ...edit, reason, again: isTransient(reply.status) } });
         persist();
       }
     }

@@ -31,7 +31,7 @@ export interface Said {
 }
 
 /** Something seen that the server has not taken. */
-export interface Answer extends Said {
+export interface PendingAnswer extends Said {
   /** When it was given, and what had been said of the bench then. */
   at: string;
   bench: BenchSaid | undefined;
@@ -69,9 +69,9 @@ export interface ModelState extends ModelView {
   /** Somebody saved in between: what goes on is the person's choice. */
   conflict: Conflict | undefined;
   /** Answers the server has not taken yet, or would not. */
-  answers: readonly Answer[];
+  answers: readonly PendingAnswer[];
   /** The server could not be asked whether this is the newest. */
-  unsure: boolean;
+  maybeOutdated: boolean;
   past: readonly Undo[];
   /** The Setup before the last change in this tab, and what the change was. */
   changed: { before: Setup; label: string } | undefined;
@@ -89,8 +89,8 @@ export interface ModelState extends ModelView {
   /** Everything one look gave, sent together. */
   observeAll(seen: readonly Omit<Said, 'words'>[], words: string): Promise<void>;
   /** Keeps a refused answer as what was seen on its version. */
-  keepAnswer(answer: Answer): void;
-  dropAnswer(answer: Answer): void;
+  keepAnswer(answer: PendingAnswer): void;
+  dropAnswer(answer: PendingAnswer): void;
   applyRemedy(): Promise<boolean>;
   /** Something that happened to the model. */
   happened(event: string, title: string, note: string): Promise<boolean>;
@@ -112,6 +112,6 @@ export interface KeptState {
   base: number;
   baseSetup?: Setup;
   unsaved?: Edit;
-  answers: Answer[];
+  answers: PendingAnswer[];
   past: Undo[];
 }

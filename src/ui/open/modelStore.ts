@@ -13,8 +13,8 @@ import { keep, readKept } from './keep';
 import type { Reader } from './reader';
 import { loadReader } from './reading';
 import { madeByServer } from './madeByServer';
-import type { Edit, Answer, ModelState, ModelStore, KeptState } from './modelState';
-import { mayPass, reasonsOf, send, type Reply, type Send } from './send';
+import type { Edit, PendingAnswer, ModelState, ModelStore, KeptState } from './modelState';
+import { isTransient, reasonsOf, send, type Reply, type Send } from './send';
 
 const MOST_UNDO = 50;
 
@@ -64,9 +64,9 @@ export function createModelStore(
     };
 
     /** Evidence as it is shown: what the server has, and what is on its way there. */
-    const shown = (answers: readonly Answer[] = get().answers): Evidence[] => {
+    const shown = (answers: readonly PendingAnswer[] = get().answers): Evidence[] => {
       const sending = answers.filter((a) => a.state === 'sending');
-      const is = (a: Answer) => (e: Evidence) => e.check === a.check && e.surface === a.surface;
+      const is = (a: PendingAnswer) => (e: Evidence) => e.check === a.check && e.surface === a.surface;
       return [
         ...confirmed.evidence.filter((e) => !sending.some((a) => is(a)(e))),
         ...sending.map((a): Evidence => ({
@@ -81,7 +81,7 @@ export function createModelStore(
       ];
     };
 
-    const setAnswers = (answers: readonly Answer[]) => {
+    const setAnswers = (answers: readonly PendingAnswer[]) => {
       set({ answers, evidence: shown(answers) });
       persist();
     };
@@ -117,7 +117,7 @@ export function createModelStore(
         version: next.version,
         ...(same || open ? {} : { setup: next.setup }),
         kept: next.kept,
-        unsure: false,
+        maybeOutdated: false,
       });
       set({ evidence: shown() });
       persist();
@@ -199,7 +199,7 @@ export function createModelStore(
       unsaved: undefined,
       conflict: undefined,
       answers: [],
-      unsure: false,
+      maybeOutdated: false,
       past: [],
       changed: undefined,
       notice: undefined,
@@ -278,7 +278,7 @@ export function createModelStore(
         const reply: Reply<ModelView> = await ask<ModelView>('GET', path, undefined);
         if (asked !== epoch) return;
         if (reply.ok) get().absorb(reply.value);
-        else if (mayPass(reply.status)) set({ unsure: true });
+        else if (isTransient(reply.status)) set({ maybeOutdated: true });
       },
       absorb(next) {
         // With something of one's own on its way, the save itself finds out.

@@ -15,7 +15,7 @@ export type Reply<T> =
 export type Send = <T>(method: string, path: string, body: unknown) => Promise<Reply<T>>;
 
 /** Whether trying the same again may help: no answer, or none because the server was busy or broken. */
-export const mayPass = (status: number): boolean => status === 0 || status >= 500;
+export const isTransient = (status: number): boolean => status === 0 || status >= 500;
 
 export const reasonsOf = (problems: readonly Problem[]): string =>
   problems.map((p) => p.reason).join('; ');

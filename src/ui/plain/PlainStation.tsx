@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { compileChain } from '@/core/chain';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { isThrow } from '@/core/preparation';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
@@ -34,7 +34,7 @@ export function PlainStation() {
       </div>
       <TestScript
         title="Now on the model"
-        steps={tests(setup, evidence, 'plain-model').filter((t) => !isThrow(t.asked))}
+        steps={checklist(setup, evidence, 'plain-model').filter((t) => !isThrow(t.asked))}
       />
     </div>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { isThrow } from '@/core/preparation';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
@@ -21,7 +21,7 @@ export function ThrowsStation() {
       <Differential />
       <TestScript
         title="Now on the model"
-        steps={tests(setup, evidence, 'plain-model').filter((t) => isThrow(t.asked))}
+        steps={checklist(setup, evidence, 'plain-model').filter((t) => isThrow(t.asked))}
       />
     </div>
   );

@@ -7,7 +7,7 @@ import { newUid } from '../open/uid';
 import { useDraft } from '../open/useDraft';
 import { useModel } from '../open/modelStore';
 import { PaperLinks } from '../paper/PaperLinks';
-import { Said } from '../measure/Said';
+import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { RoundCard } from './RoundCard';
 import { RunResult } from './RunResult';
 import type { Answers, Run } from './run';
@@ -127,10 +127,10 @@ export function PreflightStation() {
               {items.map((c) => (
                 <div key={c.item} className="mt-1">
                   <p className="font-semibold">
-                    {card.indexOf(c) + 1}. <Said>{c.does}</Said>
+                    {card.indexOf(c) + 1}. <LocalisedMeasures>{c.does}</LocalisedMeasures>
                   </p>
                   <p className="text-soft">
-                    <Said>{c.sees.join('; ')}</Said>
+                    <LocalisedMeasures>{c.sees.join('; ')}</LocalisedMeasures>
                   </p>
                 </div>
               ))}

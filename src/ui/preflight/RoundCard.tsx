@@ -7,7 +7,7 @@ import { gateWords } from '@/core/procedure';
 import { restWords } from '@/core/script';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
-import { Said } from '../measure/Said';
+import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { usePut } from '../live/usePut';
 import type { Answers } from './run';
 
@@ -76,12 +76,12 @@ export function RoundCard({
             <div>
               <h2 className={alone ? 'text-2xl font-bold' : 'text-lg font-bold'}>
                 {!alone && `${i + 1}. `}
-                <Said>{item.does}</Said>
+                <LocalisedMeasures>{item.does}</LocalisedMeasures>
               </h2>
               <ul className={`mt-1 list-disc pl-6 ${alone ? 'text-xl' : ''}`}>
                 {item.sees.map((s) => (
                   <li key={s}>
-                    <Said>{s}</Said>
+                    <LocalisedMeasures>{s}</LocalisedMeasures>
                   </li>
                 ))}
               </ul>

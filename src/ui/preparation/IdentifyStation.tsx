@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
@@ -73,7 +73,7 @@ export function IdentifyStation() {
         </label>
       </section>
       <FindingsOf step="identify" />
-      <TestScript title="Identify" steps={tests(setup, evidence, 'identify')} />
+      <TestScript title="Identify" steps={checklist(setup, evidence, 'identify')} />
     </div>
   );
 }

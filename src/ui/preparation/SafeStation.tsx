@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 
@@ -8,5 +8,5 @@ import { TestScript } from '../checks/TestScript';
 export function SafeStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
-  return <TestScript title="Before anything is powered" steps={tests(setup, evidence, 'safe')} />;
+  return <TestScript title="Before anything is powered" steps={checklist(setup, evidence, 'safe')} />;
 }

@@ -3,7 +3,7 @@
 import { kindOf } from '@/core/setup';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { footprint } from '@/core/recovery';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
@@ -13,7 +13,7 @@ import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from '../checks/TestScript';
-import { Said } from '../measure/Said';
+import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { LINK_LOST } from '../words';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
@@ -21,7 +21,7 @@ export function FailsafeStation() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
-  const script = useMemo(() => tests(setup, evidence, 'failsafe'), [setup, evidence]);
+  const script = useMemo(() => checklist(setup, evidence, 'failsafe'), [setup, evidence]);
   const { failsafe } = setup.unit.settings;
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
@@ -91,11 +91,11 @@ function Where() {
       </div>
       <FootprintDrawing place={place} bankDeg={bankDeg} />
       <p className="text-soft text-sm">
-        <Said>
+        <LocalisedMeasures>
           {Number.isFinite(place.radiusM)
             ? `A circle of ${place.radiusM.toFixed(0)} m radius, down in ${place.timeS.toFixed(0)} s, carried along by the wind.`
             : `Down in ${place.timeS.toFixed(0)} s: as far as ${place.downwindM.toFixed(0)} m downwind, ${place.upwindM.toFixed(0)} m against the wind, and anywhere between, since nobody chooses the heading.`}
-        </Said>{' '}
+        </LocalisedMeasures>{' '}
         From 1.3 times approach speed and a glide ratio of {measures.glideRatio} : 1, from Model
         {own &&
           own.pitchDeg !== 0 &&

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { fromInverted } from '@/core/recovery';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
@@ -25,7 +25,7 @@ function Panic() {
   const evidence = useModel((s) => s.evidence);
   const edit = useModel((s) => s.edit);
   const { proof } = useVerdict();
-  const script = useMemo(() => tests(setup, evidence, 'panic'), [setup, evidence]);
+  const script = useMemo(() => checklist(setup, evidence, 'panic'), [setup, evidence]);
   const { settings, traits } = setup.unit;
   const own = setup.program.outputs.some((o) => o.carries === 'recovery');
   const slowestMs = Math.max(

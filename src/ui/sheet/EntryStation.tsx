@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { readings, tests } from '@/core/logbook';
+import { readings, checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { useVerdict } from '../open/verdict';
 import { TestScript } from '../checks/TestScript';
@@ -16,7 +16,7 @@ export function EntryStation() {
   // The poses come with the proof: they are worked out beside the page.
   const ready = proof !== undefined && visiting === undefined;
   const others = useMemo(
-    () => (ready ? tests(setup, evidence, 'entry') : []),
+    () => (ready ? checklist(setup, evidence, 'entry') : []),
     [ready, setup, evidence],
   );
   const read = useMemo(

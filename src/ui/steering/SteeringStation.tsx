@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { USUAL_STEERING } from '@/core/catalogue';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { axisFunction, stickOf } from '@/core/chain';
 import { compileStops } from '@/core/linkage';
 import { steeringEnds, steeringOf } from '@/core/plan';
@@ -46,7 +46,7 @@ export function SteeringStation() {
           <Throws />
         </>
       )}
-      <TestScript title="Now on the model" steps={tests(setup, evidence, 'steering')} />
+      <TestScript title="Now on the model" steps={checklist(setup, evidence, 'steering')} />
       <Link href={`/models/${id}/capture`} className="btn self-start">
         Then let the unit learn
       </Link>

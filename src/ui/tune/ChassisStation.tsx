@@ -1,6 +1,6 @@
 'use client';
 
-import { isDone, tests } from '@/core/logbook';
+import { isDone, checklist } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { useWishes } from '../program/useWishes';
@@ -15,7 +15,7 @@ export function ChassisStation() {
   const wishing = useWishes();
   const { wishes, wish } = wishing;
   const { lock, ...open } = wishes;
-  const script = tests(setup, evidence, 'chassis');
+  const script = checklist(setup, evidence, 'chassis');
   const done = script.every((s) => isDone(s.status));
   const { outside } = kindOf(setup.airframe);
   return (

@@ -1,6 +1,6 @@
 'use client';
 
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { Found } from './Found';
@@ -12,7 +12,7 @@ export function LockStation() {
   return (
     <div className="flex flex-col gap-4">
       <Found />
-      <TestScript title="With fixed values" steps={tests(setup, evidence, 'lock')} />
+      <TestScript title="With fixed values" steps={checklist(setup, evidence, 'lock')} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { tests } from '@/core/logbook';
+import { checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { kindOf } from '@/core/setup';
@@ -19,7 +19,7 @@ export function TuneStation() {
       </p>
       <TestScript
         title={`One to three ${kindOf(setup.airframe).onSurface ? 'runs' : 'flights'}`}
-        steps={tests(setup, evidence, 'tune')}
+        steps={checklist(setup, evidence, 'tune')}
       />
       {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}
       <section className="card" aria-labelledby="after-title">

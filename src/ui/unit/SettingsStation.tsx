@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { isDone, testSubject, tests } from '@/core/logbook';
+import { isDone, testSubject, checklist } from '@/core/logbook';
 import { settingGroups, shippedRows, type RowGroup } from '@/core/settings';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
@@ -15,7 +15,7 @@ export function SettingsStation() {
   const observeAll = useModel((s) => s.observeAll);
   const [ownWords, setOwnWords] = useState(false);
   const groups = settingGroups(setup);
-  const steps = tests(setup, evidence, 'unit');
+  const steps = checklist(setup, evidence, 'unit');
   const seen = steps.filter((t) => isDone(t.status)).length;
   /** Lines that are still to be confirmed. */
   const listed = steps.filter(

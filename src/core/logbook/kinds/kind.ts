@@ -1,7 +1,7 @@
 import type { Data } from '../../script';
 import type { Setup } from '../../setup';
 import type { About, Seen } from '../subject';
-import type { Part } from './part';
+import type { Dependency } from './part';
 
 /** One kind of evidence: what it asks, which answers it takes, and what an answer depends on. */
 export interface EvidenceKind<K extends About['kind']> {
@@ -16,7 +16,7 @@ export interface EvidenceKind<K extends About['kind']> {
   /** Whether this is an answer of the kind. */
   takes(seen: Seen): boolean;
   /** What an answer depends on, piece by piece. */
-  parts(setup: Setup, about: Of<K>): Part[];
+  parts(setup: Setup, about: Of<K>): Dependency[];
   /** Evidence of one name here depends on the same parts. */
   sharing(about: Of<K>): string;
 }

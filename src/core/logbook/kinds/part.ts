@@ -1,5 +1,5 @@
 /** A piece of the Setup that some evidence depends on. */
-export interface Part {
+export interface Dependency {
   key: string;
   /** Completes "… changed": "how the unit sits in the model". */
   title: string;

@@ -1,6 +1,6 @@
 import { isOrder, roleOf, type Line, type Setup } from '../../setup';
 import { coneOf } from '../../verify';
-import type { Part } from './part';
+import type { Dependency } from './part';
 
 /** Nothing for a model that has none, so that what was seen of it before there was such a thing still counts. */
 export const measuredSteering = ({ steering }: Setup['airframe']): readonly unknown[] =>
@@ -31,7 +31,7 @@ export function ordersOf(setup: Setup): unknown {
 }
 
 /** The way from throttle stick to motor, with the cut on it. */
-export function throttlePart({ program, airframe, transmitter }: Setup): Part {
+export function throttlePart({ program, airframe, transmitter }: Setup): Dependency {
   const throttles = program.outputs.filter((o) => roleOf(o.carries) === 'motor');
   return {
     key: 'throttle',
@@ -45,7 +45,7 @@ export function throttlePart({ program, airframe, transmitter }: Setup): Part {
   };
 }
 
-export const unitWork = ({ installation }: Setup): Part => ({
+export const unitWork = ({ installation }: Setup): Dependency => ({
   key: 'unit-memory',
   title: 'the unit (reset, firmware)',
   value: [
@@ -56,7 +56,7 @@ export const unitWork = ({ installation }: Setup): Part => ({
   ],
 });
 
-export const bodyWork = ({ installation }: Setup): Part => ({
+export const bodyWork = ({ installation }: Setup): Dependency => ({
   key: 'body-work',
   title: 'a servo, a linkage or the model (work recorded)',
   value: [

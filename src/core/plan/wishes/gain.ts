@@ -33,7 +33,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
     addLine(draft, { channel, purpose: 'gain', ...more });
   /** A fixed share of full gain, under a condition. */
   const share = (id: string, pct: number, words: string, when?: Condition, side: 1 | -1 = 1) => {
-    const value = noneIsNone(
+    const value = snapZeroGain(
       setup,
       channel,
       rawFor(setup, channel, gainPulse(law, pct, side)),
@@ -111,7 +111,7 @@ export function writeGain(draft: Draft, wish: GainWish): void {
 }
 
 /** No gain at all must not be a little by rounding: a step further where it would be. */
-export function noneIsNone(setup: Setup, channel: number, value: number, pct: number): number {
+export function snapZeroGain(setup: Setup, channel: number, value: number, pct: number): number {
   const law = setup.unit.traits.gainLaw;
   const step = setup.transmitter.stepPct ?? 1;
   if (pct !== 0) return value;

@@ -1,5 +1,5 @@
 import { addLine, channelOf, type Draft } from './draft';
-import { noneIsNone } from './gain';
+import { snapZeroGain } from './gain';
 import { gainPulse, rawFor } from './values';
 
 /** The gain at off after every other line of its channel, while chassis or hull are looked at without the gyro. */
@@ -11,7 +11,7 @@ export function writeLock(draft: Draft): void {
     reasons.push('No channel carries the gain: turn it down on the unit itself.');
     return;
   }
-  const value = noneIsNone(setup, channel, rawFor(setup, channel, gainPulse(law, 0)), 0);
+  const value = snapZeroGain(setup, channel, rawFor(setup, channel, gainPulse(law, 0)), 0);
   addLine(draft, {
     id: 'gain-locked',
     label: 'Gain locked at off: chassis first',

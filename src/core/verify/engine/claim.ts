@@ -93,7 +93,7 @@ interface Common {
 }
 
 /** Asked of every state, or of some: then once in each group that `each` names. */
-interface Asked {
+interface Quantified {
   asked: 'always' | 'somewhere';
   each?: (now: Moment) => string;
   /** The failure to report if no covered state is reached. */
@@ -101,7 +101,7 @@ interface Asked {
 }
 
 /** A predicate over one moment, with a margin: nothing below zero holds. */
-export interface MomentClaim extends Common, Asked {
+export interface MomentClaim extends Common, Quantified {
   form: 'moment';
   holds(now: Moment): number;
   /** The margin is monotone in every pulse of its channels, so the ends of a range bound it. */
@@ -109,7 +109,7 @@ export interface MomentClaim extends Common, Asked {
 }
 
 /** One control swept over its range, everything else and the memory held. */
-export interface SweepClaim extends Common, Asked {
+export interface SweepClaim extends Common, Quantified {
   form: 'sweep';
   control: number;
   /** Places besides its ends, its middle and wherever something changes. */
@@ -119,7 +119,7 @@ export interface SweepClaim extends Common, Asked {
 }
 
 /** The same moment after two scripts, or at several steps of one. */
-export interface TwinClaim extends Common, Asked {
+export interface TwinClaim extends Common, Quantified {
   form: 'twin';
   scripts: readonly Script[];
   /** Waits of the first script up to this long are part of the witness. */

@@ -8,14 +8,14 @@ const NO_CHOICE = 'no choice';
 
 /** Choices that are asked about: what hands rely on, and what lines say they are for. */
 const ASKED = { panic: 'panic', cut: 'throttle-cut', launch: 'launch' } as const;
-type Asked = keyof typeof ASKED;
+type AskedChoice = keyof typeof ASKED;
 
 export const looksLike: Rule = {
   id: 'looks-like',
   title: 'Lines that look like a choice',
   why: 'What was chosen is proved as a choice: from everywhere, and that it stays so. Lines alone are proved for what they do today.',
   check: (setup) =>
-    (Object.keys(ASKED) as Asked[]).flatMap((wish): Found[] => {
+    (Object.keys(ASKED) as AskedChoice[]).flatMap((wish): Found[] => {
       const { intents, program } = setup;
       if (intents.program[wish] !== undefined) return [];
       if (!program.lines.some((l) => l.purpose === ASKED[wish])) return [];

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Asked, Asking, Reading } from '@/core/infer';
+import type { Posture, Asking, Reading } from '@/core/infer';
 import type { Setup } from '@/core/setup';
 import { channelWords, handWords } from '@/core/sheets';
 import { useRig } from '../../live/rigStore';
@@ -35,7 +35,7 @@ export function Row({
   setup: Setup;
   asking: Asking;
   /** Where the controls stood in the row before. */
-  before: Asked;
+  before: Posture;
   number: number;
   onRead: (readings: Reading[]) => void;
 }) {
@@ -43,7 +43,7 @@ export function Row({
   const [typed, setTyped] = useState<Record<number, number | undefined>>({});
   const [refused, setRefused] = useState<string>();
   const { controls } = setup.transmitter;
-  const [hands] = asking.rows as [Asked];
+  const [hands] = asking.rows as [Posture];
   useEffect(() => {
     // The rig's controls go where the person's are to go.
     play(
@@ -54,10 +54,10 @@ export function Row({
   }, [play, controls, hands]);
   const { outputs } = setup.program;
   const complete = outputs.every(({ channel }) => typed[channel] !== undefined);
-  const placesOf = (row: Asked) =>
+  const placesOf = (row: Posture) =>
     controls.flatMap((c) => (c.id in row ? [handWords(c, row[c.id]!)] : []));
   const back = controls.flatMap((c) => (c.id in before && !(c.id in hands) ? [c.label] : []));
-  const readingAt = (row: Asked, values: Record<number, number | undefined>): Reading => ({
+  const readingAt = (row: Posture, values: Record<number, number | undefined>): Reading => ({
     controls: row,
     channels: Array.from(
       { length: Math.max(...outputs.map((o) => o.channel)) },

@@ -2,7 +2,7 @@ import { axisWeights, mixedFunction } from '../../../chain';
 import { checksFor } from '../../../directions';
 import { AXES, type Setup } from '../../../setup';
 import { channelsReaching } from '../../channels';
-import type { Part } from '../part';
+import type { Dependency } from '../part';
 import { bareLine, ordersOf } from '../shared';
 
 /**
@@ -12,7 +12,7 @@ import { bareLine, ordersOf } from '../shared';
 export function partsOfDirection(
   setup: Setup,
   subject: { check: string; surface: string },
-): Part[] {
+): Dependency[] {
   const { airframe, unit, program, installation, transmitter } = setup;
   const check = checksFor(setup).find((c) => c.id === subject.check);
   const surface = airframe.surfaces.find((s) => s.id === subject.surface);
@@ -21,7 +21,7 @@ export function partsOfDirection(
   const output = unit.settings.outputs.find((o) => o.port === plug?.port);
   const { revisions } = installation;
   const name = surface?.label.toLowerCase() ?? subject.surface;
-  const parts: Part[] = [
+  const parts: Dependency[] = [
     { key: 'kind', title: 'the kind of airframe', value: airframe.kind },
     {
       key: `rod:${subject.surface}`,

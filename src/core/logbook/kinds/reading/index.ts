@@ -2,7 +2,7 @@ import type { Setup } from '../../../setup';
 import { readBacksOf } from '../../../sheets';
 import { coneOf } from '../../../verify';
 import type { EvidenceKind } from '../kind';
-import type { Part } from '../part';
+import type { Dependency } from '../part';
 import { bareLine } from '../shared';
 
 /** A value off the channel monitor, the controls as in a pose. */
@@ -18,7 +18,7 @@ export const reading: EvidenceKind<'reading'> = {
 };
 
 /** Everything a value on the channel monitor depends on. */
-function partsOfReading(setup: Setup, channel: number): Part[] {
+function partsOfReading(setup: Setup, channel: number): Dependency[] {
   const { program, transmitter, installation } = setup;
   const cone = coneOf(setup, [channel]);
   const controls = cone.controls.map((at) => transmitter.controls[at]!.id);

@@ -15,7 +15,7 @@ import type { ScriptStep, TestName } from '../../../script';
 import type { Setup } from '../../../setup';
 import { entryScript } from '../../../sheets';
 import { chassisScript, lockScript, recordScript, tuneScript } from '../../../tuning';
-import type { Part } from '../part';
+import type { Dependency } from '../part';
 import {
   partsOfCalibration,
   partsOfCapture,
@@ -35,7 +35,7 @@ import {
 /** A test with the model in hand: its steps, and what of the Setup its outcome depends on. */
 interface Test {
   script(setup: Setup): ScriptStep[];
-  parts(setup: Setup, item: string): Part[];
+  parts(setup: Setup, item: string): Dependency[];
   /** Its items depend on things of their own, not all on the same. */
   apart?: true;
   /** Things read through and looked at together: one answer may stand for all of them. */

@@ -1,5 +1,5 @@
 import { answer, readJson } from '@/server/http';
-import { copyModel } from '@/server/things';
+import { copyModel } from '@/server/modelAdmin';
 
 type Context = { params: Promise<{ id: string }> };
 

@@ -1,5 +1,5 @@
 import { answer, readJson } from '@/server/http';
-import { renameModel } from '@/server/things';
+import { renameModel } from '@/server/modelAdmin';
 
 type Context = { params: Promise<{ id: string }> };
 

@@ -1,5 +1,5 @@
 import { answer, readJson } from '@/server/http';
-import { holdsOf, placeModel } from '@/server/things';
+import { holdsOf, placeModel } from '@/server/modelAdmin';
 
 type Context = { params: Promise<{ id: string }> };
 

@@ -1,5 +1,5 @@
 import { isOrder, roleOf, type Setup } from '../../../../setup';
-import type { Part } from '../../part';
+import type { Dependency } from '../../part';
 import {
   measuredSteering,
   bareLine,
@@ -11,7 +11,7 @@ import {
 } from '../../shared';
 
 /** What the throws of the plain model, and where its leads go, depend on. */
-export function partsOfPlainModel(setup: Setup): Part[] {
+export function partsOfPlainModel(setup: Setup): Dependency[] {
   const { airframe, installation, unit, program, transmitter } = setup;
   const moving = program.outputs.filter(
     (o) => !isOrder(o.carries) && roleOf(o.carries) !== 'motor',
@@ -59,7 +59,7 @@ const AT_THE_ENDS = new Set(['travel', 'scale']);
  * What a step of the plain model depends on: leads, cut and centres are not felt at the ends of the sticks, so
  * that setting those takes nothing of it away.
  */
-export function partsOfPlainStep(setup: Setup, item: string): Part[] {
+export function partsOfPlainStep(setup: Setup, item: string): Dependency[] {
   const all = partsOfPlainModel(setup);
   if (!BEFORE_THE_ENDS.has(item)) return all;
   const without = all.filter((p) => !AT_THE_ENDS.has(p.key));
@@ -77,7 +77,7 @@ export function partsOfPlainStep(setup: Setup, item: string): Part[] {
 const BEFORE_THE_ENDS: ReadonlySet<string> = new Set(['plugs', 'cut', 'centres']);
 
 /** What a tried throttle cut depends on. */
-export const partsOfSafety = (setup: Setup): Part[] => [
+export const partsOfSafety = (setup: Setup): Dependency[] => [
   throttlePart(setup),
   {
     key: 'power',
@@ -93,7 +93,7 @@ export const partsOfSafety = (setup: Setup): Part[] => [
 ];
 
 /** What a gain found in the air depends on: how strongly it corrects, and on what. */
-export function partsOfTuning(setup: Setup): Part[] {
+export function partsOfTuning(setup: Setup): Dependency[] {
   const { airframe, unit } = setup;
   const { massG, spanMm, chordMm, cruiseMps, approachMps } = airframe.measures;
   return [
@@ -123,7 +123,7 @@ export function partsOfTuning(setup: Setup): Part[] {
 }
 
 /** What a preflight check depends on: all that moves, and everything that happened to it. */
-export function partsOfFlight(setup: Setup): Part[] {
+export function partsOfFlight(setup: Setup): Dependency[] {
   const { unit, airframe, installation } = setup;
   // What is switched off does nothing; what menus are called is a name.
   const { aside: _, ...program } = setup.program;

@@ -1,8 +1,8 @@
 import type { Setup } from '../../../../setup';
-import type { Part } from '../../part';
+import type { Dependency } from '../../part';
 
 /** Everything that is entered and that no value on the channel monitor shows. */
-export function partsOfEntry({ program, transmitter, installation }: Setup): Part[] {
+export function partsOfEntry({ program, transmitter, installation }: Setup): Dependency[] {
   return [
     {
       key: 'unshown',

@@ -1,14 +1,14 @@
 import { carriedChannels } from '../../../../chain';
 import type { Setup } from '../../../../setup';
-import type { Part } from '../../part';
+import type { Dependency } from '../../part';
 import { orderInputs, ordersOf, throttlePart } from '../../shared';
 
 /** What a test of panic or failsafe with the model in hand depends on. */
-export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Part[] {
+export function partsOfTest(setup: Setup, test: 'panic' | 'failsafe'): Dependency[] {
   const { program, unit, installation, transmitter } = setup;
   const { settings, traits } = unit;
   const { revisions } = installation;
-  const shared: Part[] = [
+  const shared: Dependency[] = [
     {
       key: 'orders',
       title: 'the program of mode, gain or panic',

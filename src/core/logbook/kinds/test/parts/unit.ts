@@ -1,15 +1,15 @@
 import { roleOf, type Setup } from '../../../../setup';
-import type { Part } from '../../part';
+import type { Dependency } from '../../part';
 import { makeupOf, unitWork } from '../../shared';
 
 /** What a six-face calibration depends on: the unit itself, and that it forgot nothing since. */
-export const partsOfCalibration = (setup: Setup): Part[] => [
+export const partsOfCalibration = (setup: Setup): Dependency[] => [
   unitWork(setup),
   { key: 'crash', title: 'the unit (crash)', value: setup.installation.revisions.crash },
 ];
 
 /** What a look at how the unit is fixed depends on. */
-export function partsOfMounting(setup: Setup): Part[] {
+export function partsOfMounting(setup: Setup): Dependency[] {
   const { installation, unit } = setup;
   const { mounting, skewDeg, positionMm, revisions } = installation;
   return [
@@ -28,7 +28,7 @@ export function partsOfMounting(setup: Setup): Part[] {
 }
 
 /** What the unit's idea of stick centre and travel depends on. */
-export function partsOfCapture(setup: Setup): Part[] {
+export function partsOfCapture(setup: Setup): Dependency[] {
   const { program, unit, installation, transmitter } = setup;
   const sticks = unit.settings.inputs.filter(
     (i) => roleOf(i.carries) === 'steering' || roleOf(i.carries) === 'motor',
@@ -69,7 +69,7 @@ export function partsOfCapture(setup: Setup): Part[] {
 }
 
 /** What a captured level depends on. */
-export function partsOfLevel(setup: Setup): Part[] {
+export function partsOfLevel(setup: Setup): Dependency[] {
   const { installation, airframe, unit } = setup;
   const { wheelbaseMm, standingPitchDeg, flyingPitchDeg } = airframe.measures;
   return [
@@ -88,7 +88,7 @@ export function partsOfLevel(setup: Setup): Part[] {
 }
 
 /** What knowing the unit and the transmitter depends on. */
-export function partsOfIdentity(setup: Setup): Part[] {
+export function partsOfIdentity(setup: Setup): Dependency[] {
   const { unitHardware, unitFirmware, transmitterFirmware, secondHand, revisions } =
     setup.installation;
   return [
@@ -111,4 +111,4 @@ export function partsOfIdentity(setup: Setup): Part[] {
 }
 
 /** What entries made in the unit depend on: that they are still what is wanted, and not forgotten. */
-export const partsOfUnit = (setup: Setup): Part[] => [unitWork(setup)];
+export const partsOfUnit = (setup: Setup): Dependency[] => [unitWork(setup)];

@@ -1,5 +1,5 @@
 /** One question of the form, and what answers it. */
-export const Asked = ({ words, children }: { words: string; children: React.ReactNode }) => (
+export const FormQuestion = ({ words, children }: { words: string; children: React.ReactNode }) => (
   <label className="flex flex-col gap-1">
     <span className="font-semibold">{words}</span>
     {children}

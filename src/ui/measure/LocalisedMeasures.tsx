@@ -4,7 +4,7 @@ import { restated } from '@/core/measure';
 import { useSystem } from './useSystem';
 
 /** A sentence with its measures in the system of whoever reads it. */
-export function Said({ children }: { children: string }) {
+export function LocalisedMeasures({ children }: { children: string }) {
   const [system] = useSystem();
   return restated(children, system);
 }

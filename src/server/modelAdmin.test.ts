@@ -17,7 +17,7 @@ import {
   placeModel,
   renameModel,
   startReady,
-} from './things';
+} from './modelAdmin';
 import { otherModel } from './other';
 import { openWorkshop, type Workshop } from './workshop';
 
