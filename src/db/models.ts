@@ -87,7 +87,7 @@ export function modelRepository(db: Db) {
           createdAt: row.created_at,
         };
     },
-    /** Adds a version as it was, number and time included: for models brought in. */
+    /** Adds a version as it was, number and time included: for models imported. */
     restore(version: StoredVersion): void {
       if (version.version === 1) insertModel.run(version.modelId, version.createdAt, null);
       insertVersion.run({ ...version, setup: JSON.stringify(version.setup) });

@@ -36,7 +36,7 @@ export function openDatabase(folder: string): Db {
     db.pragma('synchronous = FULL');
     migrate(db);
     // From here on waiting would keep every other request waiting too: a writer that finds it locked
-    // is told so and tries again later.
+    // learns this and tries again later.
     db.pragma('busy_timeout = 50');
     return db;
   } catch (error) {
@@ -45,7 +45,7 @@ export function openDatabase(folder: string): Db {
   }
 }
 
-/** Whether a file is ours is looked at before it is opened: opening one for writing would change its journal. */
+/** Whether a file is ours is checked before it is opened: opening one for writing would change its journal. */
 function lookAt(folder: string, file: string): void {
   try {
     mkdirSync(folder, { recursive: true });

@@ -13,7 +13,7 @@ interface Row {
 /**
  * Evidence stamped with a hash of the sentence that asked for it is stamped with what was asked, as
  * data, on the version of the model it was seen on: all else it depends on stays as it was stamped.
- * Only the newest of each subject: no other is looked at again. Works in the database and in an
+ * Only the newest of each subject: no other is checked again. Works in the database and in an
  * archive on its way in.
  */
 export function restampEvidence(db: Database): void {

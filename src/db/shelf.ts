@@ -13,7 +13,7 @@ export interface Head {
   checkedAt: string | null;
   /** Words its owner finds it by, a blank between them. */
   tags: string;
-  /** When it was put away or taken off. */
+  /** When it was retired or taken off. */
   movedAt: string | null;
 }
 

@@ -4,7 +4,7 @@ import { restampEvidence } from './restamp';
 
 /**
  * A file of its own for an archive on its way in: everything is read, checked and put here first, so
- * that the real database is written to once, quickly, and only by what has been looked at.
+ * that the real database is written to once, quickly, and only by what has been checked.
  */
 export function createStaging(file: string) {
   const db = new Database(file);
@@ -150,7 +150,7 @@ export function stagedRepository(db: Db, file: string) {
     addVersions: (modelId: string, above: number) => addVersions.run({ modelId, above }).changes,
     addEvidence: (id: string) => addEvidence.run(id).changes,
     addLog: (id: string) => addLog.run(id).changes,
-    /** Whether there is anything that is not here just so: then it is looked at one by one. */
+    /** Whether there is anything that is not here just so: then it is checked one by one. */
     hasOther: (what: keyof typeof others, id: string) => others[what].pluck().get({ id }) === 1,
     evidenceRows: (id: string) => evidence.all(id),
     logRows: (id: string) => log.all(id),

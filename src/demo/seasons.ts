@@ -1,7 +1,7 @@
 import type { LogEntry } from '../core/logbook';
 
 const WINDS = ['calm', 'light, off the lake', 'steady 4 m/s', 'gusts to 8 m/s', 'north, 5 m/s'];
-/** What is written after an outing, by what carries the model. */
+/** What is written after an flight or run, by what carries the model. */
 const SEEN: Record<'air' | 'ground', readonly string[]> = {
   air: [
     'Nothing to note.',
@@ -33,7 +33,7 @@ function dice(seed: number): (sides: number) => number {
 }
 
 /**
- * Two invented seasons at Lake Hollow: a preflight check, then an outing or two, about every ten days.
+ * Two invented seasons at Lake Hollow: a preflight check, then an flight or run or two, about every ten days.
  * @param months of the year in which it goes out, 1–12 @param last the last day it was out
  */
 export function twoSeasons(

@@ -8,7 +8,7 @@ import { Failure, asFailure } from './failure';
 /** Largest request body accepted, in bytes; text of a Setup may take several bytes a character. */
 export const MAX_BODY_BYTES = 2 * MAX_SETUP_CHARS;
 
-/** How long a writer waits for another one, an archive being brought in say. */
+/** How long a writer waits for another one, an archive being imported say. */
 const PATIENCE_MS = 10_000;
 
 /**

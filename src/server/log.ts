@@ -64,7 +64,7 @@ const NewEntrySchema = LogEntrySchema.omit({ version: true }).extend({
 /** The step of tuning that asks for numbers, where the unit has a gain that can be read. */
 const readStep = (setup: Setup) => tuneScript(setup).filter((s) => s.item === READ_ITEM.item);
 
-/** Writes a line into the log of the version at hand. An outing is the proof that it was recorded. */
+/** Writes a line into the log of the version at hand. An flight or run is the proof that it was recorded. */
 export async function addEntry(id: string, data: unknown, store = workshop()): Promise<LogEntry> {
   const head = headOf(store, id);
   const { uid = randomUUID(), ...said } = checked(NewEntrySchema, data);

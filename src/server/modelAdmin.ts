@@ -9,7 +9,7 @@ import { headOf } from './observations';
 import { workshop } from './workshop';
 
 /*
- * Models as things: copied, renamed, tagged, put away, taken off with a way back.
+ * Models as things: copied, renamed, tagged, retired, taken off with a way back.
  */
 
 /** How long a model that was taken off can be put back. */

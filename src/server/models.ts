@@ -211,7 +211,7 @@ export async function recordObservation(
   return getModel(id, store);
 }
 
-/** What the newest answers say, whenever they were given: the same answer once more says nothing new. */
+/** What the newest answers say, whenever they were given: the same answer again says nothing new. */
 const saidBy = (evidence: readonly Evidence[]): string =>
   JSON.stringify(
     latestOf(evidence)
@@ -223,7 +223,7 @@ const RemedySchema = z.strictObject({ basedOn: z.int().min(1) });
 
 /**
  * Applies what the diagnosis offers: first what was learned about the real model, with the
- * observations stamped anew since they are what taught it; then the changes, which make the
+ * observations stamped again since they are what taught it; then the changes, which make the
  * observations they concern stale. One transaction.
  */
 export async function applyRemedy(

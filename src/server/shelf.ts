@@ -17,7 +17,7 @@ export interface ShelfEntry extends Omit<ShelfLine, 'airframe'> {
   /** That its last preflight check was too long ago. */
   overdue: string | undefined;
   tags: string[];
-  /** When it was put away or taken off. */
+  /** When it was retired or taken off. */
   movedAt: string | undefined;
 }
 

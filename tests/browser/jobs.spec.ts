@@ -159,7 +159,7 @@ class Person {
       case 'model':
         return this.click('Confirm all of it');
       case 'identify': {
-        // Nothing is written on these units: that is looked at, and said.
+        // Nothing is written on these units: that is checked, and said.
         const unread = page.getByRole('button', { name: /^Cannot be read/ });
         for (let n = await unread.count(); n > 0; n--) {
           if (this.by === 'keys') await this.tabTo(unread.first(), 'Enter');

@@ -23,7 +23,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   await expect(page.getByText('Saved, version 5')).toBeVisible();
   await expectAccessible(page);
 
-  // A line of a wish becomes one's own by a change, and says so.
+  // A line of a choice becomes one's own by a change, and says so.
   const gain = page.getByRole('region', { name: /^Channel \d+, gain$/ });
   await expect(gain.getByRole('listitem').first()).toContainText('Written by Gain.');
   const gainShare = gain.getByLabel(/: share, %$/).first();
@@ -50,7 +50,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
     .click();
   await expect(gain.locator('[data-grip]')).toHaveCount(0);
 
-  // A wish chosen afterwards touches neither.
+  // A choice chosen afterwards touches neither.
   await page.getByRole('button', { name: 'timer', exact: true }).click();
   await expect(own).toContainText('Knob 2');
   await expect(gain.getByLabel(/: share, %$/).first()).toHaveValue('45');

@@ -104,7 +104,7 @@ test('every route takes rubbish with a refusal, never with a fault of its own', 
   const strange = fc.sample(fc.json(), 12).concat(fc.sample(fc.string(), 6));
   for (const path of [...posts, '/api/models', '/api/import', '/api/hangar', '/api/hangar/import'])
     for (const data of [...bodies, ...strange]) {
-      // An empty workshop of parts may be brought in; nothing else of this is anything.
+      // An empty workshop of parts may be imported; nothing else of this is anything.
       const status = (await request.post(path, asJson(data))).status();
       expect([400, 409, 413, 422], `${path} ${data}`).toContain(status);
     }

@@ -58,7 +58,7 @@ test('a V-tail with the unit fitted backwards and a panel servo reversed, from w
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Saved, version 3/)).toBeVisible();
 
-  // The same changes made on the model: everything that was touched is looked at again.
+  // The same changes made on the model: everything that was touched is checked again.
   const after = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
   expect(after.installation.mounting).toBe('tail-up');
   expect(after.unit.settings.orientation).toBe('tail-up');

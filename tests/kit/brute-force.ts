@@ -52,7 +52,7 @@ export function bruteForce(request: PlanRequest): { cost: number; tried: number 
     for (let channel = 1; channel <= last; channel++) {
       if (used & (1 << channel)) continue;
       tried += 1;
-      // No shortcut: every assignment is looked at, found or not.
+      // No shortcut: every assignment is checked, found or not.
       if (fits(first, channel) && assign(rest, used | (1 << channel))) found = true;
     }
     return found;

@@ -40,7 +40,7 @@ export function foundByHand(setup: Setup, random: () => number, moves = 500): st
   });
   const most = (list: Float64Array) => Math.max(0, ...list);
 
-  /** Steering sticks let go, then something changed, for one look without time passing. */
+  /** Steering sticks released, then something changed, for one look without time passing. */
   const ask = (change: (s: Stimulus) => void, after = copyOf()) => {
     const own = { ...hands, controls: hands.controls.slice(), dtS: 0 };
     controls.forEach((c, i) => {

@@ -12,7 +12,7 @@ import { randomOf } from './random-program';
 
 const SURFACE: readonly string[] = ['surface-four', 'surface-six'];
 
-/** A Setup as the planner makes it for wishes thrown by dice; undefined where they do not go together. */
+/** A Setup as the planner makes it for choices thrown by dice; undefined where they do not go together. */
 export function cleanSetup(seed: number): { name: string; setup: Setup } | undefined {
   const random = randomOf(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;

@@ -29,7 +29,7 @@ export function fieldsOf(): Map<string, unknown[]> {
   const fields = new Map<string, unknown[]>();
   const walk = (schema: JsonSchema, path: string, within: readonly string[]): void => {
     if (schema.$ref) {
-      // A condition inside a condition has the same fields once more.
+      // A condition inside a condition has the same fields again.
       if (within.includes(schema.$ref)) return;
       return walk(root.$defs![schema.$ref.split('/').at(-1)!]!, path, [...within, schema.$ref]);
     }

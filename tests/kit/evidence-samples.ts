@@ -11,7 +11,7 @@ function wished(setup: Setup, change: Partial<ProgramWishes>): Setup {
   return next.setup;
 }
 
-/** A unit whose mixer takes sticks the other way about than most. */
+/** A unit whose mixer takes sticks reversed than most. */
 function mixing(setup: Setup): Setup {
   setup.unit.traits.mixSense = { roll: -1, pitch: -1, yaw: -1 };
   return setup;
@@ -92,7 +92,7 @@ function taught(levelCapture: LevelCapture): Setup {
   return setup;
 }
 
-/** A car whose steering is measured; its brake goes on and its steering centres when the link is lost. */
+/** A car whose steering is measured; its brake goes on and its steering centres when the signal is lost. */
 function measuredCar(): Setup {
   const setup = makeSetup('car', 'steering-receiver', 'surface-four');
   setup.airframe.steering = { ...USUAL_STEERING };

@@ -8,7 +8,7 @@ export function largeSetup(latches = 11): Setup {
   return setup;
 }
 
-/** Latches that each shift the mode channel a little, worked by switches all over the transmitter. */
+/** Latches that each shift the mode channel a little, moved by switches all over the transmitter. */
 export function addLatches(setup: Setup, latches: number): void {
   const mode = setup.program.outputs.find((o) => o.carries === 'mode')!.channel;
   const switches = setup.transmitter.controls.filter((c) => c.kind.startsWith('switch'));

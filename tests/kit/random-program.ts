@@ -39,7 +39,7 @@ export interface Recipe {
 }
 
 /**
- * A Setup whose mode, gain, throttle and steering channels are worked by a program made by dice: its
+ * A Setup whose mode, gain, throttle and steering channels are moved by a program made by dice: its
  * lines, conditions, latches, delays, counters, curves and variables.
  */
 export function randomProgram(seed: number, recipe: Recipe): Setup {

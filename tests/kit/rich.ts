@@ -97,7 +97,7 @@ export function richSetup(): Setup {
     reading: { kind: 'variable', id: 'lift' },
   });
   program.timers.push({ id: 'run', label: 'Run', when: at(2), seconds: 300 });
-  // A servo that hangs on nothing yet.
+  // A servo that depends on nothing yet.
   setup.airframe.servos.push({
     ...setup.airframe.servos[0]!,
     id: 'spare-servo',

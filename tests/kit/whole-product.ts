@@ -42,7 +42,7 @@ export function runProduct(
   const pairs = pairsOf(written);
   for (const { structures, facts } of cases) {
     const real = realOf(written, [...structures, ...facts]);
-    // Everything that can be looked at, surfaces that should stay still too.
+    // Everything that can be checked, surfaces that should stay still too.
     const observations = watchAs(written, real, true);
     const offered = explain(written, observations);
     const cost = structures.length + facts.length;
@@ -65,7 +65,7 @@ export function runProduct(
       if (truth !== 0) throw new Error(`not first although it alone is as small: ${words}`);
       first += 1;
     }
-    // All offered say just what was seen: nothing that can be looked at is left to split them.
+    // All offered say just what was seen: nothing that can be checked is left to split them.
     const seen = observations.map((o) => o.seen === 'centre');
     for (const e of offered.slice(0, 4))
       pairs.forEach((_, i) => {

@@ -50,7 +50,7 @@ describe('every field of the Setup', () => {
 
   it('is on the page just as it was found', () => {
     const page = readFileSync('docs/evidence.md', 'utf8').split('\n');
-    // A row for every field, and those that were looked at say just what was found.
+    // A row for every field, and those that were checked say just what was found.
     expect(page.filter((line) => line.startsWith('| `/')).length).toBe(all.length);
     const rows = new Map(page.map((line) => [line.split('`')[1], cells(line)]));
     for (const d of found) expect(rows.get(d.path)).toEqual(cells(dependenceRow(d)));

@@ -18,7 +18,7 @@ describe('the whole product: mountings × reversals × swapped plugs', () => {
     const { cases, first, of } = runProduct(makeSetup(kind), EVERY);
     expect(of).toBeGreaterThan(300);
     expect(cases).toBeGreaterThanOrEqual(Math.floor(of / (FULL ? 1 : EVERY)));
-    // How often the truth alone comes first is told of the whole only.
+    // How often the truth alone comes first is counted for the whole only.
     if (FULL) expect(first).toBeGreaterThan(cases / 50);
   });
   it.each(['car', 'boat'] as const)('%s', (kind) => {

@@ -3,7 +3,7 @@ import { settingRows } from '@/core/settings';
 import { merganserSetup } from '@/demo/models/merganser';
 import type { Shape } from './kit';
 
-/** A small autopilot behind a plain six-channel receiver, in a T-tail: home, off, level turned round. */
+/** A small autopilot behind a plain six-channel receiver, in a T-tail: home, off, level reversed. */
 export const homecomer: Shape = {
   name: 'autopilot with return home behind a plain receiver',
   make: merganserSetup,
@@ -28,7 +28,7 @@ export const homecomer: Shape = {
       [100, 'home'],
     ] as const) {
       expect(model.fresh().hands({ sa }).mode).toBe(wanted);
-      // Whatever the switch says, a lost link brings it home, and nobody cuts its motor.
+      // Whatever the switch says, a lost signal brings it home, and nobody cuts its motor.
       expect(model.hands({ 'stick-throttle': 20, [cut]: 100 }).world({ link: false }).mode).toBe(
         'home',
       );

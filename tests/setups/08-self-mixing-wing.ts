@@ -1,7 +1,7 @@
 import { expect } from 'vitest';
 import { airframe, checked, planned, transmitterLike, unitLike, type Shape } from './kit';
 
-/** A flying wing on a receiver that mixes: one stick turned round, the corrections right. */
+/** A flying wing on a receiver that mixes: one stick reversed, the corrections right. */
 export const selfMixingWing: Shape = {
   name: 'flying wing on a self-mixing receiver, one stick reversed',
   make() {
@@ -16,7 +16,7 @@ export const selfMixingWing: Shape = {
       }),
       transmitter: transmitterLike('line-sixteen'),
     });
-    // Its mixer takes roll the other way about: that channel alone is turned round.
+    // Its mixer takes roll reversed: that channel alone is reversed.
     setup.program.outputs.find((o) => o.carries === 'aileron')!.reversed = true;
     return checked(setup);
   },

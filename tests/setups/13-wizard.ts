@@ -22,7 +22,7 @@ export const wizard: Shape = {
     const at = (l1: number, l2: number) => model.fresh().hands({ l1, l2, sa: 100 });
     expect(at(-100, 100).gain('roll')).toBe(0);
     expect(at(-100, 100).gain('pitch')).toBeGreaterThan(95);
-    // Tipped over with the stick let go it levels; with full stick it rolls on.
+    // Tipped over with the stick released it levels; with full stick it rolls on.
     at(100, 100).world({ rollDeg: 50 });
     const levelling = model.surface('aileron-left');
     expect(Math.abs(levelling)).toBeGreaterThan(3);

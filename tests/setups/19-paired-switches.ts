@@ -50,7 +50,7 @@ export const pairedSwitches: Shape = {
     setup.unit.settings.axes.pitch.reversed = true;
     setup.unit.settings.orientation = 'nose-down';
     setup.installation.mounting = 'nose-down';
-    // What a lost link sends was worked out before the elevator was turned round.
+    // What a lost signal sends was worked out before the elevator was reversed.
     return checked(chosen(setup, { wish: 'failsafe', value: setup.intents.program.failsafe }));
   },
   drives(model) {

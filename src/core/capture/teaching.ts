@@ -9,7 +9,7 @@ export interface Teaching {
   first: 'left' | 'right';
   /** The ends are set before it, or after it. */
   ends: 'before' | 'after';
-  /** The steering went the wrong way while it was taught, and was turned round in the transmitter afterwards. */
+  /** The steering went the wrong way while the unit learned it, and was reversed in the transmitter afterwards. */
   reversedAfter: boolean;
 }
 

@@ -5,7 +5,7 @@ import { buildAirframe, usualAnswers, USUAL_STEERING, type AirframeAnswers } fro
 import { TRANSMITTERS } from './transmitters';
 import { UNITS } from './units';
 
-/** A model that ships ready-made: composed and wished for, never written out. */
+/** A model that ships ready-made: composed and chosen, never written out. */
 interface Ready {
   title: string;
   /** What it is good for, in a sentence. */
@@ -110,7 +110,7 @@ export const readyOf = (id: ReadyId): Pick<Ready, 'title' | 'says' | 'kind'> => 
 
 /**
  * A Setup of a ready-made model under a name of one's own; its measures are assumed, as of any new one.
- * @throws Error where one of its wishes is refused, which a test rules out
+ * @throws Error where one of its choices is refused, which a test rules out
  */
 export function readyMade(id: ReadyId, name: string): Setup {
   const ready: Ready = READY[id];

@@ -51,7 +51,7 @@ export interface Frame {
    */
   unitDrives: boolean;
   unitSteers: boolean;
-  /** The link is lost and the unit's own failsafe has taken over. */
+  /** The signal is lost and the unit's own failsafe has taken over. */
   failsafeActive: boolean;
   /** Stick as the unit reads it, in its own sense. */
   stickPct: Float64Array;

@@ -41,7 +41,7 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
   };
 }
 
-/** What the receiver makes of a lost link on a channel, whatever was entered for it. */
+/** What the receiver makes of a lost signal on a channel, whatever was entered for it. */
 export function lostOf(
   { installation, transmitter }: Pick<Setup, 'installation' | 'transmitter'>,
   channel: number,

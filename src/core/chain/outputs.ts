@@ -2,7 +2,7 @@ import type { Output, Setup } from '../setup';
 import type { Frame, Memory } from './frame';
 
 /**
- * Reverse, endpoints, subtrim: the value is turned round if reversed, scaled by the endpoint of its
+ * Reverse, endpoints, subtrim: the value is reversed if reversed, scaled by the endpoint of its
  * side, moved by the subtrim, and stopped at the endpoints, so subtrim costs travel on one side.
  * @param valuePct what the lines gave @returns percent of nominal travel
  */
@@ -99,7 +99,7 @@ const VALUES_PCT: Readonly<Record<2 | 3, readonly number[]>> = {
 
 /**
  * The pulse nearest to a wanted one that a channel can send by itself: one that carries a switch sends
- * the pulses of its positions and nothing between, when the link is lost as well.
+ * the pulses of its positions and nothing between, when the signal is lost as well.
  */
 export function sendableUs(
   pulse: Setup['transmitter']['pulse'],

@@ -8,11 +8,11 @@ export interface Check {
   id: string;
   kind: 'stick' | 'correction';
   axis: Axis;
-  /** Direction of the wish (stick) or of the rotation (correction): roll right, nose up, nose right = 1. */
+  /** Direction of the choice (stick) or of the rotation (correction): roll right, nose up, nose right = 1. */
   sense: Sense;
-  /** Mode a correction is looked at in. */
+  /** Mode a correction is checked in. */
   mode?: Mode;
-  /** Not the first mode: looked at once more because every mode can be set differently. */
+  /** Not the first mode: looked at again because every mode can be set differently. */
   again: boolean;
   /** Turned quickly and watched while it turns, or turned far over and watched while it is kept there. */
   way: 'quick' | 'held';
@@ -144,7 +144,7 @@ export function allExpectations(setup: Setup): Expectation[] {
 
 /**
  * Surfaces that must stay still in a check. In a stick check all that steer; in a correction those the
- * unit steadies. They are asked about by themselves only when that would tell something: one look at
+ * unit stabilizes. They are asked about by themselves only when that would tell something: one look at
  * the model while a stick moves answers for all of them.
  */
 export function crossExpectations(setup: Setup): Expectation[] {

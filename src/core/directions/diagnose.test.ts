@@ -30,7 +30,7 @@ function clean(portReverse: boolean): Setup {
   return setup;
 }
 
-/** A copy with the given things turned round on one axis. */
+/** A copy with the given things reversed on one axis. */
 function seeded(base: Setup, axis: Axis, t: boolean, u: boolean, s: boolean): Setup {
   const setup = structuredClone(base);
   if (t) setup.program.outputs.find((o) => o.carries === CHANNEL[axis])!.reversed = true;

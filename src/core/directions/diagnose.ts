@@ -34,7 +34,7 @@ export interface Candidate {
   cost: number;
 }
 
-/** Something to do before looking again: nothing is turned round, something is off or out. */
+/** Something to do before looking again: nothing is reversed, something is off or out. */
 export interface Try {
   title: string;
   act: string;
@@ -109,7 +109,7 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
     correctedSetup,
     silences: silencesOf(looked),
     tries: triesOf(all),
-    // Who mixes is told by the sticks alone: no correction need be seen first.
+    // Who mixes shows in the sticks alone: no correction need be seen first.
     unfinished: (mixing ? [] : AXES).filter(
       (axis) =>
         !complete.has(axis) &&

@@ -22,12 +22,12 @@ export interface Observation {
   seen: Movement;
 }
 
-/** A way the real model may be: how it is built or fixed, and what is turned round in it. */
+/** A way the real model may be: how it is built or fixed, and what is reversed in it. */
 export interface Explanation {
   structures: readonly Structure[];
-  /** The Setup with the structures, nothing turned round yet. */
+  /** The Setup with the structures, nothing reversed yet. */
   setup: Setup;
-  /** What is turned round beside. */
+  /** What is reversed beside. */
   facts: readonly Atom[];
   cost: number;
   /** Sign of every pair as it would be seen; 0 stands still. */

@@ -4,7 +4,7 @@
  * separately in every group of pairs that share a change, so axes do not multiply each other.
  */
 export interface Flip {
-  /** Bit i set: pair i is turned round. */
+  /** Bit i set: pair i is reversed. */
   mask: bigint;
   cost: number;
 }

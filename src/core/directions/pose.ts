@@ -10,7 +10,7 @@ export interface Pose {
 
 const HAND_KINDS = new Set(['switch-2', 'switch-3', 'momentary', 'knob', 'slider']);
 
-/** The mode a correction is looked at in: damping shows direction best, then the others. */
+/** The mode a correction is checked in: damping shows direction best, then the others. */
 export const CORRECTION_MODES: readonly Mode[] = [
   'rate',
   'hold',

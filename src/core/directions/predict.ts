@@ -66,7 +66,7 @@ export function stateOf(setup: Setup, check: Check): BenchState {
 /** Surface angles in one check, by surface id. */
 export type Prediction = ReadonlyMap<string, { deg: number; movement: Movement }>;
 
-/** How the model stands beyond its Setup while it is looked at. */
+/** How the model stands beyond its Setup while it is checked. */
 export interface Circumstances {
   armed: boolean;
   positionFix: boolean;

@@ -27,7 +27,7 @@ export interface Cure {
 
 /**
  * The fewest changes that put a model right: plugs, mounting, mixing and modes back first, then what
- * must be turned round. Pairs that do not move at all are left to the eye.
+ * must be reversed. Pairs that do not move at all are left to the eye.
  * @param written what the plan has @param known the model as it really is
  * @param complete axes seen in full; others keep what they do
  */

@@ -2,7 +2,7 @@ import { positionsOf } from '../chain';
 import { isSwitched, reaches, type Condition, type Setup, type Worked } from '../setup';
 
 /*
- * Conditions put together by hand: places of switches and logic, each straight or turned round, joined
+ * Conditions put together by hand: places of switches and logic, each straight or reversed, joined
  * by "and" or by "or". What is nested deeper is kept as it is and said in words.
  */
 

@@ -10,7 +10,7 @@ import {
 import { atomsFor } from './conditions';
 
 /*
- * The other lists of a program changed by hand. An entry of a wish becomes the person's own by it, as a
+ * The other lists of a program changed by hand. An entry of a choice becomes the person's own by it, as a
  * line does; whether what comes of it is a program is judged by whoever reads the patched Setup.
  */
 
@@ -109,7 +109,7 @@ export function changeOutput(
 
 type FailsafeKind = Failsafe['kind'];
 
-/** What a channel does when the link is lost, as the person's own. */
+/** What a channel does when the signal is lost, as the person's own. */
 export function putFailsafe(
   setup: Setup,
   channel: number,

@@ -167,7 +167,7 @@ describe('lines switched off', () => {
     expect(next.ok && next.setup.program.aside).toEqual(off.program.aside);
     const again = choose(off, { wish: 'gain', value: off.intents.program.gain! });
     expect(again.ok && again.kept).toEqual([`lines ${line.id}`]);
-    // Written anew on purpose, it is back, and no longer stands aside.
+    // Written again on purpose, it is back, and no longer stands aside.
     expect(rewrite(off, 'gain', true).setup).toEqual(setup);
   });
   it('are refused beside one of the same name', () => {

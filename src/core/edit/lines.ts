@@ -54,21 +54,21 @@ export function sourcesFor({ program, transmitter }: Setup, of?: Worked): Source
 const at = (setup: Setup, id: string): number => setup.program.lines.findIndex((l) => l.id === id);
 
 /**
- * A part of a line as the person wants it. A line of a wish becomes the person's own by that: the wish
+ * A part of a line as the person wants it. A line of a choice becomes the person's own by that: the choice
  * does not write it again, and still checks that its aim holds.
  */
 export function changeLine(setup: Setup, id: string, change: Partial<Line>): PatchOperation[] {
   const i = at(setup, id);
   if (i < 0) return [];
   const { owner, label, ...line } = setup.program.lines[i]!;
-  // The name a wish gave it tells what the wish wrote.
+  // The name a choice gave it tells what the choice wrote.
   const next: Partial<Line> = { ...line, ...(owner ? {} : { label }), ...change };
   for (const key of Object.keys(next) as (keyof Line)[])
     if (next[key] === undefined) delete next[key];
   return [{ op: 'replace', path: pointer('program', 'lines', i), value: next }];
 }
 
-/** Which wish wrote a line; undefined for one of the person's own. */
+/** Which choice wrote a line; undefined for one of the person's own. */
 export const writerOf = ({ owner }: Line): WishId | undefined => owner;
 
 /**
@@ -103,7 +103,7 @@ export function addLine(setup: Setup, channel: number, follows: Source): PatchOp
   return [{ op: 'add', path: '/program/lines/-', value: line }];
 }
 
-/** The same once more, right below, as the person's own. */
+/** The same again, right below, as the person's own. */
 export function duplicateLine(setup: Setup, id: string): PatchOperation[] {
   const i = at(setup, id);
   if (i < 0) return [];
@@ -144,7 +144,7 @@ export function moveLineTo(setup: Setup, id: string, other: string): PatchOperat
 
 /**
  * Switches a line off without losing it: it stands aside and does nothing until it is brought back to
- * where it stood. A line of a wish becomes the person's own by that, and is not written again.
+ * where it stood. A line of a choice becomes the person's own by that, and is not written again.
  */
 export function setAside(setup: Setup, id: string): PatchOperation[] {
   const { lines, aside } = setup.program;

@@ -109,7 +109,7 @@ function cellsOf(
   });
 }
 
-/** One value of the table changed: by the one line that gives it and no other, or the table is written anew. */
+/** One value of the table changed: by the one line that gives it and no other, or the table is written again. */
 export function putCell(
   setup: Setup,
   channel: number,

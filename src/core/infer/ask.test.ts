@@ -15,7 +15,7 @@ const remembers = (s: Setup) => s.program.logic.some((l) => REMEMBERS.has(l.id))
 
 const READABLE = PROGRAMS.filter(([, setup]) => !remembers(setup));
 
-/** A hand held between its ends by eye stands up to this far off. */
+/** A hand held between its ends by estimate stands up to this far off. */
 const HELD_WRONG_PCT = 3;
 /** Orders to the unit are exact; a stick is as near as an eye holds it and a curve of few points goes. */
 const NEAR_PCT = { order: 2, stick: 10 };

@@ -16,7 +16,7 @@ import type { InferredChannel } from './infer';
 
 /**
  * What was read, as the program: every line the person's own, in place of what the channels did. What
- * stood there is switched off and kept, so that no wish writes it again; what an earlier reading gave and
+ * stood there is switched off and kept, so that no choice writes it again; what an earlier reading gave and
  * this one gives again gives way; inputs that nothing else
  * reads become plain, since their rates and expo are in what was read; ends and reversal as well.
  */
@@ -174,7 +174,7 @@ export function disturbed(setup: Setup, next: Setup, found: readonly InferredCha
     );
 }
 
-/** What a line is for, by the channel it is on and the controls the wishes name: so it is known what to prove of it. */
+/** What a line is for, by the channel it is on and the controls the choices name: so it is known what to prove of it. */
 function purposeOf(
   { program, intents, transmitter }: Setup,
   line: Line,

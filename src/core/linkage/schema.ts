@@ -18,7 +18,7 @@ export const LinkageSchema = z.strictObject({
  * two tie rods, and the knuckles. Alike on both sides.
  */
 export const SteeringSchema = z.strictObject({
-  /** What moves the inner balls: the servo arm itself, a bell-crank worked by it, or a rack. */
+  /** What moves the inner balls: the servo arm itself, a bell-crank moved by it, or a rack. */
   by: z.enum(['arm', 'bell-crank', 'rack']),
   armMm: z.number().min(4).max(80),
   /** From the servo arm to the crank or the rack, ball to ball. */

@@ -6,7 +6,7 @@ import { ackermannOuterDeg, compileSteering, lockServoDeg } from './steering';
 
 const RAD = Math.PI / 180;
 
-/** Ball positions written out once more and the rod's length closed by bisection: no formula shared. */
+/** Ball positions written out again and the rod's length closed by bisection: no formula shared. */
 function wheelByBisection(s: Steering, servoDeg: number, right: 1 | -1): number {
   const back = s.knuckles === 'behind' ? 1 : -1;
   const rotate = ([x, y]: [number, number], deg: number): [number, number] => {

@@ -32,7 +32,7 @@ export const observedDirections = (setup: Setup, evidence: readonly Evidence[]):
 export const observedElsewhere = (setup: Setup, evidence: readonly Evidence[]): Observed[] =>
   observedAs(setup, evidence, crossExpectations(setup));
 
-/** Still to be looked at, or to be looked at again. */
+/** Still to be checked, or to be checked again. */
 export const isOpen = ({ status }: { status: Status }): boolean =>
   status === 'todo' || status === 'stale';
 

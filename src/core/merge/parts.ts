@@ -88,7 +88,7 @@ const PARTS: readonly Part[] = [
 /** Lists of a program whose entries lines read by name. */
 const NAMED = ['inputs', 'logic', 'shapes', 'variables'] as const;
 
-/** A channel: its lines, what is switched off, its last stage, the lost link; and what they read, where it is not there. */
+/** A channel: its lines, what is switched off, its last stage, the lost signal; and what they read, where it is not there. */
 const channelPart = (channel: number, title: string): Part => ({
   id: `channel-${channel}`,
   title,

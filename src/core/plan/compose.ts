@@ -57,7 +57,7 @@ export function composeSetup(
   const banks = banksFor(unit, outputs);
   if (banks) unit.settings.banks = banks;
   if (airframe.kind === 'inverted-v-tail') {
-    // An inverted V answers the rudder the other way about: turn its stick and its correction.
+    // An inverted V answers the rudder reversed: turn its stick and its correction.
     for (const o of program.outputs) if (o.carries === 'rudder') o.reversed = true;
     unit.settings.axes.yaw.reversed = true;
   }
@@ -96,7 +96,7 @@ export function composeSetup(
       ...(mixer ? { mixer } : {}),
       wishes: [...wishes],
       pins: [...pins],
-      // Chosen below, when all that can be wished for is there.
+      // Chosen below, when all that can be chosen is there.
       program: { rates: { by: 'one', ...USUAL_RATE } },
     },
   };
@@ -108,7 +108,7 @@ export function composeSetup(
 }
 
 /**
- * Which directions to put right first. A unit that learns from the sticks leaves no choice; one that
+ * Which directions to correct first. A unit that learns from the sticks leaves no choice; one that
  * mixes the surfaces itself wants plain, unreversed sticks, so its own directions come first.
  */
 export const usualSchool = (traits: UnitTraits): Intents['school'] =>

@@ -32,7 +32,7 @@ export function plugIn(
   const wingType = wingTypeOf(airframe, unit, mixer);
   const bases = ['aileron', 'elevator', 'rudder'] as const;
   for (const actuator of [...airframe.servos, ...airframe.motors]) {
-    // An elevon hangs on the port whose function the unit's mixer turns into that elevon.
+    // An elevon depends on the port whose function the unit's mixer turns into that elevon.
     const base =
       bases.find((f) => mixedFunction(wingType, f) === actuator.carries) ?? actuator.carries;
     const steers = roleOf(base) === 'steering' || roleOf(base) === 'free';
@@ -45,7 +45,7 @@ export function plugIn(
       plug.drives.push(actuator.id);
       continue;
     }
-    // Flaps, gear and motors keep out of a bank that is steadied.
+    // Flaps, gear and motors keep out of a bank that is stabilized.
     const [bank, otherBank] = steers ? [1, 2] : [2, 1];
     const open = free.filter((p) => p.labelledFor === undefined);
     const port =
@@ -61,7 +61,7 @@ export function plugIn(
     outputs.push({
       port: port.id,
       carries: base,
-      // Where nobody can choose an output, whatever is plugged in is steadied.
+      // Where nobody can choose an output, whatever is plugged in is stabilized.
       stabilized: port.canStabilize && (steers || unit.traits.stabilizedOutputs !== 'chosen'),
       maxGainPct: 100,
       reversed: false,
@@ -72,7 +72,7 @@ export function plugIn(
   return { plugs, outputs, loose };
 }
 
-/** Banks that must be steadied: those with something in them that steers. */
+/** Banks that must be stabilized: those with something in them that steers. */
 export function banksFor(unit: Unit, outputs: UnitSettings['outputs']): number[] | undefined {
   if (unit.traits.stabilizedOutputs !== 'two-banks') return undefined;
   const banks = outputs.flatMap((o) => {

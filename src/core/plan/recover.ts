@@ -24,7 +24,7 @@ export interface Opened {
   notes: string[];
 }
 
-/** Reads parsed data of any version. Entries of an old one are given back to the wishes they come from. */
+/** Reads parsed data of any version. Entries of an old one are given back to the choices they come from. */
 export function openSetup(data: unknown): Result<Opened> {
   const read = parseSetup(data);
   if (!read.ok) return read;
@@ -38,7 +38,7 @@ export function readSetup(text: string): Result<Opened> {
   return parsed.ok ? openSetup(parsed.value) : parsed;
 }
 
-/** By what the entries of a wish were known before they had owners. */
+/** By what the entries of a choice were known before they had owners. */
 const NAMES: Partial<Record<WishId, RegExp>> = {
   launch: /^launch-/,
   panic: /^panic-/,
@@ -65,7 +65,7 @@ const DEVICES: Readonly<Record<string, WishId>> = {
   brake: 'brake',
 };
 
-/** The program with everything that looks like a wish's own given to it, for the wishes there are. */
+/** The program with everything that looks like a choice's own given to it, for the choices there are. */
 function given({ program }: Setup, wishes: ReadonlySet<WishId>): Program {
   const own = <T extends object>(entry: T, wish: WishId | undefined): T =>
     wish && wishes.has(wish) ? { ...entry, owner: wish } : entry;
@@ -104,7 +104,7 @@ function given({ program }: Setup, wishes: ReadonlySet<WishId>): Program {
   };
 }
 
-/** The program with what belongs to a wish given back to the person. */
+/** The program with what belongs to a choice given back to the person. */
 function disowned(program: Program, wish: WishId): Program {
   const next = { ...program };
   const free = <T extends { owner?: WishId | undefined }>(entry: T): T => {
@@ -118,7 +118,7 @@ function disowned(program: Program, wish: WishId): Program {
 }
 
 /**
- * Finds the wishes that an old program was written from, once. One is believed when what would be
+ * Finds the choices that an old program was written from, once. One is believed when what would be
  * written for it behaves as what is there; its entries then belong to it. All others stay, as the
  * person's own.
  */
@@ -175,7 +175,7 @@ const switchesOf = (program: Program, lines: readonly Program['lines'][number][]
     lines.flatMap((l) => (l.when ? readsOfCondition(l.when) : [])),
   ).flatMap((r) => (r.kind === 'control' && r.position !== undefined ? [r.id] : []));
 
-/** The wish that would write a program much like the one that is there; undefined where nothing looks like one. */
+/** The choice that would write a program much like the one that is there; undefined where nothing looks like one. */
 export function guessed(setup: Setup, wish: WishId): unknown {
   const { program, unit } = setup;
   const lines = (purpose: Purpose) => program.lines.filter((l) => l.purpose === purpose);

@@ -24,7 +24,7 @@ export interface Refit {
 export type Refitted = { ok: true; setup: Setup } | { ok: false; reasons: string[] };
 
 /**
- * A Setup with another airframe, unit, transmitter or mixer, planned anew. What was set for a
+ * A Setup with another airframe, unit, transmitter or mixer, planned again. What was set for a
  * function that is still there goes with it; what belonged to the part taken off goes with that.
  */
 export function refit(setup: Setup, change: Refit): Refitted {

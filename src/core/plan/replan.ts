@@ -11,7 +11,7 @@ import { untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
-/** The plan for a Setup as it stands, with other wishes or pins. */
+/** The plan for a Setup as it stands, with other choices or pins. */
 export function planFor(
   setup: Setup,
   wishes: readonly ChannelFunction[] = setup.intents.wishes,
@@ -23,7 +23,7 @@ export function planFor(
 
 /**
  * Moves a Setup's functions to the channels of a plan. What the person entered for a function goes
- * with it; every wish is written for the channels there are now.
+ * with it; every choice is written for the channels there are now.
  */
 export function applyPlan(
   setup: Setup,
@@ -81,7 +81,7 @@ export function applyPlan(
   }).setup;
 }
 
-/** What was wished for, with a first choice for functions that are new and none for those that are gone. */
+/** What was chosen, with a first choice for functions that are new and none for those that are gone. */
 function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
   const { flaps, gear, brake, ...others } = setup.intents.program;
   const has = (...functions: ChannelFunction[]) =>

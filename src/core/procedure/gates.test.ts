@@ -20,7 +20,7 @@ describe('what must be true before power or propeller', () => {
     // A clock that is a little ahead is no lie; one that is far ahead says nothing.
     ['sticks', sure('prop-off', ['prop-off', 3]), 0, []],
     ['sticks', sure('prop-off', ['prop-off', 30]), 0, ['prop-off']],
-    // Set up for something else: asked anew.
+    // Set up for something else: asked again.
     ['failsafe', sure('prop-off', ['prop-off', 0], ['hold', 0]), 1, ['prop-off', 'hold']],
     ['failsafe', sure('link-off', ['prop-off', 0], ['hold', 0]), 1, []],
     ['preflight', sure('prop-on', ['hold', 0]), 1, ['clear-behind']],

@@ -3,7 +3,7 @@ import { saidOf, type Caution, type Session, type Step } from './step';
 
 /** What a person said is true of the bench as it is set up now, and when. */
 export interface BenchSaid {
-  /** What it was set up for then: another set-up, and all of it is asked anew. */
+  /** What it was set up for then: another set-up, and all of it is asked again. */
   session: Session;
   /** @property at ISO 8601, UTC */
   sure: readonly { caution: Caution; at: string }[];

@@ -97,7 +97,7 @@ function make({ unit, kind }: (typeof PAIRS)[number]): Setup {
     UNITS[unit]!,
     TRANSMITTERS[ground ? 'surface-four' : 'line-sixteen']!,
   );
-  // Nothing is written on it: that was looked at.
+  // Nothing is written on it: that was checked.
   return {
     ...setup,
     installation: {
@@ -137,7 +137,7 @@ describe('a person who follows the steps, for every unit and airframe', () => {
       expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
       expect(work(setup, findings)).toEqual({ at: 'the end', ready: true });
       const stops = (at: string) => ({ at, ready: false });
-      // Whichever is looked at first by the school shows it.
+      // Whichever is checked first by the school shows it.
       expect(work(setup, findings, { real: otherRod })).toEqual(
         stops(sticksFirst(setup) ? 'sticks' : 'corrections'),
       );
@@ -351,7 +351,7 @@ describe('the order of work does not undo itself', () => {
         const later = laterThan(id, setup);
         const undone = killedBy(setup, after, evidence)
           .map((k) => k.step.id)
-          // The sheet has another line, which is entered and read back anew; other ends are taught anew.
+          // The sheet has another line, which is entered and read back again; other ends are taught again.
           .filter((k) => k !== id && k !== 'entry' && !later.has(k))
           .filter((k) => id !== 'throws' || k !== 'capture');
         expect(undone, `${school}: ${id}`).toEqual([]);

@@ -47,7 +47,7 @@ export interface Place {
   /** Things proven there, of all there are; absent where something is decided. */
   done: number;
   of: number;
-  /** Why it must be looked at again. */
+  /** Why it must be checked again. */
   reasons: string[];
 }
 

@@ -1,6 +1,6 @@
 import { G_MPS2, turnRadiusM } from '../level';
 
-/** How far from where the link went the model can come down. All lengths in metres. */
+/** How far from where the signal is lost the model can come down. All lengths in metres. */
 export interface Footprint {
   /** Until it is down, seconds. */
   timeS: number;

@@ -21,7 +21,7 @@ const CREEP_MPS = 0.5;
 /** Turning of a hull for its rudder, of its own lengths: K′ of Nomoto (1957), about 1 for a hull that turns well. */
 const NOMOTO_K = 1;
 
-/** What is left of a run when the link goes at speed. */
+/** What is left of a run when the signal is lost at speed. */
 export interface Stop {
   /** Until it stands, or creeps; metres along its path. */
   metres: number;
@@ -36,7 +36,7 @@ export interface Stop {
  * A car: constant deceleration, s = v²/2a; the circle by the geometry of the axles, R = wheelbase/tan δ
  * (Gillespie), as long as v²/R stays within the grip. A boat: drag grows with v², so v falls as
  * v₀·e^(−s/L), the circle R = length/(K′·δ) (Nomoto, 1957). Figures of drag are planning aids.
- * @param fromMps speed at which the link goes, over 0 @param brakes whether the brake goes on
+ * @param fromMps speed at which the signal is lost, over 0 @param brakes whether the brake goes on
  * @param steeredDeg angle at which the wheel or rudder is held
  */
 export function stopOf(

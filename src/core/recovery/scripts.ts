@@ -31,7 +31,7 @@ function startingRows(setup: Setup): ProofRow[] {
   for (const row of proof.rows) {
     if (!row.panic || row.remembered.length > 0) continue;
     const key = row.values.filter((_, i) => isSwitched(controls[i]!)).join();
-    // One place of each knob is enough for the hands, and sticks let go; the proof has looked at the others.
+    // One place of each knob is enough for the hands, and sticks released; the proof has looked at the others.
     const before = starts.get(key);
     if (!before || handsOff(row) > handsOff(before)) starts.set(key, row);
   }

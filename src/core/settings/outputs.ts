@@ -88,7 +88,7 @@ export const outputs: Setting = {
             path: onOutput(at, output, 'carries').path,
             write(to, value) {
               onOutput(at, output, 'carries').write(to, value);
-              // Where nobody can choose an output, whatever is plugged in is steadied.
+              // Where nobody can choose an output, whatever is plugged in is stabilized.
               const own = to.outputs.find((o) => o.port === output.port)!;
               if (setup.unit.traits.stabilizedOutputs !== 'chosen')
                 own.stabilized = port.canStabilize;

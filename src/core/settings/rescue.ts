@@ -3,7 +3,7 @@ import { modeOptions } from './modes';
 import type { Setting } from './setting';
 
 /*
- * What it does when panic is held, and when the link is lost.
+ * What it does when panic is held, and when the signal is lost.
  */
 
 export const recovery: Setting = {

@@ -18,5 +18,5 @@ export const taughtByDriving = (unit: {
   traits: Pick<UnitTraits, 'ports' | 'correctionDirection'>;
 }): boolean => unit.traits.correctionDirection === 'learned' && isSteeringUnit(unit);
 
-/** How such a unit is taught; the other way about it believes left to be right. */
+/** How such a unit learns; started from the right it takes left for right. */
 export const LEFT_FIRST = 'full left and hold until it centres itself, then full right';

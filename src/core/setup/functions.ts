@@ -5,7 +5,7 @@ export type FunctionRole =
   /** Moves a surface, wheel or rudder that steers the model. */
   | 'steering'
   | 'motor'
-  /** Flaps and gear: worked by a switch, never steadied. */
+  /** Flaps and gear: moved by a switch, never stabilized. */
   | 'device'
   /** Tells the unit what to do. */
   | 'order'

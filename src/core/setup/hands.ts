@@ -5,10 +5,10 @@ import type { Transmitter } from './schema/transmitter';
 export interface HandWords {
   /** Both of them, as a heading. */
   title: string;
-  /** "the sticks let go" */
+  /** "the sticks released" */
   all: string;
   one: string;
-  /** What the throttle is worked by. */
+  /** What the throttle is moved by. */
   throttle: string;
   /** The throttle where nothing is asked of it. */
   closed: string;

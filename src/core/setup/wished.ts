@@ -1,6 +1,6 @@
 import type { ProgramWishes } from './schema/intents';
 
-/** Every control that some wish names, once for each naming. */
+/** Every control that some choice names, once for each naming. */
 export function controlsWished(wishes: ProgramWishes): string[] {
   const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
   const ofGain =

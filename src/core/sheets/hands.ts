@@ -7,7 +7,7 @@ import { placeWords } from './words';
  * more than this is another value. Common practice, no source.
  */
 export const TOLERANCE_PCT = 3;
-/** The same where something is held between its ends by eye. Common practice, no source. */
+/** The same where something is held between its ends by estimate. Common practice, no source. */
 export const BY_EYE_PCT = 5;
 /** Where expo bends a stick most, 100 · √⅓, rounded to what an eye can tell. */
 export const HALF_WAY_PCT = 60;
@@ -36,7 +36,7 @@ const cornersOf = ({ program }: Setup, { id }: Control): number[] =>
       : [],
   );
 
-/** A place that no end or detent gives: the hand is held there by eye. */
+/** A place that no end or detent gives: the hand is held there by estimate. */
 export function byEye(control: Control, value: number): boolean {
   if (Math.abs(value) === 100 || control.kind === 'momentary') return false;
   if (control.kind === 'switch-2' || control.kind === 'switch-3') return false;

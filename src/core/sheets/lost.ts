@@ -2,7 +2,7 @@ import { lostOf, pulseUs } from '../chain';
 import type { ChannelFunction, Setup } from '../setup';
 import { pct } from './words';
 
-/** What a channel does when the link is lost, as it was entered and as the receiver makes it. */
+/** What a channel does when the signal is lost, as it was entered and as the receiver makes it. */
 export interface LostChannel {
   channel: number;
   carries: ChannelFunction;
@@ -14,7 +14,7 @@ export interface LostChannel {
   us: number | undefined;
 }
 
-/** What every channel does when the link is lost, in words and as a pulse where it is known. */
+/** What every channel does when the signal is lost, in words and as a pulse where it is known. */
 export function channelLost(setup: Setup): LostChannel[] {
   const { pulse } = setup.transmitter;
   return setup.program.outputs.map(({ channel, carries }) => {

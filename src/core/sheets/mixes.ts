@@ -13,7 +13,7 @@ export interface Mix {
 
 /**
  * A channel's lines as a sum, for transmitters that only add. A line that takes over becomes itself
- * plus, for everything before it, the same with the sign turned round under its condition: the value
+ * plus, for everything before it, the same with the sign reversed under its condition: the value
  * is the same in every state.
  * @returns undefined where a line scales, which no sum can do
  */

@@ -28,7 +28,7 @@ export interface ReadBack {
 export interface Pose {
   id: string;
   hands: Hands;
-  /** What is put away from rest, one control each; empty with nothing touched. */
+  /** What is retired from rest, one control each; empty with nothing touched. */
   places: string[];
   holdS: number;
   column: ReadBack[];

@@ -20,7 +20,7 @@ export interface Sheet {
   warnings: string[];
   /** Where the controls are, and the whole monitor as it must show then. */
   poses: Pose[];
-  /** What no pose shows, and how it is looked at instead. */
+  /** What no pose shows, and how it is checked instead. */
   others: ScriptStep[];
 }
 

@@ -12,7 +12,7 @@ const MOST_TRIED_LARGE = 4;
 
 /**
  * The one door for repairs: each is applied and everything proved again. It is offered only when the
- * finding is gone, nothing else has come, and no wish and nothing the person entered is lost.
+ * finding is gone, nothing else has come, and no choice and nothing the person entered is lost.
  */
 export function offered(
   setup: Setup,

@@ -141,7 +141,7 @@ describe('the proof', () => {
     );
   });
   it('gives up when told to, and says that it is not complete', () => {
-    // A launch no other test has proved: what is known already need not be looked at.
+    // A launch no other test has proved: what is known already need not be checked.
     const setup = wished({
       launch: { control: 'sh', holdS: 1.7, elevatorPct: 23, releasePct: 13 },
     });

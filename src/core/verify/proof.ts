@@ -22,7 +22,7 @@ export interface Result extends Omit<Outcome, 'claims'> {
   from: string;
 }
 
-/** Every requirement held against every reachable state, and how much was looked at. */
+/** Every requirement held against every reachable state, and how much was checked. */
 export interface Proof {
   results: Result[];
   rows: ProofRow[];
@@ -38,7 +38,7 @@ export interface Proof {
   masterOff: { control: string; value: number }[];
 }
 
-/** How far to look, and who is told. */
+/** How far to look, and whom to report to. */
 export type ProofOptions = Pick<TableOptions, 'onProgress' | 'limit'>;
 
 /** Holds every requirement against a Setup. */

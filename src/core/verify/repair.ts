@@ -3,7 +3,7 @@ import { writeWishes } from '../plan';
 import type { ProgramWishes, Setup } from '../setup';
 import type { Remedy } from './finding';
 
-/** A repair that writes the program anew with the wishes changed; none where that cannot be done. */
+/** A repair that writes the program again with the choices changed; none where that cannot be done. */
 export function rewritten(
   setup: Setup,
   label: string,

@@ -7,7 +7,7 @@ import { FAILSAFE_SCHOOLS, PANIC_WAYS, parseSetup, type ProgramWishes, type Setu
 import { createBench } from '../standin';
 import { findingsOf, prove, verify } from './index';
 
-/** Programs written from wishes, over units, transmitters and schools. */
+/** Programs written from choices, over units, transmitters and schools. */
 const CLEAN: { name: string; make: () => Setup }[] = Object.keys(UNITS)
   .filter((unit) => unit !== 'steering-receiver')
   .flatMap((unit) =>
@@ -68,7 +68,7 @@ describe('programs written from wishes', () => {
     expect(proof.results.flatMap((r) => r.failures).filter((f) => f.severity === 'stop')).toEqual(
       [],
     );
-    // Written again from the same wishes nothing changes.
+    // Written again from the same choices nothing changes.
     const again = writeWishes(setup, setup.intents.program);
     expect(again).toMatchObject({ ok: true });
     if (again.ok) expect(again.setup).toEqual(setup);

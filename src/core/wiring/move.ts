@@ -2,7 +2,7 @@ import type { PatchOperation } from '../patch';
 import { pointer, type Setup } from '../setup';
 
 /**
- * Puts what hangs on one plug into another; where that one is taken, the two change places. What a
+ * Puts what depends on one plug into another; where that one is taken, the two change places. What a
  * lead drives, and whether it is a Y-lead, goes with it.
  */
 export function leadMoved({ installation }: Setup, from: string, to: string): PatchOperation[] {

@@ -4,7 +4,7 @@ import { composeSetup } from '../../core/plan';
 import { identified, everything, type DemoModel } from '../kit';
 import { twoSeasons } from '../seasons';
 
-/** The pilot boat: everything seen but what happens when the link is lost. */
+/** The pilot boat: everything seen but what happens when the signal is lost. */
 export function pilotBoat(): DemoModel {
   const setup = identified(
     composeSetup(

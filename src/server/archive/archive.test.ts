@@ -288,7 +288,7 @@ describe('files that want to be more than they say', () => {
 describe('two workshops that give each other their logs and archives', () => {
   it('keep every line, whatever is brought where and how often', async () => {
     const MODELS = ['one', 'two'];
-    /** A line by what it says: names may be given anew, words may not be lost. */
+    /** A line by what it says: names may be given again, words may not be lost. */
     const said = (e: LogEntry) => `${e.at} ${e.title}`;
     const bag = (entries: readonly LogEntry[]) => {
       const counts: Record<string, number> = {};

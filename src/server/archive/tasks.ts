@@ -47,7 +47,7 @@ interface Kept {
 const KEPT_MS = 3_600_000;
 /** Enough for the longest log of one model that is merged line by line. */
 const MOST_HEAP_MB = 320;
-/** A thread that was told to end and does not is ended. */
+/** A thread that was asked to end and does not is ended. */
 const GRACE_MS = 3000;
 
 const shared = globalThis as { tolvanTasks?: Map<string, Kept> };
@@ -162,7 +162,7 @@ export const startOut = (): Task => {
 export const startLook = (id: string): Task =>
   start(id, { does: 'look', zip: zipOf(id), staging: stagingOf(id) });
 
-/** Begins to bring in what was looked at. */
+/** Begins to bring in what was checked. */
 export function startIn(id: string): Task {
   const { task } = kept(id);
   if (task.does !== 'look' || task.state !== 'done')

@@ -57,7 +57,7 @@ export async function writeArchive(
         stream.on('end', () => sums.set(name, hash.digest('hex')));
         ready(null, stream);
       });
-    // What was taken off is on its way out; all else comes along, put away or not.
+    // What was taken off is on its way out; all else comes along, retired or not.
     const heads = (['shelf', 'retired'] as const).flatMap((kept) =>
       snapshot.shelf
         .heads('', -1, kept)

@@ -62,7 +62,8 @@ export const QUESTIONS = {
   observation: (setup: Setup, asked: NewObservation): Stamped | undefined =>
     isAskedFor(setup, asked) ? stamped(setup, asked) : undefined,
 
-  stamps: (setup: Setup, seen: readonly NewObservation[]): Stamped[] => seen.map((s) => stamped(setup, s)),
+  stamps: (setup: Setup, seen: readonly NewObservation[]): Stamped[] =>
+    seen.map((s) => stamped(setup, s)),
 
   /** What of a Setup changed since these were seen: titles of the parts, none where all still hold. */
   changedSince: (setup: Setup, seen: readonly Stamped[]): string[] => [

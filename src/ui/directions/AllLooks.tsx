@@ -9,7 +9,7 @@ import { StatusMark } from '../status/StatusMark';
 import { School } from './School';
 import { AXIS_STICK, nameOfLook } from './words';
 
-/** Everything that is looked at here, where it stands, and a way back to each. */
+/** Everything that is checked here, where it stands, and a way back to each. */
 export function AllLooks({
   order,
   current,

@@ -4,7 +4,7 @@ import { handWords } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../open/modelStore';
 
-/** Which of the two is put right first; a unit that learns from the sticks leaves no choice. */
+/** Which of the two is corrected first; a unit that learns from the sticks leaves no choice. */
 export function School() {
   const setup = useModel((s) => s.setup);
   const hands = handWords(setup.transmitter);

@@ -42,7 +42,7 @@ export const RIG_ID = 'the-rig';
 
 /**
  * The rig beside the work: model, hands and the answer in one view; on a small screen a sheet.
- * @param blind the real model is being looked at: the rig keeps its answer to itself until asked
+ * @param blind the real model is being checked: the rig keeps its answer to itself until asked
  */
 export function RigDock({ blind }: { blind: boolean }) {
   const [shown, setShown] = useState(false);

@@ -107,7 +107,7 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
   );
 }
 
-/** Findings of one rule that the same repair mends are told together. */
+/** Findings of one rule that the same repair corrects are told together. */
 function groupsOf(findings: readonly Finding[]): [Finding, ...Finding[]][] {
   const groups: [Finding, ...Finding[]][] = [];
   const key = (f: Finding) => `${f.rule} ${JSON.stringify(f.remedies)} ${f.witness?.words}`;

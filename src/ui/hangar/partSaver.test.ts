@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Reply } from '../open/send';
 import { partSaver, type SaveState } from './partSaver';
 
-/** A server that answers when it is told to, and what it was sent. */
+/** A server that answers on request, and what it was sent. */
 function server() {
   const sent: { part: string; basedOn: number }[] = [];
   const answers: ((reply: Reply<{ revision: number }>) => void)[] = [];

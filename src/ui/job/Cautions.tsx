@@ -7,7 +7,7 @@ import { useBench } from '../open/useBench';
 import { sessionWords } from '../words/sessions';
 
 /**
- * What must be true before power or propeller: asked once when the bench is set up anew, first on the
+ * What must be true before power or propeller: asked once when the bench is set up again, first on the
  * page; until then nothing below can be answered.
  */
 export function Cautions({ step }: { step: Step }) {

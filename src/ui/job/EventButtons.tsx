@@ -6,7 +6,7 @@ import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { Over, OverClose } from '../parts/Over';
 
-/** Something happened to the model: two taps, and what depends on it is looked at again. */
+/** Something happened to the model: two taps, and what depends on it is checked again. */
 export function EventButtons() {
   const happened = useModel((s) => s.happened);
   const airframe = useModel((s) => s.setup.airframe);

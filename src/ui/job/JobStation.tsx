@@ -57,7 +57,7 @@ export function JobStation() {
   );
 }
 
-/** Nothing stands between the model and its next outing. */
+/** Nothing stands between the model and its next flight or run. */
 function Ready({ job }: { job: readonly JobStep[] }) {
   const rests = restsOnWord(job);
   const id = useModel((s) => s.id);

@@ -9,7 +9,7 @@ import { Bench } from './Bench';
 import { FromFlight } from './FromFlight';
 import { Limits } from './Limits';
 
-/** What counts as level: how to lay the model for the capture, and how to mend it from flight. */
+/** What counts as level: how to lay the model for the capture, and how to correct it from flight. */
 export function LevelStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);

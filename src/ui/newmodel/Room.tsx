@@ -1,6 +1,6 @@
 import type { planChannels } from '@/core/plan';
 
-/** Whether there are channels enough for what is wished. */
+/** Whether there are channels enough for what is chosen. */
 export function Room({ plan }: { plan: ReturnType<typeof planChannels> }) {
   if (plan.impossible.length > 0)
     return (

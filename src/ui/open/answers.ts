@@ -17,14 +17,15 @@ export interface Around {
   ready(): Promise<boolean>;
   /** What the server says once it has kept answers. */
   kept(next: ModelView): void;
-  /** An answer speaks of what has changed: what is there now is looked at. */
+  /** An answer speaks of what has changed: what is there now is checked. */
   refused(): Promise<void>;
   say(words: string): void;
   /** What was said of the bench. */
   bench(): BenchSaid | undefined;
 }
 
-const is = (a: PendingAnswer) => (b: PendingAnswer) => a.check === b.check && a.surface === b.surface;
+const is = (a: PendingAnswer) => (b: PendingAnswer) =>
+  a.check === b.check && a.surface === b.surface;
 
 /** Answers given in this tab: shown at once, sent one look after another, kept until the server has them. */
 export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say, bench }: Around) {

@@ -17,7 +17,7 @@ export interface Around {
   parse(data: unknown): Result<Setup>;
   /** What the server says once it has kept an edit. */
   kept(edit: Edit, next: ModelView): void;
-  /** Evidence is shown anew: what it was seen on may have changed. */
+  /** Evidence is shown again: what it was seen on may have changed. */
   shown(): void;
   persist(): void;
 }

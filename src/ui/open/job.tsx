@@ -25,7 +25,7 @@ const JobContext = createContext<KnownJob>({
 
 export const useJob = (): KnownJob => useContext(JobContext);
 
-/** Works the job out anew whenever the Setup, what was seen, or the verdict changes. */
+/** Works the job out again whenever the Setup, what was seen, or the verdict changes. */
 export function JobProvider({ children }: { children: React.ReactNode }) {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);

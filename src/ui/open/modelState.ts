@@ -98,7 +98,7 @@ export interface ModelState extends ModelView {
   backTo(version: number): Promise<boolean>;
   /** The answers of a preflight check, with where and how. @returns what changed since, where that is why it is refused */
   preflight(check: PreflightCheck, anyway?: boolean): Promise<true | { changed: string[] } | false>;
-  /** Asks the server for the newest, as when the page is looked at again. */
+  /** Asks the server for the newest, as when the page is checked again. */
   refresh(): Promise<void>;
   /** Takes in what a page brought along, where it is newer. */
   absorb(view: ModelView): void;

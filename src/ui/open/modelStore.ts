@@ -66,7 +66,8 @@ export function createModelStore(
     /** Evidence as it is shown: what the server has, and what is on its way there. */
     const shown = (answers: readonly PendingAnswer[] = get().answers): Evidence[] => {
       const sending = answers.filter((a) => a.state === 'sending');
-      const is = (a: PendingAnswer) => (e: Evidence) => e.check === a.check && e.surface === a.surface;
+      const is = (a: PendingAnswer) => (e: Evidence) =>
+        e.check === a.check && e.surface === a.surface;
       return [
         ...confirmed.evidence.filter((e) => !sending.some((a) => is(a)(e))),
         ...sending.map((a): Evidence => ({
@@ -207,7 +208,7 @@ export function createModelStore(
         const { setup } = get();
         const read = parse(applyPatch(setup, patch));
         if (!read.ok) return read.problems;
-        // What was changed by hand is the person's, and no wish writes over it.
+        // What was changed by hand is the person's, and no choice writes over it.
         const next = reader!.claimed(setup, read.value);
         if (guardedDifference(setup, next).length === 0) return [];
         remember(setup, next, label);
@@ -293,7 +294,7 @@ export function createModelStore(
     left = kept.unsaved;
     store.setState({
       past: kept.past,
-      // Whether the server has them is not known: they are sent once more when the page can read.
+      // Whether the server has them is not known: they are sent again when the page can read.
       answers: kept.answers.map((a) =>
         a.state === 'refused' ? a : { ...a, state: 'failed' as const, reason: undefined },
       ),

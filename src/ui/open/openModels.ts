@@ -18,7 +18,7 @@ let channel: BroadcastChannel | undefined;
 
 const RETRY_MS = 4000;
 
-/** Tells this tab and all others that a model was changed otherwise than by an edit: put away, or deleted. */
+/** Tells this tab and all others that a model was changed otherwise than by an edit: retired, or deleted. */
 export function tellChanged(id: string): void {
   void open.get(id)?.getState().refresh();
   const heard =
@@ -47,7 +47,7 @@ export function openModel(view: ModelView): ModelStore {
   return store;
 }
 
-/** Looks for the newest when the page is looked at again, and tries again what was not taken. */
+/** Looks for the newest when the page is checked again, and tries again what was not taken. */
 function watch(): void {
   const each = (act: (store: ModelStore) => void) => () => open.forEach(act);
   const refresh = each((store) => void store.getState().refresh());

@@ -55,7 +55,7 @@ async function register(): Promise<void> {
       const face = { fontFamily, fontWeight, fontStyle: 'normal' as const };
       await Font.load(face);
       // Parts of one font have one name, by which a file keeps them apart: without a name of their own
-      // each change between two of them would embed both anew.
+      // each change between two of them would embed both again.
       const { data } = Font.getFont(face) as { data: object };
       Object.defineProperty(data, 'postscriptName', {
         value: `${fontFamily}-${fontWeight}`.replace(/[^a-z0-9-]/g, '-'),

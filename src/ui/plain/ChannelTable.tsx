@@ -7,7 +7,7 @@ import { functionOf, pointer, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 
-/** Where the servos of a channel stand with the sticks let go, asked of the chain. */
+/** Where the servos of a channel stand with the sticks released, asked of the chain. */
 function standsAt(setup: Setup, throws: readonly SurfaceThrows[], channel: number): string {
   const turned = throws
     .filter((t) => channelsReaching(setup, t.surface).includes(channel))

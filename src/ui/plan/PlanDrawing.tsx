@@ -21,7 +21,7 @@ import { LeadEnd } from './LeadEnd';
 import { PlugSlot } from './PlugSlot';
 import { pinned, useReplan } from './useReplan';
 
-/** What is dragged: a function to another channel, or what hangs on a plug to another plug. */
+/** What is dragged: a function to another channel, or what depends on a plug to another plug. */
 type Held = { function: ChannelFunction } | { plug: string };
 const heldOf = (id: string): Held => {
   const [what, name] = [id.slice(0, id.indexOf(':')), id.slice(id.indexOf(':') + 1)];
@@ -201,7 +201,7 @@ const portOf = ({ unit }: Setup, carries: ChannelFunction): string | undefined =
 /** A label as it may stand in a selector. */
 const quoted = (label: string) => label.replace(/["\\]/g, '\\$&');
 
-/** Servos and motors that hang on nothing. */
+/** Servos and motors that depend on nothing. */
 const unplugged = ({ airframe, installation }: Setup): string[] =>
   [...airframe.servos, ...airframe.motors]
     .filter((a) => !installation.plugs.some((p) => p.drives.includes(a.id)))

@@ -16,7 +16,7 @@ export const pinned = (
   { carries, channel },
 ];
 
-/** Plans the channels anew with other wishes or pins; what cannot be planned changes nothing. */
+/** Plans the channels again with other choices or pins; what cannot be planned changes nothing. */
 export function useReplan() {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);

@@ -12,7 +12,7 @@ import { RoundCard } from './RoundCard';
 import { RunResult } from './RunResult';
 import type { Answers, Run } from './run';
 
-/** Before every flight or run: what is looked at in one go, large, for a phone beside the model. */
+/** Before every flight or run: what is checked in one go, large, for a phone beside the model. */
 export function PreflightStation() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
@@ -49,7 +49,7 @@ export function PreflightStation() {
     if (!run) return;
     const next = { ...run, answers: { ...run.answers, ...said }, at: run.at + 1 };
     setRun(next);
-    // All of it right is kept as it is; what went wrong is looked at first.
+    // All of it right is kept as it is; what went wrong is checked first.
     const whole = card.every((c) => next.answers[c.item] === 'pass');
     if (next.at === rounds.length && whole) void put(next, false);
   };

@@ -11,7 +11,7 @@ import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { usePut } from '../live/usePut';
 import type { Answers } from './run';
 
-/** What is looked at in one go, large: all of it right, or which of it is wrong. */
+/** What is checked in one go, large: all of it right, or which of it is wrong. */
 export function RoundCard({
   round: { title, items },
   at,

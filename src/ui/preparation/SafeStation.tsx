@@ -8,5 +8,7 @@ import { TestScript } from '../checks/TestScript';
 export function SafeStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
-  return <TestScript title="Before anything is powered" steps={checklist(setup, evidence, 'safe')} />;
+  return (
+    <TestScript title="Before anything is powered" steps={checklist(setup, evidence, 'safe')} />
+  );
 }

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { rewrite, WISH_TITLES } from '@/core/plan';
 import type { Setup, WishId } from '@/core/setup';
 
-/** Says of a wish that the person has taken some of it into their own hands, and gives it back. */
+/** Says of a choice that the person has taken some of it into their own hands, and gives it back. */
 export function Yours({
   setup,
   of,

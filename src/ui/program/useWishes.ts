@@ -17,7 +17,7 @@ import { useModel } from '../open/modelStore';
 /** A choice that would leave other things behind: the person says how far it goes. */
 export interface Along {
   label: string;
-  /** What else would be written otherwise, wish by wish. */
+  /** What else would be written otherwise, choice by wish. */
   groups: { title: string; changes: SheetChange[] }[];
   /** Entries changed by hand, which stay. */
   kept: number;
@@ -37,7 +37,7 @@ const HANGING_WAYS: Record<ForHanging, string> = {
   aside: 'Switch those lines off',
 };
 
-/** The one wish that two sets differ in. */
+/** The one choice that two sets differ in. */
 function choiceBetween(a: ProgramWishes, b: ProgramWishes): Choice | undefined {
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])] as (keyof ProgramWishes)[];
   const wish = keys.find((k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]));
@@ -73,7 +73,7 @@ function alongOf(
 }
 
 /**
- * The wishes of the open model. A choice that can be written is written at once; one that would leave
+ * The choices of the open model. A choice that can be written is written at once; one that would leave
  * other things behind says so first; one that cannot be written stays on the screen with the reasons.
  */
 export function useWishes() {

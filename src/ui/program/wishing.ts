@@ -8,7 +8,7 @@ export interface Sentenced {
   wish: (next: ProgramWishes, label: string) => void;
 }
 
-/** One thing that can be wished, as a sentence; what it speaks of is shown on the rig. */
+/** One thing that can be chosen, as a sentence; what it speaks of is shown on the rig. */
 export interface Sentence {
   id: Exclude<WishId, 'sticks'>;
   /** Whether the model has anything of the kind. */

@@ -14,7 +14,7 @@ const CHOICES: readonly (readonly [LostChannel['entered'], string])[] = [
   ['no-pulses', 'send nothing'],
 ];
 
-/** What each channel does when the link is lost, to be chosen one by one. */
+/** What each channel does when the signal is lost, to be chosen one by one. */
 export function LostChannels() {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);

@@ -12,7 +12,7 @@ const WORDS: readonly (readonly [Receiver['lost'], string])[] = [
   ['no-pulses', 'falls silent'],
 ];
 
-/** The receiver that a unit sits behind: what it can do when the link is lost decides what the unit can. */
+/** The receiver that a unit sits behind: what it can do when the signal is lost decides what the unit can. */
 export function ReceiverInFront() {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);

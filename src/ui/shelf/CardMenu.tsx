@@ -22,7 +22,7 @@ interface Holds {
 
 const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
 
-/** What can be done with a model as a thing: another name, tags, a copy, put away, taken off. */
+/** What can be done with a model as a thing: another name, tags, a copy, retired, taken off. */
 export function CardMenu({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace }) {
   const router = useRouter();
   const [asking, setAsking] = useState<'name' | 'tags' | 'off'>();

@@ -7,7 +7,7 @@ import { TextField } from '../fields/TextField';
 import type { ChangeUnit } from './TraitQuestions';
 import { Select } from '../parts/Select';
 
-/** The plugs: what is written beside each, what it must carry, whether it can be steadied. */
+/** The plugs: what is written beside each, what it must carry, whether it can be stabilized. */
 export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { ports, stabilizedOutputs } = unit.traits;
   const [refused, setRefused] = useState('');

@@ -16,7 +16,7 @@ export { isSteadied, PORT_MAX_US } from './ports';
 export { axisWeights, mixedFunction } from './functions';
 
 /**
- * Whether a unit knows by itself that the link is lost. One that sits behind a receiver hears only its
+ * Whether a unit knows by itself that the signal is lost. One that sits behind a receiver hears only its
  * pulses: while the receiver holds or presets them, all is well for it.
  */
 export const knowsLinkLost = ({

@@ -4,7 +4,7 @@ import type { Frame, Stimulus } from '../frame';
 
 /**
  * Rotation from the model's true axes to the axes the unit believes in: how it sits (with skew),
- * undone by how it was told it sits. The identity when both agree.
+ * undone by the orientation that is set. The identity when both agree.
  */
 export function beliefMatrix(setup: Setup): Matrix3 {
   const { mounting, skewDeg } = setup.installation;
@@ -37,7 +37,7 @@ export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) 
     out.roll = flat < 1e-9 ? 0 : Math.atan2(seenY, seenZ) / RAD;
     out.pitch = Math.atan2(-seenX, flat) / RAD;
   };
-  // Whatever it saw when level was captured it calls level: how the model lay, and how it sits askew.
+  // Whatever it saw when level was captured it calls level: how the model lay, and how it sits out of square.
   const captured = { roll: 0, pitch: 0 };
   if (levelCapture)
     seen(0, levelCapture.pitchDeg - setup.airframe.measures.flyingPitchDeg, captured);

@@ -2,7 +2,7 @@ import { AXES, pointer, type Setup } from '../../setup';
 import { handsOf } from '../pose';
 import { replaced, type Structure, type StructuralRemedy } from './structure';
 
-/** Why a correction that should be there is not: nothing turned round, something switched off. */
+/** Why a correction that should be there is not: nothing reversed, something switched off. */
 export function silences(setup: Setup): Structure[] {
   return [...passing(setup), ...noGain(setup), ...otherSlots(setup), ...notStabilized(setup)];
 }

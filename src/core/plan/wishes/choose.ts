@@ -14,12 +14,12 @@ import { channelOf } from './draft';
 import { keptAsOwn, putAside, type Hanging, type Known } from './hanging';
 import { rewrite, rewriteAll, type Rewritten } from './write';
 
-/** A choice: what one of the wishes shall be from now on; undefined takes it out. */
+/** One choice: what it shall be from now on; undefined takes it out. */
 export type Choice = {
   [W in keyof ProgramWishes]-?: { wish: W; value: ProgramWishes[W] };
 }[keyof ProgramWishes];
 
-/** A Setup with its wishes written. */
+/** A Setup with its choices written. */
 export interface Written {
   ok: true;
   setup: Setup;
@@ -46,8 +46,8 @@ export interface Refused {
 export type ForHanging = 'keep' | 'aside';
 
 /**
- * Takes one choice: its own entries are written anew, and nothing else is touched. Which other wishes
- * would now be written otherwise is told, and they are written too where they are named in `also`.
+ * Takes one choice: its own entries are written again, and nothing else is touched. Which other choices
+ * would now be written differently is reported, and they are written too where they are named in `also`.
  * @param forHanging said where the person's own entries read what the choice writes no more
  */
 export function choose(
@@ -91,7 +91,7 @@ export function choose(
     : refused(valid.problems);
 }
 
-/** What other choices read of this one goes with it: they are written anew first. */
+/** What other choices read of this one goes with it: they are written again first. */
 function withoutOthers(own: Rewritten, wish: WishId): Rewritten {
   const { program } = own.setup;
   const owners = new Set(
@@ -121,7 +121,7 @@ function hangs(hanging: Hanging): Refused {
 }
 
 /**
- * A whole set of wishes at once, each written anew, over what was changed by hand in its place.
+ * A whole set of choices at once, each written again, over what was changed by hand in its place.
  * What the person entered beside it stays.
  */
 export function writeWishes(before: Setup, wishes: ProgramWishes): Written | Refused {
@@ -158,7 +158,7 @@ export const outOfStep = (setup: Setup): WishId[] =>
     return again.reasons.length === 0 && again.kept.length === 0 && !same(again.setup, setup);
   });
 
-/** Orders to the unit that the wishes need a channel for. */
+/** Orders to the unit that the choices need a channel for. */
 function channelsWished({ panic, gain }: ProgramWishes): ChannelFunction[] {
   return [
     ...(panic?.way === 'channel' ? (['recovery'] as const) : []),
@@ -169,7 +169,7 @@ function channelsWished({ panic, gain }: ProgramWishes): ChannelFunction[] {
 }
 
 /**
- * Channels the wishes need are planned in, channels they no longer need are given back. Whatever has
+ * Channels the choices need are planned in, channels they no longer need are given back. Whatever has
  * a channel keeps it, as long as there is room.
  */
 function withChannels(setup: Setup): { ok: true; setup: Setup } | { ok: false; reasons: string[] } {

@@ -6,14 +6,14 @@ import { rewrite } from './write';
 type Entry = { owner?: WishId | undefined; rates?: readonly Entry[] };
 
 /**
- * Entries of the program that an edit has made other than their wish would write them are the
- * person's from now on: the wish leaves them alone.
+ * Entries of the program that an edit has made other than their choice would write them are the
+ * person's from now on: the choice leaves them alone.
  * @returns the Setup after the edit, with those entries given to the person
  */
 export function claimed(before: Setup, after: Setup): Setup {
   if (before.program === after.program) return after;
   const known = new Map<WishId, ReadonlySet<string>>();
-  /** What a wish would write for the Setup as it is now, entry by entry. */
+  /** What a choice would write for the Setup as it is now, entry by entry. */
   const writtenBy = (wish: WishId): ReadonlySet<string> => {
     const found = known.get(wish) ?? contentsOf(rewrite(after, wish).setup);
     known.set(wish, found);

@@ -62,7 +62,7 @@ function slowed(
   }
 }
 
-/** Which way a channel must go to lower what hangs on it: +1, −1. */
+/** Which way a channel must go to lower what depends on it: +1, −1. */
 function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 | -1 {
   const servo = setup.airframe.servos.find((s) => s.carries === carries)?.id;
   const at = setup.airframe.surfaces.findIndex((s) => s.servo === servo);

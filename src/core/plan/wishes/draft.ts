@@ -12,7 +12,7 @@ import type {
   WishId,
 } from '../../setup';
 
-/** What one wish writes, list by list. */
+/** What one choice writes, list by list. */
 export type Entries = Pick<
   Program,
   'inputs' | 'logic' | 'shapes' | 'variables' | 'lines' | 'failsafe' | 'callouts' | 'timers'
@@ -30,19 +30,19 @@ export const LISTS = [
   'timers',
 ] as const satisfies readonly (keyof Entries)[];
 
-/** A wish while it is being written. */
+/** A choice while it is being written. */
 export interface Draft {
   owner: WishId;
-  /** As it was, with what this wish had written. */
+  /** As it was, with what this choice had written. */
   before: Setup;
   /**
-   * A copy without what this wish had written. Settings of the unit, inputs and outputs are its own, to be changed
+   * A copy without what this choice had written. Settings of the unit, inputs and outputs are its own, to be changed
    * in place; all else is shared.
    */
   setup: Setup;
-  /** What this wish writes. */
+  /** What this choice writes. */
   own: Entries;
-  /** Why something that was wished for cannot be done. */
+  /** Why something that was chosen cannot be done. */
   reasons: string[];
   /** Things to know that keep nothing from being done. */
   notes: string[];
@@ -57,7 +57,7 @@ export function draftOf(setup: Setup, owner: WishId): Draft {
   };
   for (const list of LISTS)
     Object.assign(copy.program, { [list]: program[list].filter((e) => e.owner !== owner) });
-  // What others read of it stays while it is written anew: the chain is asked meanwhile.
+  // What others read of it stays while it is written again: the chain is asked meanwhile.
   copy.program = withWhatIsRead(program, copy.program, owner).program;
   copy.program.inputs = copy.program.inputs.map((input) => ({ ...input }));
   copy.program.outputs = program.outputs.map((output) => ({ ...output }));

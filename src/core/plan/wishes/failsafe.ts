@@ -62,7 +62,7 @@ function brakes({ airframe }: Setup): string | undefined {
 const BRAKE_SHARE = 0.5;
 
 /**
- * Why a unit could not be told to level, or to fly home, once the link is lost; nothing where it can, by itself or by
+ * Why a unit could not be told to level, or to fly home, once the signal is lost; nothing where it can, by itself or by
  * a preset of its mode channel.
  */
 function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
@@ -84,7 +84,7 @@ function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
   return undefined;
 }
 
-/** What every channel does when the link is lost, and what the unit does by itself. */
+/** What every channel does when the signal is lost, and what the unit does by itself. */
 export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['failsafe']>): void {
   const { setup, reasons, owner } = draft;
   const refusal = failsafeSchools(setup)[wish.school];
@@ -172,7 +172,7 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       const high = Math.min(to, pulse.centreUs + reach);
       return preset((low + high) / 2);
     }
-    // An autopilot is told by its mode channel alone; everything else stays unset.
+    // An autopilot is commanded by its mode channel alone; everything else stays unset.
     if (told) return [];
     if (!flies) return [{ channel, kind: 'hold', owner }];
     // Levelling with no gain would be levelling in name only.

@@ -4,7 +4,7 @@ import { combinations } from './modes';
 import { gainAt, gainPulse, knobToGain, pulseFor, rawFor } from './values';
 import { CANNOT } from './words';
 
-/** Less than this of the gain wished for is worth a word. */
+/** Less than this of the gain chosen is worth a word. */
 const SHORT_PCT = 3;
 
 /** The lines of the gain channel, worked out for the unit's own reading of it. */

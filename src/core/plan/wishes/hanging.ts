@@ -125,7 +125,7 @@ export function withWhatIsRead(
   }
 }
 
-/** The entries that hang on others given to the person, to stay as they are. */
+/** The entries that depend on others given to the person, to stay as they are. */
 export function keptAsOwn(program: Program, { entries }: Hanging): Program {
   const next = { ...program };
   for (const list of READ) {

@@ -67,7 +67,7 @@ export function writeLaunch(draft: Draft, wish: NonNullable<ProgramWishes['launc
   const sticks = (['aileron', 'elevator'] as const)
     .map((f) => setup.transmitter.controls[stickOf(setup.transmitter, f)])
     .filter((c) => c !== undefined);
-  // Asked of what is there: what others look at of this wish must not be missing meanwhile.
+  // Asked of what is there: what others look at of this choice must not be missing meanwhile.
   const senses = upSenses(draft.before);
   if (sticks.length === 0 || senses.length === 0) {
     reasons.push('Launch help needs an elevator stick with a channel.');

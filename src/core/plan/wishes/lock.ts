@@ -2,7 +2,7 @@ import { addLine, channelOf, type Draft } from './draft';
 import { snapZeroGain } from './gain';
 import { gainPulse, rawFor } from './values';
 
-/** The gain at off after every other line of its channel, while chassis or hull are looked at without the gyro. */
+/** The gain at off after every other line of its channel, while chassis or hull are checked without the gyro. */
 export function writeLock(draft: Draft): void {
   const { setup, reasons } = draft;
   const law = setup.unit.traits.gainLaw;

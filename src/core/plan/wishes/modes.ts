@@ -94,7 +94,7 @@ export function cellsOf(setup: Setup, wish: ModeWish, reasons: string[] = []): M
   });
 }
 
-/** The mode cells of the wish that is there, if there is one. */
+/** The mode cells of the choice that is there, if there is one. */
 export const cellsNow = (setup: Setup): ModeCell[] => {
   const { modes } = setup.intents.program;
   return modes ? cellsOf(setup, modes) : [];
@@ -111,7 +111,7 @@ function inMenuOrder({ unit }: Setup, wish: ModeWish): boolean {
   );
 }
 
-/** The slots of the unit for a wish; those that will do stay as they are. */
+/** The slots of the unit for a choice; those that will do stay as they are. */
 function slotsFor(setup: Setup, wish: ModeWish, reasons: string[]): Mode[] {
   const { traits, settings } = setup.unit;
   const select = traits.modeSelect;

@@ -8,7 +8,7 @@ import { rewrite } from './write';
 type Value = NonNullable<ProgramWishes[keyof ProgramWishes]>;
 type Path = readonly (string | number)[];
 
-/** Tried at most: whoever is further off chooses anew. */
+/** Tried at most: whoever is further off chooses again. */
 const MOST_TRIED = 160;
 
 /**

@@ -11,10 +11,10 @@ const nameOf = (entry: object): string =>
   'id' in entry ? String(entry.id) : String((entry as { channel: number }).channel);
 
 /**
- * Puts what a wish writes in the place of what it had written. An entry that is there already stays
- * where it stands; a new one comes after the last of its wish, or where its wish stood, or where its wish belongs among the
+ * Puts what a choice writes in the place of what it had written. An entry that is there already stays
+ * where it stands; a new one comes after the last of its choice, or where its choice stood, or where its choice belongs among the
  * others. What the person wrote is neither moved nor touched, and keeps its name.
- * @returns the program, and the entries of the person that stand where the wish would have written
+ * @returns the program, and the entries of the person that stand where the choice would have written
  */
 export function placed(
   program: Program,
@@ -75,7 +75,7 @@ function placedIn<T extends Owned & object>(
 
 export const alike = (a: object, b: object): boolean => canonicalize(a) === canonicalize(b);
 
-/** Before the first entry of a wish that has a later word, else after the last that was written. */
+/** Before the first entry of a choice that has a later word, else after the last that was written. */
 function placeOf(entries: readonly Owned[], owner: WishId): number {
   const own = WISHES.indexOf(owner);
   const later = entries.findIndex((e) => rank(e) > own);

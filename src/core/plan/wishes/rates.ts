@@ -15,7 +15,7 @@ const rate = ({ pct, expoPct }: { pct: number; expoPct: number }, when?: Conditi
   owner: 'rates',
 });
 
-/** Rates and expo of one input for a wish, the first whose condition holds counting. */
+/** Rates and expo of one input for a choice, the first whose condition holds counting. */
 export function ratesOf(setup: Setup, wish: RatesWish): Rate[] {
   switch (wish.by) {
     case 'one':

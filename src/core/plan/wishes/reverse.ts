@@ -7,7 +7,7 @@ const NEUTRAL_PCT = 5;
 
 /**
  * Brake first, reverse after: with a controller that reverses at once, the first push of the trigger
- * away only brakes; let go and pushed again it reverses, until the trigger is pulled once more.
+ * away only brakes; let go and pushed again it reverses, until the trigger is pulled again.
  */
 export function writeReverse(draft: Draft, wish: NonNullable<ProgramWishes['reverse']>): void {
   const { setup, reasons } = draft;

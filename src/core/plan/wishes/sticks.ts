@@ -22,7 +22,7 @@ function sticksOf(setup: Setup, carries: ChannelFunction): (readonly [ChannelFun
       return [['throttle', 100]];
   }
   if (functionOf(carries).stick) return [[carries, 100]];
-  // An inverted V answers the rudder the other way about.
+  // An inverted V answers the rudder reversed.
   const turned =
     setup.airframe.kind === 'inverted-v-tail' &&
     mixerOf(setup.unit, setup.intents.mixer) === 'transmitter';

@@ -111,7 +111,7 @@ function withOnesOwn(setup: Setup): Setup {
 
 type Owned = { owner?: string; rates?: readonly Owned[] };
 
-/** What does not belong to a wish, list by list, as it is written. */
+/** What does not belong to a choice, list by list, as it is written. */
 const othersOf = ({ program }: Setup, wish: string): string =>
   JSON.stringify([
     ...LISTS.map((list) =>

@@ -1,6 +1,6 @@
 import type { FailsafeSchool, GainWish, PanicWay, WishId } from '../../setup';
 
-/** What each wish is about, as a heading. */
+/** What each choice is about, as a heading. */
 export const WISH_TITLES: Record<WishId, string> = {
   sticks: 'Sticks',
   flaps: 'Flaps',
@@ -20,7 +20,7 @@ export const WISH_TITLES: Record<WishId, string> = {
   failsafe: 'Failsafe',
 };
 
-/** Why a wish cannot be had from this unit. */
+/** Why a choice cannot be had from this unit. */
 export const CANNOT = {
   gain: 'This unit has no gain channel: its gain is set on the unit itself.',
   modes: 'This unit has one mode and nothing to choose.',

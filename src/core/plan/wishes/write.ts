@@ -15,7 +15,7 @@ import { writeRates } from './rates';
 import { writeSticks } from './sticks';
 import { writeTimer, writeVoice } from './voice';
 
-/** What is written for a wish that was wished for; nothing for one that was not. */
+/** What is written for a choice that was chosen; nothing for one that was not. */
 type Writers = {
   [W in Exclude<WishId, 'sticks'>]: (
     draft: Draft,
@@ -23,7 +23,7 @@ type Writers = {
   ) => void;
 };
 
-/** Every wish; a new one is a file and a line here. */
+/** Every choice; a new one is a file and a line here. */
 const WRITERS: Writers = {
   flaps: writeFlaps,
   gear: writeGear,
@@ -46,14 +46,14 @@ export interface Rewritten {
   setup: Setup;
   reasons: string[];
   notes: string[];
-  /** Entries of the person's that stand where the wish would have written. */
+  /** Entries of the person's that stand where the choice would have written. */
   kept: string[];
   /** What it writes no more and others read: it stays, and somebody must say what becomes of it. */
   hanging: Hanging;
 }
 
 /**
- * Writes one wish as it stands in the Setup, and nothing else: its entries of the program, and the
+ * Writes one choice as it stands in the Setup, and nothing else: its entries of the program, and the
  * settings of the unit that belong to it. Written again unchanged, it changes no byte.
  * @param over takes the place of entries that the person has changed by hand
  */
@@ -64,7 +64,7 @@ export function rewrite(setup: Setup, wish: WishId, over = false): Rewritten {
   const { reasons, notes } = draft;
   const base = {
     ...setup.program,
-    // Rates stand within inputs that another wish owns.
+    // Rates stand within inputs that another choice owns.
     ...(wish === 'rates' ? { inputs: draft.setup.program.inputs } : {}),
     // How slowly a device moves belongs to its channel.
     ...(wish === 'flaps' || wish === 'gear' ? { outputs: draft.setup.program.outputs } : {}),
@@ -84,7 +84,7 @@ function writeOne<W extends keyof Writers>(draft: Draft, wish: W): void {
     WRITERS[wish](draft, wished as NonNullable<Setup['intents']['program'][W]>);
 }
 
-/** Every wish written, in the order in which they have their say. */
+/** Every choice written, in the order in which they have their say. */
 export function rewriteAll(setup: Setup, over = false): Omit<Rewritten, 'kept' | 'hanging'> {
   const reasons: string[] = [];
   const notes: string[] = [];

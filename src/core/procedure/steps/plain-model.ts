@@ -13,6 +13,6 @@ export const plainModel: Step = {
   cautions: ['prop-off', 'throttle-locked'],
   applies: () => true,
   proofs: byTest('plain-model', (step) => !isThrow(step)),
-  // A stick that is turned round afterwards would take it all away again.
+  // A stick that is reversed afterwards would take it all away again.
   after: () => ['entry', 'sticks'],
 };

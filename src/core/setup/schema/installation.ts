@@ -53,7 +53,7 @@ export const InstallationSchema = z.strictObject({
   gainLead: z.boolean(),
   /** What the monitor showed for the gain channel when its lead was pulled. */
   gainLeadLastPct: z.number().min(-150).max(150).optional(),
-  /** The receiver a unit sits behind: what it does when the link is lost, and whether the unit hears of it. */
+  /** The receiver a unit sits behind: what it does when the signal is lost, and whether the unit hears of it. */
   receiver: z
     .strictObject({
       lost: z.enum(['presets', 'holds', 'no-pulses']),

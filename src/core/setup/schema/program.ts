@@ -3,7 +3,7 @@ import { WISHES } from '../lists';
 import { ChannelSchema, IdSchema, LabelSchema, PctSchema } from './basics';
 import { FunctionSchema } from './functions';
 
-/** The wish that wrote an entry, and may write it anew. Left out where the person wrote it. */
+/** The choice that wrote an entry, and may write it again. Left out where the person wrote it. */
 const owner = z.enum(WISHES).optional();
 
 /** True or false at any moment. Positions of a switch count from the far one, 0. */

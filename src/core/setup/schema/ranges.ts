@@ -24,7 +24,7 @@ export function rangeAt(path: string, as?: string): Range {
   return found;
 }
 
-/** Whether a shape is told apart from others by this word. */
+/** Whether this word distinguishes a shape from others. */
 const isToldBy = (schema: z.core.$ZodType, word: string): boolean =>
   schema._zod.def.type === 'object' &&
   Object.values((schema._zod.def as z.core.$ZodObjectDef).shape).some(

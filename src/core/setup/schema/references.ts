@@ -110,7 +110,7 @@ export function checkReferences(setup: Setup): Problem[] {
 
   const { airframe, unit, transmitter, program, installation } = setup;
 
-  // Airframe: surfaces hang on servos.
+  // Airframe: surfaces depend on servos.
   const servos = unique(['airframe', 'servos'], airframe.servos, 'id', (s) => s.id);
   unique(['airframe', 'surfaces'], airframe.surfaces, 'id', (s) => s.id);
   unique(['airframe', 'motors'], airframe.motors, 'id', (m) => m.id);

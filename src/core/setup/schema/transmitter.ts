@@ -28,7 +28,7 @@ export const TransmitterSchema = z.strictObject({
   switchOnly: z.array(ChannelSchema).max(8),
   /** How many positions such a channel tells apart; three where nothing is said. */
   switchOnlyPositions: z.union([z.literal(2), z.literal(3)]).optional(),
-  /** What such a channel can do when the link is lost; a preset too where nothing is said. */
+  /** What such a channel can do when the signal is lost; a preset too where nothing is said. */
   switchOnlyLost: z.enum(['preset', 'hold']).optional(),
   /** What the hands are on; two sticks where nothing is said. */
   hands: z.enum(['sticks', 'wheel-and-trigger']).optional(),

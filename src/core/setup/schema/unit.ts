@@ -233,7 +233,7 @@ export const UnitSettingsSchema = z.strictObject({
         correctionReversed: z.boolean(),
         /** Its own for each side of the gain channel, where the sign chooses. */
         sets: z.strictObject({ below: GainSetSchema, above: GainSetSchema }).optional(),
-        /** Where it stands with the stick let go, and where it ends, in percent of its travel. */
+        /** Where it stands with the stick released, and where it ends, in percent of its travel. */
         travel: z
           .strictObject({
             centrePct: z.number().min(-50).max(50),
@@ -260,7 +260,7 @@ export const UnitSettingsSchema = z.strictObject({
     pitchDown: z.number().min(5).max(90),
   }),
   servoFrameMs: z.number().min(2).max(25),
-  /** Banks of outputs that are steadied; all of them where nothing is said. */
+  /** Banks of outputs that are stabilized; all of them where nothing is said. */
   banks: z.array(z.int().min(1).max(2)).max(2).optional(),
   /** What levelling does at full stick; it limits the angle where nothing is said. */
   levelKind: z.enum(['limits', 'rolls-through']).optional(),

@@ -58,7 +58,7 @@ function programTwo(program: Json): Json {
   };
 }
 
-/** What the sticks are rated at, where nothing was wished for: as the first of them stands. */
+/** What the sticks are rated at, where nothing was chosen: as the first of them stands. */
 function rateOf(program: unknown): Json {
   const inputs = isObject(program) && Array.isArray(program.inputs) ? program.inputs : [];
   const steering = inputs.find(

@@ -51,7 +51,7 @@ export interface Combination {
 }
 
 /**
- * What requirements may know of a Setup before anything is looked at: what is fitted, what was chosen,
+ * What requirements may know of a Setup before anything is checked: what is fitted, what was chosen,
  * which channels decide what. Everything here is asked of the schema, the chain and the geometry once.
  */
 export class Facts {
@@ -134,7 +134,7 @@ export class Facts {
     });
   }
 
-  /** Every position of a switch, as something that is looked at. */
+  /** Every position of a switch, as something that is checked. */
   positionsOf(id: string): Read[] {
     const control = this.setup.transmitter.controls.find((c) => c.id === id);
     if (!control || isContinuous(this.setup, this.at(id))) return [];

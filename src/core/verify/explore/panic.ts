@@ -14,7 +14,7 @@ export const controlsOf = ({ program }: Setup, condition: Condition): string[] =
   );
 
 /**
- * Which control is panic: the one wished for, else the one that lines meant for panic look at and
+ * Which control is panic: the one chosen, else the one that lines meant for panic look at and
  * lines meant for modes do not.
  */
 export function panicControlOf(setup: Setup): PanicControl | undefined {

@@ -37,7 +37,7 @@ export interface Table {
   tooLarge: TooLarge | undefined;
 }
 
-/** Why a part of a program cannot be looked at in full, by names. */
+/** Why a part of a program cannot be checked in full, by names. */
 export interface TooLarge {
   controls: string[];
   entries: string[];

@@ -62,7 +62,7 @@ function turnOf(
     const by = scale(m);
     return all.map((i) => m.frame.gainPct[i]! / by);
   });
-  // A knob that tunes one axis is looked at on that axis.
+  // A knob that tunes one axis is checked on that axis.
   const moved = all.filter((_, k) => given.some((g) => g[k] !== given[0]![k]));
   const looked = moved.length > 0 ? moved : all;
   const gains = given.map((g) => Math.max(...looked.map((i) => g[all.indexOf(i)]!)));

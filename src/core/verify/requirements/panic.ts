@@ -30,7 +30,7 @@ export interface PanicAnswer {
   mode: Mode;
   /** Least gain of roll and pitch while it acts, percent. */
   gainPct: number;
-  /** From the press until the unit rights the model, in milliseconds, the unit's delay included. */
+  /** From the press until the unit levels the model, in milliseconds, the unit's delay included. */
   afterMs: number;
 }
 

@@ -112,7 +112,7 @@ export const sticksRight: Requirement = {
     ),
 };
 
-/** A control that must leave a surface alone: why it might not, and what hands it is looked at with. */
+/** A control that must leave a surface alone: why it might not, and what hands it is checked with. */
 interface Stranger {
   at: number;
   axis?: Axis;

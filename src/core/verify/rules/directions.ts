@@ -30,7 +30,7 @@ function wrongWays(setup: Setup) {
         .filter((s) => s.expectation.check.kind === kind)
         .map((s) => [`${s.expectation.check.axis} ${s.expectation.surface.id}`, s]),
     );
-  // Only the axis asked about is told to the diagnosis, so only its changes come back.
+  // Only the axis asked about is given to the diagnosis, so only its changes come back.
   const remedies = (axis: Axis) => {
     const own = seen.filter((s) => s.expectation.check.axis === axis);
     const observations: Observation[] = own.map(({ expectation, movement }) => ({

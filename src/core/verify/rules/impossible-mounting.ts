@@ -18,7 +18,7 @@ export const impossibleMounting: Rule = {
       says,
       where,
       remedies,
-      // As it would be if it sat as it was told.
+      // As it would be if it sat the way its orientation is set.
       without: [[{ op: 'replace', path: '/installation/mounting', value: orientation }]],
     });
     if (!orientations.includes(mounting))

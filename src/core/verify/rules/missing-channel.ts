@@ -18,7 +18,7 @@ export const missingChannel: Rule = {
       .filter((f) => {
         const { standIn } = functionOf(f);
         const served = standIn !== undefined && sent.has(standIn);
-        // Recovery by a channel is a wish; panic can come by the mode channel as well.
+        // Recovery by a channel is a choice; panic can come by the mode channel as well.
         return (
           !sent.has(f) && !served && f !== 'recovery' && !(f === 'gain' && !installation.gainLead)
         );

@@ -8,7 +8,7 @@ export const rudderHold: Rule = {
   why: 'In every turn the nose must swing; a rudder that holds its heading fights it.',
   check(setup): Found[] {
     const { traits, settings } = setup.unit;
-    // A lost link and a recovery have modes of their own.
+    // A lost signal and a recovery have modes of their own.
     const chosen = [
       ...settings.slots,
       ...(settings.failsafe ? [settings.failsafe.mode] : []),

@@ -4,7 +4,7 @@ import { AXES, pointer } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 
-/** Fitted by eye, a few degrees are not seen; beyond this the leak is felt. Common practice, no source. */
+/** Fitted by estimate, a few degrees are not seen; beyond this the leak is felt. Common practice, no source. */
 const SQUARE_DEG = 3;
 
 export const skewed: Rule = {

@@ -19,7 +19,7 @@ export const skippedMode: Rule = {
       (c) => line?.follows.kind === 'control' && c.id === line.follows.id,
     );
     const free = freeControl(setup, ['switch-3']);
-    // A mode on a slot nobody wished for is a choice, not a mistake.
+    // A mode on a slot nobody chosen is a choice, not a mistake.
     const { modes, gain } = setup.intents.program ?? {};
     const wished = gain?.by === 'sets' ? ['off' as const] : modes?.table;
     return missing

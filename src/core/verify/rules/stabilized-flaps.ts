@@ -42,7 +42,7 @@ export const stabilizedFlaps: Rule = {
   },
 };
 
-/** Taking an output off what is steadied, where the unit lets that be chosen: alone, or with its bank. */
+/** Taking an output off what is stabilized, where the unit lets that be chosen: alone, or with its bank. */
 function offBy({ unit }: Setup, output: number, { label, bank }: Port): Remedy[] {
   switch (unit.traits.stabilizedOutputs) {
     case 'all':

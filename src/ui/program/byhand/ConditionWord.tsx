@@ -14,7 +14,7 @@ const DEEP = 'deep';
 
 const MOST_TERMS = 8;
 
-/** A condition in a sentence: places and logic joined by "and" or "or", each straight or turned round. */
+/** A condition in a sentence: places and logic joined by "and" or "or", each straight or reversed. */
 export function ConditionWord({
   setup,
   label,

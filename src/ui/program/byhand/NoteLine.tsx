@@ -7,7 +7,7 @@ import { TextField } from '../../fields/TextField';
 import { useModel } from '../../open/modelStore';
 import { usePut } from './EntryRow';
 
-/** Why a line is there, in the person's words; a line of a wish explains itself. */
+/** Why a line is there, in the person's words; a line of a choice explains itself. */
 export function NoteLine({ line, name }: { line: Line; name: string }) {
   const setup = useModel((s) => s.setup);
   const put = usePut();

@@ -11,7 +11,7 @@ import { rates } from './rates';
 import { reverse } from './reverse';
 import { timer, voice } from './voice';
 
-/** Everything that can be wished, as it is read from top to bottom. A new one is a file and a word here. */
+/** Everything that can be chosen, as it is read from top to bottom. A new one is a file and a word here. */
 export const SENTENCES: readonly Sentence[] = [
   modes,
   gain,

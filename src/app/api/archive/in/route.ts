@@ -2,7 +2,7 @@ import { receiveArchive } from '@/server/archive';
 import { answer } from '@/server/http';
 import { mustBeOurs } from '@/server/visitor';
 
-/** Only looks: what is found is brought in by a POST to the task. */
+/** Only looks: a POST to the task imports what is found. */
 export const POST = (request: Request) =>
   answer(() => {
     // Not behind the proxy, which would hold the whole of it in memory.

@@ -8,7 +8,7 @@ export const dynamic = 'force-dynamic';
 export const GET = (_: Request, { params }: Context) =>
   answer(async () => taskOf((await params).id));
 
-/** Brings in what was looked at. */
+/** Imports what was checked. */
 export const POST = (_: Request, { params }: Context) =>
   answer(async () => startIn((await params).id));
 
