@@ -34,10 +34,10 @@ class Hand {
     await field.press('Enter');
     await expect(field).toHaveValue(value);
   }
-  /** One more line at the end of a channel: its share, what it waits for, what it is for. */
+  /** Another line at the end of a channel: its share, what it waits for, what it is for. */
   async line(channel: RegExp, share: string, when: string, purpose: string, effect?: string) {
     const region = this.region(channel);
-    await region.getByRole('button', { name: /^(One more|A) line/ }).click();
+    await region.getByRole('button', { name: /^Add a line/ }).click();
     const row = this.last(region);
     await this.type(row, /: share, %$/, share);
     if (effect) await this.pick(row, /: effect$/, effect);

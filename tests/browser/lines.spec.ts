@@ -9,7 +9,7 @@ test('a line of one’s own is entered word by word, moves the channel, survives
   await page.locator('html[data-live]').waitFor({ state: 'attached' });
   await page.getByText('By hand, line by line').click();
   const elevator = page.getByRole('region', { name: 'Channel 2, elevator' });
-  await elevator.getByRole('button', { name: /^One more line/ }).click();
+  await elevator.getByRole('button', { name: /^Add a line/ }).click();
   const mine = elevator.getByRole('listitem').filter({ hasText: 'Your own.' });
   const own = mine.last();
   await expect(own).toBeVisible();

@@ -30,7 +30,7 @@ export function ChannelPart({ output, style }: { output: Output; style: EntrySty
         aside={<ChannelBar channel={channel} />}
         add={[
           {
-            words: `${own.length === 0 ? 'A' : 'One more'} ${style === 'function' ? 'mix' : 'line'}`,
+            words: `Add a ${style === 'function' ? 'mix' : 'line'}`,
             patch: addLine(setup, channel, { kind: 'fixed' }),
           },
         ]}

@@ -106,7 +106,7 @@ function Words({ setup, shape, at }: { setup: Setup; shape: Shape; at: number })
             onClick={() => change({ points: withOneMore(points) }, 'point added')}
           >
             <Plus size={14} aria-hidden />
-            point added
+            add a point
           </button>
         )}
       </span>
