@@ -103,7 +103,7 @@ const BY_HAND: [string, (args: { page: Page }) => Promise<void>][] = [
       await hand.line(GAIN, '20', 'Momentary M pressed', 'panic', OVER);
       await hand.part('Call-outs');
       const voice = hand.region('Call-outs and timers');
-      await voice.getByRole('button', { name: /^A call-out for a moved control/ }).click();
+      await voice.getByRole('button', { name: /^Add a call-out for a moved control/ }).click();
       await hand.type(hand.last(voice), /: still for, s$/, '1');
       await expectAccessible(page);
 
@@ -129,7 +129,7 @@ const BY_HAND: [string, (args: { page: Page }) => Promise<void>][] = [
       const hand = await Hand.at(page, 'Gain by hand');
       await hand.part('Shapes');
       const shapes = hand.region('Shapes');
-      await shapes.getByRole('button', { name: /^A shape/ }).click();
+      await shapes.getByRole('button', { name: /^Add a shape/ }).click();
       await hand.type(shapes, /point 1, out, %$/, '-50');
       await shapes.getByRole('slider', { name: /point 3$/ }).focus();
       await page.keyboard.press('Shift+ArrowDown');

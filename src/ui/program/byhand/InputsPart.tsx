@@ -25,7 +25,7 @@ export function InputsPart() {
         first
           ? [
               {
-                words: 'An input',
+                words: 'Add an input',
                 patch: addEntry(setup, 'inputs', {
                   label: `Input ${inputs.length + 1}`,
                   control: first.id,

@@ -24,7 +24,7 @@ export function ShapesPart() {
       says="What a line follows can go through a shape: straight between its points, level beyond them."
       add={[
         {
-          words: 'A shape',
+          words: 'Add a shape',
           patch: addEntry(setup, 'shapes', {
             label: `Shape ${shapes.length + 1}`,
             points: [-100, 0, 100].map((v) => ({ inPct: v, outPct: v })),

@@ -20,7 +20,7 @@ export function ValuesPart() {
       says="Numbers with a name of their own: lines follow them, a trim may shift them."
       add={[
         {
-          words: 'A value',
+          words: 'Add a value',
           patch: addEntry(setup, 'variables', {
             label: `Value ${variables.length + 1}`,
             valuePct: 0,

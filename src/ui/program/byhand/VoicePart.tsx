@@ -28,7 +28,7 @@ export function VoicePart() {
         ...(first
           ? [
               {
-                words: 'A call-out for a switch position',
+                words: 'Add a call-out for a switch position',
                 patch: addEntry(setup, 'callouts', { when: first, say: 'Say this' }),
               },
             ]
@@ -36,7 +36,7 @@ export function VoicePart() {
         ...(control
           ? [
               {
-                words: 'A call-out for a moved control',
+                words: 'Add a call-out for a moved control',
                 patch: addEntry(setup, 'callouts', {
                   moved: {
                     follows: { kind: 'control', id: control.id },
@@ -52,7 +52,7 @@ export function VoicePart() {
         ...(first
           ? [
               {
-                words: 'A timer',
+                words: 'Add a timer',
                 patch: addEntry(setup, 'timers', {
                   label: `Timer ${timers.length + 1}`,
                   when: first,
