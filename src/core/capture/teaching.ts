@@ -21,24 +21,24 @@ export interface Moment {
   seen: string;
 }
 
-export interface Captured {
+export interface DrivenCapture {
   /** What is done and seen, from the first press to the last. */
   moments: Moment[];
   /** The Setup as it is afterwards, with what the unit then believes. */
   setup: Setup;
   /** Which way the front wheels or the rudder go when the front is swung right, as the chain has it. */
   correction: 'against' | 'with' | 'none';
-  /** Steering as the unit reads it with the hand at its end, percent of what it was taught. */
+  /** Full steering as the unit reads it, percent of the travel it learned. */
   readsPct: number;
-  /** What that does out there; empty where all is well. */
+  /** What goes wrong with it when the model runs; empty where nothing does. */
   wrong: string[];
 }
 
 /**
- * Teaches a unit in thought, as somebody goes about it: the side shown first is its left, whatever it
- * really is. Everything said of the outcome is asked of the chain.
+ * Plays a travel capture: the unit learns the side shown first as left, whatever it really is. The
+ * outcome is asked of the chain.
  */
-export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): Captured {
+export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): DrivenCapture {
   const at = setup.program.outputs.findIndex((o) => o.carries === 'steering');
   const output = setup.program.outputs[at];
   const was = (field: string, value: unknown): PatchOperation => ({
@@ -99,12 +99,12 @@ const momentsOf = (first: 'left' | 'right'): Moment[] => {
       does: `Now steer full ${then}, and hold.`,
       seen: `the steering goes ${then}; its light stops: both ends are learned`,
     },
-    { does: 'Let go.', seen: 'the steering centres and stays there' },
+    { does: 'Release the steering.', seen: 'the steering centres and stays there' },
   ];
 };
 
 /** Front swung right: what the steering answers, as the direction checks would see it. */
-function correctionOf(setup: Setup): Captured['correction'] {
+function correctionOf(setup: Setup): DrivenCapture['correction'] {
   const predictions = predictAll(setup);
   for (const { check, surface, movement } of allExpectations(setup)) {
     if (check.kind !== 'correction') continue;

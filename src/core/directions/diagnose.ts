@@ -109,7 +109,7 @@ export function diagnose(setup: Setup, observations: readonly Observation[]): Di
     correctedSetup,
     silences: silencesOf(looked),
     tries: triesOf(all),
-    // Who mixes shows in the sticks alone: no correction need be seen first.
+    // The sticks alone show who mixes; no correction is needed for it.
     unfinished: (mixing ? [] : AXES).filter(
       (axis) =>
         !complete.has(axis) &&

@@ -125,7 +125,7 @@ export function CaptureStation() {
                   <strong>
                     {Math.abs(l.pct).toFixed(0)} % of {l.axis}
                   </strong>{' '}
-                  is left over: {l.becomes}.
+                  remains: {l.becomes}.
                 </li>
               ))}
             </ul>

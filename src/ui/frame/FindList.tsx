@@ -18,9 +18,8 @@ interface Entry {
   kind: string;
   words: string;
   more?: string;
-  /** Where it leads, below the model; nowhere where it is only explained. */
-  to?: string;
-  explains?: Term;
+  /** Where it leads, below the model; or what it explains. */
+  to: string | Term;
   /** What is shown of it on the rig. */
   at?: Pointed;
 }
@@ -65,7 +64,7 @@ function entriesOf(setup: Setup): Entry[] {
       kind: 'Explained',
       words: t.title,
       more: t.says,
-      explains: t,
+      to: t,
     })),
     ...RULES.map((r) => ({ kind: 'Mistakes that are looked for', words: r.title, to: 'proof' })),
   ];
@@ -126,9 +125,9 @@ export function FindList({
                   value={`${e.words} ${e.more ?? ''} ${i}`}
                   className={item}
                   onSelect={() => {
-                    if (!e.explains) return go(`/models/${id}/${e.to}`, e.at);
+                    if (typeof e.to === 'string') return go(`/models/${id}/${e.to}`, e.at);
                     onClose();
-                    onExplain(e.explains);
+                    onExplain(e.to);
                   }}
                 >
                   {e.words}

@@ -44,7 +44,7 @@ const seen = () => {
   try {
     return localStorage.getItem(SEEN) !== null;
   } catch {
-    // Where nothing may be kept, it would come back every time.
+    // Where nothing may be kept it would come back every time, so it is not shown at all.
     return true;
   }
 };

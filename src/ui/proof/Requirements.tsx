@@ -64,7 +64,7 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
               <h3 className="font-semibold">
                 {r.title}
                 <span className="text-soft ml-2 text-sm font-normal">
-                  {r.states === 1 ? '1 case' : `${count(r.states)} cases`} looked at
+                  {r.states === 1 ? '1 case' : `${count(r.states)} cases`} checked
                 </span>
               </h3>
               {r.failures.slice(0, 4).map((f) => (

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { isDone, testSubject, checklist } from '@/core/logbook';
 import { settingGroups, shippedRows, type RowGroup } from '@/core/settings';
 import { useKeys } from '../open/keys';
@@ -35,7 +35,7 @@ export function SettingsStation() {
     allAsShown();
     return true;
   }, true);
-  const shipped = shippedRows(setup);
+  const shipped = useMemo(() => shippedRows(setup), [setup]);
   const differs = (group: RowGroup) =>
     group.rows.some((row) => shipped.get(row.id)?.words !== row.words);
   const parts = [

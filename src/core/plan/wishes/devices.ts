@@ -122,7 +122,7 @@ export function writeCapture(draft: Draft, wish: NonNullable<ProgramWishes['capt
   const { setup } = draft;
   const channel = channelOf(setup, 'capture');
   if (channel === undefined) {
-    draft.reasons.push('No channel is left for the capture.');
+    draft.reasons.push('No channel is free for the capture.');
     return;
   }
   const on = held(setup, wish.control);

@@ -131,7 +131,7 @@ function writeAxes(draft: Draft, wish: Extract<GainWish, { by: 'axes' }>): void 
     if (!control) continue;
     const channel = channelOf(setup, `gain-${axis}`);
     if (channel === undefined) {
-      reasons.push(`No channel is left for the gain of ${axis}.`);
+      reasons.push(`No channel is free for the gain of ${axis}.`);
       continue;
     }
     addLine(draft, {

@@ -130,7 +130,7 @@ function writeRecovery(draft: Draft, control: string, holdS: number, when: Condi
   const { setup, reasons } = draft;
   const channel = channelOf(setup, 'recovery');
   if (channel === undefined) {
-    reasons.push('No channel is left for recovery.');
+    reasons.push('No channel is free for recovery.');
     return;
   }
   setup.unit.settings.recovery ??= usualRecovery(setup.unit);

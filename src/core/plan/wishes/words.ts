@@ -54,7 +54,7 @@ export const GAIN_CHOICES: Record<GainWish['by'], { title: string; when: string 
   },
   fixed: {
     title: 'One fixed value',
-    when: 'For a proven model and when no control is left. In the air you can change only the mode.',
+    when: 'For a proven model and when no control is free. In the air you can change only the mode.',
   },
 };
 

@@ -34,7 +34,7 @@ export function captureAgain(setup: Setup): Remedy[] {
 export const centreMoved: Rule = {
   id: 'M15',
   title: 'The unit reads the trim as a held control',
-  why: 'Trimmed in off mode and not captured again: the unit reads what is left as a held control.',
+  why: 'Trimmed in off mode and not captured again: the unit reads the remaining offset as a held control.',
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',

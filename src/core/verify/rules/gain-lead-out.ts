@@ -17,7 +17,7 @@ export const gainLeadOut: Rule = {
     return [
       {
         severity: traits.gainLeadMissing === 'full' || !off ? 'stop' : 'caution',
-        says: `${means} ${off ? 'Only the off mode is left to stop it.' : 'There is no off mode either: nothing stops it.'}`,
+        says: `${means} ${off ? 'Only the off mode can stop it.' : 'There is no off mode either: nothing stops it.'}`,
         where: '/installation/gainLead',
         remedies: settings.inputs.some((i) => i.carries === 'gain')
           ? [

@@ -15,7 +15,7 @@ export const noOff: Rule = {
       return [
         {
           severity: 'note',
-          says: 'This unit cannot be switched off from the transmitter: prove it on the bench all the more.',
+          says: 'This unit cannot be switched off from the transmitter: test it on the bench all the more carefully.',
           where: '/program/lines',
           remedies: [],
         },
