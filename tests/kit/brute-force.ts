@@ -43,7 +43,7 @@ export function bruteForce(request: PlanRequest): { cost: number; tried: number 
   let best = Infinity;
   let tried = 0;
   const fits = (f: ChannelFunction, channel: number) =>
-    (canRideSwitch(f) || !transmitter.switchOnly.includes(channel)) &&
+    (canRideSwitch(f, transmitter) || !transmitter.switchOnly.includes(channel)) &&
     (order.includes(f) ? order.indexOf(f) + 1 === channel : channel > order.length);
   const assign = (left: readonly ChannelFunction[], used: number): boolean => {
     const [first, ...rest] = left;

@@ -29,6 +29,17 @@ export const twoOfThree: Shape = {
   },
   drives(model) {
     const { modes } = model.setup.intents.program;
+    // Six channels are full, and the seventh carries the mode; flaps lie in the wing at rest.
+    expect(model.setup.program.outputs.map((o) => o.carries)).toEqual([
+      'aileron',
+      'elevator',
+      'throttle',
+      'rudder',
+      'flap',
+      'gear',
+      'mode',
+    ]);
+    expect(model.fresh().surface('flap-left')).toBeCloseTo(0, 1);
     expect(modes!.table).toEqual(['off', 'level']);
     const [mode] = modes!.switches;
     expect(model.fresh().hands({ [mode!]: -100 }).mode).toBe('off');

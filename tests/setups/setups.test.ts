@@ -6,52 +6,13 @@ import { sheetFor } from '@/core/sheets';
 import { prove, verify } from '@/core/verify';
 import { bySheetAlone } from '../kit/by-sheet';
 import { replay } from '../kit/replay';
-import { homecomer } from './01-homecomer';
-import { smallSwitches } from './02-small-switches';
-import { singleAxis } from './03-single-axis';
-import { numberedModes } from './04-numbered-modes';
-import { satellite } from './05-satellite';
-import { iceCar } from './06-ice-car';
-import { panicMix } from './07-panic-mix';
-import { selfMixingWing } from './08-self-mixing-wing';
-import { secondAilerons } from './09-second-ailerons';
-import { recoveryChannel } from './10-recovery-channel';
-import { inline } from './11-inline';
-import { lockedGain } from './12-locked-gain';
-import { wizard } from './13-wizard';
-import { handLaunch } from './14-hand-launch';
-import { twoOfThree } from './15-two-of-three';
-import { secondHand } from './16-second-hand';
-import { jet } from './17-jet';
-import { eighthChannel } from './18-eighth-channel';
-import { pairedSwitches } from './19-paired-switches';
-import { template } from './20-template';
-import { captureChannel } from './21-capture-channel';
+import * as shapes from './all';
+import { homecomer, jet, singleAxis } from './all';
 import { Model, type Shape } from './kit';
 
-const SHAPES: readonly Shape[] = [
-  homecomer,
-  smallSwitches,
-  singleAxis,
-  numberedModes,
-  satellite,
-  iceCar,
-  panicMix,
-  selfMixingWing,
-  secondAilerons,
-  recoveryChannel,
-  inline,
-  lockedGain,
-  wizard,
-  handLaunch,
-  twoOfThree,
-  secondHand,
-  jet,
-  eighthChannel,
-  pairedSwitches,
-  template,
-  captureChannel,
-];
+const SHAPES: readonly Shape[] = Object.values(shapes);
+
+it('twenty-one shapes stand here', () => expect(SHAPES.length).toBe(21));
 
 it('a receiver that can only hold brings nothing home: a stop that says so', () => {
   const setup = homecomer.make();

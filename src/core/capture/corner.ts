@@ -69,5 +69,9 @@ export const holdWords = (holds: readonly Hold[]): string =>
 export function cornerWords(moved: readonly MovedStick[]): string {
   return moved.length === 0
     ? 'No stick is reversed: hold them where the leaflet shows.'
-    : `Where the leaflet has ${moved.map((m) => `the ${m.stick} stick ${m.shown}, hold it ${m.hold}`).join('; where it has ')}.`;
+    : `W${movedWords(moved).slice(1)}.`;
 }
+
+/** "where the leaflet has the elevator stick back, hold it away from you" */
+export const movedWords = (moved: readonly MovedStick[]): string =>
+  `where the leaflet has ${moved.map((m) => `the ${m.stick} stick ${m.shown}, hold it ${m.hold}`).join('; where it has ')}`;

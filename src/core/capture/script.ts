@@ -11,7 +11,7 @@ import {
   type Setup,
   type UnitTraits,
 } from '../setup';
-import { cornerWords, movedSticks } from './corner';
+import { movedSticks, movedWords } from './corner';
 
 type Way = UnitTraits['captureGestures'][number];
 
@@ -120,7 +120,7 @@ function howToCapture(setup: Setup, ways: readonly Way[]): Sentence {
     })),
     corner:
       moved.length > 0
-        ? { id: moved.map((m) => m.stick).join('+'), label: cornerWords(moved) }
+        ? { id: moved.map((m) => m.stick).join('+'), label: movedWords(moved) }
         : undefined,
     thenMove: !(ways.includes('power-up') && ways.length === 1),
   });

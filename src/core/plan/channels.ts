@@ -210,7 +210,7 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
     channel >= 1 &&
     channel <= last &&
     !used.has(channel) &&
-    (canRideSwitch(f) || !transmitter.switchOnly.includes(channel));
+    (canRideSwitch(f, transmitter) || !transmitter.switchOnly.includes(channel));
 
   for (const { carries, channel } of pins) {
     if (!functions.includes(carries)) continue;
@@ -230,13 +230,16 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
     if (open(carries) && channel > 0 && fits(carries, channel))
       put(carries, channel, 'This transmitter’s own order.');
   }
-  // What only a full channel can carry goes before what a switch-only channel can.
-  const rest = functions
-    .filter(open)
-    .toSorted((a, b) => Number(canRideSwitch(a)) - Number(canRideSwitch(b)));
+  // What only a full channel can carry goes before what a switch-only channel can. The mode is the first
+  // to take such a channel: it needs the positions of a switch and nothing else.
+  const waits = (f: ChannelFunction) => {
+    if (!canRideSwitch(f, transmitter)) return 0;
+    return f === 'mode' && transmitter.switchOnly.length > 0 ? 1 : 2;
+  };
+  const rest = functions.filter(open).toSorted((a, b) => waits(a) - waits(b));
   for (const carries of rest) {
     const all = Array.from({ length: last }, (_, i) => i + 1).filter((c) => fits(carries, c));
-    const channel = canRideSwitch(carries)
+    const channel = canRideSwitch(carries, transmitter)
       ? (all.find((c) => transmitter.switchOnly.includes(c)) ?? all[0])
       : all[0];
     if (channel === undefined) return undefined;
@@ -268,7 +271,7 @@ function beyondOf(
       `The link “${link.label}” carries ${link.channels} channels: ${what}.${wider ? ` Choose the link “${wider.label}” first.` : ''}`,
     ];
   }
-  return transmitter.switchOnly.includes(channel) && !canRideSwitch(carries)
+  return transmitter.switchOnly.includes(channel) && !canRideSwitch(carries, transmitter)
     ? [`Channel ${channel} carries a switch only: ${what}.`]
     : [];
 }

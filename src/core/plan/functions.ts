@@ -1,4 +1,11 @@
-import { functionOf, kindOf, type Airframe, type ChannelFunction, type Unit } from '../setup';
+import {
+  functionOf,
+  kindOf,
+  type Airframe,
+  type ChannelFunction,
+  type Transmitter,
+  type Unit,
+} from '../setup';
 
 export type Mixer = 'unit' | 'transmitter';
 
@@ -33,8 +40,15 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
   ];
 }
 
-/** A switch can work it, and so a channel that only carries a switch. */
-export const canRideSwitch = (carries: ChannelFunction) => functionOf(carries).switched === true;
+/**
+ * Whether a channel that carries only a switch can carry this. Of two positions neither is the middle,
+ * and flaps lie in the wing in the middle of their channel.
+ */
+export const canRideSwitch = (
+  carries: ChannelFunction,
+  { switchOnlyPositions }: Pick<Transmitter, 'switchOnlyPositions'>,
+): boolean =>
+  functionOf(carries).switched === true && !(carries === 'flap' && switchOnlyPositions === 2);
 
 /** Why a unit does not suit an airframe; empty when it does. */
 export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[] {

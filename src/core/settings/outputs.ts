@@ -1,3 +1,4 @@
+import { isSteadied } from '../chain';
 import {
   functionOf,
   type ChannelFunction,
@@ -152,7 +153,7 @@ export const outputCorrection: Setting = {
   rows: (setup) =>
     setup.unit.traits.correctionDirection === 'menu' && setup.unit.traits.portReverse
       ? forEachOutput(setup, (output, at, about) =>
-          output.stabilized
+          isSteadied(setup, output)
             ? [
                 flagRow(
                   {
@@ -176,7 +177,7 @@ export const outputMaximum: Setting = {
   rows: (setup) =>
     setup.unit.traits.maxGainLimit && setup.unit.traits.gainKept !== 'output-and-set'
       ? forEachOutput(setup, (output, at, about) =>
-          output.stabilized
+          isSteadied(setup, output)
             ? [
                 numberRow(
                   {

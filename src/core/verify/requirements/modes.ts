@@ -96,7 +96,9 @@ export const modeMargins: Requirement = {
       }),
       ...inputs.flatMap(({ carries, channel }): Claim[] =>
         (carries === 'recovery' ||
-          (carries === 'gain' && facts.setup.unit.traits.modeSelect.by === 'gain-sign')) &&
+          (carries === 'gain' &&
+            facts.setup.installation.gainLead &&
+            facts.setup.unit.traits.modeSelect.by === 'gain-sign')) &&
         watched.includes(channel)
           ? [edgeClaim(facts, carries, channel)]
           : [],

@@ -4,8 +4,8 @@ export const gainLeadOut: Rule = {
   id: 'M47',
   title: 'Gain lead unplugged',
   why: 'Gain stays at the last value the unit saw, and no switch turns it down.',
-  explains: ['corrections', 'gain', 'panic'],
-  check(setup) {
+  explains: ['corrections', 'gain', 'panic', 'master-off'],
+  check(setup, proof) {
     const { traits, settings } = setup.unit;
     if (traits.gainLaw === 'fixed' || setup.installation.gainLead) return [];
     const means = {
@@ -13,11 +13,23 @@ export const gainLeadOut: Rule = {
       full: 'Without its lead the unit gives full gain.',
       zero: 'Without its lead the unit does nothing.',
     }[traits.gainLeadMissing];
-    const off = settings.slots.includes('off');
+    // Where the side of the gain channel chooses the mode, the lead takes the off with it.
+    const bySide = traits.modeSelect.by === 'gain-sign';
+    const modes = new Set(proof.rows.map((r) => r.mode));
+    const off =
+      proof.rows.length > 0 ? modes.has('off') : !bySide && settings.slots.includes('off');
+    const always = off && modes.size === 1;
+    const rest = always
+      ? 'That is off, whatever you do.'
+      : off
+        ? 'Only the off mode can stop it.'
+        : bySide
+          ? 'Its modes are on the same lead: nothing in your hands switches it off.'
+          : 'There is no off mode either: nothing stops it.';
     return [
       {
         severity: traits.gainLeadMissing === 'full' || !off ? 'stop' : 'caution',
-        says: `${means} ${off ? 'Only the off mode can stop it.' : 'There is no off mode either: nothing stops it.'}`,
+        says: `${means} ${rest}`,
         where: '/installation/gainLead',
         remedies: settings.inputs.some((i) => i.carries === 'gain')
           ? [

@@ -7,7 +7,9 @@ export const skippedMode: Rule = {
   why: 'A two-position switch sends its two ends and skips what lies between.',
   check(setup, proof) {
     const { program, transmitter, unit } = setup;
-    if (proof.rows.length === 0) return [];
+    // With its lead out a unit whose modes are on it is in one of them for good: M47 says so.
+    const led = unit.traits.modeSelect.by !== 'gain-sign' || setup.installation.gainLead;
+    if (proof.rows.length === 0 || !led) return [];
     const reached = new Set(proof.rows.map((r) => r.mode));
     const missing = [...new Set(unit.settings.slots)].filter((mode) => !reached.has(mode));
     const channel = unit.settings.inputs.find((i) => i.carries === 'mode')?.channel;
