@@ -4,8 +4,8 @@ import '@fontsource-variable/spline-sans-mono';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
-import { Toaster } from 'sonner';
 import { workshopProblem } from '@/server/workshop';
+import { Toasts } from '@/ui/parts/Toasts';
 import { asTheme, THEME_COOKIE } from '@/ui/theme/themes';
 
 export const metadata: Metadata = {
@@ -24,7 +24,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
           Skip to content
         </a>
         {problem === undefined ? children : <Unusable problem={problem} />}
-        <Toaster position="bottom-center" closeButton />
+        <Toasts />
       </body>
     </html>
   );
@@ -35,7 +35,7 @@ function Unusable({ problem }: { problem: string }) {
   return (
     <main id="main" role="alert" className="card border-stop m-8 max-w-2xl">
       <h1 className="text-2xl font-bold">The workshop cannot be opened</h1>
-      <p className="mt-2 wrap-anywhere">{problem}</p>
+      <p className="mt-2 wrap-break-word">{problem}</p>
       <p className="mt-2">
         Move that file away, or set another folder in <code>TOLVAN_DATA</code>, start again, and
         import your last archive.

@@ -111,7 +111,8 @@ export async function answerLooks(
       const upright = one === 'left' || one === 'right';
       const first = one === 'up' || one === 'left';
       const key = upright ? (first ? 'ArrowUp' : 'ArrowDown') : first ? 'ArrowLeft' : 'ArrowRight';
-      await give(key, first ? `left one ${one}` : `right one ${other}`);
+      const ones = upright ? ' one' : '';
+      await give(key, first ? `left${ones} ${one}` : `right${ones} ${other}`);
     } else {
       await give('o', 'something else: one at a time');
       await expect(section.locator('strong')).toHaveCount(1);

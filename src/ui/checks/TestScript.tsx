@@ -152,7 +152,7 @@ function AnswerButtons({
 }) {
   const shown = (text: string) => (compact ? <span className="sr-only">{text}</span> : text);
   return (
-    <div className={`flex gap-2 ${compact ? '' : 'mt-2 flex-wrap'}`}>
+    <div className={`flex gap-2 ${compact ? '' : 'mt-2 flex-wrap'} ${main ? 'pinned' : ''}`}>
       <button
         type="button"
         className={`btn ${compact ? 'btn-small' : ''} ${main ? 'btn-main' : ''}`}

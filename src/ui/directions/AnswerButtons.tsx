@@ -23,24 +23,24 @@ export function TogetherButtons({
   onOneByOne: () => void;
 }) {
   return (
-    <div className="mt-3 grid grid-cols-2 gap-2">
+    <div className="grid grid-cols-2 gap-2 lg:mt-3">
       {together.map(({ key, words, answers }) => {
         const Icon = KEY_ICONS[key]!;
         return (
           <button
             key={key}
             type="button"
-            className="btn min-h-14 justify-start gap-3 px-3 text-left text-lg"
+            className="btn justify-start gap-2 px-2 text-left lg:min-h-14 lg:gap-3 lg:px-3 lg:text-lg"
             onClick={() => onAnswer(answers)}
           >
-            <span className="text-soft shrink-0 rounded border border-(--card-edge) p-1">
+            <span className="text-soft shrink-0 rounded border border-(--card-edge) p-1 pointer-coarse:hidden">
               <Icon size={16} aria-hidden />
             </span>
             {words}
           </button>
         );
       })}
-      <button type="button" className="btn min-h-14 px-3" onClick={onOneByOne}>
+      <button type="button" className="btn px-2 lg:min-h-14" onClick={onOneByOne}>
         something else: one at a time
       </button>
     </div>
@@ -60,7 +60,7 @@ export function AnswerRows({
   onChoose: (of: Observed) => void;
 }) {
   return (
-    <ul className="mt-3 flex flex-col gap-2">
+    <ul className="flex flex-col gap-2 lg:mt-3">
       {look.map((o) => (
         <li
           key={o.expectation.surface.id}
@@ -109,7 +109,7 @@ function AnswerButton({
   return (
     <button
       type="button"
-      className="btn min-h-14 px-2 text-lg"
+      className="btn px-2 lg:min-h-14 lg:text-lg"
       aria-pressed={fresh && before}
       onClick={() => onAnswer(of, id)}
     >

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import type { AxisVerdict, Change, Diagnosis, Place, Verdict } from '@/core/directions';
 import type { Status } from '@/core/logbook';
 import { useModel } from '../open/modelStore';

@@ -32,16 +32,28 @@ export function MovementDrawing({
   const share = turned ? swing : 0;
   const asked = airframe.surfaces.find((s) => surfaceIds.includes(s.id));
   const [across, along] = STICK[check.axis];
+  const ends = turned ? [0, 0.5, 1] : [0];
   return (
-    <PlainModel
-      airframe={airframe}
-      attitudeDeg={[roll * share, pitch * share, yaw * share]}
-      marked={(id) => surfaceIds.includes(id)}
-      asideDeg={asked && isUpright(asked) ? 32 : 0}
-    >
+    <div className="flex flex-col items-center gap-1">
+      <PlainModel
+        airframe={airframe}
+        attitudeDeg={[roll * share, pitch * share, yaw * share]}
+        marked={(id) => surfaceIds.includes(id)}
+        asideDeg={asked && isUpright(asked) ? 32 : 0}
+        frame={ends.map((end) => [roll * end, pitch * end, yaw * end])}
+      />
       {!turned && (
-        <g transform="translate(0.72 0.34) scale(0.22)">
-          <circle r={1} fill="var(--card)" stroke="var(--ink)" strokeWidth={0.06} />
+        <svg viewBox="-1.1 -1.1 2.2 2.2" className="h-14" aria-hidden>
+          <rect
+            x={-1}
+            y={-1}
+            width={2}
+            height={2}
+            rx={0.3}
+            fill="var(--card)"
+            stroke="var(--ink)"
+            strokeWidth={0.06}
+          />
           <line
             x2={across * swing * 0.75}
             y2={along * swing * 0.75}
@@ -55,8 +67,8 @@ export function MovementDrawing({
             r={0.22}
             fill="var(--accent)"
           />
-        </g>
+        </svg>
       )}
-    </PlainModel>
+    </div>
   );
 }

@@ -129,37 +129,39 @@ export function Question({
           <MovementDrawing check={check} surfaceIds={asked.map((o) => o.expectation.surface.id)} />
         </div>
       </div>
-      {together.length > 0 ? (
-        <TogetherButtons
-          together={together}
-          onAnswer={onAnswer}
-          onOneByOne={() => setOneByOne(true)}
-        />
-      ) : (
-        <AnswerRows
-          look={look}
-          at={at}
-          onAnswer={(of, seen) => onAnswer([[of, seen]])}
-          onChoose={onChoose}
-        />
-      )}
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="btn" onClick={() => setUnsure((n) => n + 1)}>
-          <CircleHelp size={18} aria-hidden />
-          could not tell
-        </button>
-        {onSkip && (
-          <button type="button" className="btn" onClick={() => onSkip(asked)}>
-            <SkipForward size={18} aria-hidden />
-            later
-          </button>
+      <div className="pinned">
+        {together.length > 0 ? (
+          <TogetherButtons
+            together={together}
+            onAnswer={onAnswer}
+            onOneByOne={() => setOneByOne(true)}
+          />
+        ) : (
+          <AnswerRows
+            look={look}
+            at={at}
+            onAnswer={(of, seen) => onAnswer([[of, seen]])}
+            onChoose={onChoose}
+          />
         )}
-        {onBack && (
-          <button type="button" className="btn" onClick={onBack}>
-            <Undo2 size={18} aria-hidden />
-            take the last answer back
+        <div className="mt-2 flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={() => setUnsure((n) => n + 1)}>
+            <CircleHelp size={18} aria-hidden />
+            could not tell
           </button>
-        )}
+          {onSkip && (
+            <button type="button" className="btn" onClick={() => onSkip(asked)}>
+              <SkipForward size={18} aria-hidden />
+              later
+            </button>
+          )}
+          {onBack && (
+            <button type="button" className="btn" onClick={onBack}>
+              <Undo2 size={18} aria-hidden />
+              take the last answer back
+            </button>
+          )}
+        </div>
       </div>
       {beside}
       {aid && (

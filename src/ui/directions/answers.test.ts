@@ -28,8 +28,8 @@ describe('both sides answered in one go', () => {
     expect(said(lookOf(kind, check))).toEqual([
       ['ArrowUp', 'both up', { left: 'up', right: 'up' }],
       ['ArrowDown', 'both down', { left: 'down', right: 'down' }],
-      ['ArrowLeft', 'left one up, right one down', { left: 'up', right: 'down' }],
-      ['ArrowRight', 'right one up, left one down', { left: 'down', right: 'up' }],
+      ['ArrowLeft', 'left up, right down', { left: 'up', right: 'down' }],
+      ['ArrowRight', 'right up, left down', { left: 'down', right: 'up' }],
       ['x', 'neither moved', { left: 'centre', right: 'centre' }],
     ]);
   });

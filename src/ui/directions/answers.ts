@@ -59,7 +59,9 @@ export function togetherFor(look: readonly Observed[], check: Check): Together[]
     ...rights.map((o): SurfaceAnswer => [o, right]),
   ];
   const both = look.length === 2 ? 'both' : 'all';
-  const [one, other] = look.length === 2 ? ['left one', 'right one'] : ['left ones', 'right ones'];
+  // "left up, right down"; of surfaces that go left and right themselves, "left one left".
+  const ones = look.length === 2 ? ' one' : ' ones';
+  const [one, other] = ['left', 'right'].map((side) => (a === 'up' ? side : `${side}${ones}`));
   const across = a === 'up' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown'];
   const along = a === 'up' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
   return [

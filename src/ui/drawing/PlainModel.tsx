@@ -8,6 +8,57 @@ import { deflect, shapeOf, type Point } from './shape';
 /** Seen from behind and above. */
 const EYE_PITCH_DEG = 28;
 
+/** A point of the model as the eye has it: x to the right, y down, depth away from the eye. */
+const seenFrom = (
+  asideDeg: number,
+  [roll, pitch, yaw]: readonly [number, number, number],
+): ((p: Point) => { x: number; y: number; depth: number }) => {
+  const view: Matrix3 = multiply(
+    eulerMatrix(0, EYE_PITCH_DEG, asideDeg),
+    eulerMatrix(roll, pitch, yaw),
+  );
+  return (p) => {
+    const [x, y, z] = apply(view, p);
+    return { x: y, y: z, depth: x };
+  };
+};
+
+interface Box {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Room round what is asked about, and how much of the whole is shown at the least. */
+const MARGIN = 1.35;
+const LEAST = 0.5;
+
+/** The part of the whole picture that shows some points in every view, in the shape of the whole. */
+export function framed(
+  points: readonly Point[],
+  views: readonly ((p: Point) => { x: number; y: number })[],
+  whole: Box,
+): Box {
+  const seen = views.flatMap((flat) => points.map(flat));
+  if (seen.length === 0) return whole;
+  const xs = seen.map((p) => p.x);
+  const ys = seen.map((p) => p.y);
+  const [left, right, top, low] = [
+    Math.min(...xs),
+    Math.max(...xs),
+    Math.min(...ys),
+    Math.max(...ys),
+  ];
+  const share = Math.max(
+    LEAST,
+    (MARGIN * (right - left)) / whole.w,
+    (MARGIN * (low - top)) / whole.h,
+  );
+  const [w, h] = [whole.w * share, whole.h * share];
+  return { x: (left + right - w) / 2, y: (top + low - h) / 2, w, h };
+}
+
 /** The model as plain faces on paper: light, and there where no 3D is to be had. */
 export function PlainModel({
   airframe,
@@ -16,6 +67,7 @@ export function PlainModel({
   marked = () => false,
   asideDeg = 0,
   fit = false,
+  frame,
   children,
 }: {
   airframe: Airframe;
@@ -27,19 +79,13 @@ export function PlainModel({
   asideDeg?: number;
   /** Drawn into whatever room there is. */
   fit?: boolean;
+  /** Framed on the marked surfaces, which stay in the picture in all of these attitudes. */
+  frame?: readonly (readonly [roll: number, pitch: number, yaw: number])[];
   /** Drawn over it, in a square of ±1. */
   children?: React.ReactNode;
 }) {
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
-  const [roll, pitch, yaw] = attitudeDeg;
-  const view: Matrix3 = multiply(
-    eulerMatrix(0, EYE_PITCH_DEG, asideDeg),
-    eulerMatrix(roll, pitch, yaw),
-  );
-  const flat = (p: Point) => {
-    const [x, y, z] = apply(view, p);
-    return { x: y, y: z, depth: x };
-  };
+  const flat = seenFrom(asideDeg, attitudeDeg);
   const faces = [
     ...shape.fixed.map((quad) => ({
       points: quad.map(flat),
@@ -79,9 +125,17 @@ export function PlainModel({
     r * 0.62,
     ...(fit ? faces.flatMap((f) => f.points.map((p) => 1.03 * Math.abs(p.y))) : []),
   );
+  const whole: Box = { x: -r, y: -half, w: 2 * r, h: 2 * half };
+  const box = frame
+    ? framed(
+        shape.moving.filter((m) => marked(m.surface.id)).flatMap((m) => [...m.quad]),
+        frame.map((attitude) => seenFrom(asideDeg, attitude)),
+        whole,
+      )
+    : whole;
   return (
     <svg
-      viewBox={`${-r} ${-half} ${2 * r} ${2 * half}`}
+      viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
       className={fit ? 'h-full w-full' : 'w-full'}
       aria-hidden
       data-picture="plain"

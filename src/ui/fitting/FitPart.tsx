@@ -3,7 +3,7 @@
 import { Archive } from 'lucide-react';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { difference } from '@/core/patch';
 import { refit } from '@/core/plan';
 import type { PartKind } from '@/core/setup';

@@ -5,18 +5,18 @@ import Link from 'next/link';
 import { LightButton } from '../theme/LightButton';
 import type { Theme } from '../theme/themes';
 import { useFind } from './Find';
-import { useJob } from '../open/job';
+import { countOf, useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
 import { NextLink } from './NextUp';
-import { WaySheet } from './Way';
+import { WayButton } from './WayButton';
 
 /** One line: which model, how much of it is proven, the one next thing, undo, find, light. */
 export function Head({ theme }: { theme: Theme }) {
   const name = useModel((s) => s.setup.name);
   const id = useModel((s) => s.id);
   return (
-    <header className="border-ink flex flex-wrap items-center gap-x-3 border-b-2 px-3 py-1 max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:bg-(--paper) lg:h-13 lg:flex-nowrap lg:px-4 print:hidden">
-      <WaySheet />
+    <header className="border-ink flex items-center gap-x-3 border-b-2 px-3 py-1 max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:gap-x-1 max-lg:bg-(--paper) lg:h-13 lg:px-4 print:hidden">
+      <WayButton theme={theme} />
       <Link
         href="/"
         className="font-head flex min-h-11 shrink-0 items-center text-xl font-bold max-lg:hidden"
@@ -35,9 +35,9 @@ export function Head({ theme }: { theme: Theme }) {
       <span className="ml-auto flex items-center gap-1 max-lg:ml-0">
         <UndoButton />
         <FindButton />
-        <LightButton theme={theme} small />
-      </span>
-      <span className="max-lg:basis-full lg:order-3">
+        <span className="max-lg:hidden">
+          <LightButton theme={theme} small />
+        </span>
         <NextLink head />
       </span>
     </header>
@@ -47,25 +47,21 @@ export function Head({ theme }: { theme: Theme }) {
 /** How much of the way is proven. */
 function Proven() {
   const { way, job } = useJob();
-  const places = way.flatMap((p) => p.places);
-  const done = places.filter((p) => p.status === 'proven').length;
+  const { done, places } = countOf(way);
   return (
-    <span className="text-soft flex shrink-0 items-center gap-2 text-sm" aria-live="polite">
+    <span
+      className="text-soft flex shrink-0 items-center gap-2 text-sm max-lg:sr-only"
+      aria-live="polite"
+    >
       <span className="bg-edge h-1.5 w-20 max-xl:hidden" aria-hidden>
         <span
           className="block h-1.5 bg-(--proven)"
-          style={{ width: `${(100 * done) / Math.max(1, places.length)}%` }}
+          style={{ width: `${(100 * done) / Math.max(1, places)}%` }}
         />
       </span>
       {job ? (
         <span>
-          {done}
-          <span className="max-sm:hidden"> of</span>
-          <span className="sm:hidden" aria-hidden>
-            /
-          </span>{' '}
-          {places.length}
-          <span className="max-sm:sr-only"> proven</span>
+          {done} of {places} proven
         </span>
       ) : (
         'proving …'

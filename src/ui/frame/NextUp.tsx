@@ -20,20 +20,23 @@ export function NextLink({ head = false }: { head?: boolean }) {
   const { job } = useJob();
   const next = useNextFrom();
   if (!job) return null;
-  const wide = head ? 'max-lg:w-full max-lg:mb-1 lg:max-w-80' : '';
+  // In the head of a small screen there is room for one word; what it leads to stands at the end of the page.
+  const small = head ? 'max-lg:sr-only' : '';
   if (!next)
     return (
-      <Link href={`/models/${id}/preflight`} className={`btn btn-main min-h-10 ${wide}`}>
-        Nothing left to do
+      <Link href={`/models/${id}/preflight`} className="btn min-h-10 px-3">
+        Preflight<span className={small}> card</span>
       </Link>
     );
   return (
     <Link
       href={`/models/${id}/${next.step.station}`}
       data-tour={head ? 'next' : undefined}
-      className={`btn btn-main min-h-10 justify-between gap-2 py-1 text-left ${wide}`}
+      className={`btn btn-main min-h-10 justify-between gap-2 py-1 text-left max-lg:px-3 ${head ? 'lg:max-w-80' : ''}`}
     >
-      <span className="truncate">Next: {next.step.title}</span>
+      <span className="truncate">
+        Next<span className={small}>: {next.step.title}</span>
+      </span>
       <kbd className="font-num border-accent-ink/60 border px-1 text-xs max-lg:hidden">n</kbd>
     </Link>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { compare } from '@/core/compare';
 import { useModel } from '../open/modelStore';
 
@@ -20,7 +20,7 @@ export function SaveState() {
   if (unsaved)
     return (
       <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
-        <p className="min-w-60 flex-1 wrap-anywhere">
+        <p className="min-w-60 flex-1 wrap-break-word">
           <strong>Not saved:</strong> {unsaved.reason}. Your change “{unsaved.label}” is still here
           {unsaved.again && ' and is tried again by itself'}.
         </p>
@@ -57,7 +57,7 @@ function Conflict() {
   );
   return (
     <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
-      <div className="min-w-60 flex-1 wrap-anywhere">
+      <div className="min-w-60 flex-1 wrap-break-word">
         <p>
           <strong>Two people are editing this model.</strong> It was saved elsewhere (version{' '}
           {conflict.head}) after this tab read version {version}. Your change “{conflict.label}” is

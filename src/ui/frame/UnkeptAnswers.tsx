@@ -16,7 +16,7 @@ export function UnkeptAnswers() {
     <section role="alert" className="card border-stop mb-4" aria-label="Answers not saved yet">
       {failed.length > 0 && (
         <div className="flex flex-wrap items-center gap-3">
-          <div className="min-w-60 flex-1 wrap-anywhere">
+          <div className="min-w-60 flex-1 wrap-break-word">
             <p>
               <strong>
                 {failed.length === 1 ? 'An answer is' : `${failed.length} answers are`} not kept:
@@ -50,7 +50,7 @@ function Refused({ answer }: { answer: PendingAnswer }) {
   const dropAnswer = useModel((s) => s.dropAnswer);
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">
-      <p className="min-w-60 flex-1 wrap-anywhere">
+      <p className="min-w-60 flex-1 wrap-break-word">
         <strong>{CHANGED_MEANWHILE}</strong> {answer.words} was seen on version {answer.version};
         since then {answer.changed?.join(', ')} changed elsewhere. What you see here is the model as
         it is now.

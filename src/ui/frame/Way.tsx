@@ -1,9 +1,6 @@
 'use client';
 
-import { ListChecks } from 'lucide-react';
 import Link from 'next/link';
-import { useState } from 'react';
-import { Dialog } from 'radix-ui';
 import { EVERYWHERE, type StationId } from '@/core/procedure';
 import { STATUS_WORDS, StatusMark } from '../status/StatusMark';
 import { useJob } from '../open/job';
@@ -25,31 +22,8 @@ export function WayRail({ here }: { here: StationId | undefined }) {
   );
 }
 
-/** On a small screen: the way on a sheet pulled from the bottom edge. */
-export function WaySheet() {
-  const [open, setOpen] = useState(false);
-  return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="head-btn lg:hidden" aria-label="The way: all stations">
-        <ListChecks size={20} aria-hidden />
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="bg-paper border-ink fixed inset-x-0 bottom-0 z-50 max-h-[85dvh] overflow-y-auto rounded-t-2xl border-t-2 px-4 pb-6"
-        >
-          <Dialog.Title className="font-head pt-3 text-lg font-bold">The way</Dialog.Title>
-          <nav aria-label="Stations of the job" onClick={() => setOpen(false)}>
-            <WayList here={undefined} tall />
-          </nav>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
-  );
-}
-
-function WayList({ here, tall = false }: { here: StationId | undefined; tall?: boolean }) {
+/** Every station that applies, under what the bench is set up for, with its status. */
+export function WayList({ here, tall = false }: { here: StationId | undefined; tall?: boolean }) {
   const id = useModel((s) => s.id);
   const { way, next, pending } = useJob();
   const row = tall ? 'min-h-11' : 'min-h-6 pointer-coarse:min-h-11';

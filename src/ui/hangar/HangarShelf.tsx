@@ -57,7 +57,7 @@ export function HangarShelf({ parts }: { parts: HangarPart[] }) {
           <p className="text-stop font-semibold">Nothing changed.</p>
           <ul className="list-disc pl-5 text-sm">
             {problems.map((p) => (
-              <li key={p} className="wrap-anywhere">
+              <li key={p} className="wrap-break-word">
                 {p}
               </li>
             ))}
@@ -77,7 +77,7 @@ export function HangarShelf({ parts }: { parts: HangarPart[] }) {
                   <div>
                     <Link
                       href={`/hangar/${p.id}`}
-                      className="font-head text-lg font-bold wrap-anywhere hover:underline"
+                      className="font-head text-lg font-bold wrap-break-word hover:underline"
                     >
                       {p.body.name}
                     </Link>

@@ -85,7 +85,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
               Hangar
             </Link>
           </p>
-          <h1 className="text-3xl font-bold wrap-anywhere">{part.body.name}</h1>
+          <h1 className="text-3xl font-bold wrap-break-word">{part.body.name}</h1>
           <p className="text-soft text-sm" aria-live="polite">
             {part.shipped
               ? 'Ships with the app: copy it to change it.'

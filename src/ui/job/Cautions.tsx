@@ -25,12 +25,12 @@ export function Cautions({ step }: { step: Step }) {
       </p>
     );
   return (
-    <fieldset className="border-caution bg-card mt-2 border-l-8 px-4 py-3">
+    <fieldset className="border-caution bg-card mt-2 border-l-8 px-4 py-3 max-lg:px-3 max-lg:py-1">
       <legend className="sr-only">Before you go on</legend>
-      <p className="text-caution text-xl font-bold">
+      <p className="text-caution text-xl leading-tight font-bold max-lg:text-base">
         {sessionWords(step.session, setup.airframe)}: confirm each statement before you go on.
       </p>
-      <div className="text-lg">
+      <div className="text-lg leading-tight max-lg:text-base">
         <CautionBoxes step={step} />
       </div>
     </fieldset>

@@ -17,13 +17,13 @@ import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 import { PaperLinks } from '../paper/PaperLinks';
 import { CautionBoxes } from './Cautions';
-import { EventButtons } from './EventButtons';
+import { Events } from './Events';
 import { sessionWords } from '../words/sessions';
 import { kindOf } from '@/core/setup';
 import { useBench } from '../open/useBench';
 import { LOCAL_RULES } from '../words';
 
-/** The order of work: where everything stands, and the one thing to do next. */
+/** What the way beside it does not say: the one thing to do next, the shortest way from here, what a change would undo. */
 export function JobStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
@@ -40,19 +40,14 @@ export function JobStation() {
       </p>
     );
   return (
-    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
-      <div className="flex min-w-0 flex-col gap-4">
-        {isReady(job) && <Ready job={job} />}
-        <Next job={job} />
-        <Steps job={job} />
-      </div>
-      <aside className="flex flex-col gap-4">
-        <Way job={job} />
-        <p className="flex flex-wrap gap-2">
-          <PaperLinks what="job" words="Job sheet" papers={['A4', 'LETTER']} />
-        </p>
-        <EventButtons />
-      </aside>
+    <div className="flex min-w-0 flex-col gap-4">
+      {isReady(job) && <Ready job={job} />}
+      <Next job={job} />
+      <Way job={job} />
+      <Events />
+      <p className="flex flex-wrap gap-2">
+        <PaperLinks what="job" words="Job sheet" papers={['A4', 'LETTER']} />
+      </p>
     </div>
   );
 }
@@ -131,45 +126,9 @@ function Next({ job }: { job: readonly JobStep[] }) {
   );
 }
 
-/** Every step with where it stands and why. */
-function Steps({ job }: { job: readonly JobStep[] }) {
-  const id = useModel((s) => s.id);
-  return (
-    <section className="card" aria-labelledby="steps-title">
-      <h2 id="steps-title" className="text-lg font-bold">
-        Every step
-      </h2>
-      <ol className="mt-1 divide-y divide-(--card-edge)">
-        {job.map(({ step, status, proofs, done, reasons, waitsFor }) => (
-          <li key={step.id}>
-            <Link
-              href={`/models/${id}/${step.station}`}
-              className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 rounded px-1 py-2 hover:bg-(--shade)"
-            >
-              <span className="min-w-0 flex-1">
-                <strong>{step.title}</strong>{' '}
-                <span className="text-soft text-sm">
-                  {reasons.length > 0
-                    ? `${reasons.join('; ')} changed`
-                    : status === 'todo' && waitsFor.length > 0
-                      ? `after ${waitsFor.map((s) => s.title.toLowerCase()).join(', ')}`
-                      : step.does}
-                </span>
-              </span>
-              <span className="num text-soft text-sm">
-                {done}/{proofs.length}
-              </span>
-              <StatusMark status={status} />
-            </Link>
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
-
-/** The shortest way from here: what one session at the bench can cover. */
+/** The shortest way from here: what one session at the bench can cover, and why each step is open. */
 function Way({ job }: { job: readonly JobStep[] }) {
+  const id = useModel((s) => s.id);
   const airframe = useModel((s) => s.setup.airframe);
   const way = shortestWay(job);
   if (way.length === 0) return null;
@@ -178,20 +137,42 @@ function Way({ job }: { job: readonly JobStep[] }) {
       <h2 id="way-title" className="text-lg font-bold">
         Shortest way from here
       </h2>
-      <ol className="mt-1 flex flex-col gap-2">
+      <ol className="mt-1 flex flex-col gap-3">
         {way.map(({ session, steps }, i) => (
           <li key={i}>
-            <p className="font-semibold">
+            <h3 className="text-soft font-sans text-sm font-semibold">
               {i + 1}. {sessionWords(session, airframe)}
-            </p>
-            <p className="text-soft">{steps.map((s) => s.step.title).join(', ')}</p>
+            </h3>
+            <ol className="divide-y divide-(--card-edge)">
+              {steps.map(({ step, status, proofs, done, reasons }) => (
+                <li key={step.id}>
+                  <Link
+                    href={`/models/${id}/${step.station}`}
+                    className="flex min-h-11 flex-wrap items-center justify-between gap-x-4 rounded px-1 py-1 hover:bg-(--shade)"
+                  >
+                    <span className="min-w-0 flex-1">
+                      <strong>{step.title}</strong>{' '}
+                      <span className="text-soft text-sm">
+                        {reasons.length > 0 ? `${reasons.join('; ')} changed` : step.does}
+                      </span>
+                    </span>
+                    <span className="num text-soft text-sm">
+                      {done}/{proofs.length}
+                    </span>
+                    <StatusMark status={status} />
+                  </Link>
+                </li>
+              ))}
+            </ol>
           </li>
         ))}
       </ol>
-      <p className="text-soft mt-2 text-sm">
-        Other orders also work; this one changes the bench set-up {way.length - 1}{' '}
-        {way.length === 2 ? 'time' : 'times'}, the fewest possible.
-      </p>
+      {way.length > 1 && (
+        <p className="text-soft mt-2 text-sm">
+          Other orders also work; this one changes the bench set-up {way.length - 1}{' '}
+          {way.length === 2 ? 'time' : 'times'}, the fewest possible.
+        </p>
+      )}
     </section>
   );
 }

@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import type { LogView } from '@/server/log';
 import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { textOf } from '@/core/formats/decode';
 import type { LogPreview } from '@/server/log-csv';
 import { FileButton } from '../fields/FileButton';

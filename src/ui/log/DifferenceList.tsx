@@ -12,7 +12,7 @@ export function DifferenceList({ found }: { found: Differences | undefined }) {
       )}
       {found?.differences.length === 0 && !found.problem && <li>Nothing: the two are the same.</li>}
       {found?.differences.slice(0, MOST).map((d, i) => (
-        <li key={i} className="border-t border-(--card-edge) py-1 wrap-anywhere">
+        <li key={i} className="border-t border-(--card-edge) py-1 wrap-break-word">
           <strong>{d.what}</strong> {d.words}
         </li>
       ))}

@@ -134,12 +134,12 @@ export function LogStation() {
                 {format(line.at, 'HH:mm')}
               </time>
               <div className="min-w-0">
-                <p className="font-semibold wrap-anywhere">
+                <p className="font-semibold wrap-break-word">
                   <span className="text-soft font-normal">{line.kind} · </span>
                   {line.title}
                 </p>
                 {line.details.map((d) => (
-                  <p key={d} className="wrap-anywhere">
+                  <p key={d} className="wrap-break-word">
                     {d}
                   </p>
                 ))}

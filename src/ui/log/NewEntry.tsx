@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import type { LogEntry } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
@@ -150,7 +150,7 @@ export function NewEntry({ onKept }: { onKept: () => void }) {
       </label>
       {kind === 'flight' && text('trims', 'Trims afterwards', 200)}
       {problem && (
-        <p role="alert" className="text-stop wrap-anywhere">
+        <p role="alert" className="text-stop wrap-break-word">
           This line is not in the log yet: {problem}. What you wrote is still here.
         </p>
       )}

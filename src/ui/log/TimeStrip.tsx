@@ -108,11 +108,11 @@ function Mark({
 function Told({ line, between }: { line: TimeLine; between: Between | undefined }) {
   return (
     <section className="mt-2 border-l-4 border-(--accent) pl-3" aria-label="On that day">
-      <p className="font-semibold wrap-anywhere">
+      <p className="font-semibold wrap-break-word">
         {line.kind} · {line.title}
       </p>
       {line.details.map((d) => (
-        <p key={d} className="wrap-anywhere">
+        <p key={d} className="wrap-break-word">
           {d}
         </p>
       ))}

@@ -23,6 +23,12 @@ const JobContext = createContext<KnownJob>({
   pending: true,
 });
 
+/** How many of the stations of the way are proven. */
+export function countOf(way: readonly WayPart[]): { done: number; places: number } {
+  const places = way.flatMap((p) => p.places);
+  return { done: places.filter((p) => p.status === 'proven').length, places: places.length };
+}
+
 export const useJob = (): KnownJob => useContext(JobContext);
 
 /** Works the job out again whenever the Setup, what was seen, or the verdict changes. */

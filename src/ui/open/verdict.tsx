@@ -148,7 +148,7 @@ export function VerdictFailed() {
   if (!failed) return null;
   return (
     <div role="alert" className="card border-stop mb-4 flex flex-wrap items-center gap-3">
-      <p className="min-w-60 flex-1 wrap-anywhere">
+      <p className="min-w-60 flex-1 wrap-break-word">
         <strong>The program is not proved:</strong> {failed.words}. Nothing here counts as proven
         until it is.
       </p>

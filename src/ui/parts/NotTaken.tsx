@@ -18,7 +18,7 @@ export function NotTaken({
       <p className="text-stop font-semibold">File not imported. Nothing was changed.</p>
       <ul className="mt-1 list-disc pl-5">
         {problems.slice(0, MOST).map((p) => (
-          <li key={p} className="wrap-anywhere">
+          <li key={p} className="wrap-break-word">
             {p}
           </li>
         ))}

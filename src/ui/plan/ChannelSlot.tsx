@@ -3,7 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { GripVertical, Pin } from 'lucide-react';
 import type { ChannelPlan } from '@/core/plan';
-import { functionOf, type ChannelFunction } from '@/core/setup';
+import { functionOf, type ChannelFunction, type Setup } from '@/core/setup';
 import { handsOn } from '@/core/verify';
 import { useModel } from '../open/modelStore';
 import { Pointing } from '../live/Pointing';
@@ -52,7 +52,10 @@ export function ChannelSlot({
       >
         <span className="num text-lg font-semibold">{channel}</span>
         <FunctionChip carries={output.carries} />
-        <PinButton carries={output.carries} channel={channel} />
+        <span className="flex items-center gap-1">
+          <span className="text-soft text-sm @lg:hidden">{plugOf(setup, output.carries)}</span>
+          <PinButton carries={output.carries} channel={channel} />
+        </span>
         <span className="text-soft col-span-2 col-start-2 pb-1 text-sm leading-tight @max-lg:hidden">
           {hands.length > 0 && `${hands.map((c) => c.label).join(', ')}. `}
           {row?.channel === channel
@@ -64,6 +67,12 @@ export function ChannelSlot({
       </div>
     </Pointing>
   );
+}
+
+/** The plug a function comes out of, in the unit's own word; an order is used inside it. */
+function plugOf({ unit }: Setup, carries: ChannelFunction): string {
+  const port = unit.settings.outputs.find((o) => o.carries === carries)?.port;
+  return unit.traits.ports.find((p) => p.id === port)?.label ?? 'inside the unit';
 }
 
 function FunctionChip({ carries }: { carries: ChannelFunction }) {
@@ -82,7 +91,7 @@ function FunctionChip({ carries }: { carries: ChannelFunction }) {
       aria-label={`Move ${words} to another channel`}
     >
       <GripVertical size={14} aria-hidden className="text-soft shrink-0" />
-      <span className="min-w-0 wrap-anywhere">{words}</span>
+      <span className="min-w-0 wrap-break-word">{words}</span>
     </button>
   );
 }

@@ -126,11 +126,19 @@ export function PlanDrawing({
           aria-hidden
         >
           {paths.map((d, i) => (
-            <path key={i} d={d} fill="none" stroke="var(--ink)" strokeWidth={2} />
+            <path
+              key={i}
+              d={d}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={2}
+              // Where the channels stand above the unit each says its plug in words.
+              className={i < outputs.length ? '@max-lg:hidden' : undefined}
+            />
           ))}
         </svg>
-        <div className="relative grid grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1.1fr)] items-start gap-x-8 @max-lg:gap-x-3">
-          <section aria-label="Channels">
+        <div className="relative grid grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1.1fr)] items-start gap-x-8 @max-lg:grid-cols-2 @max-lg:gap-y-4">
+          <section aria-label="Channels" className="@max-lg:col-span-2">
             <h2 className="text-soft font-sans text-sm font-semibold">Channels</h2>
             <ol className="flex flex-col">
               {channels

@@ -30,7 +30,7 @@ export function PlugSlot({
         )}
       </strong>
       <span className="text-soft text-sm">
-        {lead ? `${lead.carries}${lead.steadied ? ', steadied' : ''}` : 'empty'}
+        {lead ? `${lead.carries}${lead.steadied ? ', stabilized' : ''}` : 'empty'}
       </span>
     </li>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { preflightRounds } from '@/core/preflight';
 import { newUid } from '../open/uid';
 import { useDraft } from '../open/useDraft';

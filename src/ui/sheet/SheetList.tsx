@@ -75,7 +75,7 @@ export function SheetList() {
                         checked={ticks.has(step)}
                         onChange={(e) => ticks.set(step, e.target.checked)}
                       />
-                      <span className="min-w-0 wrap-anywhere">
+                      <span className="min-w-0 wrap-break-word">
                         {step.entry}{' '}
                         <strong className="font-num text-[0.95em]">{step.value}</strong>
                       </span>

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { describeProblem } from '@/core/setup';
 import type { ArchiveChange, Task } from '@/server/archive';
 import { FileButton } from '../fields/FileButton';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Download } from 'lucide-react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 import { describeProblem } from '@/core/setup';
 import type { Task } from '@/server/archive';
 import { send } from '../open/send';

@@ -4,7 +4,7 @@ import { MoreVertical } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../parts/toast';
 
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
 import { tellChanged } from '../open/openModels';

@@ -17,7 +17,7 @@ export function ModelCard({ entry, kept }: { entry: ShelfEntry; kept: KeptPlace 
         <span className="h-28 w-28 shrink-0" />
       )}
       <div className="flex min-w-0 flex-1 flex-col gap-1">
-        <h2 className="pr-9 text-xl font-bold wrap-anywhere group-hover:underline">
+        <h2 className="pr-9 text-xl font-bold wrap-break-word group-hover:underline">
           {/* The whole card leads there; its menu lies above it. */}
           <Link
             href={`/models/${entry.id}/job`}

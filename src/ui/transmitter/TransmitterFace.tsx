@@ -84,7 +84,7 @@ export function TransmitterFace({
               style={{ left: `${PADS[pad.side].x}%`, top: `${PADS[pad.side].y}%` }}
             >
               <PadOf pad={pad} transmitter={transmitter} />
-              <span className="line-clamp-2 max-w-36 text-center wrap-anywhere">
+              <span className="line-clamp-2 max-w-36 text-center wrap-break-word">
                 {[pad.across, pad.along].flatMap((c) => (c ? [c.label] : [])).join(' · ')}
               </span>
             </span>
@@ -126,7 +126,7 @@ function Knob({ control, spot }: { control: Control; spot: Spot }) {
       {...attributes}
     >
       <ControlMark kind={control.kind} rest={control.rest} />
-      <span className="line-clamp-2 max-w-20 leading-tight wrap-anywhere" title={control.label}>
+      <span className="line-clamp-2 max-w-20 leading-tight wrap-break-word" title={control.label}>
         {control.label}
       </span>
     </button>

@@ -80,5 +80,5 @@ const MOST_LETTERS = 12;
 /** The label of a control below its mark, in the room there is; all of it stands in the tip. */
 export const labelClass = (name: string): string =>
   `absolute top-full left-1/2 -translate-x-1/2 text-center text-xs leading-none ${
-    name.length > MOST_LETTERS ? 'truncate' : 'line-clamp-2 wrap-anywhere'
+    name.length > MOST_LETTERS ? 'truncate' : 'line-clamp-2 wrap-break-word'
   }`;

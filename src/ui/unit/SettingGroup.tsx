@@ -33,7 +33,7 @@ export function SettingGroup({
     group.rows.every((row) => !row.how && !noteOf(row, shipped.get(row.id)?.words));
   return (
     <li className="grid items-start gap-x-3 gap-y-1 py-2 @lg:grid-cols-[7.5rem_1fr_auto]">
-      <h3 className="font-bold wrap-anywhere">{group.title}</h3>
+      <h3 className="font-bold wrap-break-word">{group.title}</h3>
       <div
         className={`flex min-w-0 flex-col gap-y-0.5 ${short ? 'gap-x-4 @lg:grid @lg:grid-cols-2' : ''}`}
       >
@@ -88,7 +88,7 @@ function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; a
   const differs = was !== row.words;
   return (
     <p className="grid grid-cols-[1fr_auto] items-baseline [&_button]:min-w-6 gap-x-3 @lg:grid-cols-[7rem_auto_1fr]">
-      <span className={alone ? 'sr-only' : 'wrap-anywhere'}>{row.name}</span>
+      <span className={alone ? 'sr-only' : 'wrap-break-word'}>{row.name}</span>
       <span className={differs ? 'font-bold' : ''}>
         {field.kind === 'number' ? (
           <NumberWord

@@ -1,0 +1,81 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { toast } from '../parts/toast';
+import { EVENTS, eventPatch, eventTitle, type PhysicalEvent } from '@/core/logbook';
+import { applyPatch } from '@/core/patch';
+import { killedBy } from '@/core/procedure';
+import { useModel } from '../open/modelStore';
+import { Over, OverClose } from '../parts/Over';
+
+/** Something happened to the model: what it would undo, and two taps to write it down. */
+export function Events() {
+  const happened = useModel((s) => s.happened);
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const titleOf = (e: PhysicalEvent) => eventTitle(e, setup.airframe);
+  const undone = useMemo(
+    () =>
+      new Map(
+        EVENTS.map((e) => {
+          const after = applyPatch(setup, eventPatch(setup, e.id));
+          return [e.id, killedBy(setup, after, evidence).map((k) => k.step.title)] as const;
+        }),
+      ),
+    [setup, evidence],
+  );
+  const [event, setEvent] = useState<PhysicalEvent>();
+  const [note, setNote] = useState('');
+  const keep = async () => {
+    if (event && (await happened(event.id, titleOf(event), note.trim())))
+      toast.success(`${titleOf(event)}: written down. Check again what depends on it.`);
+    setEvent(undefined);
+    setNote('');
+  };
+  return (
+    <section className="card" aria-labelledby="events-title">
+      <h2 id="events-title" className="text-lg font-bold">
+        Something happened
+      </h2>
+      <ul className="mt-1 divide-y divide-(--card-edge)">
+        {EVENTS.map((e) => (
+          <li key={e.id} className="flex min-h-12 flex-wrap items-center gap-x-4 py-1">
+            <button
+              type="button"
+              className="btn w-64 justify-start text-left max-sm:w-full"
+              onClick={() => setEvent(e)}
+            >
+              {titleOf(e)}
+            </button>
+            <span className="text-soft min-w-0 flex-1 basis-48 text-sm">
+              {undone.get(e.id)!.length > 0
+                ? `Check again: ${undone.get(e.id)!.join(', ')}`
+                : 'Nothing checked so far depends on it'}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Over
+        open={event !== undefined}
+        onClose={() => setEvent(undefined)}
+        title={event ? titleOf(event) : ''}
+      >
+        <label className="mt-2 block text-sm font-semibold">
+          Details, if you like
+          <textarea
+            className="field mt-1 h-24 font-normal"
+            maxLength={1000}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+          />
+        </label>
+        <div className="mt-3 flex gap-2">
+          <button type="button" className="btn btn-main" onClick={keep}>
+            Write it down
+          </button>
+          <OverClose>Cancel</OverClose>
+        </div>
+      </Over>
+    </section>
+  );
+}
