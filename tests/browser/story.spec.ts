@@ -58,7 +58,9 @@ test('the two faults of the tug are found, changed, proven and kept, by keyboard
   await expect(page).toHaveURL(/mounting$/);
   const told = page.getByRole('group', { name: 'The unit is set to' }).getByLabel('label facing');
   await told.focus();
+  await page.keyboard.press('Enter');
   await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
   await expect(page.getByText('These two differ')).toBeVisible();
   await page.goto(`${path}/corrections`);
   await expect(

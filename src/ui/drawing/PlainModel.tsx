@@ -9,7 +9,7 @@ import { deflect, shapeOf, type Point } from './shape';
 const EYE_PITCH_DEG = 28;
 
 /** A point of the model as the eye has it: x to the right, y down, depth away from the eye. */
-const seenFrom = (
+export const seenFrom = (
   asideDeg: number,
   [roll, pitch, yaw]: readonly [number, number, number],
 ): ((p: Point) => { x: number; y: number; depth: number }) => {
@@ -29,6 +29,14 @@ interface Box {
   w: number;
   h: number;
 }
+
+/** A picture twice as wide as high, round a place. */
+const roundOf = ({ x, y }: { x: number; y: number }, half: number): Box => ({
+  x: x - half,
+  y: y - half / 2,
+  w: 2 * half,
+  h: half,
+});
 
 /** Room round what is asked about, and how much of the whole is shown at the least. */
 const MARGIN = 1.35;
@@ -68,6 +76,7 @@ export function PlainModel({
   asideDeg = 0,
   fit = false,
   frame,
+  near,
   children,
 }: {
   airframe: Airframe;
@@ -81,7 +90,9 @@ export function PlainModel({
   fit?: boolean;
   /** Framed on the marked surfaces, which stay in the picture in all of these attitudes. */
   frame?: readonly (readonly [roll: number, pitch: number, yaw: number])[];
-  /** Drawn over it, in a square of ±1. */
+  /** Framed on a place instead, this many millimetres to each side of it; the model is faint round it. */
+  near?: { at: Point; halfMm: number };
+  /** Drawn over it, in millimetres as the eye has them (`seenFrom`). */
   children?: React.ReactNode;
 }) {
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
@@ -126,13 +137,15 @@ export function PlainModel({
     ...(fit ? faces.flatMap((f) => f.points.map((p) => 1.03 * Math.abs(p.y))) : []),
   );
   const whole: Box = { x: -r, y: -half, w: 2 * r, h: 2 * half };
-  const box = frame
-    ? framed(
-        shape.moving.filter((m) => marked(m.surface.id)).flatMap((m) => [...m.quad]),
-        frame.map((attitude) => seenFrom(asideDeg, attitude)),
-        whole,
-      )
-    : whole;
+  const box = near
+    ? roundOf(seenFrom(asideDeg, attitudeDeg)(near.at), near.halfMm)
+    : frame
+      ? framed(
+          shape.moving.filter((m) => marked(m.surface.id)).flatMap((m) => [...m.quad]),
+          frame.map((attitude) => seenFrom(asideDeg, attitude)),
+          whole,
+        )
+      : whole;
   return (
     <svg
       viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
@@ -148,12 +161,13 @@ export function PlainModel({
             points={face.points.map((p) => `${p.x.toFixed(0)},${p.y.toFixed(0)}`).join(' ')}
             fill={face.mark ? 'var(--accent)' : face.moves ? 'var(--card-edge)' : 'var(--shade)'}
             stroke="var(--ink)"
-            strokeWidth={face.mark ? r / 60 : r / 140}
+            strokeWidth={near ? near.halfMm / 140 : face.mark ? r / 60 : r / 140}
+            opacity={near && 0.45}
             strokeLinejoin="round"
             data-surface={face.surface}
           />
         ))}
-      {children && <g transform={`scale(${r})`}>{children}</g>}
+      {children}
     </svg>
   );
 }

@@ -6,6 +6,7 @@ import { LightButton } from '../theme/LightButton';
 import type { Theme } from '../theme/themes';
 import { useFind } from './Find';
 import { countOf, useJob } from '../open/job';
+import { notTaken } from '../open/modelState';
 import { useModel } from '../open/modelStore';
 import { NextLink } from './NextUp';
 import { WayButton } from './WayButton';
@@ -74,7 +75,7 @@ function Proven() {
 function SavedWords() {
   const version = useModel((s) => s.version);
   const saving = useModel((s) => s.saving > 0);
-  const open = useModel((s) => s.unsaved !== undefined || s.conflict !== undefined);
+  const open = useModel((s) => notTaken(s) !== undefined || s.conflict !== undefined);
   return (
     <span className="text-soft shrink-0 text-sm max-sm:sr-only" aria-live="polite">
       {saving ? 'Saving …' : open ? `Not saved, version ${version}` : `Saved, version ${version}`}

@@ -3,6 +3,7 @@
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Ask } from '../parts/Ask';
+import { notTaken } from '../open/modelState';
 import { useModel } from '../open/modelStore';
 
 /** Asks before the model, or the page, is left with something that is not saved. */
@@ -11,7 +12,7 @@ export function LeaveGuard() {
   const id = useModel((s) => s.id);
   const saving = useModel((s) => s.saving > 0);
   const waiting = useModel(
-    (s) => s.unsaved !== undefined || s.conflict !== undefined || s.answers.length > 0,
+    (s) => notTaken(s) !== undefined || s.conflict !== undefined || s.answers.length > 0,
   );
   const [wanted, setWanted] = useState<string>();
   const here = usePathname();

@@ -25,7 +25,9 @@ export function NextLink({ head = false }: { head?: boolean }) {
   if (!next)
     return (
       <Link href={`/models/${id}/preflight`} className="btn min-h-10 px-3">
-        Preflight<span className={small}> card</span>
+        <span>
+          Preflight<span className={small}> card</span>
+        </span>
       </Link>
     );
   return (

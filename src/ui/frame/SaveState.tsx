@@ -3,12 +3,13 @@
 import { useEffect, useMemo } from 'react';
 import { toast } from '../parts/toast';
 import { compare } from '@/core/compare';
+import { notTaken } from '../open/modelState';
 import { useModel } from '../open/modelStore';
 
 /** Says when a change is not saved, and why, and lets the person decide what goes on. */
 export function SaveState() {
   const conflict = useModel((s) => s.conflict);
-  const unsaved = useModel((s) => s.unsaved);
+  const unsaved = useModel(notTaken);
   const unsure = useModel((s) => s.maybeOutdated);
   const notice = useModel((s) => s.notice);
   const retry = useModel((s) => s.retry);

@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRef, useState } from 'react';
 import { USUAL_PINS, type PinsAt } from '@/core/calibration';
 import { checklist } from '@/core/logbook';
@@ -13,19 +12,17 @@ import {
 } from '@/core/mounting';
 import { AXES, mountingWords, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
-import { Pictured } from '../drawing/Pictured';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
+import { Fold } from '../parts/Fold';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { LearnedOrientation } from './LearnedOrientation';
-import { MountingSelect } from './MountingSelect';
+import { MountingWords } from './MountingWords';
 import { PlainSeat } from './PlainSeat';
 import { turnedBy } from './turn';
-import { Select } from '../parts/Select';
-
-const MountingScene = dynamic(() => import('./MountingScene'), { ssr: false });
+import { PickWord } from '../parts/PickWord';
 
 /** Degrees a pointer turns the unit by for each pixel. */
 const DEG_PER_PX = 0.5;
@@ -84,6 +81,7 @@ function Seat() {
   const { refused } = mountingChoices(traits).find((c) => c.mounting === shown)!;
   const seat = {
     airframe: setup.airframe,
+    positionMm: setup.installation.positionMm,
     rotation: turning ?? mountingMatrix(mounting),
     pinsAt: traits.pinsAt ?? USUAL_PINS,
   };
@@ -113,18 +111,13 @@ function Seat() {
         onPointerUp={release}
         onPointerCancel={release}
       >
-        <Pictured plain={<PlainSeat {...seat} />}>
-          <MountingScene {...seat} />
-        </Pictured>
+        <PlainSeat {...seat} />
       </div>
       <p className="text-soft text-sm">
-        Drag to turn it; it snaps to the nearest of the 24. You look along the model from behind.
+        Drag the unit to turn it: it snaps to the nearest of 24 positions. You look along the model
+        from behind.
       </p>
-      <p
-        className="mt-2 text-xl font-bold first-letter:uppercase"
-        aria-live="polite"
-        data-testid="sits"
-      >
+      <p className="sr-only" aria-live="polite" data-testid="sits">
         {mountingWords(shown, setup.airframe)}
       </p>
       {refused && (
@@ -132,19 +125,38 @@ function Seat() {
           This unit cannot be set that way: {refused}.
         </p>
       )}
-      <div className="mt-3 grid gap-3 @lg:grid-cols-2">
-        <MountingSelect
+      <div className="mt-2 flex flex-col gap-1">
+        <MountingWords
           label="In the model it is mounted with"
-          value={mounting}
+          before="In the model its arrow points"
+          value={shown}
           choices={undefined}
           onChange={sit}
         />
-        <MountingSelect
+        <MountingWords
           label={traits.orientationLearned ? 'The unit has learned' : 'The unit is set to'}
+          before={
+            traits.orientationLearned ? 'The unit has learned: arrow' : 'The unit is set to: arrow'
+          }
           value={settings.orientation}
           choices={traits.orientations}
           onChange={tell}
         />
+        <p>
+          Its pins are at{' '}
+          <PickWord
+            label="Its pins are at"
+            value={traits.pinsAt ?? USUAL_PINS}
+            options={(Object.keys(PINS_WORDS) as PinsAt[]).map((p) => ({
+              value: p,
+              words: PINS_WORDS[p],
+            }))}
+            onPick={(p) =>
+              edit([{ op: 'add', path: '/unit/traits/pinsAt', value: p }], `Pins: ${PINS_WORDS[p]}`)
+            }
+          />
+          .
+        </p>
       </div>
       {mounting !== settings.orientation && (
         <div className="mt-2 flex flex-wrap items-center gap-3">
@@ -158,24 +170,6 @@ function Seat() {
           )}
         </div>
       )}
-      <label className="mt-3 block max-w-xs text-sm font-semibold">
-        Its pins are at
-        <Select
-          value={traits.pinsAt ?? USUAL_PINS}
-          onChange={(e) =>
-            edit(
-              [{ op: 'add', path: '/unit/traits/pinsAt', value: e.target.value }],
-              `Pins: ${PINS_WORDS[e.target.value as PinsAt]}`,
-            )
-          }
-        >
-          {(Object.keys(PINS_WORDS) as PinsAt[]).map((p) => (
-            <option key={p} value={p}>
-              {PINS_WORDS[p]}
-            </option>
-          ))}
-        </Select>
-      </label>
     </section>
   );
 }
@@ -238,31 +232,32 @@ function Place() {
           />
         ))}
       </div>
-      <table className="w-full text-sm">
-        <caption className="text-soft text-left">
-          False tilt from where the unit sits (ω²·r)
-        </caption>
-        <tbody>
-          {report.figures.map((f) => (
-            <tr key={f.when} className="border-t border-(--card-edge)">
-              <th scope="row" className="py-1 text-left font-normal">
-                {f.when}
-              </th>
-              <td className="num text-right">{f.accelerationMps2.toFixed(2)} m/s²</td>
-              <td className="num text-right">{f.errorDeg.toFixed(1)}°</td>
-            </tr>
-          ))}
-          {report.leak.map((l) => (
-            <tr key={l.axis} className="border-t border-(--card-edge)">
-              <th scope="row" className="py-1 text-left font-normal">
-                skewed {l.deg}° about {l.axis}: leaks
-              </th>
-              <td />
-              <td className="num text-right">{(l.share * 100).toFixed(1)} %</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <p className={report.matters ? 'text-stop' : ''}>{report.verdict}</p>
+      <Fold title="False tilt in turns, loops and rolls" quiet>
+        <table className="w-full text-sm">
+          <caption className="sr-only">False tilt from where the unit sits (ω²·r)</caption>
+          <tbody>
+            {report.figures.map((f) => (
+              <tr key={f.when} className="border-t border-(--card-edge)">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {f.when}
+                </th>
+                <td className="num text-right">{f.accelerationMps2.toFixed(2)} m/s²</td>
+                <td className="num text-right">{f.errorDeg.toFixed(1)}°</td>
+              </tr>
+            ))}
+            {report.leak.map((l) => (
+              <tr key={l.axis} className="border-t border-(--card-edge)">
+                <th scope="row" className="py-1 text-left font-normal">
+                  skewed {l.deg}° about {l.axis}: leaks
+                </th>
+                <td />
+                <td className="num text-right">{(l.share * 100).toFixed(1)} %</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Fold>
       {mountingSchools(setup).map((s) => (
         <div key={s.id}>
           <Choice
@@ -282,7 +277,7 @@ function Place() {
               )
             }
           />
-          <p className={s.says === report.verdict && report.matters ? 'text-stop' : ''}>{s.says}</p>
+          {s.says !== report.verdict && <p>{s.says}</p>}
         </div>
       ))}
     </section>

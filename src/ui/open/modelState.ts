@@ -61,11 +61,20 @@ export type PreflightCheck = {
   version: number;
 };
 
+/** An edit the server has not taken, why, and whether it is tried again by itself. */
+export type Refused = Edit & { reason: string; again: boolean };
+
+/** What the server has not taken, waiting or being tried again. */
+export const notTaken = (s: Pick<ModelState, 'unsaved' | 'retried'>): Refused | undefined =>
+  s.unsaved ?? s.retried;
+
 export interface ModelState extends ModelView {
   /** Saves on their way. */
   saving: number;
   /** An edit the server has not taken: kept here until it is. */
-  unsaved: (Edit & { reason: string; again: boolean }) | undefined;
+  unsaved: Refused | undefined;
+  /** The same while it is tried again: it is no more saved than before. */
+  retried: Refused | undefined;
   /** Somebody saved in between: what goes on is the person's choice. */
   conflict: Conflict | undefined;
   /** Answers the server has not taken yet, or would not. */

@@ -5,6 +5,7 @@ import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { saidFor } from '../../../tests/kit/bench';
 import { keep, readKept } from './keep';
+import { notTaken } from './modelState';
 import { createModelStore } from './modelStore';
 import { reader } from './reader';
 import type { Reply, Send } from './send';
@@ -117,9 +118,16 @@ describe('edits', () => {
     store.getState().absorb(server.view());
     expect(store.getState().unsaved).toBeDefined();
     expect(minOf(store.getState().setup)).toBe(-70);
+    server.down = true;
+    store.getState().retry();
+    // On its way again it is no more saved than before: leaving asks.
+    expect(notTaken(store.getState())).toMatchObject({ label: 'two' });
+    await settle();
+    expect(notTaken(store.getState())).toMatchObject({ label: 'two' });
+    server.down = false;
     store.getState().retry();
     await settle();
-    expect(store.getState().unsaved).toBeUndefined();
+    expect(notTaken(store.getState())).toBeUndefined();
     expect(minOf(server.view().setup)).toBe(-70);
   });
   it('not saved outlive a reload', async () => {

@@ -198,6 +198,7 @@ export function createModelStore(
       ...view,
       saving: 0,
       unsaved: undefined,
+      retried: undefined,
       conflict: undefined,
       answers: [],
       maybeOutdated: false,
@@ -239,8 +240,8 @@ export function createModelStore(
       retry() {
         const { unsaved } = get();
         if (unsaved) {
-          set({ unsaved: undefined });
-          void save(unsaved.setup, unsaved.label);
+          set({ unsaved: undefined, retried: unsaved });
+          void save(unsaved.setup, unsaved.label).then(() => set({ retried: undefined }));
         }
         answers.again();
       },

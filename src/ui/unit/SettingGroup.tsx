@@ -34,15 +34,14 @@ export function SettingGroup({
   return (
     <li className="grid items-start gap-x-3 gap-y-1 py-2 @lg:grid-cols-[7.5rem_1fr_auto]">
       <h3 className="font-bold wrap-break-word">{group.title}</h3>
-      <div
-        className={`flex min-w-0 flex-col gap-y-0.5 ${short ? 'gap-x-4 @lg:grid @lg:grid-cols-2' : ''}`}
-      >
+      <div className={`flex min-w-0 gap-y-0.5 ${short ? 'flex-wrap gap-x-5' : 'flex-col'}`}>
         {group.rows.map((row) => (
           <SettingLine
             key={row.id}
             row={row}
             was={shipped.get(row.id)?.words}
             alone={row.about === ''}
+            short={short}
           />
         ))}
         {ownWords &&
@@ -75,7 +74,19 @@ const noteOf = (row: Row, was: string | undefined): string =>
  * @param was what it stands at in a new unit
  * @param alone the heading says what it is already
  */
-function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; alone: boolean }) {
+function SettingLine({
+  row,
+  was,
+  alone,
+  short,
+}: {
+  row: Row;
+  was: string | undefined;
+  /** It stands under a title that is its name. */
+  alone: boolean;
+  /** Beside others, with nothing to say but name and value. */
+  short: boolean;
+}) {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);
   const put = (value: unknown): string | undefined => {
@@ -87,7 +98,9 @@ function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; a
   const { field } = row;
   const differs = was !== row.words;
   return (
-    <p className="grid grid-cols-[1fr_auto] items-baseline [&_button]:min-w-6 gap-x-3 @lg:grid-cols-[7rem_auto_1fr]">
+    <p
+      className={`items-baseline [&_button]:min-w-6 ${short ? 'flex gap-x-2' : 'grid grid-cols-[1fr_auto] gap-x-3 @lg:grid-cols-[7rem_auto_1fr]'}`}
+    >
       <span className={alone ? 'sr-only' : 'wrap-break-word'}>{row.name}</span>
       <span className={differs ? 'font-bold' : ''}>
         {field.kind === 'number' ? (
@@ -115,9 +128,11 @@ function SettingLine({ row, was, alone }: { row: Row; was: string | undefined; a
           />
         )}
       </span>
-      <span className="text-soft text-sm max-@lg:col-span-2">
-        {[noteOf(row, was), row.how].filter(Boolean).join(' · ')}
-      </span>
+      {!short && (
+        <span className="text-soft text-sm max-@lg:col-span-2">
+          {[noteOf(row, was), row.how].filter(Boolean).join(' · ')}
+        </span>
+      )}
     </p>
   );
 }
