@@ -25,8 +25,8 @@ test('the unit is turned by hand, told, and what it was shown goes stale', async
   await page.getByRole('button', { name: /Yes, correct.*step 1/ }).click();
   await expect(page.getByText('1 of 2 confirmed')).toBeVisible();
   // A quarter turn about the upright axis by dragging across the drawing.
-  await page.locator('canvas').scrollIntoViewIfNeeded();
-  const box = (await page.locator('canvas').boundingBox())!;
+  await page.getByTestId('seat').scrollIntoViewIfNeeded();
+  const box = (await page.getByTestId('seat').boundingBox())!;
   await page.mouse.move(box.x + 100, box.y + 100);
   await page.mouse.down();
   await page.mouse.move(box.x + 280, box.y + 100, { steps: 6 });

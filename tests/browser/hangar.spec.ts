@@ -9,13 +9,15 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await expect(page.getByRole('heading', { name: /stabilizer, copy/ })).toBeVisible();
   await page.getByLabel('What you call it').fill('Blue box, second hand');
   await page.getByLabel('What you call it').press('Enter');
+  await page.getByRole('button', { name: /^What it shows/ }).click();
   await page.getByLabel('Colour in rate damping').selectOption('red');
   await page.getByLabel('blinks in rate damping').fill('3');
   await page.getByLabel('blinks in rate damping').press('Enter');
   await page.getByLabel('twitches at power-up').fill('2');
   await page.getByLabel('twitches at power-up').press('Enter');
-  await expect(page.getByText(/saved Copied from Button-set.*differences/)).toBeVisible();
+  await expect(page.getByText(/saved\. Copied from Button-set.*differences/)).toBeVisible();
   await page.reload();
+  await page.getByRole('button', { name: /^What it shows/ }).click();
   await expect(page.getByLabel('Colour in rate damping')).toHaveValue('red');
   await expect(page.getByLabel('twitches at power-up')).toHaveValue('2');
 
@@ -48,11 +50,13 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
 test('what cannot be is refused at its field, in the hangar too', async ({ page }) => {
   await page.goto('/hangar');
   await page.getByRole('button', { name: 'Copy Menu receiver with numbered modes' }).click();
+  await page.getByRole('button', { name: /^How it is controlled/ }).click();
   const from = page.getByLabel('from, µs').nth(1);
   await from.fill('1200');
   await from.press('Enter');
   await expect(page.getByText(/overlaps band 0/).first()).toBeVisible();
   await page.reload();
+  await page.getByRole('button', { name: /^How it is controlled/ }).click();
   await expect(page.getByLabel('from, µs').nth(1)).toHaveValue('1333');
   const id = page.url().split('/').at(-1)!;
   const copy = await page.request.post('/api/hangar', { data: { copy: id } });

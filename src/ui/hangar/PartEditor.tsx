@@ -93,9 +93,9 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
                 ? 'saving …'
                 : state.problem
                   ? ''
-                  : 'saved'}
+                  : 'saved.'}
             {origin &&
-              ` Copied from ${origin.name}; ${differs === 0 ? 'no difference yet' : `${differs} differences`}.`}
+              ` Copied from ${origin.name}; ${differs === 0 ? 'no difference yet' : `${differs} ${differs === 1 ? 'difference' : 'differences'}`}.`}
           </p>
         </div>
         <button type="button" className="btn" onClick={() => void copy()}>

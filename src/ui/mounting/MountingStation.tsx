@@ -96,7 +96,8 @@ function Seat() {
         How it sits
       </h2>
       <div
-        className="relative h-72 touch-none cursor-grab select-none"
+        data-testid="seat"
+        className="relative h-72 cursor-grab touch-none select-none"
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);
           drag.current = { x: e.clientX, y: e.clientY, from: mountingMatrix(mounting) };
