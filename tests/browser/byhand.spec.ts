@@ -150,7 +150,7 @@ const BY_HAND: [string, (args: { page: Page }) => Promise<void>][] = [
       await first.getByRole('button', { name: /^Switch off, and keep/ }).click();
       await expect(gain).toContainText('Switched off.');
       await page.getByRole('combobox', { name: 'Channels are shown as' }).click();
-      await page.getByRole('option', { name: /^switch values/ }).click();
+      await page.getByRole('option', { name: /^values by position/ }).click();
       await gain.getByRole('button', { name: /^A table of values/ }).click();
       await hand.pick(gain, /: switch 1$/, 'Switch B');
       await hand.pick(gain, /: switch 2$/, 'Switch C');

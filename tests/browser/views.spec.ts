@@ -24,7 +24,7 @@ test('one program in three views: changed by keyboard in each, undone, and the f
   const gain = page.getByRole('region', { name: /^Channel \d+, gain$/ });
 
   // A value for every position of the mode switch; the middle one is moved.
-  await shownAs(/^switch values/);
+  await shownAs(/^values by position/);
   const cells = mode.getByRole('table').getByRole('textbox');
   await expect(cells).toHaveCount(3);
   const [low, middle, high] = await cells.evaluateAll((all: HTMLInputElement[]) =>
@@ -43,7 +43,7 @@ test('one program in three views: changed by keyboard in each, undone, and the f
   expect(middle).not.toBe('12');
 
   // A mix with a rate of its own for each side of the knob.
-  await shownAs(/^functions and mixes/);
+  await shownAs(/^ramps/);
   const side = gain.getByLabel(/: high side, %$/);
   const rate = await side.inputValue();
   await side.focus();
@@ -55,7 +55,7 @@ test('one program in three views: changed by keyboard in each, undone, and the f
   await expect(mode.getByLabel(/: value, %$/)).toHaveCount(3);
 
   // As lines: the bend is a curve with a name.
-  await shownAs(/^lines/);
+  await shownAs(/^sentences/);
   await expect(gain.getByRole('combobox', { name: /: shape$/ })).toContainText('Two sides');
 
   for (let i = 0; i < 2; i++) {
@@ -75,7 +75,7 @@ test.describe('opened in each view, gone through by keyboard, and nothing change
       await page.goto(`/models/${id}/program`);
       const before = await exported(page, id);
       await page.getByText('By hand, line by line').click();
-      for (const style of [/^lines/, /^functions and mixes/, /^switch values/]) {
+      for (const style of [/^sentences/, /^ramps/, /^values by position/]) {
         await page.getByRole('combobox', { name: 'Channels are shown as' }).press('Enter');
         await page.getByRole('option', { name: style }).press('Enter');
         const numbers = page.getByRole('region', { name: /^Channel \d+/ }).getByRole('textbox');

@@ -8,6 +8,8 @@ import { switchValueSections } from './switch-value-style';
 interface Style {
   /** After "entered as …". */
   words: string;
+  /** What its channels are shown as, where a program is changed by hand. */
+  shown: string;
   /** What such a transmitter has, for choosing one. */
   describes: string;
   /** Menus it has, and the fields in them. */
@@ -22,6 +24,7 @@ const FIELDS = ['share', 'shift', 'rate', 'expo', 'reversed', 'ends', 'subtrim']
 export const STYLES: Record<EntryStyle, Style> = {
   line: {
     words: 'lines',
+    shown: 'sentences',
     describes: 'a list of lines for every channel',
     menus: [
       'link',
@@ -40,6 +43,7 @@ export const STYLES: Record<EntryStyle, Style> = {
   },
   function: {
     words: 'functions and mixes',
+    shown: 'ramps',
     describes: 'functions and a few mixes',
     menus: [
       'link',
@@ -57,6 +61,7 @@ export const STYLES: Record<EntryStyle, Style> = {
   },
   'switch-value': {
     words: 'switch values',
+    shown: 'values by position',
     describes: 'a value for every switch position',
     menus: [
       'link',

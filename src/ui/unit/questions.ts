@@ -6,7 +6,7 @@ export const PARTS = [
   ['is', 'What it is'],
   ['told', 'How it is controlled'],
   ['set', 'How it is set up'],
-  ['out', 'What it puts out'],
+  ['out', 'Its outputs and plugs'],
   ['wrong', 'When something goes wrong'],
   ['signs', 'What it shows'],
 ] as const;

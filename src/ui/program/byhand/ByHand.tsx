@@ -30,8 +30,8 @@ function Channels() {
           value={style}
           options={ENTRY_STYLES.map((s) => ({
             value: s,
-            words: STYLES[s].words,
-            more: `${STYLES[s].describes}${s === own ? ': as your transmitter has it' : ''}`,
+            words: STYLES[s].shown,
+            more: `for a transmitter with ${STYLES[s].describes}${s === own ? ', as yours has it' : ''}`,
           }))}
           onPick={setStyle}
         />

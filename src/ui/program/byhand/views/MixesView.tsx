@@ -20,21 +20,11 @@ import { Grip } from '../Ordered';
 import { SourceWord } from '../SourceWord';
 import type { ViewProps } from './view';
 
-const COLUMNS = 'grid grid-cols-2 gap-x-3 @lg:grid-cols-[1.7fr_4.6rem_4.6rem_4.6rem_2fr]';
-const TITLES = ['Follows', 'Low side', 'High side', 'Offset', 'On when'] as const;
-
-/** A channel as a sum of mixes: a share for each side, an offset, when it is on. */
+/** A channel as a sum of ramps: what each comes to at either end of what it follows, and when it is on. */
 export function MixesView({ setup, output: { channel }, own }: ViewProps) {
   const mixes = asMixes(setup, channel);
   return (
     <>
-      <li
-        aria-hidden
-        // Above the rows, which begin with a grip where there are several.
-        className={`text-soft text-sm @max-lg:hidden ${COLUMNS} pr-42 ${own.length > 1 ? 'pl-9' : 'pl-4'}`}
-      >
-        {own.length > 0 && TITLES.map((t) => <span key={t}>{t}</span>)}
-      </li>
       {own.map((line, i) => (
         <EntryRow
           key={line.id}
@@ -55,8 +45,8 @@ export function MixesView({ setup, output: { channel }, own }: ViewProps) {
       ))}
       {mixes === undefined ? (
         <Aside>
-          A transmitter of functions and mixes only adds: it cannot scale one thing by another.
-          Enter this channel on one that has lines.
+          A transmitter with mixes only adds: it cannot scale one thing by another. Enter this
+          channel on one that has lines.
         </Aside>
       ) : (
         mixes.length > own.length && (
@@ -106,57 +96,55 @@ function MixRow({ setup, line }: { setup: Setup; line: Line }) {
     number(label, sides[key], (v) =>
       put(putSides(setup, line.id, { ...sides, [key]: v }), `${label} ${v} %`),
     );
-  const cells =
-    fixed === undefined
-      ? [
-          side('lowPct', 'low side') ?? 'by its curve',
-          side('highPct', 'high side') ?? '',
-          number('offset', line.shiftPct, (v) =>
-            put(changeLine(setup, line.id, { shiftPct: v }), `offset ${v} %`),
-          ),
-        ]
-      : ['', '', number('value', fixed, (v) => put(putValue(setup, line.id, v), `value ${v} %`))];
+  const from = (
+    <SourceWord
+      setup={setup}
+      label={`${name}: follows`}
+      of={{ kind: 'channel', channel: line.channel }}
+      value={line.follows}
+      onPut={(follows) => put(changeLine(setup, line.id, { follows }), 'follows something else')}
+    />
+  );
   return (
-    <span className={COLUMNS}>
-      <Cell title={TITLES[0]}>
-        <SourceWord
-          setup={setup}
-          label={`${name}: follows`}
-          of={{ kind: 'channel', channel: line.channel }}
-          value={line.follows}
-          onPut={(follows) =>
-            put(changeLine(setup, line.id, { follows }), 'follows something else')
-          }
-        />
-      </Cell>
-      {cells.map((cell, i) => (
-        <Cell
-          key={TITLES[i + 1]}
-          title={fixed === undefined ? TITLES[i + 1]! : 'Value'}
-          empty={cell === ''}
-        >
-          {cell}
-        </Cell>
-      ))}
-      <Cell title={TITLES[4]}>
+    <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="min-w-28">{from}</span>
+      {fixed !== undefined ? (
+        number('value', fixed, (v) => put(putValue(setup, line.id, v), `value ${v} %`))
+      ) : (
+        <span className="flex items-center gap-2">
+          {side('lowPct', 'low side')}
+          {sides && <Ramp {...sides} shiftPct={line.shiftPct} />}
+          {side('highPct', 'high side') ?? 'by its curve'}
+        </span>
+      )}
+      {fixed === undefined && (
+        <span>
+          shifted by{' '}
+          {number('offset', line.shiftPct, (v) =>
+            put(changeLine(setup, line.id, { shiftPct: v }), `offset ${v} %`),
+          )}
+        </span>
+      )}
+      <span className="min-w-0">
         <LineWhen setup={setup} line={line} name={name} />
-      </Cell>
+      </span>
     </span>
   );
 }
 
-/** A cell of the row; where the columns have no room for their titles it carries its own. */
-const Cell = ({
-  title,
-  empty = false,
-  children,
-}: {
-  title: string;
-  empty?: boolean;
-  children: React.ReactNode;
-}) => (
-  <span className={empty ? '@max-lg:hidden' : ''}>
-    <span className="text-soft text-sm @lg:hidden">{title}: </span>
-    {children}
-  </span>
-);
+/** What comes out over the travel of what goes in: two straight halves through the offset. */
+function Ramp({ lowPct, highPct, shiftPct }: Sides & { shiftPct: number }) {
+  const y = (pct: number) => 16 - (Math.max(-150, Math.min(150, pct)) / 150) * 14;
+  return (
+    <svg viewBox="0 0 64 32" className="h-8 w-16 shrink-0" aria-hidden>
+      <path d="M2 16H62M32 2V30" stroke="var(--card-edge)" strokeWidth={1} />
+      <polyline
+        points={`2,${y(shiftPct - lowPct)} 32,${y(shiftPct)} 62,${y(shiftPct + highPct)}`}
+        fill="none"
+        stroke="var(--accent)"
+        strokeWidth={2.5}
+        strokeLinejoin="round"
+      />
+    </svg>
+  );
+}
