@@ -21,15 +21,13 @@ import {
  * Models made as they are made in the application: from parts, planned, then chosen one by one.
  */
 
-const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-
 /** A unit that ships, with some traits and settings of its own. */
 export function unitLike(
   id: keyof typeof UNITS,
   traits: Partial<UnitTraits>,
   settings: Partial<UnitSettings> = {},
 ): Unit {
-  const unit = clone(UNITS[id]!);
+  const unit = structuredClone(UNITS[id]!);
   return {
     ...unit,
     traits: { ...unit.traits, ...traits },
@@ -41,7 +39,7 @@ export function transmitterLike(
   id: keyof typeof TRANSMITTERS,
   more: Partial<Transmitter> = {},
 ): Transmitter {
-  return { ...clone(TRANSMITTERS[id]!), ...more };
+  return { ...structuredClone(TRANSMITTERS[id]!), ...more };
 }
 
 export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) =>

@@ -131,7 +131,7 @@ test('the gain comes off the knob: half of where it shook, on a switch, to be re
 }) => {
   const id = await provenModel(page, 'Tuned turnstone');
   await page.goto(`/models/${id}/lock`);
-  const found = page.locator('section', { has: page.locator('#found-title') });
+  const found = page.getByRole('region', { name: 'What you found' });
   const field = found.getByLabel('monitor where it shook');
   await field.fill('20');
   await field.press('Enter');

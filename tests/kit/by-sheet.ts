@@ -11,9 +11,9 @@ export function bySheetAlone(setup: Setup): Setup {
   const { inputs, outputs } = second.settings;
   // What goes from the receiver in front straight to its servo is no setting of the unit.
   const beside = unit.traits.ports.flatMap((p) => (p.on === 'receiver' ? [p.id] : []));
-  outputs.push(...clone(unit.settings.outputs.filter((o) => beside.includes(o.port))));
+  outputs.push(...structuredClone(unit.settings.outputs.filter((o) => beside.includes(o.port))));
   inputs.push(
-    ...clone(
+    ...structuredClone(
       unit.settings.inputs.filter(
         (i) =>
           onReceiver(unit.traits, unit.settings, i.carries) &&
@@ -24,5 +24,3 @@ export function bySheetAlone(setup: Setup): Setup {
   for (const row of settingRows(setup)) row.write(second.settings, row.value);
   return { ...setup, unit: second };
 }
-
-const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

@@ -76,7 +76,7 @@ const withNamesOf = (own: Setup, other: Setup): Setup => ({
  */
 function settingDifferences(before: Setup, after: Setup): { found: Difference[]; rest: Setup } {
   const earlier = new Map(settingRows(before).map((row) => [row.id, row]));
-  const rest = structured(after);
+  const rest = structuredClone(after);
   const found: Difference[] = [];
   for (const row of settingRows(after)) {
     const was = earlier.get(row.id);
@@ -92,8 +92,6 @@ function settingDifferences(before: Setup, after: Setup): { found: Difference[];
   }
   return { found, rest };
 }
-
-const structured = (setup: Setup): Setup => JSON.parse(JSON.stringify(setup)) as Setup;
 
 type Tell = (
   what: readonly string[],

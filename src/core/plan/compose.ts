@@ -19,8 +19,6 @@ import { untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
-const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-
 /** The whole Setup of a new model from its three parts, every value filled with a usual one. */
 export function composeSetup(
   name: string,
@@ -31,8 +29,8 @@ export function composeSetup(
   pins: Assignment = [],
   mixer?: Mixer,
 ): Setup {
-  const unit = clone(unitPart);
-  unit.shipped ??= clone(unitPart.settings);
+  const unit = structuredClone(unitPart);
+  unit.shipped ??= structuredClone(unitPart.settings);
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins, mixer });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
   if (assignment.some((a) => a.carries === 'recovery'))
@@ -68,7 +66,7 @@ export function composeSetup(
     notes: '',
     airframe: withTaughtMotors(airframe, transmitter),
     unit,
-    transmitter: clone(transmitter),
+    transmitter: structuredClone(transmitter),
     program,
     installation: {
       mounting: unit.settings.orientation,
@@ -118,7 +116,7 @@ export const usualSchool = (traits: UnitTraits): Intents['school'] =>
 
 /** Speed controllers are taught the ends of the transmitter they are used with. */
 function withTaughtMotors(airframe: Airframe, { pulse, controls }: Transmitter): Airframe {
-  const own = clone(airframe);
+  const own = structuredClone(airframe);
   for (const motor of own.motors) {
     // A trigger rests in the middle, and there the motor must stand still.
     const rest = controls.find((c) => c.kind === 'stick' && c.hand === 'throttle')?.rest ?? -100;

@@ -11,6 +11,7 @@ import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { handWords, kindOf, taughtByDriving } from '@/core/setup';
 import { TeachingRun } from './TeachingRun';
+import { Section } from '../parts/Section';
 
 /** What the unit learns when the sticks are moved, how that is started, and what trims leave. */
 export function CaptureStation() {
@@ -28,10 +29,7 @@ export function CaptureStation() {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
-        <section className="card" aria-labelledby="learns-title">
-          <h2 id="learns-title" className="text-lg font-bold">
-            What it will learn
-          </h2>
+        <Section title="What it will learn">
           <div className="overflow-x-auto">
             <table className="mt-2 w-full">
               <thead className="text-soft text-left text-sm">
@@ -103,16 +101,13 @@ export function CaptureStation() {
               Record as {ground ? 'learned' : 'captured'}: as it is now
             </button>
           )}
-        </section>
+        </Section>
         {taughtByDriving(setup.unit) && <TeachingRun />}
         <FindingsOf step="capture" />
         {script.length > 0 && <TestScript title="Capture it" steps={script} />}
       </div>
       <aside className="flex flex-col gap-4">
-        <section className="card" aria-labelledby="left-title">
-          <h2 id="left-title" className="text-lg font-bold">
-            Trims and subtrims
-          </h2>
+        <Section title="Trims and subtrims">
           {left.length === 0 ? (
             <p>
               With the {hands.all} let go the unit reads nothing: no trim is taken for a {hands.one}
@@ -135,11 +130,8 @@ export function CaptureStation() {
               ? 'Trim with the unit off, stop, capture again: every school agrees on that one. The unit reads a trim it has not captured as held steering.'
               : 'Trim in off mode, land, capture again: every school agrees on that one. The unit reads a trim it has not captured as a held stick.'}
           </p>
-        </section>
-        <section className="card" aria-labelledby="start-title">
-          <h2 id="start-title" className="text-lg font-bold">
-            How it is started
-          </h2>
+        </Section>
+        <Section title="How it is started">
           <dl className="flex flex-col gap-2">
             {guide.gestures.map((g) => (
               <div key={g.name}>
@@ -151,7 +143,7 @@ export function CaptureStation() {
           {captureGestures.includes('stick-corners') && (
             <p className="border-accent mt-2 border-l-4 pl-2">{cornerWords(movedSticks(setup))}</p>
           )}
-        </section>
+        </Section>
       </aside>
     </div>
   );

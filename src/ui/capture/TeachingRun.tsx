@@ -6,6 +6,7 @@ import { kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
+import { Section } from '../parts/Section';
 
 /** Teaching tried here first: what is seen at each moment, and what comes of another order. */
 export function TeachingRun() {
@@ -14,10 +15,7 @@ export function TeachingRun() {
   const outcome = useMemo(() => taught(setup, how), [setup, how]);
   const { front } = kindOf(setup.airframe);
   return (
-    <section className="card flex flex-col gap-2" aria-labelledby="run-title">
-      <h2 id="run-title" className="text-lg font-bold">
-        Try it here first
-      </h2>
+    <Section title="Try it here first" className="card flex flex-col gap-2">
       <div className="flex flex-wrap gap-x-6 gap-y-2">
         <Choice
           label="First to the"
@@ -70,6 +68,6 @@ export function TeachingRun() {
           </p>
         ))}
       </div>
-    </section>
+    </Section>
   );
 }

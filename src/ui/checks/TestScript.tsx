@@ -9,6 +9,7 @@ import { usePut } from '../live/usePut';
 import { StatusMark } from '../status/StatusMark';
 import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { seenBefore } from '../words';
+import { Section } from '../parts/Section';
 
 /** Do this, see that, one at a time; the answers are kept and go stale by themselves. */
 export function TestScript({
@@ -54,10 +55,7 @@ export function TestScript({
     return true;
   }, true);
   return (
-    <section className="card" aria-labelledby="script-title">
-      <h2 id="script-title" className="text-lg font-bold">
-        {title}
-      </h2>
+    <Section title={title}>
       <p className="text-soft text-sm" aria-live="polite">
         {steps.filter((s) => isDone(s.status)).length} of {steps.length} confirmed
         {keyed && next >= 0 && ' · keys: y yes, x no'}
@@ -95,7 +93,7 @@ export function TestScript({
           </li>
         ))}
       </ol>
-    </section>
+    </Section>
   );
 }
 

@@ -22,6 +22,7 @@ import { inTurn, wantedElsewhere } from './order';
 import { Question } from './Question';
 import { StillQuestion } from './StillQuestion';
 import { nameOfLook } from './words';
+import { Section } from '../parts/Section';
 
 /** Which answer it is, where the server would not keep it. */
 const answerWords = ({ expectation: { check, surface } }: Observed, seen: string) =>
@@ -163,15 +164,18 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
           </section>
         )}
         {staleReasons.length > 0 && (
-          <section className="card" aria-labelledby="stale-title">
-            <h2 id="stale-title" className="text-lg font-bold">
-              <StatusMark status="stale" words="Check again" />
-            </h2>
+          <Section
+            title={
+              <>
+                <StatusMark status="stale" words="Check again" />
+              </>
+            }
+          >
             <p className="mt-1">
               {stale.length} answers no longer hold, because {staleReasons.join('; ')} changed
               since.
             </p>
-          </section>
+          </Section>
         )}
         <Finding diagnosis={diagnosis} />
       </div>

@@ -8,6 +8,7 @@ import { useVerdict } from '../open/verdict';
 import { Fold } from '../parts/Fold';
 import { useShow } from '../live/useShow';
 import { StatusMark } from '../status/StatusMark';
+import { Section } from '../parts/Section';
 
 const STATUS: Record<Severity, Status> = { stop: 'stop', caution: 'caution', note: 'todo' };
 
@@ -18,10 +19,7 @@ export function Findings() {
   const serious = findings?.filter((f) => f.severity !== 'note') ?? [];
   const notes = findings?.filter((f) => f.severity === 'note') ?? [];
   return (
-    <section className="card" aria-labelledby="findings-title">
-      <h2 id="findings-title" className="text-lg font-bold">
-        What is wrong
-      </h2>
+    <Section title="What is wrong">
       <p className="text-soft text-sm" aria-live="polite">
         {visiting === undefined || failed
           ? ''
@@ -43,7 +41,7 @@ export function Findings() {
           <FindingList findings={notes} />
         </Fold>
       )}
-    </section>
+    </Section>
   );
 }
 

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { markedIn } from './useTermsIn';
+import { Section } from '../parts/Section';
 
 /** The trade words of an element and what they mean, for those who neither point nor tap. */
 export function TermList({ id }: { id: string }) {
@@ -12,10 +13,7 @@ export function TermList({ id }: { id: string }) {
   });
   if (terms.length === 0) return null;
   return (
-    <section aria-labelledby="terms-title" className="mb-4">
-      <h3 id="terms-title" className="font-bold">
-        Words on this page
-      </h3>
+    <Section title="Words on this page" level={3} className="mb-4">
       <dl className="mt-1 flex flex-col gap-1">
         {terms.map((term) => (
           <div key={term.id}>
@@ -24,6 +22,6 @@ export function TermList({ id }: { id: string }) {
           </div>
         ))}
       </dl>
-    </section>
+    </Section>
   );
 }

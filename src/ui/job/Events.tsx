@@ -7,6 +7,7 @@ import { applyPatch } from '@/core/patch';
 import { killedBy } from '@/core/procedure';
 import { useModel } from '../open/modelStore';
 import { Over, OverClose } from '../parts/Over';
+import { Section } from '../parts/Section';
 
 /** Something happened to the model: what it would undo, and two taps to write it down. */
 export function Events() {
@@ -33,10 +34,7 @@ export function Events() {
     setNote('');
   };
   return (
-    <section className="card" aria-labelledby="events-title">
-      <h2 id="events-title" className="text-lg font-bold">
-        Something happened
-      </h2>
+    <Section title="Something happened">
       <ul className="mt-1 divide-y divide-(--card-edge)">
         {EVENTS.map((e) => (
           <li key={e.id} className="flex min-h-12 flex-wrap items-center gap-x-4 py-1">
@@ -76,6 +74,6 @@ export function Events() {
           <OverClose>Cancel</OverClose>
         </div>
       </Over>
-    </section>
+    </Section>
   );
 }

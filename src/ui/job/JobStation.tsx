@@ -22,6 +22,7 @@ import { sessionWords } from '../words/sessions';
 import { kindOf } from '@/core/setup';
 import { useBench } from '../open/useBench';
 import { LOCAL_RULES } from '../words';
+import { Section } from '../parts/Section';
 
 /** What the way beside it does not say: the one thing to do next, the shortest way from here, what a change would undo. */
 export function JobStation() {
@@ -133,10 +134,7 @@ function Way({ job }: { job: readonly JobStep[] }) {
   const way = shortestWay(job);
   if (way.length === 0) return null;
   return (
-    <section className="card" aria-labelledby="way-title">
-      <h2 id="way-title" className="text-lg font-bold">
-        Shortest way from here
-      </h2>
+    <Section title="Shortest way from here">
       <ol className="mt-1 flex flex-col gap-3">
         {way.map(({ session, steps }, i) => (
           <li key={i}>
@@ -173,6 +171,6 @@ function Way({ job }: { job: readonly JobStep[] }) {
           {way.length === 2 ? 'time' : 'times'}, the fewest possible.
         </p>
       )}
-    </section>
+    </Section>
   );
 }

@@ -10,6 +10,7 @@ import { Assumed } from '../model/Assumed';
 import { StanceDrawing } from './StanceDrawing';
 import { Measured } from '../measure/Measured';
 import { NOSE_UP } from '../words';
+import { Section } from '../parts/Section';
 
 /** From the attitude it flies at to a block under one end. */
 export function Bench() {
@@ -48,10 +49,7 @@ export function Bench() {
     </div>
   );
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="bench-title">
-      <h2 id="bench-title" className="text-lg font-bold">
-        Lay it as it flies, not as it stands
-      </h2>
+    <Section title="Lay it as it flies, not as it stands" className="card flex flex-col gap-3">
       <div className="grid grid-cols-2 items-end gap-2 @lg:grid-cols-3">
         {measure('wheelbaseMm', 'between supports', 'mm', 5)}
         {measure('standingPitchDeg', NOSE_UP.standingPitchDeg, '°', 0.5)}
@@ -134,6 +132,6 @@ export function Bench() {
         Most models fly about 5° nose up at the speed they level at; some leaflets say flat, one
         says 20° (common practice, no source). Your own flight is the better measure.
       </p>
-    </section>
+    </Section>
   );
 }

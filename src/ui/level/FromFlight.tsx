@@ -5,6 +5,7 @@ import { bankOfDrift, pitchLowBy } from '@/core/level';
 import { measureTaken } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 /** "It sinks", "it drifts": what that says about the capture. */
 export function FromFlight() {
@@ -18,10 +19,7 @@ export function FromFlight() {
   const pitch = Math.round(pitchLowBy(sink, speed) * 2) / 2;
   const bank = Math.round(bankOfDrift(turn, speed) * 2) / 2;
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="flight-title">
-      <h2 id="flight-title" className="text-lg font-bold">
-        From what it did in the air
-      </h2>
+    <Section title="From what it did in the air" className="card flex flex-col gap-3">
       <div className="grid grid-cols-3 items-end gap-2">
         <NumberField label="at" unit="m/s" min={2} max={120} value={speed} onCommit={setSpeed} />
         <NumberField
@@ -95,6 +93,6 @@ export function FromFlight() {
           now: roll {levelOffsetDeg.roll}°, pitch {levelOffsetDeg.pitch}°.
         </p>
       )}
-    </section>
+    </Section>
   );
 }

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 /** How far a stick can ask, and where pitch follows the throttle. */
 export function Limits() {
@@ -13,10 +14,7 @@ export function Limits() {
   const { angleLimitsDeg, pitchWithThrottle } = setup.unit.settings;
   const follows = setup.unit.traits.extras.includes('pitch-with-throttle');
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
-      <h2 id="limits-title" className="text-lg font-bold">
-        How far a stick can ask
-      </h2>
+    <Section title="How far a stick can ask" className="card flex flex-col gap-3">
       <div className="grid grid-cols-3 items-end gap-2">
         {(
           [
@@ -60,6 +58,6 @@ export function Limits() {
           </Link>
         </p>
       )}
-    </section>
+    </Section>
   );
 }

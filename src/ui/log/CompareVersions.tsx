@@ -8,6 +8,7 @@ import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 import { DifferenceList } from './DifferenceList';
 import { useDifferences } from './useDifferences';
+import { Section } from '../parts/Section';
 
 /** Any two versions, what differs in words; and the older one made the newest again. */
 export function CompareVersions({ versions }: { versions: LogView['versions'] }) {
@@ -30,10 +31,7 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
     </label>
   );
   return (
-    <section className="card" aria-labelledby="compare-title">
-      <h2 id="compare-title" className="text-lg font-bold">
-        What changed between
-      </h2>
+    <Section title="What changed between">
       <div className="mt-2 grid gap-2">
         {pick('this version', earlier, setFrom)}
         {pick('and this one', later, setTo)}
@@ -51,6 +49,6 @@ export function CompareVersions({ versions }: { versions: LogView['versions'] })
           Back to version {earlier}
         </button>
       )}
-    </section>
+    </Section>
   );
 }

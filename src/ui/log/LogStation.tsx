@@ -16,6 +16,7 @@ import { TimeStrip } from './TimeStrip';
 import { timeline } from './timeline';
 import { Select } from '../parts/Select';
 import { kindOf } from '@/core/setup';
+import { Section } from '../parts/Section';
 
 const OtherModel = dynamic(() => import('./other/OtherModel'), { ssr: false });
 
@@ -161,10 +162,7 @@ export function LogStation() {
       <aside className="flex flex-col gap-4">
         <NewEntry onKept={load} />
         {view && <CompareVersions versions={view.versions} />}
-        <section className="card" aria-labelledby="csv-title">
-          <h2 id="csv-title" className="text-lg font-bold">
-            As a table
-          </h2>
+        <Section title="As a table">
           <div className="mt-2 flex flex-wrap gap-2">
             <a className="btn" href={`/api/models/${id}/log?as=csv`}>
               <Download size={18} aria-hidden /> Export CSV
@@ -175,7 +173,7 @@ export function LogStation() {
             A header line with at least <code>at</code> and <code>title</code>. Lines that are
             already here are not added again.
           </p>
-        </section>
+        </Section>
       </aside>
       <Fold className="card @4xl:col-span-full" title="Beside another model: take parts over">
         <OtherModel />

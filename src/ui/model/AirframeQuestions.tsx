@@ -9,6 +9,7 @@ import { Choice } from '../fields/Choice';
 import { useModel } from '../open/modelStore';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
 import { Select } from '../parts/Select';
+import { Section } from '../parts/Section';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
@@ -61,10 +62,7 @@ export function AirframeQuestions() {
     ]),
   );
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="has-title">
-      <h2 id="has-title" className="text-lg font-bold">
-        What it has
-      </h2>
+    <Section title="What it has" className="card flex flex-col gap-3">
       {select('kind', 'It is', kinds, (t) => t as AirframeAnswers['kind'])}
       {flies && answers.kind !== 'flying-wing' && answers.kind !== 'three-channel' && (
         <>
@@ -118,6 +116,6 @@ export function AirframeQuestions() {
           Not changed: {reason}
         </p>
       ))}
-    </section>
+    </Section>
   );
 }

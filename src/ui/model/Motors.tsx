@@ -5,6 +5,7 @@ import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
+import { Section } from '../parts/Section';
 
 const BEHIND_STOP: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {
   nothing: 'does nothing',
@@ -20,10 +21,10 @@ export function Motors() {
   const { onSurface } = kindOf(airframe);
   if (airframe.motors.length === 0) return null;
   return (
-    <section className="card flex flex-col gap-4" aria-labelledby="motors-title">
-      <h2 id="motors-title" className="text-lg font-bold">
-        {airframe.motors.length > 1 ? 'Motors' : 'Motor'}
-      </h2>
+    <Section
+      title={airframe.motors.length > 1 ? 'Motors' : 'Motor'}
+      className="card flex flex-col gap-4"
+    >
       {airframe.motors.map((motor, i) => {
         const at = `/airframe/motors/${i}`;
         const name = motor.label;
@@ -88,6 +89,6 @@ export function Motors() {
           </div>
         );
       })}
-    </section>
+    </Section>
   );
 }

@@ -5,6 +5,7 @@ import { LEARN_LIMIT_DEG, learnByGravity, learnByTurning } from '@/core/calibrat
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { howOrientationIsLearned, kindOf, mountingWords } from '@/core/setup';
+import { Section } from '../parts/Section';
 
 /** For units that learn how they are mounted: tried here first, as unsteadily as people move a model. */
 export function LearnedOrientation() {
@@ -17,10 +18,7 @@ export function LearnedOrientation() {
   const found =
     way === 'gravity' ? learnByGravity(mounting, level, off) : learnByTurning(mounting, off);
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="learned-title">
-      <h2 id="learned-title" className="text-lg font-bold">
-        Try how it learns its mounting
-      </h2>
+    <Section title="Try how it learns its mounting" className="card flex flex-col gap-3">
       <p className="first-letter:uppercase">
         {howOrientationIsLearned(setup.unit, setup.airframe)}.
       </p>
@@ -58,6 +56,6 @@ export function LearnedOrientation() {
         reckoned here with {LEARN_LIMIT_DEG}°). Whatever it learned: compare the picture it shows
         with the unit itself.
       </p>
-    </section>
+    </Section>
   );
 }

@@ -23,6 +23,7 @@ import { MountingWords } from './MountingWords';
 import { PlainSeat } from './PlainSeat';
 import { turnedBy } from './turn';
 import { PickWord } from '../parts/PickWord';
+import { Section } from '../parts/Section';
 
 /** Degrees a pointer turns the unit by for each pixel. */
 const DEG_PER_PX = 0.5;
@@ -44,16 +45,13 @@ export function MountingStation() {
       </div>
       <aside className="flex flex-col gap-4">
         <Place />
-        <section className="card" aria-labelledby="advice-title">
-          <h2 id="advice-title" className="text-lg font-bold">
-            When you fix it
-          </h2>
+        <Section title="When you fix it">
           <ul className="mt-1 list-disc pl-5">
             {mountingAdvice(setup).map((a) => (
               <li key={a}>{a}</li>
             ))}
           </ul>
-        </section>
+        </Section>
       </aside>
     </div>
   );
@@ -91,10 +89,7 @@ function Seat() {
     setTurning(undefined);
   };
   return (
-    <section className="card" aria-labelledby="seat-title">
-      <h2 id="seat-title" className="text-lg font-bold">
-        How it sits
-      </h2>
+    <Section title="How it sits">
       <div
         data-testid="seat"
         className="relative h-72 cursor-grab touch-none select-none"
@@ -171,7 +166,7 @@ function Seat() {
           )}
         </div>
       )}
-    </section>
+    </Section>
   );
 }
 
@@ -189,10 +184,7 @@ function Place() {
   const { positionMm, skewDeg } = setup.installation;
   const report = seatReport(setup);
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="place-title">
-      <h2 id="place-title" className="text-lg font-bold">
-        Where, and how square
-      </h2>
+    <Section title="Where, and how square" className="card flex flex-col gap-3">
       <div className="grid grid-cols-3 items-end gap-2">
         {(
           [
@@ -281,6 +273,6 @@ function Place() {
           {s.says !== report.verdict && <p>{s.says}</p>}
         </div>
       ))}
-    </section>
+    </Section>
   );
 }

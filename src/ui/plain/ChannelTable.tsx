@@ -6,6 +6,7 @@ import { channelsReaching } from '@/core/logbook';
 import { functionOf, pointer, type Setup } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 /** Where the servos of a channel stand with the sticks released, asked of the chain. */
 function standsAt(setup: Setup, throws: readonly SurfaceThrows[], channel: number): string {
@@ -32,10 +33,7 @@ export function ChannelTable() {
     )[0]?.reason;
 
   return (
-    <section className="card" aria-labelledby="channels-title">
-      <h2 id="channels-title" className="text-lg font-bold">
-        Channels in the transmitter
-      </h2>
+    <Section title="Channels in the transmitter">
       <p
         aria-hidden
         className="text-soft mt-2 hidden grid-cols-[8rem_9rem_repeat(3,1fr)] gap-2 text-sm @lg:grid"
@@ -110,6 +108,6 @@ export function ChannelTable() {
         100 % is <span className="num">{pulse.usAt100} µs</span> either side of{' '}
         <span className="num">{pulse.centreUs} µs</span> on this transmitter.
       </p>
-    </section>
+    </Section>
   );
 }

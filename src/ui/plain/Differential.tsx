@@ -3,6 +3,7 @@
 import { differentialOf, setDifferential } from '@/core/plan';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 /** Less aileron down than up, worked out as endpoints; or why it cannot be done here. */
 export function Differential() {
@@ -11,10 +12,7 @@ export function Differential() {
   if (!setup.airframe.surfaces.some((s) => s.role === 'aileron')) return null;
   const now = differentialOf(setup);
   return (
-    <section className="card" aria-labelledby="differential-title">
-      <h2 id="differential-title" className="text-lg font-bold">
-        Aileron differential
-      </h2>
+    <Section title="Aileron differential">
       {now === undefined ? (
         <p className="text-soft">
           One channel works both ailerons here, so the transmitter cannot make them differ. Set the
@@ -37,6 +35,6 @@ export function Differential() {
           </p>
         </div>
       )}
-    </section>
+    </Section>
   );
 }

@@ -4,6 +4,7 @@ import { pointer } from '@/core/setup';
 import dynamic from 'next/dynamic';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 const RateChart = dynamic(() => import('./RateChart'), { ssr: false });
 
@@ -17,10 +18,7 @@ export function InputTable() {
       `${setup.program.inputs[i]!.label}: ${words}`,
     )[0]?.reason;
   return (
-    <section className="card" aria-labelledby="rates-title">
-      <h2 id="rates-title" className="text-lg font-bold">
-        Rates and expo
-      </h2>
+    <Section title="Rates and expo">
       <RateChart inputs={setup.program.inputs} />
       <ul className="mt-2 grid gap-3 @lg:grid-cols-2">
         {setup.program.inputs.map((input, i) =>
@@ -45,6 +43,6 @@ export function InputTable() {
           )),
         )}
       </ul>
-    </section>
+    </Section>
   );
 }

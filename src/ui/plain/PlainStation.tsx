@@ -10,6 +10,7 @@ import { StatusMark } from '../status/StatusMark';
 import { ChannelTable } from './ChannelTable';
 import { InputTable } from './InputTable';
 import { kindOf } from '@/core/setup';
+import { Section } from '../parts/Section';
 
 /** The model must be right with the unit off: sticks, centres, endpoints, rates, throttle cut. */
 export function PlainStation() {
@@ -68,10 +69,7 @@ function ThrottleCut() {
   if (!cut) return null;
   const safe = cut.name !== undefined && cut.highPct < 1 && cut.lowPct < 1;
   return (
-    <section className="card" aria-labelledby="cut-title">
-      <h2 id="cut-title" className="text-lg font-bold">
-        Throttle cut
-      </h2>
+    <Section title="Throttle cut">
       <div className="mt-1">
         <StatusMark
           status={safe ? 'todo' : 'stop'}
@@ -85,6 +83,6 @@ function ThrottleCut() {
         {cut.highPct.toFixed(0)} %. {safely} first, then try both on the model before you open any
         menu.
       </p>
-    </section>
+    </Section>
   );
 }

@@ -4,16 +4,14 @@ import { useMemo } from 'react';
 import { allThrowsOf } from '@/core/chain';
 import { useModel } from '../open/modelStore';
 import { SurfaceThrow } from './SurfaceThrow';
+import { Section } from '../parts/Section';
 
 /** Every surface as a drawing with its ends. */
 export function Throws() {
   const setup = useModel((s) => s.setup);
   const throws = useMemo(() => allThrowsOf(setup), [setup]);
   return (
-    <section aria-labelledby="throws-title">
-      <h2 id="throws-title" className="text-lg font-bold">
-        Throws
-      </h2>
+    <Section title="Throws" className="">
       <p className="text-soft text-sm">
         As rates and endpoints stand now. Pull an end, or write what you want to measure there: the
         endpoint that gives it is worked out.
@@ -27,6 +25,6 @@ export function Throws() {
           />
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

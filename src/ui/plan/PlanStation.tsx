@@ -8,6 +8,7 @@ import { StatusMark } from '../status/StatusMark';
 import { PlanDrawing } from './PlanDrawing';
 import { PluggingOrder } from './PluggingOrder';
 import { useReplan } from './useReplan';
+import { Section } from '../parts/Section';
 
 /** Channels, the unit's plugs and the servos in one drawing: leads are moved, reasons stand beside. */
 export function PlanStation() {
@@ -52,10 +53,14 @@ export function PlanStation() {
         <p key={note}>{note}</p>
       ))}
       {plan.taken.length > 0 && (
-        <section aria-labelledby="ways-title">
-          <h2 id="ways-title" className="text-lg font-bold">
-            <StatusMark status="caution" words="Not enough channels" />
-          </h2>
+        <Section
+          title={
+            <>
+              <StatusMark status="caution" words="Not enough channels" />
+            </>
+          }
+          className=""
+        >
           <p>Alternatives, cheapest first. The plan uses the first.</p>
           <ol className="mt-1 list-decimal pl-5">
             {plan.choices.slice(0, 5).map((ways) => (
@@ -68,7 +73,7 @@ export function PlanStation() {
               </li>
             ))}
           </ol>
-        </section>
+        </Section>
       )}
       <PluggingOrder />
     </div>

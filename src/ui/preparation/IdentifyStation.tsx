@@ -4,6 +4,7 @@ import { checklist } from '@/core/logbook';
 import { FindingsOf } from '../findings/Findings';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
+import { Section } from '../parts/Section';
 
 type VersionKey = 'unitHardware' | 'unitFirmware' | 'transmitterFirmware';
 
@@ -48,10 +49,7 @@ export function IdentifyStation() {
   );
   return (
     <div className="flex flex-col gap-4">
-      <section className="card flex flex-col gap-3" aria-labelledby="what-title">
-        <h2 id="what-title" className="text-lg font-bold">
-          What is on the bench
-        </h2>
+      <Section title="What is on the bench" className="card flex flex-col gap-3">
         <div className="grid gap-2 @lg:grid-cols-3">
           {field('unitHardware', 'Unit, hardware')}
           {field('unitFirmware', 'Unit, firmware')}
@@ -71,7 +69,7 @@ export function IdentifyStation() {
           />
           The unit is second-hand, or its past is unknown
         </label>
-      </section>
+      </Section>
       <FindingsOf step="identify" />
       <TestScript title="Identify" steps={checklist(setup, evidence, 'identify')} />
     </div>

@@ -5,6 +5,7 @@ import { outOfStep, rewrite, WISH_TITLES } from '@/core/plan';
 import { sheetChanges } from '@/core/sheets';
 import { useVerdict } from '../open/verdict';
 import type { Wishing } from './useWishes';
+import { Section } from '../parts/Section';
 
 /** What was worked out before something it was worked out from has changed, to be worked out again. */
 export function OutOfStep({ setup, take }: Wishing) {
@@ -22,10 +23,7 @@ export function OutOfStep({ setup, take }: Wishing) {
   );
   if (stale.length === 0) return null;
   return (
-    <section className="card border-caution" aria-labelledby="stale-title">
-      <h2 id="stale-title" className="text-lg font-bold">
-        No longer up to date
-      </h2>
+    <Section title="No longer up to date" className="card border-caution">
       <ul className="mt-2 flex flex-col gap-3">
         {stale.map(({ wish, again, changes }) => (
           <li key={wish}>
@@ -48,6 +46,6 @@ export function OutOfStep({ setup, take }: Wishing) {
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

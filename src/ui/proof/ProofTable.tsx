@@ -11,6 +11,7 @@ import { modeWords } from '../words/unit';
 import { columnsOf, features, placesOf, templateOf, type Combination } from './columns';
 import { count } from './count';
 import { TableGrid } from './TableGrid';
+import { Section } from '../parts/Section';
 
 type Only = 'all' | 'panic' | 'on';
 
@@ -64,10 +65,7 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
   const found = table.getFilteredRowModel().rows.length;
 
   return (
-    <section className="card" aria-labelledby="table-title">
-      <h2 id="table-title" className="text-lg font-bold">
-        All combinations
-      </h2>
+    <Section title="All combinations">
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <label className="text-sm font-semibold">
           Find
@@ -110,6 +108,6 @@ export function ProofTable({ setup, proof }: { setup: Setup; proof: Proof }) {
         template={templateOf(columns.map(({ id }) => id ?? ''))}
         total={proof.rows.length}
       />
-    </section>
+    </Section>
   );
 }

@@ -7,6 +7,7 @@ import { Fold } from '../parts/Fold';
 import { useShow } from '../live/useShow';
 import { StatusMark } from '../status/StatusMark';
 import { count } from './count';
+import { Section } from '../parts/Section';
 
 const STATUS = { stop: 'stop', caution: 'caution' } as const;
 
@@ -22,14 +23,17 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
     ),
   );
   return (
-    <section className="card" aria-labelledby="requirements-title">
-      <h2 id="requirements-title" className="text-lg font-bold">
-        {failing.length > 0
-          ? `${failing.length} of ${proof.results.length} requirements ${failing.length === 1 ? 'fails' : 'fail'}`
-          : open.length > 0
-            ? `${proof.results.length - open.length} of ${proof.results.length} requirements are proven`
-            : `All ${proof.results.length} requirements are proven`}
-      </h2>
+    <Section
+      title={
+        <>
+          {failing.length > 0
+            ? `${failing.length} of ${proof.results.length} requirements ${failing.length === 1 ? 'fails' : 'fail'}`
+            : open.length > 0
+              ? `${proof.results.length - open.length} of ${proof.results.length} requirements are proven`
+              : `All ${proof.results.length} requirements are proven`}
+        </>
+      }
+    >
       <p className="text-soft mt-1 text-sm">
         Each was checked in every state you can bring about, however fast and in whatever order:
         every position of switches, and whatever moves freely anywhere between its ends, everything
@@ -92,6 +96,6 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

@@ -15,6 +15,7 @@ import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from '../checks/TestScript';
 import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { LINK_LOST } from '../words';
+import { Section } from '../parts/Section';
 
 /** Failsafe: what each channel does, where the model comes down, and the test with the link off. */
 export function FailsafeStation() {
@@ -29,10 +30,7 @@ export function FailsafeStation() {
         <TestScript title="Link off, with the model held" steps={script} />
       </div>
       <aside className="flex flex-col gap-4">
-        <section className="card" aria-labelledby="lost-title">
-          <h2 id="lost-title" className="text-lg font-bold">
-            {LINK_LOST}
-          </h2>
+        <Section title={LINK_LOST}>
           {failsafe && (
             <p className="mt-1">
               The unit goes to <strong>{modeWords(setup.unit, failsafe.mode)}</strong>, pitch{' '}
@@ -44,7 +42,7 @@ export function FailsafeStation() {
           <Link href={`/models/${id}/program`} className="btn mt-3">
             Choose another way at Program
           </Link>
-        </section>
+        </Section>
         <ReceiverInFront />
         {kindOf(setup.airframe).onSurface ? <GroundStop /> : <Where />}
         <p className="text-soft text-sm">
@@ -73,10 +71,7 @@ function Where() {
     ...(own ? { pitch: { deg: own.pitchDeg, aspect: measures.spanMm / measures.chordMm } } : {}),
   });
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="where-title">
-      <h2 id="where-title" className="text-lg font-bold">
-        Where it comes down
-      </h2>
+    <Section title="Where it comes down" className="card flex flex-col gap-3">
       <div className="grid grid-cols-2 items-end gap-2">
         <NumberField
           label="height"
@@ -102,6 +97,6 @@ function Where() {
           `, with the nose held ${own.pitchDeg > 0 ? 'up' : 'down'} by ${Math.abs(own.pitchDeg)}°`}
         .
       </p>
-    </section>
+    </Section>
   );
 }

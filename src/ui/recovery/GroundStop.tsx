@@ -7,6 +7,7 @@ import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Measured } from '../measure/Measured';
+import { Section } from '../parts/Section';
 
 /** What a car or boat does from full speed when the signal is lost: metres to a stop, or the circle. */
 export function GroundStop() {
@@ -22,10 +23,7 @@ export function GroundStop() {
   const straight = stop(lost.straightDeg);
   const over = stop(lost.hardOverDeg);
   return (
-    <section className="card flex flex-col gap-2" aria-labelledby="ground-title">
-      <h2 id="ground-title" className="text-lg font-bold">
-        Where it ends up
-      </h2>
+    <Section title="Where it ends up" className="card flex flex-col gap-2">
       <NumberField
         label="speed when the signal is lost"
         unit="m/s"
@@ -86,7 +84,7 @@ export function GroundStop() {
           ? 'Constant deceleration, and the circle by the geometry of the axles. The grip of tyres and the drag of the drive are round figures, no source: try it where there is room.'
           : 'Drag of the hull grows with the square of its speed; how far it carries is a round figure, no source: try it on open water.'}
       </p>
-    </section>
+    </Section>
   );
 }
 

@@ -11,6 +11,7 @@ import { useVerdict } from '../open/verdict';
 import { PitchChart } from './PitchChart';
 import { TestScript } from '../checks/TestScript';
 import { Measured } from '../measure/Measured';
+import { Section } from '../parts/Section';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
 export function PanicStation() {
@@ -56,10 +57,7 @@ function Panic() {
     <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
       <TestScript title="With the model in hand, propeller off" steps={script} />
       <aside className="flex flex-col gap-4">
-        <section className="card flex flex-col gap-3" aria-labelledby="limits-title">
-          <h2 id="limits-title" className="text-lg font-bold">
-            What the stick can still ask
-          </h2>
+        <Section title="What the stick can still ask" className="card flex flex-col gap-3">
           <div className="grid grid-cols-2 items-end gap-2">
             {limits ? (
               <>
@@ -121,7 +119,7 @@ function Panic() {
             In panic the stick is often fully over: about 15° cannot hurt (common practice, no
             source).
           </p>
-        </section>
+        </Section>
         <Cost slowestMs={slowestMs} />
         {traits.extras.includes('pitch-with-throttle') && <PitchWithPower />}
       </aside>
@@ -140,10 +138,7 @@ function Cost({ slowestMs }: { slowestMs: number }) {
     delayS: slowestMs / 1000,
   });
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="cost-title">
-      <h2 id="cost-title" className="text-lg font-bold">
-        From inverted to level
-      </h2>
+    <Section title="From inverted to level" className="card flex flex-col gap-3">
       <div className="grid grid-cols-2 items-end gap-2">
         <NumberField
           label="it rolls"
@@ -169,7 +164,7 @@ function Cost({ slowestMs }: { slowestMs: number }) {
         <Measured value={cost.pullOutM} unit="m" />
         ). A planning figure, not a promise: fly high enough to be wrong about it.
       </p>
-    </section>
+    </Section>
   );
 }
 
@@ -200,10 +195,7 @@ function PitchWithPower() {
     />
   );
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="power-title">
-      <h2 id="power-title" className="text-lg font-bold">
-        Pitch with power
-      </h2>
+    <Section title="Pitch with power" className="card flex flex-col gap-3">
       {curve ? (
         <>
           <PitchChart curve={curve} />
@@ -238,6 +230,6 @@ function PitchWithPower() {
           </button>
         </>
       )}
-    </section>
+    </Section>
   );
 }

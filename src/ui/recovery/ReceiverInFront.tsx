@@ -3,6 +3,7 @@
 import type { Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 type Receiver = NonNullable<Setup['installation']['receiver']>;
 
@@ -23,10 +24,7 @@ export function ReceiverInFront() {
   const put = (next: Receiver, label: string) =>
     void edit([{ op: 'add', path: '/installation/receiver', value: next }], label);
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="receiver-title">
-      <h2 id="receiver-title" className="text-lg font-bold">
-        The receiver in front of the unit
-      </h2>
+    <Section title="The receiver in front of the unit" className="card flex flex-col gap-3">
       <Choice
         label="With the signal lost it"
         value={now.lost}
@@ -49,6 +47,6 @@ export function ReceiverInFront() {
           Assumed until you say: try it with the model held, and look in its leaflet.
         </p>
       )}
-    </section>
+    </Section>
   );
 }

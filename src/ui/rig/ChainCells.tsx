@@ -4,6 +4,7 @@ import { isUpright, movementOf } from '@/core/chain';
 import { channelsReaching } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
+import { Section } from '../parts/Section';
 
 const signed = (n: number) => `${n < -0.5 ? '−' : n > 0.5 ? '+' : ''}${Math.abs(n).toFixed(0)}`;
 
@@ -11,10 +12,7 @@ const signed = (n: number) => `${n < -0.5 ? '−' : n > 0.5 ? '+' : ''}${Math.ab
 export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapshot }) {
   const controlAt = new Map(setup.transmitter.controls.map((c, i) => [c.id, i]));
   return (
-    <section className="card overflow-x-auto" aria-labelledby="chain-title" tabIndex={0}>
-      <h2 id="chain-title" className="text-lg font-bold">
-        The chain
-      </h2>
+    <Section title="The chain" className="card overflow-x-auto" tabIndex={0}>
       <table className="mt-1 w-full border-separate border-spacing-y-1 text-sm">
         <thead className="text-soft text-left">
           <tr>
@@ -99,6 +97,6 @@ export function ChainCells({ setup, snapshot }: { setup: Setup; snapshot: Snapsh
           })}
         </tbody>
       </table>
-    </section>
+    </Section>
   );
 }

@@ -10,6 +10,7 @@ import { usePut } from '../live/usePut';
 import { StatusMark } from '../status/StatusMark';
 import { Places } from './Places';
 import { ReadingField } from './ReadingField';
+import { Section } from '../parts/Section';
 
 interface PoseSeen {
   pose: Pose;
@@ -40,10 +41,14 @@ export function PoseByPose() {
   const at = current ? poses.indexOf(current) : -1;
   const proven = poses.filter((p) => p.status === 'proven').length;
   return (
-    <section aria-labelledby="read-title">
-      <h2 id="read-title" className="text-lg font-bold">
-        Read it back: {proven} of {poses.length} poses correct
-      </h2>
+    <Section
+      title={
+        <>
+          Read it back: {proven} of {poses.length} poses correct
+        </>
+      }
+      className=""
+    >
       <p className="text-soft text-sm">
         Open the channel monitor and set the controls like this. These poses are enough: any single
         wrong entry moves at least one of the numbers.
@@ -79,7 +84,7 @@ export function PoseByPose() {
         </p>
       )}
       <Wrong poses={poses} />
-    </section>
+    </Section>
   );
 }
 

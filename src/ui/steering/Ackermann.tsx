@@ -3,16 +3,14 @@
 import { ackermannOuterDeg, ackermannRows } from '@/core/linkage';
 import type { Steering } from '@/core/setup';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 /** How the outer wheel follows the inner one, beside the ideal of a car that does not slide. */
 export function Ackermann({ steering }: { steering: Steering }) {
   const { trackMm, wheelbaseMm } = useModel((s) => s.setup.airframe.measures);
   const rows = ackermannRows(steering);
   return (
-    <section className="card" aria-labelledby="ackermann-title">
-      <h2 id="ackermann-title" className="text-lg font-bold">
-        Outer wheel against inner
-      </h2>
+    <Section title="Outer wheel against inner">
       <table className="mt-1 w-full text-right">
         <thead className="text-soft text-sm">
           <tr>
@@ -37,6 +35,6 @@ export function Ackermann({ steering }: { steering: Steering }) {
         Ideal: both wheels roll round one point on the line of the rear axle (Ackermann). Cars that
         slide are often set with less; knuckle arms turned further inward give more.
       </p>
-    </section>
+    </Section>
   );
 }

@@ -3,6 +3,7 @@
 import { setSteeringEnds, type SteeringEnd } from '@/core/plan';
 import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
+import { Section } from '../parts/Section';
 
 const MARKS = { past: 'stop', short: 'caution', at: 'proven', never: 'caution' } as const;
 
@@ -13,10 +14,7 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
   const step = setup.transmitter.stepPct ?? 1;
   const open = ends.filter((e) => e.end && Math.abs(e.end.pct - e.end.now) >= step / 2);
   return (
-    <section className="card" aria-labelledby="ends-title">
-      <h2 id="ends-title" className="text-lg font-bold">
-        Endpoints at the stop
-      </h2>
+    <Section title="Endpoints at the stop">
       <ul className="mt-1 grid gap-3 @lg:grid-cols-2">
         {ends.map(({ to, servoDeg, lockDeg, beyondDeg, stands, reserveDeg, wheels, end }) => (
           <li key={to}>
@@ -74,6 +72,6 @@ export function Ends({ ends }: { ends: readonly SteeringEnd[] }) {
       <p className="text-soft mt-2 text-sm">
         Unequal endpoints are normal. They are calculated here: check them on the model by feel.
       </p>
-    </section>
+    </Section>
   );
 }

@@ -4,6 +4,7 @@ import type { Steering } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
+import { Section } from '../parts/Section';
 
 type Measure = Exclude<keyof Steering, 'by' | 'knuckles'>;
 
@@ -47,10 +48,7 @@ export function SteeringMeasures({ steering }: { steering: Steering }) {
   const set = (field: keyof Steering, value: unknown, words: string) =>
     edit([{ op: 'replace', path: `/airframe/steering/${field}`, value }], words)[0]?.reason;
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="measures-title">
-      <h2 id="measures-title" className="text-lg font-bold">
-        Measures
-      </h2>
+    <Section title="Measures" className="card flex flex-col gap-3">
       <Choice
         label="The tie rods are moved by"
         value={steering.by}
@@ -78,6 +76,6 @@ export function SteeringMeasures({ steering }: { steering: Steering }) {
           ),
         )}
       </div>
-    </section>
+    </Section>
   );
 }

@@ -8,6 +8,7 @@ import { ControlWord, SWITCHES } from '../program/ControlWord';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
 import { Measured } from '../measure/Measured';
+import { Section } from '../parts/Section';
 
 /** From what the monitor showed to fixed values on a switch. */
 export function Found() {
@@ -26,10 +27,7 @@ export function Found() {
   const count = control ? positionsOfSwitches(setup, [control]) : 3;
   const pct = count === 3 ? [0, fast, slow] : [0, fast];
   return (
-    <section className="card flex flex-col gap-3" aria-labelledby="found-title">
-      <h2 id="found-title" className="text-lg font-bold">
-        What you found
-      </h2>
+    <Section title="What you found" className="card flex flex-col gap-3">
       <div className="grid grid-cols-2 items-end gap-2">
         <NumberField
           label="monitor where it shook"
@@ -106,6 +104,6 @@ export function Found() {
       ) : (
         <p>The gain is on fixed values already: nothing can bump it.</p>
       )}
-    </section>
+    </Section>
   );
 }

@@ -6,6 +6,7 @@ import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { kindOf } from '@/core/setup';
 import { LOCAL_RULES } from '../words';
+import { Section } from '../parts/Section';
 
 /** Out there: trim, find the gain, read it off. */
 export function TuneStation() {
@@ -22,10 +23,7 @@ export function TuneStation() {
         steps={checklist(setup, evidence, 'tune')}
       />
       {setup.unit.traits.gainLaw === 'fixed' && <OnTheUnit />}
-      <section className="card" aria-labelledby="after-title">
-        <h2 id="after-title" className="text-lg font-bold">
-          Afterwards
-        </h2>
+      <Section title="Afterwards">
         <p className="mt-1">
           If you moved the trims, say so at{' '}
           <Link className="underline" href={`/models/${id}/job`}>
@@ -37,7 +35,7 @@ export function TuneStation() {
           </Link>{' '}
           with the gain you read: that line is what proves it.
         </p>
-      </section>
+      </Section>
     </div>
   );
 }

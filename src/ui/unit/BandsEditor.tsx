@@ -7,6 +7,7 @@ import { NumberField } from '../fields/NumberField';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
+import { Section } from '../parts/Section';
 
 type Select = UnitTraits['modeSelect'];
 
@@ -101,10 +102,7 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
     </label>
   );
   return (
-    <section aria-labelledby="bands-title" className="flex flex-col gap-2">
-      <h3 id="bands-title" className="font-bold">
-        How the mode is chosen
-      </h3>
+    <Section title="How the mode is chosen" level={3} className="flex flex-col gap-2">
       <Select
         aria-label="How the mode is chosen"
         value={now}
@@ -223,6 +221,6 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           Not changed: {refused}.
         </p>
       )}
-    </section>
+    </Section>
   );
 }

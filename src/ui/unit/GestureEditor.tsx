@@ -6,6 +6,7 @@ import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from '../words/unit';
+import { Section } from '../parts/Section';
 
 type LevelCapture = NonNullable<UnitTraits['levelCapture']>;
 type Gesture = NonNullable<UnitTraits['gestures']>[number];
@@ -25,10 +26,11 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
     levelCapture !== undefined && levelCapture.by !== 'menu' && levelCapture.by !== 'power-up';
   if (!figured && !hasButton && correctionDirection !== 'gestures') return null;
   return (
-    <section className="flex flex-col gap-3" aria-labelledby="gestures-title">
-      <h3 id="gestures-title" className="font-bold">
-        Its gestures, as the leaflet has them
-      </h3>
+    <Section
+      title="Its gestures, as the leaflet has them"
+      level={3}
+      className="flex flex-col gap-3"
+    >
       <div className="grid items-end gap-2 @lg:grid-cols-3">
         {levelCapture?.by === 'button' && (
           <NumberField
@@ -85,7 +87,7 @@ export function GestureEditor({ unit, change }: { unit: Unit; change: ChangeUnit
         SET_BY_HAND.map((what) => (
           <StickGesture key={what} what={what} gestures={gestures} change={change} />
         ))}
-    </section>
+    </Section>
   );
 }
 

@@ -13,6 +13,7 @@ import {
 import { Choice } from '../fields/Choice';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
+import { Section } from '../parts/Section';
 
 /** Longest order the format takes. */
 const MOST = 16;
@@ -35,10 +36,7 @@ export function OrderEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
       label,
     );
   return (
-    <section aria-labelledby="order-title" className="flex flex-col gap-2">
-      <h3 id="order-title" className="font-bold">
-        The order of its channels
-      </h3>
+    <Section title="The order of its channels" level={3} className="flex flex-col gap-2">
       <Choice
         label="Which channel carries what?"
         value={inputOrder.kind}
@@ -119,7 +117,7 @@ export function OrderEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           Not changed: {refused}.
         </p>
       )}
-    </section>
+    </Section>
   );
 }
 

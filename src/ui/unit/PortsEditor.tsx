@@ -6,6 +6,7 @@ import { functionOf, functionsFor, isSteeringUnit, pointer, type Unit } from '@/
 import { TextField } from '../fields/TextField';
 import type { ChangeUnit } from './TraitQuestions';
 import { Select } from '../parts/Select';
+import { Section } from '../parts/Section';
 
 /** The plugs: what is written beside each, what it must carry, whether it can be stabilized. */
 export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
@@ -17,10 +18,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
     return reason;
   };
   return (
-    <section aria-labelledby="ports-title" className="flex flex-col gap-2">
-      <h3 id="ports-title" className="font-bold">
-        Its plugs
-      </h3>
+    <Section title="Its plugs" level={3} className="flex flex-col gap-2">
       <ul className="flex flex-col divide-y divide-(--card-edge)">
         {ports.map((port, i) => {
           const path = (field: string) => pointer('traits', 'ports', i, field);
@@ -117,6 +115,6 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           Not changed: {refused}.
         </p>
       )}
-    </section>
+    </Section>
   );
 }

@@ -7,6 +7,7 @@ import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { TestScript } from '../checks/TestScript';
 import { SettingGroup } from './SettingGroup';
+import { Section } from '../parts/Section';
 
 /** What is set inside the unit: entered, then read back. */
 export function SettingsStation() {
@@ -44,10 +45,7 @@ export function SettingsStation() {
   ].filter((part) => part.groups.length > 0);
   return (
     <div className="flex flex-col gap-4">
-      <section className="flex flex-col gap-3" aria-labelledby="settings-title">
-        <h2 id="settings-title" className="text-lg font-bold">
-          Enter each, then read it back
-        </h2>
+      <Section title="Enter each, then read it back" className="flex flex-col gap-3">
         <p className="flex flex-wrap items-center gap-3">
           <span className="text-soft text-sm" aria-live="polite">
             {seen} of {steps.length} confirmed
@@ -93,7 +91,7 @@ export function SettingsStation() {
             The mode of each switch position is fixed in this unit.
           </p>
         )}
-      </section>
+      </Section>
       <TestScript
         title="At the end"
         keyed={listed.length === 0}

@@ -7,6 +7,7 @@ import type { ChangeUnit } from './TraitQuestions';
 import { UnitLight } from '../drawing/UnitLight';
 import { AXIS_WORDS, MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
+import { Section } from '../parts/Section';
 
 type Light = UnitTraits['lights'][number];
 const COLOURS: Light['colour'][] = ['none', 'red', 'green', 'blue', 'amber', 'white'];
@@ -34,10 +35,7 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
       `Light in ${light.mode}`,
     )[0]?.reason;
   return (
-    <section aria-labelledby="signs-title" className="flex flex-col gap-3">
-      <h3 id="signs-title" className="font-bold">
-        How it shows what it does
-      </h3>
+    <Section title="How it shows what it does" level={3} className="flex flex-col gap-3">
       <ul className="flex flex-col gap-2">
         {traits.modes.map((mode) => {
           const light = lightOf(mode);
@@ -115,6 +113,6 @@ export function SignsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           ))}
         </div>
       )}
-    </section>
+    </Section>
   );
 }

@@ -14,9 +14,9 @@ import { SignsEditor } from './SignsEditor';
 import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
 import { WordsEditor } from './WordsEditor';
 
-/** A unit described from end to end, one part open at a time: on a model's own page and in the hangar alike. */
+/** A unit described from end to end, its parts folded: on a model's own page and in the hangar alike. */
 export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
-  const [open, setOpen] = useState<PartId | undefined>('is');
+  const [open, setOpen] = useState<readonly PartId[]>(['is']);
   return (
     <div className="flex flex-col">
       {PARTS.map(([part, title]) => (
@@ -26,15 +26,15 @@ export function UnitEditor({ unit, change }: { unit: Unit; change: ChangeUnit })
           title={
             <span className="min-w-0 py-1">
               {title}
-              {open !== part && (
+              {!open.includes(part) && (
                 <span className="text-soft line-clamp-1 block text-sm font-normal">
                   {summaryOf(part, unit.traits)}
                 </span>
               )}
             </span>
           }
-          open={open === part}
-          onOpen={(now) => setOpen(now ? part : undefined)}
+          open={open.includes(part)}
+          onOpen={(now) => setOpen((all) => (now ? [...all, part] : all.filter((p) => p !== part)))}
         >
           <div className="flex flex-col gap-4 pb-4 pl-6 max-sm:pl-0">
             {part === 'is' && <Names unit={unit} change={change} />}

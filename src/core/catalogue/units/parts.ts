@@ -110,11 +110,9 @@ export function unit(
     name,
     description,
     traits: { ...TRAITS, ...traits },
-    settings: { ...clone(SETTINGS), ...settings },
+    settings: { ...structuredClone(SETTINGS), ...settings },
   };
 }
-
-const clone = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** Plugs that stay on the ordinary receiver when only some servos go through the unit. */
 export function receiverPorts(count: number): Port[] {

@@ -5,6 +5,7 @@ import { disturbed, takenIn, type Inferred } from '@/core/infer';
 import { applyPatch } from '@/core/patch';
 import type { Setup } from '@/core/setup';
 import { channelWords, lineWords } from '@/core/sheets';
+import { Section } from '../../parts/Section';
 
 /** Places named before the rest is only counted. */
 const MOST_SAID = 6;
@@ -22,10 +23,7 @@ export function Found({
   const after = useMemo(() => applyPatch(setup, takenIn(setup, found.channels)), [setup, found]);
   const shifted = useMemo(() => disturbed(setup, after, found.channels), [setup, after, found]);
   return (
-    <section className="card flex flex-col gap-2" aria-labelledby="found-title">
-      <h3 id="found-title" className="font-bold">
-        What it makes
-      </h3>
+    <Section title="What it makes" level={3} className="card flex flex-col gap-2">
       {(found.contradictions.length > 0 || found.unexplained.length > 0) && (
         <ul className="text-stop list-disc pl-5" role="alert">
           {found.contradictions.map((c) => (
@@ -94,6 +92,6 @@ export function Found({
           </span>
         </p>
       )}
-    </section>
+    </Section>
   );
 }
