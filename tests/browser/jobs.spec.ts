@@ -341,10 +341,36 @@ const JOBS: readonly Job[] = [
   },
 ];
 
+/** Counts every word that comes on the screen in the work, each line once a station; asked at the end. */
+async function wordsRead(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    const KEY = 'words-read';
+    const lines = new Set<string>(JSON.parse(sessionStorage.getItem(KEY) ?? '[]') as string[]);
+    setInterval(() => {
+      const main = document.getElementById('main');
+      if (!main) return;
+      const station = location.pathname.split('/').at(-1)!;
+      // What is folded, or below what one looks at, is not shown yet.
+      const before = lines.size;
+      for (const line of main.innerText.split('\n'))
+        if (/[a-z]/i.test(line)) lines.add(`${station}\t${line.trim()}`);
+      if (lines.size > before) sessionStorage.setItem(KEY, JSON.stringify([...lines]));
+    }, 100);
+  });
+  return () =>
+    page.evaluate(() =>
+      (JSON.parse(sessionStorage.getItem('words-read') ?? '[]') as string[]).reduce(
+        (n, line) => n + line.split('\t')[1]!.split(/\s+/).length,
+        0,
+      ),
+    );
+}
+
 for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 3))
   test(`from nothing to ready: ${name}`, async ({ page }) => {
     test.setTimeout(240_000);
     const person = new Person(page);
+    const read = await wordsRead(page);
     await person.start(name, answers);
     if (choices) {
       await person.here();
@@ -354,7 +380,9 @@ for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 3
     }
     await person.work();
     const { interactions, fields, pages } = person.count;
-    console.log(`${name}: ${interactions} interactions, ${fields} fields, ${pages} page changes`);
+    console.log(
+      `${name}: ${interactions} interactions, ${fields} fields, ${pages} page changes, ${await read()} words`,
+    );
     expect(interactions).toBeLessThanOrEqual(most);
     expect(fields).toBeLessThanOrEqual(MOST.fields);
     expect(pages).toBeLessThanOrEqual(MOST.pages);

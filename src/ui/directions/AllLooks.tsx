@@ -6,7 +6,6 @@ import type { Observed, Status, StillLook } from '@/core/logbook';
 import { handWords, type Setup } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
-import { School } from './School';
 import { AXIS_STICK, nameOfLook } from './words';
 
 /** Everything that is checked here, where it stands, and a way back to each. */
@@ -30,7 +29,6 @@ export function AllLooks({
   const setup = useModel((s) => s.setup);
   return (
     <aside className="grid gap-4 @lg:grid-cols-2" aria-label="All of them">
-      <School />
       {stills.length > 0 && (
         <section className="card">
           <h2 className="text-lg font-bold">Nothing else moves</h2>

@@ -20,6 +20,7 @@ import { type SurfaceAnswer } from './answers';
 import { Finding } from './Finding';
 import { inTurn, wantedElsewhere } from './order';
 import { Question } from './Question';
+import { School } from './School';
 import { StillQuestion } from './StillQuestion';
 import { nameOfLook } from './words';
 import { Section } from '../parts/Section';
@@ -178,6 +179,10 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
           </Section>
         )}
         <Finding diagnosis={diagnosis} />
+        {/* What to fix first is a question once there is something to fix. */}
+        {diagnosis.verdicts.some((v) => v.stick === 'wrong' || v.correction === 'wrong') && (
+          <School />
+        )}
       </div>
       <AllLooks
         order={order}

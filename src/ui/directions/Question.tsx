@@ -190,11 +190,6 @@ export function Question({
           )}
         </div>
       )}
-      <p className="text-soft mt-3 text-sm pointer-coarse:hidden">
-        {together.length > 0
-          ? 'Keys: the arrow on each answer, x neither moved, o one at a time, u could not tell, s later.'
-          : 'Keys: arrows for the way it went, x did not move, u could not tell, s later.'}
-      </p>
     </section>
   );
 }

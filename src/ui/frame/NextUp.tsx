@@ -54,18 +54,13 @@ export function NextUp({ here }: { here: StationId | undefined }) {
     <footer className="mt-6 flex flex-wrap items-center justify-between gap-3 border-t-2 border-(--card-edge) pt-3 print:hidden">
       <p className="text-soft min-w-0 flex-1 basis-60">
         {place?.status && (
-          <StatusMark
-            status={place.status}
-            words={
-              place.of === 0
-                ? place.status === 'proven'
-                  ? 'nothing found against it'
-                  : 'see what was found'
-                : place.done === place.of
-                  ? `${place.title}: proven`
-                  : `${place.title}: ${place.done} of ${place.of} proven`
-            }
-          />
+          // Where the way stands beside the work it says so itself.
+          <span className="lg:hidden">
+            <StatusMark
+              status={place.status}
+              {...(place.of > 0 ? { words: `${place.done} of ${place.of} proven` } : {})}
+            />
+          </span>
         )}
         {isReady(job) && (
           <strong className="text-proven block">Ready. Nothing stands in the way.</strong>
@@ -73,7 +68,6 @@ export function NextUp({ here }: { here: StationId | undefined }) {
       </p>
       {next && next.step.station !== here && (
         <div className="flex flex-wrap items-center gap-3">
-          <span className="text-soft text-sm">{next.step.does}</span>
           <NextLink />
         </div>
       )}

@@ -30,7 +30,7 @@ export function StepNote({ step }: { step: string }) {
       }
       onClick={() => setOpen(true)}
     >
-      {now || 'Note something for next time'}
+      {now || 'Add a note'}
     </button>
   );
 }

@@ -7,6 +7,7 @@ import { newUid } from '../open/uid';
 import { useDraft } from '../open/useDraft';
 import { useModel } from '../open/modelStore';
 import { PaperLinks } from '../paper/PaperLinks';
+import { Fold } from '../parts/Fold';
 import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { RoundCard } from './RoundCard';
 import { RunResult } from './RunResult';
@@ -116,10 +117,7 @@ export function PreflightStation() {
         </button>
         <span className="grid flex-1 grid-cols-3 gap-2">{wheres}</span>
       </div>
-      <section className="card" aria-labelledby="card-title">
-        <h2 id="card-title" className="text-xl font-bold">
-          Preflight card
-        </h2>
+      <Fold className="card" title={`Preflight card: ${card.length} checks`} printed>
         <ol className="mt-2 gap-x-8 @2xl:columns-2">
           {rounds.map(({ title, items }) => (
             <li key={title} className="break-inside-avoid border-t border-(--card-edge) py-2">
@@ -137,10 +135,10 @@ export function PreflightStation() {
             </li>
           ))}
         </ol>
-        <p className="mt-3 flex flex-wrap gap-2 print:hidden">
-          <PaperLinks what="preflight" words="Card" papers={['A6', 'A5', 'A4', 'LETTER']} />
-        </p>
-      </section>
+      </Fold>
+      <p className="mt-3 flex flex-wrap gap-2 print:hidden">
+        <PaperLinks what="preflight" words="Card" papers={['A6', 'A5', 'A4', 'LETTER']} />
+      </p>
     </div>
   );
 }
