@@ -49,8 +49,15 @@ export function TermsHere({ id }: { id: string }) {
       if (found) timer = setTimeout(() => show(found), HOVER_MS);
       else show(undefined);
     };
-    const press = (event: MouseEvent) => show(at(marked.current, event.clientX, event.clientY));
-    const hide = () => show(undefined);
+    // What is shown or hidden on purpose is not overtaken by a pointer that came to rest before.
+    const press = (event: MouseEvent) => {
+      clearTimeout(timer);
+      show(at(marked.current, event.clientX, event.clientY));
+    };
+    const hide = () => {
+      clearTimeout(timer);
+      show(undefined);
+    };
     const key = (event: KeyboardEvent) => event.key === 'Escape' && hide();
     root.addEventListener('pointermove', move);
     root.addEventListener('click', press);
