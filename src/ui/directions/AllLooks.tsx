@@ -6,7 +6,8 @@ import type { Observed, Status, StillLook } from '@/core/logbook';
 import { handWords, type Setup } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
-import { AXIS_STICK, nameOfLook } from './words';
+import { nameOfLook } from '@/core/asking';
+import { AXIS_STICK } from './words';
 
 /** Everything that is checked here, where it stands, and a way back to each. */
 export function AllLooks({

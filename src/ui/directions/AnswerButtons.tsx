@@ -2,7 +2,8 @@
 
 import { CircleSlash, MoveDown, MoveLeft, MoveRight, MoveUp } from 'lucide-react';
 import type { Observed } from '@/core/logbook';
-import { ANSWERS, optionsFor, type SurfaceAnswer, type AnswerId, type Together } from './answers';
+import { optionsFor, type SurfaceAnswer, type AnswerId, type Together } from '@/core/asking';
+import { ANSWERS } from './answers';
 
 const KEY_ICONS: Record<string, typeof MoveUp> = {
   ArrowUp: MoveUp,

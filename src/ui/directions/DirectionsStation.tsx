@@ -1,33 +1,18 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import * as asking from '@/core/asking';
 import { diagnose, type Check } from '@/core/directions';
-import {
-  directionSubject,
-  freshObservations,
-  isOpen,
-  observedDirections,
-  observedElsewhere,
-  observedStill,
-  type Observed,
-  type StillLook,
-} from '@/core/logbook';
+import { freshObservations } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { Before } from '../job/Before';
+import { Section } from '../parts/Section';
 import { StatusMark } from '../status/StatusMark';
 import { AllLooks } from './AllLooks';
-import { type SurfaceAnswer } from './answers';
 import { Finding } from './Finding';
-import { inTurn, wantedElsewhere } from './order';
 import { Question } from './Question';
 import { School } from './School';
 import { StillQuestion } from './StillQuestion';
-import { nameOfLook } from './words';
-import { Section } from '../parts/Section';
-
-/** Which answer it is, where the server would not keep it. */
-const answerWords = ({ expectation: { check, surface } }: Observed, seen: string) =>
-  `“${check.instruction}: ${surface.label.toLowerCase()} ${seen === 'centre' ? 'did not move' : seen}”`;
 
 /** With the unit off: every stick, and what it moves. */
 export const SticksStation = () => <DirectionsStation kind="stick" />;
@@ -40,119 +25,46 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const observe = useModel((s) => s.observe);
+  const [session, setSession] = useState(asking.BEGUN);
   const diagnosis = useMemo(
     () => diagnose(setup, freshObservations(setup, evidence)),
     [setup, evidence],
   );
-  /** Surfaces said to move where they should not: which way is asked then. */
-  const [elsewhere, setElsewhere] = useState<string[]>([]);
-  const order = useMemo(
-    () =>
-      inTurn(
-        [
-          ...observedDirections(setup, evidence),
-          ...wantedElsewhere(observedElsewhere(setup, evidence), diagnosis, elsewhere),
-        ].filter((o) => o.expectation.check.kind === kind),
-      ),
-    [setup, evidence, diagnosis, elsewhere, kind],
+  const asked = useMemo(
+    () => asking.directionsAsked(setup, evidence, kind, session, diagnosis),
+    [setup, evidence, kind, session, diagnosis],
   );
-  const stills = useMemo(
-    () => (kind === 'stick' ? observedStill(setup, evidence) : []),
-    [setup, evidence, kind],
-  );
-  const [looking, setLooking] = useState<string>();
-  const [chosen, setChosen] = useState<string>();
-  /** The one surface was chosen by name, not come to in turn. */
-  const [byName, setByName] = useState(false);
-  const [skipped, setSkipped] = useState<string[]>([]);
-  const [trail, setTrail] = useState<readonly string[][]>([]);
-  const open = order.filter(isOpen);
-  const current =
-    order.find((o) => nameOfLook(o.expectation) === chosen) ??
-    open.find((o) => !skipped.includes(nameOfLook(o.expectation))) ??
-    open[0];
-  // All of them in one go once nothing else is open, or the one that is chosen from the list.
-  const still = stills.filter((s) =>
-    looking ? s.check.id === looking : open.length === 0 && isOpen(s),
-  );
-  // In one look with the surfaces of the same stick.
-  const beside = stills.filter((s) => s.check.id === current?.expectation.check.id);
-  const nothingElse = (looks: readonly StillLook[]) => {
-    setLooking(undefined);
-    for (const { members } of looks)
-      for (const o of members)
-        void observe(directionSubject(o.expectation), 'centre', answerWords(o, 'centre'));
+  const put = ({ session: next, seen }: asking.Answered) => {
+    setSession(next);
+    for (const one of seen) void observe(one.subject, one.seen, one.words);
   };
-  const elseMoved = (o: Observed) => {
-    setLooking(undefined);
-    setElsewhere((list) => [...list, nameOfLook(o.expectation)]);
-    choose(o);
-  };
-  const stale = order.filter((o) => o.status === 'stale');
-  const staleReasons = [...new Set(stale.flatMap((o) => o.reasons))];
-
-  const after = (done: readonly Observed[], passing: readonly string[]) => {
-    const rest = order.slice(order.indexOf(done.at(-1)!) + 1).concat(order);
-    const left = rest.filter((r) => !done.includes(r) && isOpen(r));
-    const next = left.find((r) => !passing.includes(nameOfLook(r.expectation))) ?? left[0];
-    setChosen(next && nameOfLook(next.expectation));
-    setByName(false);
-  };
-  const answer = (answers: readonly SurfaceAnswer[]) => {
-    const done = answers.map(([o]) => o);
-    setTrail((t) => [...t, done.map((o) => nameOfLook(o.expectation))]);
-    after(done, skipped);
-    for (const [o, seen] of answers)
-      void observe(directionSubject(o.expectation), seen, answerWords(o, seen));
-  };
-  const skip = (passed: readonly Observed[]) => {
-    const names = passed.map((o) => nameOfLook(o.expectation));
-    const passing = [...skipped.filter((k) => !names.includes(k)), ...names];
-    setSkipped(passing);
-    after(passed, passing);
-  };
-  const back = () => {
-    const last = order.filter((o) => trail.at(-1)?.includes(nameOfLook(o.expectation)));
-    setTrail(trail.slice(0, -1));
-    setChosen(last[0] && nameOfLook(last[0].expectation));
-    for (const o of last)
-      void observe(directionSubject(o.expectation), 'unseen', answerWords(o, 'taken back'));
-  };
-  /** One surface, chosen from the lists. */
-  const choose = (o: Observed) => {
-    setChosen(nameOfLook(o.expectation));
-    setByName(true);
-  };
+  const { current, still, beside, stale } = asked;
+  const ofStill = (looks: typeof still) => ({
+    looks,
+    onNothing: () => put(asking.nothingElse(session, looks)),
+    onMoved: (o: asking.SurfaceAnswer[0]) => setSession(asking.elseMoved(session, o)),
+  });
 
   return (
     <div className="flex flex-col gap-4">
       <div className="flex min-w-0 flex-col gap-4">
         <Before step={kind === 'stick' ? 'sticks' : 'corrections'} />
         {still.length > 0 ? (
-          <StillQuestion looks={still} onNothing={() => nothingElse(still)} onMoved={elseMoved} />
+          <StillQuestion {...ofStill(still)} />
         ) : current ? (
           <Question
-            key={`${current.expectation.check.id} ${byName}`}
-            look={order.filter((o) => o.expectation.check.id === current.expectation.check.id)}
+            key={`${current.expectation.check.id} ${session.byName}`}
+            look={asked.look}
             at={current}
-            chosen={byName}
-            onChoose={choose}
-            left={open.length}
-            total={order.length}
-            onAnswer={answer}
-            onSkip={open.length > 1 ? skip : undefined}
-            onInstead={(e) => setChosen(nameOfLook(e))}
-            onBack={trail.length > 0 ? back : undefined}
-            beside={
-              beside.length > 0 && (
-                <StillQuestion
-                  beside
-                  looks={beside}
-                  onNothing={() => nothingElse(beside)}
-                  onMoved={elseMoved}
-                />
-              )
-            }
+            chosen={session.byName}
+            onChoose={(o) => setSession(asking.choose(session, o))}
+            left={asked.left}
+            total={asked.order.length}
+            onAnswer={(answers) => put(asking.answer(asked, session, answers))}
+            onSkip={asked.canSkip ? (of) => setSession(asking.skip(asked, session, of)) : undefined}
+            onInstead={(e) => setSession(asking.instead(session, e))}
+            onBack={asked.canTakeBack ? () => put(asking.takeBack(asked, session)) : undefined}
+            beside={beside.length > 0 && <StillQuestion beside {...ofStill(beside)} />}
           />
         ) : (
           <section className="card">
@@ -164,16 +76,10 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             </p>
           </section>
         )}
-        {staleReasons.length > 0 && (
-          <Section
-            title={
-              <>
-                <StatusMark status="stale" words="Check again" />
-              </>
-            }
-          >
+        {stale.count > 0 && (
+          <Section title={<StatusMark status="stale" words="Check again" />}>
             <p className="mt-1">
-              {stale.length} answers no longer hold, because {staleReasons.join('; ')} changed
+              {stale.count} answers no longer hold, because {stale.reasons.join('; ')} changed
               since.
             </p>
           </Section>
@@ -185,12 +91,12 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
         )}
       </div>
       <AllLooks
-        order={order}
+        order={asked.order}
         current={current}
-        stills={stills}
+        stills={asked.stills}
         asked={still}
-        onChoose={choose}
-        onStill={setLooking}
+        onChoose={(o) => setSession(asking.choose(session, o))}
+        onStill={(check) => setSession(asking.askStill(session, check))}
       />
     </div>
   );

@@ -16,7 +16,8 @@ import { isOpen, type Observed } from '@/core/logbook';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { AnswerRows, TogetherButtons } from './AnswerButtons';
-import { KEYS, optionsFor, togetherFor, type SurfaceAnswer } from './answers';
+import { optionsFor, togetherFor, type SurfaceAnswer } from '@/core/asking';
+import { KEYS } from './answers';
 import { usePut } from '../live/usePut';
 import { MovementDrawing } from './MovementDrawing';
 

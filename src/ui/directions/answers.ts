@@ -1,30 +1,14 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, CircleSlash } from 'lucide-react';
-import { isUpright } from '@/core/chain';
-import type { Check } from '@/core/directions';
-import type { Observed } from '@/core/logbook';
-import type { Surface } from '@/core/setup';
+import type { AnswerId } from '@/core/asking';
 
-/** What may be seen of a surface. */
+/** How what may be seen of a surface is said and drawn. */
 export const ANSWERS = {
   up: { words: 'up', icon: ArrowUp },
   down: { words: 'down', icon: ArrowDown },
   left: { words: 'left', icon: ArrowLeft },
   right: { words: 'right', icon: ArrowRight },
   centre: { words: 'did not move', icon: CircleSlash },
-} as const;
-
-export type AnswerId = keyof typeof ANSWERS;
-
-/** One surface, and what was seen of it. */
-export type SurfaceAnswer = readonly [of: Observed, seen: AnswerId];
-
-const waysOf = (surface: Pick<Surface, 'role'>): readonly [AnswerId, AnswerId] =>
-  isUpright(surface) ? ['left', 'right'] : ['up', 'down'];
-
-export const optionsFor = (surface: Pick<Surface, 'role'>): AnswerId[] => [
-  ...waysOf(surface),
-  'centre',
-];
+} as const satisfies Record<AnswerId, object>;
 
 /** Keys that answer for one surface. */
 export const KEYS: Record<string, AnswerId> = {
@@ -34,50 +18,3 @@ export const KEYS: Record<string, AnswerId> = {
   ArrowRight: 'right',
   x: 'centre',
 };
-
-/** An answer for both sides of the model at once. */
-export interface Together {
-  key: string;
-  words: string;
-  answers: SurfaceAnswer[];
-}
-
-/**
- * What may be said of all surfaces of a look in one go: all one way, or the two sides against each
- * other. Empty where they are not left and right ones that go the same two ways.
- */
-export function togetherFor(look: readonly Observed[], check: Check): Together[] {
-  const of = (side: Surface['side']) => look.filter((o) => o.expectation.surface.side === side);
-  const [lefts, rights] = [of('left'), of('right')];
-  const [first] = look;
-  if (!first || lefts.length === 0 || lefts.length + rights.length < look.length) return [];
-  if (rights.length === 0) return [];
-  const [a, b] = waysOf(first.expectation.surface);
-  if (look.some((o) => waysOf(o.expectation.surface)[0] !== a)) return [];
-  const said = (left: AnswerId, right: AnswerId): SurfaceAnswer[] => [
-    ...lefts.map((o): SurfaceAnswer => [o, left]),
-    ...rights.map((o): SurfaceAnswer => [o, right]),
-  ];
-  const both = look.length === 2 ? 'both' : 'all';
-  // "left up, right down"; of surfaces that go left and right themselves, "left one left".
-  const ones = look.length === 2 ? ' one' : ' ones';
-  const [one, other] = ['left', 'right'].map((side) => (a === 'up' ? side : `${side}${ones}`));
-  const across = a === 'up' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown'];
-  const along = a === 'up' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
-  return [
-    { key: along[0]!, words: `${both} ${a}`, answers: said(a, a) },
-    { key: along[1]!, words: `${both} ${b}`, answers: said(b, b) },
-    { key: across[0]!, words: `${one} ${a}, ${other} ${b}`, answers: said(a, b) },
-    { key: across[1]!, words: `${other} ${a}, ${one} ${b}`, answers: said(b, a) },
-    {
-      key: 'x',
-      words:
-        check.way === 'held'
-          ? `${both} back at centre`
-          : look.length === 2
-            ? 'neither moved'
-            : 'none moved',
-      answers: said('centre', 'centre'),
-    },
-  ];
-}

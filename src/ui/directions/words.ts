@@ -1,4 +1,3 @@
-import type { Expectation } from '@/core/directions';
 import type { Axis } from '@/core/setup';
 
 /** The stick that turns the model about an axis. */
@@ -7,6 +6,3 @@ export const AXIS_STICK = {
   pitch: 'elevator stick',
   yaw: 'rudder stick',
 } as const satisfies Record<Axis, string>;
-
-/** What one surface in one movement is known by. */
-export const nameOfLook = ({ check, surface }: Expectation): string => `${check.id} ${surface.id}`;

@@ -1,6 +1,8 @@
-import type { Diagnosis, Expectation } from '@/core/directions';
-import type { Observed } from '@/core/logbook';
-import { nameOfLook } from './words';
+import type { Diagnosis, Expectation } from '../directions';
+import type { Observed } from '../logbook';
+
+/** What one surface in one movement is known by. */
+export const nameOfLook = ({ check, surface }: Expectation): string => `${check.id} ${surface.id}`;
 
 /** Surfaces that should stay still, as far as their answer would tell something or was already given. */
 export function wantedElsewhere(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { observedDirections, type Observed } from '@/core/logbook';
-import type { AirframeKind } from '@/core/setup';
+import { observedDirections, type Observed } from '../logbook';
+import type { AirframeKind } from '../setup';
 import { makeSetup } from '../../../tests/kit/setups';
 import { togetherFor } from './answers';
 
