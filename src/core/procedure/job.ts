@@ -35,7 +35,9 @@ export const stepsOf = (setup: Setup): Step[] =>
 /** Every step that applies, with its status worked out from the Setup and what was seen. */
 export function jobOf(bench: ProofContext): JobStep[] {
   const applying = stepsOf(bench.setup);
-  const ownerOf = (rule: string) => applying.find((s) => s.rules?.includes(rule))?.id ?? 'program';
+  const ownerOf = (rule: string) =>
+    applying.find((s) => (s.rules as readonly string[] | undefined)?.includes(rule))?.id ??
+    'program';
   const found = applying.map((step) => {
     const findings = bench.findings?.filter((f) => ownerOf(f.rule) === step.id);
     const proofs = [

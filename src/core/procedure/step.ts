@@ -1,6 +1,6 @@
 import type { Evidence, Status } from '../logbook';
 import type { Setup } from '../setup';
-import type { Finding } from '../verify';
+import type { Finding, RuleId } from '../verify';
 import type { StationId } from './stations';
 
 /** What a step's status is worked out from: the Setup, what was seen, and the verdict on the program. */
@@ -74,7 +74,7 @@ export interface Step extends StepWords {
   /** Asked wherever the way is drawn: it looks at choices and traits, and works nothing out. */
   applies(setup: Setup): boolean;
   /** Rules whose findings stop this step; all others stop the program. */
-  rules?: readonly string[];
+  rules?: readonly RuleId[];
   /** Everything that must hold; each stamped with what it reads, so that none is ticked by hand. */
   proofs(bench: ProofContext): Proof[];
   /** Steps that must be proven before it makes sense; the chosen school has a say. */

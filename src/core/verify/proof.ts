@@ -10,13 +10,14 @@ import {
 import type { Failure, Outcome } from './finding';
 import { outcomesOf } from './outcomes';
 import { REQUIREMENTS } from './requirements';
+import type { RequirementId } from './requirements/ids';
 import { ordersTable, rowsOf, type ProofRow } from './rows';
 
 export { witnessOfRow, type ProofRow } from './rows';
 
 /** One requirement, and what looking came to. */
 export interface Result extends Omit<Outcome, 'claims'> {
-  id: string;
+  id: RequirementId;
   title: string;
   must: string;
   from: string;
@@ -102,5 +103,5 @@ export function rememberProof(setup: Setup, proof: Proof): void {
 }
 
 /** Failures of one requirement, in the order found. */
-export const failuresOf = (proof: Proof, requirement: string): readonly Failure[] =>
+export const failuresOf = (proof: Proof, requirement: RequirementId): readonly Failure[] =>
   proof.results.find((r) => r.id === requirement)?.failures ?? [];

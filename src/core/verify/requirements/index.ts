@@ -7,6 +7,7 @@ import { signalLost } from './lost';
 import { modeMargins, modesAsChosen, restCalm } from './modes';
 import { motorAtRest, motorCut, motorLost, motorLow, throttleRises } from './motor';
 import { panicRights } from './panic';
+import { REQUIREMENT_IDS, type RequirementId } from './ids';
 import type { Requirement } from './requirement';
 import { steeringStops } from './steering';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
@@ -17,28 +18,30 @@ export { LOST_SCRIPTS, lostAnswer, type Lost } from './lost';
 export { BLOCKS } from './modes';
 export { panicAnswer, panicScripts, type PanicAnswer } from './panic';
 
-/** Everything that must be true. A new requirement is a file and a line here. */
-export const REQUIREMENTS: readonly Requirement[] = [
-  motorCut,
-  motorLow,
-  motorAtRest,
-  motorLost,
-  throttleRises,
-  sticksRight,
-  sticksAlone,
-  devicesWork,
-  linkagesFree,
-  steeringStops,
-  corrections,
-  levelIsLevel,
-  modesAsChosen,
-  modeMargins,
-  restCalm,
-  gainAsChosen,
-  panicRights,
-  signalLost,
-  launchLifts,
-  masterOff,
-  voiceTrue,
-  gestureReached,
-];
+const TABLE: Record<RequirementId, Requirement> = {
+  'motor-cut': motorCut,
+  'motor-low': motorLow,
+  'motor-rest': motorAtRest,
+  'motor-lost': motorLost,
+  throttle: throttleRises,
+  sticks: sticksRight,
+  'sticks-alone': sticksAlone,
+  devices: devicesWork,
+  linkages: linkagesFree,
+  'steering-stop': steeringStops,
+  corrections: corrections,
+  level: levelIsLevel,
+  modes: modesAsChosen,
+  'mode-margins': modeMargins,
+  rest: restCalm,
+  gain: gainAsChosen,
+  panic: panicRights,
+  'link-lost': signalLost,
+  launch: launchLifts,
+  'master-off': masterOff,
+  voice: voiceTrue,
+  gesture: gestureReached,
+};
+
+/** Every one of them, in order. */
+export const REQUIREMENTS: readonly Requirement[] = REQUIREMENT_IDS.map((id) => TABLE[id]);

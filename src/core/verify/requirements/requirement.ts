@@ -1,10 +1,11 @@
 import type { Setup } from '../../setup';
 import type { Claim, Facts, Scope } from '../engine';
 import type { Failure } from '../finding';
+import type { RequirementId } from './ids';
 
 /** Something that must be true of every Setup it applies to, whatever the hands do. It never goes looking. */
 export interface Requirement {
-  id: string;
+  id: RequirementId;
   /** For a heading: "The motor stays off while it is cut". */
   title: string;
   /** What must be true, exactly. */

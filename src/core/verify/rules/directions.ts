@@ -12,6 +12,7 @@ import {
 import { pointer, type Axis, type Setup } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
+import type { RuleId } from './ids';
 
 /** What the Setup itself says goes the wrong way, and the changes that would put it right. */
 function wrongWays(setup: Setup) {
@@ -61,7 +62,7 @@ function handsFor(setup: Setup, check: Check): Record<string, number> {
 
 type Kind = 'correction' | 'stick' | 'both';
 
-function directionRule(id: string, kind: Kind, title: string, why: string): Rule {
+function directionRule(id: RuleId, kind: Kind, title: string, why: string): Rule {
   return {
     id,
     title,
