@@ -75,13 +75,13 @@ const garganey = await modelPath('Garganey');
 await open(`${garganey}/program`);
 await page.getByText('By hand, line by line').click();
 await page.getByRole('combobox', { name: 'Channels are shown as' }).click();
-await page.getByRole('option', { name: /^switch values/ }).click();
+await page.getByRole('option', { name: /^values by position/ }).click();
 await page.locator('#lines-5').evaluate((e) => e.scrollIntoView());
 await shot('by-hand');
 
 const merganser = await modelPath('Merganser');
 await open(`${merganser}/entry`);
-await page.locator('#read-title').evaluate((e) => e.scrollIntoView());
+await page.getByRole('heading', { name: /^Read it back/ }).evaluate((e) => e.scrollIntoView());
 await shot('entry');
 
 const tern = await modelPath('Tern');
