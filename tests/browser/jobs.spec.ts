@@ -350,7 +350,7 @@ async function wordsRead(page: Page): Promise<() => Promise<number>> {
       const main = document.getElementById('main');
       if (!main) return;
       const station = location.pathname.split('/').at(-1)!;
-      // What is folded, or below what one looks at, is not shown yet.
+      // What is folded does not count; what is below the edge of the screen, or only heard, does.
       const before = lines.size;
       for (const line of main.innerText.split('\n'))
         if (/[a-z]/i.test(line)) lines.add(`${station}\t${line.trim()}`);

@@ -179,6 +179,7 @@ const DEMANDS: Partial<Record<Name, Record<string, (asked: Asked) => void>>> = {
         verify(structuredClone(setup))
           .filter((f) => f.severity !== 'note' && f.rule !== 'M33')
           .map((f) => `${f.severity} ${f.says}`);
+      expect(says()[0]).toMatch(/^stop .*enter the value it had when the lead came out/);
       setup.installation.gainLeadLastPct = -40;
       expect(says()).toEqual([
         'stop The unit keeps the last gain it saw. Its modes are on the same lead: nothing in your hands switches it off.',

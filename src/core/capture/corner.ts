@@ -67,9 +67,9 @@ export const holdWords = (holds: readonly Hold[]): string =>
 
 /** How to hold the sticks for a gesture the leaflet shows in a corner, after all reversals. */
 export function cornerWords(moved: readonly MovedStick[]): string {
-  return moved.length === 0
-    ? 'No stick is reversed: hold them where the leaflet shows.'
-    : `W${movedWords(moved).slice(1)}.`;
+  if (moved.length === 0) return 'No stick is reversed: hold them where the leaflet shows.';
+  const words = movedWords(moved);
+  return `${words[0]!.toUpperCase()}${words.slice(1)}.`;
 }
 
 /** "where the leaflet has the elevator stick back, hold it away from you" */

@@ -2,7 +2,7 @@ import type { Output, Setup } from '../setup';
 import type { Frame, Memory } from './frame';
 
 /**
- * Reverse, endpoints, subtrim: the value is reversed if reversed, scaled by the endpoint of its
+ * Reverse, endpoints, subtrim: the sign changes where the output is reversed, then the value is scaled by the endpoint of its
  * side, moved by the subtrim, and stopped at the endpoints, so subtrim costs travel on one side.
  * @param valuePct what the lines gave @returns percent of nominal travel
  */

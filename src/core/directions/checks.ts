@@ -8,7 +8,7 @@ export interface Check {
   id: string;
   kind: 'stick' | 'correction';
   axis: Axis;
-  /** Direction of the choice (stick) or of the rotation (correction): roll right, nose up, nose right = 1. */
+  /** Direction asked for (stick) or of the rotation (correction): roll right, nose up, nose right = 1. */
   sense: Sense;
   /** Mode a correction is checked in. */
   mode?: Mode;

@@ -34,7 +34,7 @@ function face(a: Point, b: Point, c: Point, d: Point, label = false) {
   return { corners, label };
 }
 
-/** The unit in its true size and place, the model faint round it: where its arrow, its label and its pins are. */
+/** The unit in its place, as large beside the model as such units are, the model faint round it: where its arrow, its label and its pins are. */
 export function PlainSeat({
   airframe,
   positionMm,

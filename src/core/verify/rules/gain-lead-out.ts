@@ -18,17 +18,23 @@ export const gainLeadOut: Rule = {
     const modes = new Set(proof.rows.map((r) => r.mode));
     const off =
       proof.rows.length > 0 ? modes.has('off') : !bySide && settings.slots.includes('off');
-    const always = off && modes.size === 1;
-    const rest = always
-      ? 'That is off, whatever you do.'
-      : off
-        ? 'Only the off mode can stop it.'
-        : bySide
-          ? 'Its modes are on the same lead: nothing in your hands switches it off.'
+    // What it kept decides then, and is not known before it is written down.
+    const unknown =
+      bySide &&
+      traits.gainLeadMissing === 'keeps-last' &&
+      setup.installation.gainLeadLastPct === undefined;
+    const rest = unknown
+      ? 'Its modes are on the same lead: enter the value it had when the lead came out, or nobody knows which one it is in.'
+      : bySide
+        ? off
+          ? 'That is off, whatever you do.'
+          : 'Its modes are on the same lead: nothing in your hands switches it off.'
+        : off
+          ? 'Only the off mode can stop it.'
           : 'There is no off mode either: nothing stops it.';
     return [
       {
-        severity: traits.gainLeadMissing === 'full' || !off ? 'stop' : 'caution',
+        severity: traits.gainLeadMissing === 'full' || !off || unknown ? 'stop' : 'caution',
         says: `${means} ${rest}`,
         where: '/installation/gainLead',
         remedies: settings.inputs.some((i) => i.carries === 'gain')
