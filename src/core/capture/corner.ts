@@ -1,5 +1,5 @@
 import { compileChain, stickOf } from '../chain';
-import type { Setup, StickHolds } from '../setup';
+import { capital, type Setup, type StickHolds } from '../setup';
 
 export const STICKS = ['aileron', 'elevator', 'throttle', 'rudder'] as const;
 export type StickName = (typeof STICKS)[number];
@@ -68,8 +68,7 @@ export const holdWords = (holds: readonly Hold[]): string =>
 /** How to hold the sticks for a gesture the leaflet shows in a corner, after all reversals. */
 export function cornerWords(moved: readonly MovedStick[]): string {
   if (moved.length === 0) return 'No stick is reversed: hold them where the leaflet shows.';
-  const words = movedWords(moved);
-  return `${words[0]!.toUpperCase()}${words.slice(1)}.`;
+  return `${capital(movedWords(moved))}.`;
 }
 
 /** "where the leaflet has the elevator stick back, hold it away from you" */

@@ -4,6 +4,7 @@ import {
   functionOf,
   mountingWords,
   MOUNTINGS,
+  printed,
   WISHES,
   type ChannelFunction,
   type Condition,
@@ -147,7 +148,7 @@ export function valueWords(
 ): string {
   if (value === undefined || value === null) return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return `${String(value).replace('-', '−')}${unit}`;
+  if (typeof value === 'number') return `${printed(value)}${unit}`;
   const said = Array.isArray(value) ? undefined : SAYS[field]?.(setup, value);
   if (said !== undefined) return said;
   if (typeof value === 'string') return value === '' ? 'nothing' : value.replace(/-/g, ' ');

@@ -40,15 +40,16 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
   ];
 }
 
-/**
- * Whether a channel that carries only a switch can carry this. Of two positions neither is the middle,
- * and flaps lie in the wing in the middle of their channel.
- */
+/** What rests in the middle of its channel: flaps in the wing, a capture not asked for. */
+const RESTS_IN_THE_MIDDLE: ReadonlySet<ChannelFunction> = new Set(['flap', 'flap2', 'capture']);
+
+/** Whether a channel that carries only a switch can carry this. Of two positions neither is the middle. */
 export const canRideSwitch = (
   carries: ChannelFunction,
   { switchOnlyPositions }: Pick<Transmitter, 'switchOnlyPositions'>,
 ): boolean =>
-  functionOf(carries).switched === true && !(carries === 'flap' && switchOnlyPositions === 2);
+  functionOf(carries).switched === true &&
+  !(switchOnlyPositions === 2 && RESTS_IN_THE_MIDDLE.has(carries));
 
 /** Why a unit does not suit an airframe; empty when it does. */
 export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[] {

@@ -1,4 +1,4 @@
-import { leafletWord, type Setup } from '../setup';
+import { capital, leafletWord, type Setup } from '../setup';
 import { direction, fade, gain, hold, modeGain, secondGain } from './axes';
 import {
   channels,
@@ -106,8 +106,6 @@ const idOf = (key: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '')
     .slice(0, 40);
-
-export const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 /** "correction reversed (with the small switch for roll), gain 25 %" */
 export const groupWords = ({ unit }: Setup, { rows }: RowGroup): string =>

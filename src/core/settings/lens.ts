@@ -1,10 +1,10 @@
-import { pointer, type Axis, type ChannelFunction, type UnitSettings } from '../setup';
+import { pointer, printed, type Axis, type ChannelFunction, type UnitSettings } from '../setup';
 import type { Field, Row } from './setting';
 
 type Output = UnitSettings['outputs'][number];
 type Given = Omit<Row, 'setting'>;
 
-const number = (value: number, unit: string) => `${String(value).replace('-', '−')}${unit}`;
+const number = (value: number, unit: string) => `${printed(value)}${unit}`;
 
 /** A number with its unit. */
 export function numberRow(

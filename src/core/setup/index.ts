@@ -11,6 +11,7 @@ export * from './problem';
 export * from './reads';
 export * from './uses';
 export * from './wished';
+export * from './written';
 export * from './schema/airframe';
 export * from './schema/basics';
 export * from './schema/functions';

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { CHOICE_FAULTS, UNCHOSEN_FAULTS } from '../../../tests/kit/choice-faults';
+import { captureChannel, recoveryChannel, secondAilerons } from '../../../tests/setups/all';
+import { compileChain } from '../chain';
 import { applyPatch } from '../patch';
+import { choose } from '../plan';
 import { parseSetup, type Setup } from '../setup';
 import { findingsOf, verify, type Finding } from './index';
 
@@ -88,6 +91,114 @@ describe('a program that does otherwise than was chosen', () => {
     const next = structuredClone(kept);
     next.program.lines.find((l) => l.purpose === 'gain')!.sharePct = 20;
     expect(own(next, 'as-chosen')).toHaveLength(1);
+  });
+});
+
+describe('a channel that sends the positions of a switch only', () => {
+  /** Flaps by a switch of three positions, gear, a capture channel: each on such a channel afterwards. */
+  const stepped = (
+    start: () => Setup,
+    carries: string,
+    positions: 2 | 3,
+    spoil = (_: Setup) => {},
+  ) =>
+    spoilt(start, (s) => {
+      spoil(s);
+      s.transmitter.switchOnly = s.program.outputs
+        .filter((o) => o.carries === carries)
+        .map((o) => o.channel);
+      s.transmitter.switchOnlyPositions = positions;
+    });
+  const says = (setup: Setup) =>
+    own(setup, 'as-chosen').map((f) => [f.severity, f.says, ...f.remedies.map((r) => r.label)]);
+
+  it('what it cannot send of a choice is said, and what it can is not', () => {
+    const rows = [
+      [secondAilerons, 'flap', 2],
+      [secondAilerons, 'flap', 3],
+      [secondAilerons, 'gear', 2],
+      [recoveryChannel, 'mode', 3],
+      [captureChannel, 'capture', 2],
+      [captureChannel, 'capture', 3],
+    ] as const;
+    expect(
+      rows.map(([{ make }, carries, positions]) => [
+        `${carries}, ${positions}`,
+        ...says(stepped(make, carries, positions)),
+      ]),
+    ).toMatchInlineSnapshot(`
+      [
+        [
+          "flap, 2",
+          [
+            "caution",
+            "Flaps: what you chose cannot be sent. Channel 6 sends the positions of a switch and nothing between. Everything at rest: chosen left flap at centre, but the program can only give left flap 27° up.",
+            "Keep the program as it is",
+          ],
+        ],
+        [
+          "flap, 3",
+          [
+            "caution",
+            "Flaps: what you chose cannot be sent. Channel 6 sends the positions of a switch and nothing between. Switch C middle: chosen left flap 14° down, but the program can only give left flap at centre.",
+            "Change the choice to what the program does",
+            "Keep the program as it is",
+          ],
+        ],
+        [
+          "gear, 2",
+        ],
+        [
+          "mode, 3",
+        ],
+        [
+          "capture, 2",
+          [
+            "caution",
+            "Capture channel: what you chose cannot be sent. Channel 7 sends the positions of a switch and nothing between. Everything at rest: chosen capture at 0 %, but the program can only give capture at −100 %.",
+            "Keep the program as it is",
+          ],
+        ],
+        [
+          "capture, 3",
+        ],
+      ]
+    `);
+  });
+  it('servos that turn the other way: full flap is down all the same', () => {
+    const setup = stepped(secondAilerons.make, 'flap', 3, (s) => {
+      for (const servo of s.airframe.servos)
+        if (servo.carries === 'flap')
+          servo.rotation = servo.rotation === 'normal' ? 'reversed' : 'normal';
+    });
+    const { flaps } = setup.intents.program;
+    const written = choose(setup, { wish: 'flaps', value: { ...flaps!, downPct: [0, 0, 100] } });
+    if (!written.ok) throw new Error(written.reasons.join(' '));
+    expect(own(written.setup, 'as-chosen')).toEqual([]);
+    const chain = compileChain(written.setup);
+    const frame = chain.newFrame();
+    const hands = chain.restStimulus();
+    hands.controls[written.setup.transmitter.controls.findIndex((c) => c.id === flaps!.control)] =
+      100;
+    chain.step(hands, chain.newMemory(), frame);
+    const at = written.setup.airframe.surfaces.findIndex((s) => s.role === 'flap');
+    expect(frame.surfaceDeg[at]).toBeGreaterThan(10);
+  });
+  it('a choice that cannot be sent is refused with the reason', () => {
+    const setup = stepped(secondAilerons.make, 'flap', 3, (s) => {
+      s.intents.program.flaps!.downPct = [0, 0, 100];
+    });
+    const { flaps } = setup.intents.program;
+    expect(choose(setup, { wish: 'flaps', value: { ...flaps!, downPct: [0, 40, 100] } }))
+      .toMatchInlineSnapshot(`
+      {
+        "ok": false,
+        "paths": [],
+        "reasons": [
+          "Channel 6 sends the positions of a switch and nothing between. Switch C middle: chosen left flap 11° down, but the program can only give left flap at centre.",
+        ],
+      }
+    `);
   });
 });
 

@@ -4,6 +4,7 @@ import { ChevronDown, ChevronUp, Maximize2, PanelRightClose, PanelRightOpen } fr
 import Link from 'next/link';
 import { useState, useSyncExternalStore } from 'react';
 import { gainWords, modeWords } from '@/core/chain';
+import { capital } from '@/core/setup';
 import { keep, readKept } from '../open/keep';
 import { useModel } from '../open/modelStore';
 import { LiveFace } from '../transmitter/LiveFace';
@@ -160,10 +161,9 @@ function ModeLine() {
           : '',
   );
   if (!mode) return <p className="text-soft text-sm">{SETTING_UP}</p>;
-  const words = modeWords(unit, mode);
   return (
     <p className="truncate leading-tight" aria-live="polite">
-      <strong>{words[0]!.toUpperCase() + words.slice(1)}</strong>
+      <strong>{capital(modeWords(unit, mode))}</strong>
       {mode !== 'off' && ` · gain ${gain}`}
       {state && <span className="text-stop font-semibold"> · {state}</span>}
     </p>

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { kindOf, type Airframe, type Axis } from '@/core/setup';
+import { capital, kindOf, type Airframe, type Axis } from '@/core/setup';
 import { PlainModel } from '../drawing/PlainModel';
 import { Pictured } from '../drawing/Pictured';
 import { LinkButton } from '../live/LinkButton';
@@ -22,7 +22,7 @@ const RigScene = dynamic(() => import('./RigScene'), {
 
 function movesOf(airframe: Airframe): (readonly [string, Axis, number])[] {
   const { onSurface, front, back } = kindOf(airframe);
-  const head = front[0]!.toUpperCase() + front.slice(1);
+  const head = capital(front);
   const side = onSurface ? 'side' : 'wing';
   return [
     [`Raise left ${side}`, 'roll', 25],

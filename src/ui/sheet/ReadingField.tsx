@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { printed } from '@/core/setup';
 import { useFieldDraft } from '../fields/useFieldDraft';
 
 /** Percent a monitor can show. */
@@ -34,7 +35,7 @@ export function ReadingField({
 }) {
   const [text, setText, mark] = useFieldDraft(useId(), label, value);
   const [problem, setProblem] = useState(false);
-  const shown = text ?? (value === undefined ? '' : String(value).replace('-', '−'));
+  const shown = text ?? (value === undefined ? '' : printed(value));
   const commit = (now = text) => {
     if (now === undefined) return;
     const next = readingOf(now);

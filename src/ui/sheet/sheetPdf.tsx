@@ -1,5 +1,5 @@
 import { Document, Page, StyleSheet, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { functionOf } from '@/core/setup';
+import { capital, functionOf } from '@/core/setup';
 import {
   pct,
   poseWords,
@@ -115,7 +115,7 @@ function packed({ sections, untouched }: Sheet): SheetSection[] {
     const own = alike(
       steps.map((s) => ({
         id: s.id,
-        entry: channel ? `${channel[0]!.toUpperCase()}${channel.slice(1)}: ${s.entry}` : s.entry,
+        entry: channel ? `${capital(channel)}: ${s.entry}` : s.entry,
         value: untouched.reduce((value, part) => value.replaceAll(part, ''), s.value),
       })),
     );

@@ -10,6 +10,7 @@ import {
   type WishId,
 } from '../../setup';
 import { applyPlan, planFor } from '../replan';
+import { differs, unsentWords, type Difference } from './differs';
 import { channelOf } from './draft';
 import { keptAsOwn, putAside, type Hanging, type Known } from './hanging';
 import { rewrite, rewriteAll, type Rewritten } from './write';
@@ -86,9 +87,18 @@ export function choose(
     notes.push(...again.notes);
   }
   const valid = parseSetup(setup);
-  return valid.ok
-    ? { ok: true, setup: valid.value, notes, along, kept: own.kept }
-    : refused(valid.problems);
+  if (!valid.ok) return refused(valid.problems);
+  const unsent = unsentOf(valid.value, choice.wish);
+  if (unsent && !unsentOf(before, choice.wish))
+    return { ok: false, reasons: [unsentWords(unsent)], paths: [] };
+  return { ok: true, setup: valid.value, notes, along, kept: own.kept };
+}
+
+/** What a channel cannot send of a choice. */
+function unsentOf(setup: Setup, wish: WishId): Difference | undefined {
+  if (setup.transmitter.switchOnly.length === 0) return undefined;
+  const found = differs(setup, wish);
+  return found && 'unsent' in found && found.unsent.length > 0 ? found : undefined;
 }
 
 /** What other choices read of this one goes with it: they are written again first. */

@@ -89,7 +89,8 @@ function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 |
     raised.step(raised.restStimulus(), raised.newMemory(), frame);
     return frame.surfaceDeg[at]!;
   };
-  return read(50) >= read(-50) ? 1 : -1;
+  // From end to end: a channel that knows the positions of a switch only tells nothing less apart.
+  return read(100) >= read(-100) ? 1 : -1;
 }
 
 /** A channel that follows a control from end to end. */

@@ -16,8 +16,10 @@ import {
 } from '../../chain';
 import {
   allReads,
+  capital,
   controlsWished,
   functionOf,
+  printed,
   readsOfLine,
   readsOfLogic,
   type Control,
@@ -43,6 +45,8 @@ export interface Difference {
   /** What the choice gives then, and what the program gives. */
   chosen: string;
   given: string;
+  /** Channels that cannot send what is chosen: written again, the program gives the same. */
+  unsent: readonly number[];
   /** Names this difference: another one has another name. */
   name: string;
 }
@@ -65,19 +69,25 @@ const HELD_S = 6;
 /**
  * The first moment in which a program does otherwise than its choice says: what the choice would write,
  * in the place of what stands for it, is played beside what is there, with every control that either of
- * them reads. What is chosen is thereby said in one place, by whoever writes it.
+ * them reads. What is chosen is thereby said in one place, by whoever writes it. It is played on channels
+ * that send every value, so that one that knows a switch's positions only is found out.
  * @returns undefined where they agree
  */
 export function differs(setup: Setup, wish: WishId): Difference | Unwritable | undefined {
   const again = rewrite(setup, wish, true);
   if (again.reasons.length > 0) return { wish, reasons: again.reasons };
   const apart = entriesApart(setup.program, again.setup.program);
-  if (apart.length === 0 && canonicalize(setup.unit) === canonicalize(again.setup.unit))
+  const stepped = steppedOf(again.setup, wish);
+  if (
+    apart.length === 0 &&
+    stepped.length === 0 &&
+    canonicalize(setup.unit) === canonicalize(again.setup.unit)
+  )
     return undefined;
   const listed = listedApart(setup, again.setup);
-  if (listed) return named({ wish, done: [], when: 'in the list', ...listed });
+  if (listed) return named({ wish, done: [], when: 'in the list', unsent: [], ...listed });
   const controls = controlsTried(setup, again.setup, wish, apart);
-  const pair = { chosen: new Played(again.setup), given: new Played(setup) };
+  const pair = { chosen: new Played(sendingAll(again.setup, stepped)), given: new Played(setup) };
   for (const moves of tries(controls)) {
     pair.chosen.begin();
     pair.given.begin();
@@ -86,12 +96,33 @@ export function differs(setup: Setup, wish: WishId): Difference | Unwritable | u
       done.push(move);
       pair.chosen.do(move);
       pair.given.do(move);
-      const found = apartIn(setup, pair.chosen.frame, pair.given.frame);
-      if (found) return named({ wish, done, when: momentWords(setup, done), ...found });
+      const found = apartIn(setup, pair.chosen.frame, pair.given.frame, stepped);
+      if (!found) continue;
+      const written = new Played(again.setup);
+      written.begin();
+      for (const again of done) written.do(again);
+      const unsent = apartIn(setup, pair.chosen.frame, written.frame, stepped) ? stepped : [];
+      return named({ wish, done, when: momentWords(setup, done), unsent, ...found });
     }
   }
   return undefined;
 }
+
+/** Channels of a choice that know the positions of a switch and nothing between. */
+function steppedOf({ program, transmitter }: Setup, wish: WishId): number[] {
+  const own = program.lines.filter((l) => l.owner === wish).map((l) => l.channel);
+  return transmitter.switchOnly.filter((c) => own.includes(c));
+}
+
+/** The same Setup with a transmitter that sends every value on these channels as well. */
+function sendingAll(setup: Setup, channels: readonly number[]): Setup {
+  const switchOnly = setup.transmitter.switchOnly.filter((c) => !channels.includes(c));
+  return { ...setup, transmitter: { ...setup.transmitter, switchOnly } };
+}
+
+/** Why a choice cannot be sent. */
+export const unsentWords = ({ unsent, when, chosen, given }: Difference): string =>
+  `${unsent.length === 1 ? `Channel ${unsent[0]} sends` : `Channels ${unsent.slice(0, -1).join(', ')} and ${unsent.at(-1)} send`} the positions of a switch and nothing between. ${capital(when)}: chosen ${chosen}, but the program can only give ${given}.`;
 
 const named = (d: Omit<Difference, 'name'>): Difference => ({
   ...d,
@@ -192,6 +223,9 @@ function* tries(controls: readonly Control[]): Generator<Done[]> {
   }
 }
 
+/** What is carried to the unit as an order that it answers at once, in the frame. */
+const ORDERS = ['mode', 'gain'];
+
 /** A program played from power-up, armed, everything at rest. */
 class Played {
   readonly frame: Frame;
@@ -229,11 +263,15 @@ class Played {
   }
 }
 
-/** What two frames of one moment differ in, said of each: the mode, then what a channel carries. */
+/**
+ * What two frames of one moment differ in, said of each: the mode, then what a channel carries.
+ * @param stepped channels that cannot send every pulse: on them an order counts that is understood alike
+ */
 function apartIn(
   setup: Setup,
   chosen: Frame,
   given: Frame,
+  stepped: readonly number[],
 ): { chosen: string; given: string } | undefined {
   const both = (words: (frame: Frame) => string) => ({
     chosen: words(chosen),
@@ -249,7 +287,7 @@ function apartIn(
       const us = receivedUs[channel - 1]!;
       return Number.isNaN(us)
         ? 'nothing'
-        : `${Math.round(((us - transmitter.pulse.centreUs) / transmitter.pulse.usAt100) * 100)} %`;
+        : `${printed(Math.round(((us - transmitter.pulse.centreUs) / transmitter.pulse.usAt100) * 100))} %`;
     };
     if (carries.startsWith('gain') && gainOf(chosen) !== gainOf(given)) return both(gainOf);
     if (functionOf(carries).role === 'motor' && !same(chosen.motorPct, given.motorPct))
@@ -258,6 +296,7 @@ function apartIn(
     const at = airframe.surfaces.findIndex((s) => s.servo === servo);
     if (at >= 0 && Math.abs(chosen.surfaceDeg[at]! - given.surfaceDeg[at]!) >= 1)
       return both((f) => describeSurface(airframe.surfaces[at]!, f.surfaceDeg[at]!));
+    if (stepped.includes(channel) && ORDERS.some((o) => carries.startsWith(o))) continue;
     const name = unit.settings.inputs.some((i) => i.channel === channel)
       ? carries
       : `channel ${channel}`;

@@ -23,6 +23,10 @@ interface Hands {
   capture: string | undefined;
 }
 
+/** Whether the flaps are on a channel that can send nothing between its positions. */
+const stepped = ({ program, transmitter }: Setup): boolean =>
+  program.outputs.some((o) => o.carries === 'flap' && transmitter.switchOnly.includes(o.channel));
+
 /** Gives every function a control of its own, as long as there are any. */
 function chooseHands(
   setup: Setup,
@@ -31,6 +35,7 @@ function chooseHands(
 ): Hands {
   const { transmitter, airframe, unit } = setup;
   const used: string[] = [...taken];
+  const flapsStep = stepped(setup);
   const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
     if (!needed) return undefined;
     for (const kind of kinds) {
@@ -52,7 +57,7 @@ function chooseHands(
       [...wanted].some((f) => f === 'gain' || functionOf(f).tunes),
     ),
     flaps: give(
-      ['switch-3', 'switch-2', 'slider'],
+      flapsStep ? ['switch-2', 'switch-3'] : ['switch-3', 'switch-2', 'slider'],
       wanted.has('flap') || wanted.has('flaperon-left'),
     ),
     gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
@@ -77,12 +82,13 @@ export function firstWishes(
   const switches = [hands.mode, hands.mode2].filter((id) => id !== undefined);
   const level = failsafeSchools(setup).glide === undefined;
   const flapKind = setup.transmitter.controls.find((c) => c.id === hands.flaps)?.kind;
+  const half = stepped(setup) ? 100 : 50;
   return {
     ...(hands.flaps
       ? {
           flaps: {
             control: hands.flaps,
-            downPct: flapKind && positionsOf(flapKind) === 3 ? [0, 50, 100] : [0, 100],
+            downPct: flapKind && positionsOf(flapKind) === 3 ? [0, half, 100] : [0, 100],
           },
         }
       : {}),

@@ -1,6 +1,6 @@
 export { claimed } from './claim';
 export * from './choose';
-export { differs, type Difference, type Unwritable } from './differs';
+export { differs, unsentWords, type Difference, type Unwritable } from './differs';
 export { nearest } from './nearest';
 export { canStandAside, type Hanging } from './hanging';
 export { flapPlaces } from './devices';

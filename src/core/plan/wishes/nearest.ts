@@ -115,6 +115,9 @@ function usedBy(
   );
   const leaves = leavesOf(entries).map((l) => l.leaf);
   const ids = new Set(leaves);
+  const own = leavesOf(setup.intents.program[wish as keyof ProgramWishes])
+    .map((l) => l.leaf)
+    .filter((n) => typeof n === 'number');
   const said = leaves.filter((n) => typeof n === 'number').flatMap((n) => [n, n / 60]);
   // A gain of 60 % stands in a line as +20, a switch position as its number from zero; a value that
   // was worked back through the chain lies a step beside.
@@ -123,6 +126,9 @@ function usedBy(
     .flatMap((n) => [n, n - 1, n - 0.5, n + 0.5, n + 1]);
   return {
     controls: transmitter.controls.flatMap(({ id }) => (ids.has(id) ? [id] : [])),
-    numbers: [...new Set(meant)].filter((n) => n >= 0),
+    // A whole number is likelier to be meant than a fraction.
+    numbers: [...new Set([...own, ...meant])]
+      .filter((n) => n >= 0)
+      .toSorted((a, b) => Number(Number.isInteger(b)) - Number(Number.isInteger(a))),
   };
 }

@@ -1,5 +1,5 @@
 import { axisWeights, stickOf } from '../../chain';
-import { functionOf, type ChannelFunction, type Input, type Setup } from '../../setup';
+import { capital, functionOf, type ChannelFunction, type Input, type Setup } from '../../setup';
 import { mixerOf } from '../functions';
 import { addLine, type Draft } from './draft';
 import { ratesOf } from './rates';
@@ -66,7 +66,7 @@ function inputOf(setup: Setup, carries: ChannelFunction): Input | undefined {
   const trim = transmitter.controls.find((c) => c.kind === 'trim' && c.hand === stick.hand);
   return {
     id: carries,
-    label: carries[0]!.toUpperCase() + carries.slice(1),
+    label: capital(carries),
     control: stick.id,
     ...(trim ? { trim: trim.id } : {}),
     rates:

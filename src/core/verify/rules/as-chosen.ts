@@ -3,11 +3,12 @@ import {
   differs,
   nearest,
   rewrite,
+  unsentWords,
   type Difference,
   type Unwritable,
 } from '../../plan';
 import { difference } from '../../patch';
-import { WISHES, type Setup, type WishId } from '../../setup';
+import { WISHES, capital, type Setup, type WishId } from '../../setup';
 import type { Found, Remedy } from '../finding';
 import type { Proof } from '../proof';
 import type { Rule } from '../rule';
@@ -30,7 +31,7 @@ const TASTE: ReadonlySet<WishId> = new Set(['rates', 'timer', 'voice', 'capture'
 export const asChosen: Rule = {
   id: 'as-chosen',
   title: 'The program differs from your choice',
-  why: 'What you chose and what the program does are no longer the same: a line was changed by hand, or comes from an older file. You rely on the choice.',
+  why: 'What you chose and what the program does are no longer the same: a line was changed by hand, or comes from an older file, or the channel cannot send it. You rely on the choice.',
   check(setup, proof) {
     const found = chosenIn(setup).flatMap((wish) => differs(setup, wish) ?? []);
     // Where a channel goes with the signal lost is worked out from the others.
@@ -44,8 +45,12 @@ export const asChosen: Rule = {
 };
 
 const other = (setup: Setup, d: Difference): Found => ({
-  severity: TASTE.has(d.wish) ? 'note' : 'caution',
-  says: `${WISH_TITLES[d.wish]}: differs from your choice. ${capital(d.when)}: chosen ${d.chosen}, the program gives ${d.given}.`,
+  severity: TASTE.has(d.wish) && d.unsent.length === 0 ? 'note' : 'caution',
+  says: `${WISH_TITLES[d.wish]}: ${
+    d.unsent.length > 0
+      ? `what you chose cannot be sent. ${unsentWords(d)}`
+      : `differs from your choice. ${capital(d.when)}: chosen ${d.chosen}, the program gives ${d.given}.`
+  }`,
   where: `/intents/program/${d.wish}`,
   about: { choice: d.wish },
   witness: witnessOf(d),
@@ -71,8 +76,6 @@ const unwritable = ({ wish, reasons }: Unwritable): Found => ({
   remedies: [],
 });
 
-const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
-
 function witnessOf({ done, when }: Difference): NonNullable<Found['witness']> {
   const steps = done.flatMap((d) => ('linkUp' in d ? [] : [d]));
   const controls = Object.fromEntries(
@@ -82,17 +85,21 @@ function witnessOf({ done, when }: Difference): NonNullable<Found['witness']> {
 }
 
 /** Write it again, change the choice, or keep the program as it is. */
-function waysOn(setup: Setup, { wish, name }: Difference): Remedy[] {
+function waysOn(setup: Setup, { wish, name, unsent }: Difference): Remedy[] {
   const other = wish === 'sticks' ? undefined : nearest(setup, wish);
   const kept = [
     ...(setup.intents.kept ?? []).filter((k) => k.choice !== wish),
     { choice: wish, difference: name },
   ];
   return [
-    {
-      label: 'Write it again as chosen',
-      patch: difference(setup, rewrite(setup, wish, true).setup),
-    },
+    ...(unsent.length > 0
+      ? []
+      : [
+          {
+            label: 'Write it again as chosen',
+            patch: difference(setup, rewrite(setup, wish, true).setup),
+          },
+        ]),
     ...(other
       ? [{ label: 'Change the choice to what the program does', patch: difference(setup, other) }]
       : []),

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Reading } from '@/core/infer';
-import type { Setup } from '@/core/setup';
+import { printed, type Setup } from '@/core/setup';
 import { handWords } from '@/core/sheets';
 import { Fold } from '../../parts/Fold';
 
@@ -37,7 +37,7 @@ export function ReadRows({ setup, readings }: { setup: Setup; readings: readonly
                 </th>
                 {outputs.map(({ channel }) => (
                   <td key={channel} className="num px-2 text-right">
-                    {String(r.channels[channel - 1] ?? '').replace('-', '−')}
+                    {printed(r.channels[channel - 1] ?? '')}
                   </td>
                 ))}
                 <td className="min-w-60 pl-3">

@@ -1,0 +1,5 @@
+/** Words as the beginning of a sentence. */
+export const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
+/** A number as it is printed: with a minus sign, which no line breaks after as it does after a hyphen. */
+export const printed = (value: number | string): string => String(value).replace('-', '−');
