@@ -35,10 +35,19 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
   const replace = (answer: PendingAnswer, next?: PendingAnswer) =>
     put(get().answers.flatMap((a) => (a === answer ? (next ? [next] : []) : [a])));
 
-  /** The version an answer speaks of. */
-  const onOf = ({ check, surface, version }: PendingAnswer): number => {
+  /** The version an answer speaks of, as far as it is saved. */
+  const knownOf = ({ check, surface, version }: PendingAnswer): number | undefined => {
     const on = answeredOn.get(`${check} ${surface}`);
-    return version ?? (on && versionOf.get(on)) ?? get().version;
+    return version ?? (on && versionOf.get(on));
+  };
+  const onOf = (answer: PendingAnswer): number => knownOf(answer) ?? get().version;
+
+  let turn: Promise<unknown> = Promise.resolve();
+  /** After what was begun before it. */
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const next = turn.then(work);
+    turn = next.catch(() => undefined);
+    return next;
   };
 
   /** Answers of one look together; whatever is wrong with one of them is found out one by one. */
@@ -79,16 +88,29 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     }
   };
 
-  /** Sends answers one after another, after the saves before them. */
-  const send = oneAtATime(async () => {
-    while (await ready()) {
-      const waiting = get().answers.filter((a) => a.state === 'sending');
+  /** Sends the answers of the first look that waits. @returns whether there was one */
+  const sendFirst = (which: (a: PendingAnswer) => boolean) =>
+    inTurn(async () => {
+      const waiting = get().answers.filter((a) => a.state === 'sending' && which(a));
       const [answer] = waiting;
-      if (!answer) break;
+      if (!answer) return false;
       const look = waiting.filter((a) => a.words === answer.words && onOf(a) === onOf(answer));
       if (look.length === 1 || !(await sendLook(look))) await sendOne(answer, false);
-    }
+      return true;
+    });
+
+  /** Sends answers one after another, after the saves before them. */
+  const send = oneAtATime(async () => {
+    while ((await ready()) && (await sendFirst(() => true)));
   });
+
+  /**
+   * Sends the answers that speak of a version the server has. A save waits for it: what was seen before a
+   * change is no answer to what has changed.
+   */
+  const sendKnown = async (): Promise<void> => {
+    while (await sendFirst((a) => knownOf(a) !== undefined));
+  };
 
   /** Those that failed are sent again. */
   const again = (): Promise<void> => {
@@ -99,6 +121,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
 
   return {
     send,
+    sendKnown,
     /** Answers of one look, shown at once. */
     async give(
       look: readonly Pick<PendingAnswer, 'check' | 'surface' | 'seen' | 'ground'>[],

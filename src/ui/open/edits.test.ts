@@ -47,6 +47,7 @@ function tab() {
     },
     shown: () => undefined,
     persist: () => undefined,
+    before: () => Promise.resolve(),
   });
   return { around, edits };
 }

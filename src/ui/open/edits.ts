@@ -20,6 +20,8 @@ export interface Around {
   /** Evidence is shown again: what it was seen on may have changed. */
   shown(): void;
   persist(): void;
+  /** What must reach the server before the next save does. */
+  before(): Promise<void>;
 }
 
 /**
@@ -38,7 +40,7 @@ export function standsIn(theirs: Setup, base: Setup, mine: Setup): boolean {
 }
 
 /** Edits made in this tab: on the screen at once, saved one after another, met with what was saved elsewhere. */
-export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist }: Around) {
+export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist, before }: Around) {
   /** Waiting for the one on its way, which is the first. */
   let edits: Edit[] = [];
 
@@ -82,6 +84,7 @@ export function editsOf({ get, set, ask, confirmed, parse, kept, shown, persist 
         persist();
         break;
       }
+      await before();
       const { version: basedOn } = confirmed();
       const reply = await ask.put({ basedOn, label: edit.label, setup: edit.setup });
       edits = edits.slice(1);

@@ -335,6 +335,23 @@ describe('answers', () => {
     await settle();
     expect(server.view().evidence.map((e) => e.version)).toEqual([2]);
   });
+  it('given before a change reach the server before it, however quickly that follows', async () => {
+    const store = open();
+    server.changed = ['the mounting'];
+    void store.getState().observe({ check: 'stick-roll', surface: 'aileron-left' }, 'up');
+    store.getState().edit(end(-90), 'one');
+    void store.getState().observe({ check: 'stick-roll', surface: 'aileron-right' }, 'up');
+    store.getState().edit(end(-80), 'two');
+    await settle();
+    expect(server.seen).toEqual([
+      'POST /observations',
+      'PUT /setup',
+      'POST /observations',
+      'PUT /setup',
+    ]);
+    expect(store.getState().answers).toEqual([]);
+    expect(server.view().evidence.map((e) => e.version)).toEqual([1, 2]);
+  });
   it('refused because something changed are a choice: look again, or keep for then', async () => {
     const store = open();
     server.elsewhere((s) => (s.program.outputs[0]!.reversed = true));

@@ -140,6 +140,7 @@ export function createModelStore(
       },
       shown: () => set({ evidence: shown() }),
       persist: () => persist(),
+      before: () => answers.sendKnown(),
     });
     const { pump, save, merged } = edits;
 
