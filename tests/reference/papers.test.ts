@@ -61,7 +61,8 @@ describe('papers', () => {
   });
   it('says lengths, weights and speeds in inches, ounces and miles where they are wished for', () => {
     const list = {
-      title: 'Card',
+      title: 'Teal',
+      subtitle: 'Card',
       caution: 'Nobody within 5 m.',
       sections: [
         { heading: 'Before', lines: [{ does: 'Block of 35 mm', sees: ['flies at 14 m/s'] }] },
@@ -130,8 +131,10 @@ describe('papers', () => {
     expect(lines.filter((l) => l.leads).map((l) => l.does)).toContainEqual(
       expect.stringMatching(/^Corrections: /),
     );
-    expect(lines.map((l) => l.does)).toContain('Raise the left wing, quickly: left aileron');
-    expect(lines.map((l) => l.does)).toContain('the card');
+    expect(lines.map((l) => l.does)).toContain(
+      'Raise the left wing, quickly: left aileron; right aileron',
+    );
+    expect(lines.map((l) => l.does)).toContain('The card');
     const done = jobOf(view(makeSetup(), true)).sections.flatMap((s) => s.lines);
     expect(done.length).toBeLessThan(lines.length);
   });

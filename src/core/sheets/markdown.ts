@@ -7,7 +7,7 @@ const cell = (text: string) => text.replace(/\s+/g, ' ').replace(/[\\`*_[\]<>|~&
 
 /** The sheet as Markdown, with tick boxes and empty fields for what is read back. */
 export function sheetMarkdown(sheet: Sheet): string {
-  const lines = [`# ${cell(sheet.title)}`, ''];
+  const lines = [`# ${cell(sheet.title)}`, '', cell(sheet.subtitle), ''];
   for (const warning of sheet.warnings) lines.push(`> ${cell(warning)}`, '');
   lines.push(`${sheet.safe}, throttle cut on, before anything is entered.`, '');
   for (const section of sheet.sections) {

@@ -10,6 +10,8 @@ import { entryScript } from './unseen';
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
   title: string;
+  /** What it is entered in. */
+  subtitle: string;
   /** What keeps the model from moving while it is entered. */
   safe: string;
   style: EntryStyle;
@@ -38,7 +40,8 @@ export function sheetSections(
 /** The program printed for a transmitter; another style shows the same one as another would hold it. */
 export function sheetFor(setup: Setup, style: EntryStyle = setup.transmitter.style): Sheet {
   return {
-    title: `${setup.name}: ${setup.transmitter.name}`,
+    title: setup.name,
+    subtitle: `To be entered in: ${setup.transmitter.name}`,
     safe: kindOf(setup.airframe).safe,
     style,
     untouched: untouched(setup),

@@ -1,2 +1,3 @@
+export { drawn, portFor, type Drawn } from './drawn';
 export * from './leads';
 export { leadMoved } from './move';

@@ -1,7 +1,7 @@
 import { gateWords, type Caution, type StepId } from '@/core/procedure';
 import type { ScriptStep } from '@/core/script';
-import { stepNote, type Setup } from '@/core/setup';
-import { gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
+import { capital, stepNote, type Setup } from '@/core/setup';
+import { drawn, gainLeadOf, leadsOf, leadWords } from '@/core/wiring';
 import type { WayPart } from '@/server/judge';
 import type { ModelView } from '@/server/models';
 import { sessionWords } from '../words/sessions';
@@ -18,7 +18,8 @@ export function preflightPaper(
   card: readonly ScriptStep[],
 ): PaperList {
   return {
-    title: `${setup.name}: preflight`,
+    title: setup.name,
+    subtitle: 'Preflight card',
     caution: `${saidOf(setup, ['hold'])}${LOCAL_RULES} Version ${version}.`,
     sections: [{ lines: [...card] }],
     fields: ['Date, place', 'Wind, battery', 'Seen'],
@@ -28,7 +29,8 @@ export function preflightPaper(
 /** What is still to be done, in the shortest order. */
 export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[]): PaperList {
   return {
-    title: `${setup.name}: job sheet`,
+    title: setup.name,
+    subtitle: 'What is still to be done',
     caution: `${saidOf(setup, ['prop-off', 'throttle-locked'])}Version ${version}.`,
     sections:
       way.length === 0
@@ -44,7 +46,7 @@ export function jobPaper({ setup, version }: ModelView, way: readonly WayPart[])
                 ],
                 leads: true as const,
               },
-              ...alike(open).map((what) => ({ does: what, sees: [] })),
+              ...alike(open).map((what) => ({ does: capital(what), sees: [] })),
             ]),
           })),
     fields: ['Done by, on'],
@@ -57,24 +59,35 @@ function noted({ unit }: Setup, step: StepId): string[] {
   return note ? [`Your note: ${note}`] : [];
 }
 
-/** Lines that say the same of one thing after another, as one line: "Roll; Pitch; Yaw: read it back." */
+/** Longest end of a line that is what the line is about; a longer one is how it is done. */
+const MOST_SUBJECT = 40;
+
+/**
+ * Lines that say the same of one thing after another, as one line: "Roll; Pitch; Yaw: read it back.",
+ * "Raise the left wing, quickly: left aileron; right aileron".
+ */
 function alike(lines: readonly string[]): string[] {
-  const byTail = new Map<string, string[]>();
-  for (const line of lines) {
+  const split = lines.map((line) => {
     const cut = line.indexOf(': ');
-    // A short end is what one line is about; a long one is how all of them are done.
-    const shared = cut >= 0 && line.length - cut > 40;
-    const tail = shared ? line.slice(cut) : line;
-    byTail.set(tail, [...(byTail.get(tail) ?? []), shared ? line.slice(0, cut) : '']);
-  }
-  return [...byTail].map(([tail, heads]) => heads.join('; ') + tail);
+    if (cut < 0) return { head: line, tail: '', by: line };
+    const [head, tail] = [line.slice(0, cut), line.slice(cut + 2)];
+    return { head, tail, by: tail.length > MOST_SUBJECT ? tail : head };
+  });
+  const groups = new Map<string, typeof split>();
+  for (const line of split) groups.set(line.by, [...(groups.get(line.by) ?? []), line]);
+  return [...groups.values()].map((group) => {
+    const said = (part: 'head' | 'tail') => [...new Set(group.map((s) => s[part]))].join('; ');
+    return group[0]!.tail === '' ? group[0]!.head : `${said('head')}: ${said('tail')}`;
+  });
 }
 
 /** What is plugged where. */
 export function wiringPaper({ setup, version }: ModelView): PaperList {
   const gainLead = gainLeadOf(setup)?.label;
   return {
-    title: `${setup.name}: wiring`,
+    title: setup.name,
+    subtitle: 'Wiring',
+    wiring: { drawn: drawn(setup), unit: setup.unit.name },
     caution: `Battery out while plugs are moved. Version ${version}.`,
     sections: [
       {

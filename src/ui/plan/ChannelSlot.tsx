@@ -5,6 +5,7 @@ import { GripVertical, Pin } from 'lucide-react';
 import type { ChannelPlan } from '@/core/plan';
 import { functionOf, type ChannelFunction, type Setup } from '@/core/setup';
 import { handsOn } from '@/core/verify';
+import { portFor } from '@/core/wiring';
 import { useModel } from '../open/modelStore';
 import { Pointing } from '../live/Pointing';
 import { useReplan } from './useReplan';
@@ -71,7 +72,7 @@ export function ChannelSlot({
 
 /** The plug a function comes out of, in the unit's own word; an order is used inside it. */
 function plugOf({ unit }: Setup, carries: ChannelFunction): string {
-  const port = unit.settings.outputs.find((o) => o.carries === carries)?.port;
+  const port = portFor({ unit }, carries);
   return unit.traits.ports.find((p) => p.id === port)?.label ?? 'inside the unit';
 }
 

@@ -12,8 +12,8 @@ import {
 import { useId, useRef, useState } from 'react';
 import { applyPatch } from '@/core/patch';
 import { planFor, type ChannelPlan } from '@/core/plan';
-import { parseSetup, type ChannelFunction, type Setup } from '@/core/setup';
-import { leadMoved, leadsOf } from '@/core/wiring';
+import { parseSetup, type ChannelFunction } from '@/core/setup';
+import { drawn, leadMoved, leadsOf, portFor } from '@/core/wiring';
 import { useStrings, type Joined } from '../drawing/useStrings';
 import { useModel } from '../open/modelStore';
 import { ChannelSlot } from './ChannelSlot';
@@ -52,7 +52,7 @@ export function PlanDrawing({
   const paths = useStrings(box, [
     ...outputs.map((o): Joined => ({
       from: `[data-channel="${o.channel}"]`,
-      to: `[data-plug="${portOf(setup, o.carries) ?? 'itself'}"]`,
+      to: `[data-plug="${portFor(setup, o.carries) ?? 'itself'}"]`,
       way: 'across',
     })),
     ...leads.flatMap((l) =>
@@ -171,7 +171,7 @@ export function PlanDrawing({
                   over={over}
                 />
               ))}
-              {outputs.some((o) => portOf(setup, o.carries) === undefined) && (
+              {outputs.some((o) => portFor(setup, o.carries) === undefined) && (
                 <li
                   data-plug="itself"
                   className="text-soft flex min-h-10 items-center border-t border-(--card-edge) px-2 text-sm"
@@ -185,7 +185,7 @@ export function PlanDrawing({
             <h2 className="text-soft font-sans text-sm font-semibold">Servos and motors</h2>
             <ol>
               {leads.flatMap((l) => l.ends.map((end) => <LeadEnd key={end} lead={l} end={end} />))}
-              {unplugged(setup).map((label) => (
+              {drawn(setup).unplugged.map((label) => (
                 <li key={label} className="text-stop min-h-10 px-2">
                   {label}: not plugged in
                 </li>
@@ -202,15 +202,5 @@ export function PlanDrawing({
   );
 }
 
-/** The plug that puts a function out; undefined where it is an order to the unit, or goes into its mix. */
-const portOf = ({ unit }: Setup, carries: ChannelFunction): string | undefined =>
-  unit.settings.outputs.find((o) => o.carries === carries)?.port;
-
 /** A label as it may stand in a selector. */
 const quoted = (label: string) => label.replace(/["\\]/g, '\\$&');
-
-/** Servos and motors that depend on nothing. */
-const unplugged = ({ airframe, installation }: Setup): string[] =>
-  [...airframe.servos, ...airframe.motors]
-    .filter((a) => !installation.plugs.some((p) => p.drives.includes(a.id)))
-    .map((a) => a.label);

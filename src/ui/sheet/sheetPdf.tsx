@@ -20,7 +20,8 @@ const styles = StyleSheet.create({
     paddingBottom: 30,
     lineHeight: 1.2,
   },
-  title: { fontSize: 13, fontWeight: 700, lineHeight: 1.4, marginBottom: 2 },
+  title: { fontSize: 13, fontWeight: 700, lineHeight: 1.3 },
+  subtitle: { fontSize: 10, marginBottom: 2 },
   caution: { marginBottom: 2 },
   heading: { fontSize: 10, fontWeight: 700, marginTop: 5, borderBottomWidth: 0.7 },
   cells: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between' },
@@ -28,7 +29,7 @@ const styles = StyleSheet.create({
   box: { width: 8, height: 8, borderWidth: 0.8, borderColor: '#000', marginRight: 4, marginTop: 1 },
   words: { flex: 1 },
   bold: { fontWeight: 700 },
-  pose: { width: '32.5%', borderWidth: 0.7, padding: 3, marginTop: 4 },
+  pose: { width: '32.5%', borderWidth: 1, padding: 3, marginTop: 4 },
   row: { flexDirection: 'row', borderTopWidth: 0.4, borderColor: '#888' },
   name: { flex: 1 },
   number: { width: 38, textAlign: 'right', fontWeight: 700 },
@@ -37,14 +38,18 @@ const styles = StyleSheet.create({
   foot: { position: 'absolute', bottom: 12, left: 28, right: 28, fontSize: 9, color: '#333' },
 });
 
+/** Poses that one page surely has room for. */
+const MOST_ON_A_PAGE = 9;
+
 /** The entry sheet on paper: dense, with boxes to tick and a small grid for every pose. */
 export async function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Buffer> {
   await registerFont();
   const { print, note } = lettersOf(sheet);
   return renderToBuffer(
-    <Document title={sheet.title} creator="Tolvan">
+    <Document title={`${sheet.title}, ${sheet.subtitle}`} creator="Tolvan">
       <Page size={paper} style={styles.page}>
         <Text style={styles.title}>{print(sheet.title, MOST_TITLE_LETTERS)}</Text>
+        <Text style={styles.subtitle}>{print(sheet.subtitle)}</Text>
         <Text style={styles.caution}>
           {sheet.safe} and throttle cut on before anything is entered.
         </Text>
@@ -71,13 +76,16 @@ export async function sheetPdf(sheet: Sheet, paper: 'A4' | 'LETTER'): Promise<Bu
             </View>
           </View>
         ))}
-        <Text style={styles.heading} minPresenceAhead={80}>
-          Read it back: hands so, and the channel monitor must show
-        </Text>
-        <View style={styles.cells}>
-          {sheet.poses.map((pose, i) => (
-            <PoseGrid key={pose.id} pose={pose} number={i + 1} print={print} />
-          ))}
+        {/* Where it does not fit below, it begins the next page as a whole. */}
+        <View wrap={sheet.poses.length > MOST_ON_A_PAGE}>
+          <Text style={styles.heading}>
+            Read it back: hands so, and the channel monitor must show
+          </Text>
+          <View style={styles.cells}>
+            {sheet.poses.map((pose, i) => (
+              <PoseGrid key={pose.id} pose={pose} number={i + 1} print={print} />
+            ))}
+          </View>
         </View>
         {sheet.others.length > 0 && (
           <Text style={styles.heading} minPresenceAhead={24}>

@@ -1,0 +1,44 @@
+import { functionOf, type ChannelFunction, type Setup } from '../setup';
+import { leadsOf } from './leads';
+
+/** The wiring as it is drawn: channels, the unit's plugs, and what hangs on them, each top to bottom. */
+export interface Drawn {
+  /** Each with the plug that puts it out; without one where the unit keeps it for itself. */
+  channels: { channel: number; words: string; port: string | undefined }[];
+  plugs: { port: string; label: string; onReceiver: boolean; words: string }[];
+  ends: { label: string; port: string; yLead: boolean }[];
+  /** Servos and motors that are in no plug. */
+  unplugged: string[];
+}
+
+/** The plug that puts a function out; undefined where it is an order to the unit, or goes into its mix. */
+export const portFor = ({ unit }: Pick<Setup, 'unit'>, carries: ChannelFunction) =>
+  unit.settings.outputs.find((o) => o.carries === carries)?.port;
+
+export function drawn(setup: Setup): Drawn {
+  const { program, unit, airframe, installation } = setup;
+  const leads = leadsOf(setup);
+  return {
+    channels: program.outputs
+      .map(({ channel, carries }) => ({
+        channel,
+        words: functionOf(carries).words,
+        port: portFor(setup, carries),
+      }))
+      .toSorted((a, b) => a.channel - b.channel),
+    plugs: unit.traits.ports.map(({ id, label, on }) => {
+      const lead = leads.find((l) => l.port === id);
+      const steadied = lead?.steadied ? ', stabilized' : '';
+      return {
+        port: id,
+        label,
+        onReceiver: on === 'receiver',
+        words: lead ? `${lead.carries}${steadied}` : 'empty',
+      };
+    }),
+    ends: leads.flatMap(({ port, ends, yLead }) => ends.map((label) => ({ label, port, yLead }))),
+    unplugged: [...airframe.servos, ...airframe.motors]
+      .filter((a) => !installation.plugs.some((p) => p.drives.includes(a.id)))
+      .map((a) => a.label),
+  };
+}
