@@ -7,3 +7,7 @@ export {
 } from './answers';
 export * from './directions';
 export { nameOfLook } from './order';
+export * from './faces';
+export * from './poses';
+export * from './preflight';
+export * from './reading-in';

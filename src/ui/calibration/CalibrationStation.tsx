@@ -2,6 +2,14 @@
 
 import { useState } from 'react';
 import {
+  FACES_BEGUN,
+  faceAccepted,
+  faceBefore,
+  faceWaits,
+  facesAsked,
+  showFace,
+} from '@/core/asking';
+import {
   FACES,
   SQUARE_DEG,
   USUAL_PINS,
@@ -15,8 +23,8 @@ import {
 } from '@/core/calibration';
 import { checklist } from '@/core/logbook';
 import type { Vector3 } from '@/core/space';
+import { useDraft } from '../open/useDraft';
 import { useModel } from '../open/modelStore';
-import { Fold } from '../parts/Fold';
 import { TestScript } from '../checks/TestScript';
 import { FaceDrawing } from './FaceDrawing';
 
@@ -28,8 +36,9 @@ export function CalibrationStation() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const pinsAt = setup.unit.traits.pinsAt ?? USUAL_PINS;
-  const [step, setStep] = useState(0);
-  const face = FACES[step]!;
+  const id = useModel((s) => s.id);
+  const [session, setSession] = useDraft(`faces:${id}`, FACES_BEGUN);
+  const { at, face, done, waits, canTakeBack } = facesAsked(session);
   if (!wantsSixFaces(setup))
     return (
       <p className="card max-w-2xl text-lg">
@@ -42,7 +51,7 @@ export function CalibrationStation() {
       <div className="flex min-w-0 flex-col gap-4">
         <section className="card" aria-labelledby="face-title">
           <p className="text-soft text-sm" aria-live="polite">
-            Face {step + 1} of {FACES.length}
+            {done ? 'All six faces accepted' : `Face ${at + 1} of ${FACES.length}`}
           </p>
           <div className="grid items-center gap-4 @lg:grid-cols-[1fr_15rem]">
             <div>
@@ -52,14 +61,13 @@ export function CalibrationStation() {
               <p className="mt-2">
                 Against something square, and quite still, until the unit goes on.
               </p>
-              <Fold className="mt-2" title="It never moves on">
-                <p>
-                  If a step waits, the unit feels a different face from the one it expects. Look at
-                  the arrow and at the end with the pins: pictures often call the other end the
-                  front. Try the opposite face; read its values off, if it shows them, and enter
-                  them below: they show which face it felt.
+              {waits && (
+                <p className="border-caution mt-2 border-l-4 pl-3" role="status">
+                  It feels a different face from the one it expects. Look at the arrow and at the
+                  end with the pins: pictures often call the other end the front. Try the opposite
+                  face; if it shows its values, enter them beside: they show which face it felt.
                 </p>
-              </Fold>
+              )}
             </div>
             <FaceDrawing face={face} pinsAt={pinsAt} />
           </div>
@@ -67,16 +75,25 @@ export function CalibrationStation() {
             <button
               type="button"
               className="btn btn-main"
-              disabled={step === FACES.length - 1}
-              onClick={() => setStep(step + 1)}
+              disabled={done}
+              onClick={() => setSession(faceAccepted(session))}
             >
-              Accepted, next face
+              {at === FACES.length - 1 ? 'Accepted, that was the last' : 'Accepted, next face'}
             </button>
             <button
               type="button"
               className="btn"
-              disabled={step === 0}
-              onClick={() => setStep(step - 1)}
+              disabled={done}
+              aria-pressed={waits}
+              onClick={() => setSession(faceWaits(session))}
+            >
+              It never moves on
+            </button>
+            <button
+              type="button"
+              className="btn"
+              disabled={!canTakeBack}
+              onClick={() => setSession(faceBefore(session))}
             >
               back
             </button>
@@ -86,11 +103,12 @@ export function CalibrationStation() {
               <li key={f}>
                 <button
                   type="button"
-                  aria-current={i === step ? 'step' : undefined}
-                  className={`min-h-11 w-full rounded px-2 text-left ${i === step ? 'bg-(--shade) font-semibold' : ''}`}
-                  onClick={() => setStep(i)}
+                  aria-current={i === at ? 'step' : undefined}
+                  className={`min-h-11 w-full rounded px-2 text-left ${i === at ? 'bg-(--shade) font-semibold' : ''}`}
+                  onClick={() => setSession(showFace(session, i))}
                 >
                   {i + 1}. {faceWords(f, pinsAt)}
+                  {i < session.accepted && <span className="text-soft"> · accepted</span>}
                 </button>
               </li>
             ))}

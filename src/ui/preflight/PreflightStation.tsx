@@ -2,7 +2,14 @@
 
 import { useState } from 'react';
 import { toast } from '../parts/toast';
-import { preflightRounds } from '@/core/preflight';
+import {
+  allRight,
+  brokenOff,
+  preflightAsked,
+  roundAnswered,
+  roundBefore,
+  type PreflightRun,
+} from '@/core/asking';
 import { newUid } from '../open/uid';
 import { useDraft } from '../open/useDraft';
 import { useModel } from '../open/modelStore';
@@ -11,7 +18,6 @@ import { Fold } from '../parts/Fold';
 import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { RoundCard } from './RoundCard';
 import { RunResult } from './RunResult';
-import type { Answers, Run } from './run';
 
 /** Before every flight or run: what is checked in one go, large, for a phone beside the model. */
 export function PreflightStation() {
@@ -19,40 +25,42 @@ export function PreflightStation() {
   const setup = useModel((s) => s.setup);
   const version = useModel((s) => s.version);
   const preflight = useModel((s) => s.preflight);
-  const rounds = preflightRounds(setup);
-  const card = rounds.flatMap((r) => r.items);
-  const [run, setRun, forgetRun] = useDraft<Run | undefined>(`preflight-rounds:${id}`, undefined);
+  const [run, setRun, forgetRun] = useDraft<PreflightRun | undefined>(
+    `preflight-rounds:${id}`,
+    undefined,
+  );
   const [busy, setBusy] = useState(false);
   const [changed, setChanged] = useState<string[]>();
   const [kept, setKept] = useState<string>();
-  const [before, setBefore] = useState<Run['where']>({ place: '', wind: '', battery: '' });
+  const [before, setBefore] = useState<PreflightRun['where']>({ place: '', wind: '', battery: '' });
   const where = run?.where ?? before;
-  const round = run && rounds[run.at];
+  const asked = preflightAsked(setup, run);
+  const { rounds, card } = asked;
   const begin = () => setRun({ uid: newUid(), version, at: 0, answers: {}, where });
-  const put = async (whole: Run, anyway: boolean) => {
+  const put = async (whole: PreflightRun, anyway: boolean) => {
     if (busy) return;
     setBusy(true);
-    const { uid, version: on, answers: said } = whole;
-    const done = await preflight({ ...whole.where, answers: said, uid, version: on }, anyway);
+    const { uid, version: on, answers } = whole;
+    const done = await preflight(
+      { ...whole.where, answers: { ...answers }, uid, version: on },
+      anyway,
+    );
     setBusy(false);
     if (typeof done === 'object') return setChanged(done.changed);
     setChanged(undefined);
     if (!done) return;
-    const wrong = card.filter((c) => said[c.item] === 'fail').length;
-    const words = card.every((c) => said[c.item] === 'pass')
+    const ended = preflightAsked(setup, whole);
+    const words = allRight(ended)
       ? 'Everything is correct. Kept in the logbook.'
-      : `${wrong} wrong. Kept in the logbook; the model stays on the ground.`;
+      : `${ended.at === 'end' ? ended.wrong.length : 0} wrong. Kept in the logbook; the model stays on the ground.`;
     toast.success(words);
     setKept(words);
     forgetRun();
   };
-  const answer = (said: Answers) => {
-    if (!run) return;
-    const next = { ...run, answers: { ...run.answers, ...said }, at: run.at + 1 };
+  const answer = (next: PreflightRun) => {
     setRun(next);
     // All of it right is kept as it is; what went wrong is checked first.
-    const whole = card.every((c) => next.answers[c.item] === 'pass');
-    if (next.at === rounds.length && whole) void put(next, false);
+    if (allRight(preflightAsked(setup, next))) void put(next, false);
   };
   const text = (key: keyof typeof where, label: string) => (
     <label className="text-sm font-semibold">
@@ -77,24 +85,24 @@ export function PreflightStation() {
     </>
   );
 
-  if (run && round)
+  if (run && asked.at === 'round')
     return (
       <RoundCard
         key={run.at}
-        round={round}
-        at={run.at + 1}
+        round={asked.round}
+        at={asked.number}
         of={rounds.length}
-        onAnswer={answer}
-        onBack={() => setRun({ ...run, at: Math.max(0, run.at - 1) })}
-        onBreakOff={() => setRun({ ...run, at: rounds.length })}
+        onAnswer={(wrong) => answer(roundAnswered(run, asked.round, wrong))}
+        onBack={() => setRun(roundBefore(run))}
+        onBreakOff={() => setRun(brokenOff(run, asked))}
       />
     );
 
-  if (run)
+  if (run && asked.at === 'end')
     return (
       <RunResult
-        card={card}
-        answers={run.answers}
+        wrong={asked.wrong}
+        early={asked.early}
         version={run.version}
         changed={changed}
         busy={busy}

@@ -9,7 +9,6 @@ import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { LocalisedMeasures } from '../measure/LocalisedMeasures';
 import { usePut } from '../live/usePut';
-import type { Answers } from './run';
 
 /** What is checked in one go, large: all of it right, or which of it is wrong. */
 export function RoundCard({
@@ -24,7 +23,8 @@ export function RoundCard({
   /** Its place in the card, from 1. */
   at: number;
   of: number;
-  onAnswer: (answers: Answers) => void;
+  /** Every line answered: right, but for these. */
+  onAnswer: (wrong: readonly string[]) => void;
   onBack: () => void;
   onBreakOff: () => void;
 }) {
@@ -39,15 +39,11 @@ export function RoundCard({
     setWrong((list) =>
       list.includes(item) ? list.filter((other) => other !== item) : [...list, item],
     );
-  const done = (bad: readonly string[]) =>
-    onAnswer(
-      Object.fromEntries(items.map((i) => [i.item, bad.includes(i.item) ? 'fail' : 'pass'])),
-    );
   useKeys((event, phase) => {
     if (phase === 'up') return false;
     const line = items[Number(event.key) - 1];
-    if (event.key === 'y') done(wrong);
-    else if (event.key === 'x' && items.length === 1) done([items[0]!.item]);
+    if (event.key === 'y') onAnswer(wrong);
+    else if (event.key === 'x' && items.length === 1) onAnswer([items[0]!.item]);
     else if (event.key === 'Backspace') onBack();
     else if (line && items.length > 1) mark(line.item);
     else return false;
@@ -104,7 +100,7 @@ export function RoundCard({
         <button
           type="button"
           className="btn btn-main min-h-24 text-2xl"
-          onClick={() => done(wrong)}
+          onClick={() => onAnswer(wrong)}
         >
           <Check size={32} aria-hidden />
           {alone
@@ -117,7 +113,7 @@ export function RoundCard({
           <button
             type="button"
             className="btn min-h-24 text-2xl"
-            onClick={() => done([items[0]!.item])}
+            onClick={() => onAnswer([items[0]!.item])}
           >
             <X size={32} aria-hidden /> No, wrong
           </button>

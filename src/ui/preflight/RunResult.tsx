@@ -1,13 +1,12 @@
 'use client';
 
 import type { PreflightItem } from '@/core/preflight';
-import type { Answers } from './run';
 import { CHANGED_MEANWHILE, keepFor } from '../words';
 
 /** How a check ended, before it is kept. */
 export function RunResult({
-  card,
-  answers,
+  wrong,
+  early,
   version,
   changed,
   busy,
@@ -15,8 +14,9 @@ export function RunResult({
   onKeep,
   onForget,
 }: {
-  card: readonly PreflightItem[];
-  answers: Answers;
+  wrong: readonly PreflightItem[];
+  /** Something was not checked. */
+  early: boolean;
   /** The version it was begun on. */
   version: number;
   /** What was changed elsewhere meanwhile. */
@@ -27,18 +27,17 @@ export function RunResult({
   onKeep: (anyway: boolean) => void;
   onForget: () => void;
 }) {
-  const failed = card.filter((c) => answers[c.item] === 'fail');
   return (
     <section className="card mx-auto max-w-2xl" aria-labelledby="result-title">
       <h2 id="result-title" className="text-2xl font-bold">
-        {failed.length > 0
-          ? `Stopped: ${failed.length} wrong. The model stays on the ground`
-          : Object.keys(answers).length < card.length
+        {wrong.length > 0
+          ? `Stopped: ${wrong.length} wrong. The model stays on the ground`
+          : early
             ? 'Stopped early'
             : 'Everything is correct'}
       </h2>
       <ul className="text-stop mt-2 list-disc pl-6">
-        {failed.map((f) => (
+        {wrong.map((f) => (
           <li key={f.item}>{f.does}</li>
         ))}
       </ul>

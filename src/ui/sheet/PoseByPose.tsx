@@ -1,9 +1,20 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { readingSubject, readings, worstOf, type Checked, type Status } from '@/core/logbook';
+import {
+  POSES_BEGUN,
+  asShown,
+  choosePose,
+  columnWords,
+  explained,
+  posesAsked,
+  read,
+  type PoseSeen,
+  type PosesAsked,
+  type PosesSession,
+} from '@/core/asking';
 import { functionOf } from '@/core/setup';
-import { explain, pct, posesOf, type Pose, type ReadBack } from '@/core/sheets';
+import { pct } from '@/core/sheets';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
 import { usePut } from '../live/usePut';
@@ -12,34 +23,13 @@ import { Places } from './Places';
 import { ReadingField } from './ReadingField';
 import { Section } from '../parts/Section';
 
-interface PoseSeen {
-  pose: Pose;
-  column: Checked<ReadBack>[];
-  status: Status;
-}
-
-/** The poses with what was read in each. */
-function usePoses(): PoseSeen[] {
-  const setup = useModel((s) => s.setup);
-  const evidence = useModel((s) => s.evidence);
-  return useMemo(() => {
-    const all = readings(setup, evidence);
-    return posesOf(setup).poses.map((pose) => {
-      const own = new Set(pose.column.map((r) => r.id));
-      const column = all.filter((c) => own.has(c.asked.id));
-      return { pose, column, status: worstOf(column.map((c) => c.status)) };
-    });
-  }, [setup, evidence]);
-}
-
 /** One pose of the hands after another: the whole monitor as it must show, one answer for all of it. */
 export function PoseByPose() {
-  const poses = usePoses();
-  const [chosen, choose] = useState<string>();
-  const current =
-    poses.find((p) => p.pose.id === chosen) ?? poses.find((p) => p.status !== 'proven');
-  const at = current ? poses.indexOf(current) : -1;
-  const proven = poses.filter((p) => p.status === 'proven').length;
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const [session, setSession] = useState(POSES_BEGUN);
+  const asked = useMemo(() => posesAsked(setup, evidence, session), [setup, evidence, session]);
+  const { poses, current, proven } = asked;
   return (
     <Section
       title={
@@ -54,27 +44,22 @@ export function PoseByPose() {
         wrong entry moves at least one of the numbers.
       </p>
       <ol className="my-2 flex flex-wrap gap-1" aria-label="Poses">
-        {poses.map((p, i) => (
+        {poses.map((p) => (
           <li key={p.pose.id}>
             <button
               type="button"
               aria-current={p === current ? 'step' : undefined}
               className={`btn min-h-9 px-3 ${p === current ? 'border-accent border-2' : ''}`}
-              onClick={() => choose(p.pose.id)}
+              onClick={() => setSession(choosePose(p.pose.id))}
             >
-              Pose {i + 1}
+              Pose {p.number}
               <StatusMark status={p.status} quiet />
             </button>
           </li>
         ))}
       </ol>
       {current ? (
-        <PoseCard
-          key={current.pose.id}
-          seen={current}
-          number={at + 1}
-          onDone={() => choose(poses[at + 1]?.pose.id)}
-        />
+        <PoseCard key={current.pose.id} asked={asked} seen={current} onDone={setSession} />
       ) : (
         <p>
           <StatusMark
@@ -83,34 +68,32 @@ export function PoseByPose() {
           />
         </p>
       )}
-      <Wrong poses={poses} />
+      <Wrong asked={asked} />
     </Section>
   );
 }
 
 /** The hands so, and the column the monitor must show. */
 function PoseCard({
-  seen: { pose, column },
-  number,
+  asked,
+  seen,
   onDone,
 }: {
+  asked: PosesAsked;
   seen: PoseSeen;
-  number: number;
-  onDone: () => void;
+  onDone: (session: PosesSession) => void;
 }) {
+  const { pose, column, number } = seen;
   const observe = useModel((s) => s.observe);
   const observeAll = useModel((s) => s.observeAll);
   // The rig's controls go where the person's are to go.
   usePut(useMemo(() => ({ controls: pose.hands }), [pose]));
-  const words = `Pose ${number}`;
   const allAsShown = () => {
-    onDone();
+    const { session, reads } = asShown(asked, seen);
+    onDone(session);
     void observeAll(
-      column.map(({ asked }) => ({
-        ...readingSubject(asked),
-        seen: `${Math.round(asked.predictedPct)}%` as const,
-      })),
-      words,
+      reads.map((r) => ({ ...r.subject, seen: r.seen })),
+      `Pose ${number}`,
     );
   };
   useKeys((event, phase) => {
@@ -142,31 +125,27 @@ function PoseCard({
           </tr>
         </thead>
         <tbody>
-          {column.map(({ asked, status, evidence, reasons }) => {
-            const label = `Channel ${asked.channel}, ${functionOf(asked.carries).words}, pose ${number}`;
+          {column.map(({ asked: row, status, evidence, reasons }) => {
             return (
-              <tr key={asked.id} className="border-t border-(--card-edge)">
+              <tr key={row.id} className="border-t border-(--card-edge)">
                 <th scope="row" className="text-left font-normal">
-                  <span className="num inline-block w-6">{asked.channel}</span>{' '}
-                  {functionOf(asked.carries).words}
+                  <span className="num inline-block w-6">{row.channel}</span>{' '}
+                  {functionOf(row.carries).words}
                   {status === 'stale' && (
                     <span className="text-soft text-sm"> · {reasons.join(', ')} changed</span>
                   )}
                 </th>
-                <td className="num text-lg font-semibold">{pct(Math.round(asked.predictedPct))}</td>
+                <td className="num text-lg font-semibold">{pct(Math.round(row.predictedPct))}</td>
                 <td className="py-0.5 pl-3">
                   <span className="flex items-center gap-2">
                     <ReadingField
-                      label={label}
+                      label={columnWords(row, seen)}
                       value={evidence && status !== 'stale' ? readOf(evidence.seen) : undefined}
                       wrong={status === 'stop'}
-                      onCommit={(v) =>
-                        void observe(
-                          readingSubject(asked),
-                          v === undefined ? 'unseen' : (`${v}%` as const),
-                          label,
-                        )
-                      }
+                      onCommit={(v) => {
+                        const own = read(row, seen, v);
+                        void observe(own.subject, own.seen, own.words);
+                      }}
                     />
                     <StatusMark status={status} quiet />
                   </span>
@@ -195,27 +174,10 @@ const readOf = (seen: string): number | undefined => {
 };
 
 /** Which one wrong entry explains everything that was read otherwise. */
-function Wrong({ poses }: { poses: readonly PoseSeen[] }) {
+function Wrong({ asked }: { asked: PosesAsked }) {
   const setup = useModel((s) => s.setup);
-  const all = poses.flatMap((p) => p.column);
-  const wrong = all.filter((c) => c.status === 'stop');
-  const values = JSON.stringify(
-    Object.fromEntries(
-      all
-        .filter((c) => c.evidence && c.status !== 'stale' && c.status !== 'todo')
-        .map((c) => [c.asked.id, parseFloat(c.evidence!.seen)] as const),
-    ),
-  );
-  const explanations = useMemo(
-    () =>
-      explain(
-        setup,
-        posesOf(setup).poses.flatMap((p) => p.column),
-        JSON.parse(values) as Record<string, number>,
-      ),
-    [setup, values],
-  );
-  if (wrong.length === 0) return null;
+  const explanations = useMemo(() => explained(setup, asked), [setup, asked]);
+  if (!explanations) return null;
   return (
     <div role="alert" className="my-2 border-l-4 border-(--stop) pl-3">
       <p className="text-stop font-semibold">

@@ -1,21 +1,9 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { MOST_SHOWN_PCT, percentOf } from '@/core/asking';
 import { printed } from '@/core/setup';
 import { useFieldDraft } from '../fields/useFieldDraft';
-
-/** Percent a monitor can show. */
-export const MOST_SHOWN_PCT = 250;
-
-/** "-96", "−96 %", "+12", "3,5" as a number to a tenth; nothing where nothing is written. */
-export function readingOf(text: string): number | undefined | 'wrong' {
-  const plain = text.replace('−', '-').replace(',', '.').replace('%', '').trim();
-  const number = Number(plain);
-  if (plain === '') return undefined;
-  return Number.isFinite(number) && Math.abs(number) <= MOST_SHOWN_PCT
-    ? Math.round(number * 10) / 10
-    : 'wrong';
-}
 
 /**
  * What the monitor shows, typed as it stands there: "-96", "−96 %", "+12". Empty takes it back. A
@@ -38,7 +26,7 @@ export function ReadingField({
   const shown = text ?? (value === undefined ? '' : printed(value));
   const commit = (now = text) => {
     if (now === undefined) return;
-    const next = readingOf(now);
+    const next = percentOf(now);
     if (next === 'wrong') {
       setProblem(true);
       return;

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { takenIn, type Reading } from '@/core/infer';
+import { READ_IN_BEGUN, lastReadingBack, rowsRead, type ReadInSession } from '@/core/asking';
+import { takenIn } from '@/core/infer';
 import { useDraft } from '../../open/useDraft';
 import { useModel } from '../../open/modelStore';
 import { Found } from './Found';
@@ -14,8 +15,8 @@ export default function ReadIn() {
   const setup = useModel((s) => s.setup);
   const id = useModel((s) => s.id);
   const edit = useModel((s) => s.edit);
-  const [readings, setReadings, forget] = useDraft<readonly Reading[]>(`read-in ${id}`, NONE);
-  const [enough, setEnough] = useState(false);
+  const [session, setSession, forget] = useDraft<ReadInSession>(`reading-in ${id}`, READ_IN_BEGUN);
+  const { readings, enough } = session;
   const [refused, setRefused] = useState<string>();
   const state = useReadIn(setup.transmitter, readings, enough);
   const rows = state?.asking.rows ?? [];
@@ -34,7 +35,7 @@ export default function ReadIn() {
           asking={state.asking}
           before={readings.at(-1)?.controls ?? {}}
           number={readings.length + 1}
-          onRead={(read) => setReadings([...readings, ...read])}
+          onRead={(read) => setSession(rowsRead(session, read))}
         />
       )}
       <p className="flex flex-wrap gap-2">
@@ -42,21 +43,26 @@ export default function ReadIn() {
           <button
             type="button"
             className="btn px-3 text-sm"
-            onClick={() => {
-              setEnough(false);
-              setReadings(readings.slice(0, -1));
-            }}
+            onClick={() => setSession(lastReadingBack(session))}
           >
             Take the last reading back
           </button>
         )}
         {readings.length > 0 && rows.length > 0 && !enough && (
-          <button type="button" className="btn px-3 text-sm" onClick={() => setEnough(true)}>
+          <button
+            type="button"
+            className="btn px-3 text-sm"
+            onClick={() => setSession({ ...session, enough: true })}
+          >
             Stop here: show what is known
           </button>
         )}
         {enough && rows.length > 0 && (
-          <button type="button" className="btn px-3 text-sm" onClick={() => setEnough(false)}>
+          <button
+            type="button"
+            className="btn px-3 text-sm"
+            onClick={() => setSession({ ...session, enough: false })}
+          >
             Read on
           </button>
         )}
@@ -71,9 +77,7 @@ export default function ReadIn() {
               'Read off the transmitter',
             );
             setRefused(problem?.reason);
-            if (problem) return;
-            forget();
-            setEnough(false);
+            if (!problem) forget();
           }}
         />
       )}
@@ -86,5 +90,3 @@ export default function ReadIn() {
     </div>
   );
 }
-
-const NONE: readonly Reading[] = [];

@@ -1,13 +1,14 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { pastedAt, readingAt } from '@/core/asking';
 import type { Posture, Asking, Reading } from '@/core/infer';
 import type { Setup } from '@/core/setup';
 import { channelWords, handWords } from '@/core/sheets';
 import { useRig } from '../../live/rigStore';
 import { Fold } from '../../parts/Fold';
 import { Places } from '../../sheet/Places';
-import { MOST_SHOWN_PCT, ReadingField, readingOf } from '../../sheet/ReadingField';
+import { ReadingField } from '../../sheet/ReadingField';
 
 /** "9 to 15 more", and why where there are more than was said before. */
 function stillToCome({ least, most, because }: Asking): string {
@@ -15,14 +16,6 @@ function stillToCome({ least, most, because }: Asking): string {
   const count = low === high ? `${low}` : `${low} to ${high}`;
   return `${count} more${because ? `, because ${because}` : ''}.`;
 }
-
-/** Lines of numbers as they are copied from a table: tabs or semicolons between them, or blanks. */
-const pasted = (text: string) =>
-  text
-    .split(/\r?\n/)
-    .filter((line) => line.trim() !== '')
-    .map((line) => (/[\t;]/.test(line) ? line.split(/[\t;]/) : line.trim().split(/ +(?!%)/)))
-    .map((cells) => cells.map(readingOf));
 
 /** One row: the controls so, and a field for each channel. */
 export function Row({
@@ -37,7 +30,7 @@ export function Row({
   /** Where the controls stood in the row before. */
   before: Posture;
   number: number;
-  onRead: (readings: Reading[]) => void;
+  onRead: (readings: readonly Reading[]) => void;
 }) {
   const play = useRig((s) => s.play);
   const [typed, setTyped] = useState<Record<number, number | undefined>>({});
@@ -57,39 +50,12 @@ export function Row({
   const placesOf = (row: Posture) =>
     controls.flatMap((c) => (c.id in row ? [handWords(c, row[c.id]!)] : []));
   const back = controls.flatMap((c) => (c.id in before && !(c.id in hands) ? [c.label] : []));
-  const readingAt = (row: Posture, values: Record<number, number | undefined>): Reading => ({
-    controls: row,
-    channels: Array.from(
-      { length: Math.max(...outputs.map((o) => o.channel)) },
-      (_, i) => values[i + 1],
-    ),
-  });
-  const paste = (text: string, from: number) => {
-    const lines = pasted(text);
-    // Whole rows begin at the first channel, wherever they were pasted.
-    const at = lines.length > 1 ? 0 : outputs.findIndex((o) => o.channel === from);
-    if (lines.length === 0 || (lines.length === 1 && lines[0]!.length < 2)) return false;
-    const noNumber = lines.findIndex((line) => line.some((v) => typeof v !== 'number'));
-    const fits = (line: readonly unknown[]) =>
-      lines.length > 1 ? line.length === outputs.length : line.length <= outputs.length - at;
-    if (noNumber >= 0 || !lines.every(fits)) {
-      setRefused(
-        noNumber >= 0
-          ? `line ${noNumber + 1} holds something that is no number to ±${MOST_SHOWN_PCT}`
-          : `each line must hold ${outputs.length} numbers, one for each channel`,
-      );
-      return true;
-    }
-    setRefused(undefined);
-    const valuesOf = (line: (typeof lines)[number]) =>
-      Object.fromEntries(line.map((v, i) => [outputs[at + i]!.channel, v as number]));
-    if (lines.length === 1) setTyped((t) => ({ ...t, ...valuesOf(lines[0]!) }));
-    else if (lines.length > asking.rows.length)
-      setRefused(
-        `only ${asking.rows.length} rows are known so far, and ${lines.length} were pasted`,
-      );
-    else onRead(lines.map((line, i) => readingAt(asking.rows[i]!, valuesOf(line))));
-    return true;
+  const paste = (text: string, from: number): boolean => {
+    const pasted = pastedAt(setup, asking, text, from);
+    setRefused(pasted.as === 'refused' ? pasted.reason : undefined);
+    if (pasted.as === 'values') setTyped((t) => ({ ...t, ...pasted.values }));
+    if (pasted.as === 'rows') onRead(pasted.readings);
+    return pasted.as !== 'text';
   };
   return (
     <div className="card" data-question={number}>
@@ -135,7 +101,7 @@ export function Row({
           type="button"
           className="btn btn-main"
           disabled={!complete}
-          onClick={() => onRead([readingAt(hands, typed)])}
+          onClick={() => onRead([readingAt(setup, hands, typed)])}
         >
           Next row
         </button>
