@@ -14,3 +14,4 @@ export * from './recover';
 export * from './refit';
 export * from './differential';
 export * from './wishes';
+export * from './offers';

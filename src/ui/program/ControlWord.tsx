@@ -4,10 +4,6 @@ import { tagsOf } from '@/core/controls';
 import type { ControlKind, Setup } from '@/core/setup';
 import { PickWord, type Option } from '../parts/PickWord';
 
-export const SWITCHES: readonly ControlKind[] = ['switch-2', 'switch-3'];
-export const PRESSABLE: readonly ControlKind[] = ['momentary', 'switch-2', 'switch-3'];
-export const TURNABLE: readonly ControlKind[] = ['knob', 'slider'];
-
 const KIND_WORDS: Partial<Record<ControlKind, string>> = {
   'switch-2': 'two positions',
   'switch-3': 'three positions',

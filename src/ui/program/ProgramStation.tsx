@@ -12,6 +12,7 @@ import { OutOfStep } from './OutOfStep';
 import { SENTENCES } from './sentences';
 import { TaggedFace } from './TaggedFace';
 import { useWishes } from './useWishes';
+import type { Sentence, SentenceId } from './wishing';
 import { WhatElse } from './WhatElse';
 
 const ReadIn = dynamic(() => import('./readin/ReadIn'), { ssr: false });
@@ -20,14 +21,18 @@ const ByHand = dynamic(() => import('./byhand/ByHand'), { ssr: false });
 /** What is said of choices where they are made. */
 const CHOICE_RULES = ['as-chosen', 'looks-like'];
 
+const IN_ORDER = Object.entries(SENTENCES) as [SentenceId, Sentence][];
+
 /** What each control does: on the transmitter's face, and as sentences whose words are changed in place. */
 export function ProgramStation() {
   const wishing = useWishes();
   const { setup, wishes, wish, reasons, notes } = wishing;
   const [explained, explain] = useState<string>();
-  const own = SENTENCES.filter((s) => s.applies(setup));
-  const said = own.filter((s) => s.wished(wishes));
-  const offered = own.filter((s) => s.offer && !s.wished(wishes));
+  const own = IN_ORDER.filter(([, s]) => s.applies(setup));
+  const said = own.filter(([, s]) => s.wished(wishes));
+  const offered = own.flatMap(([id, s]) =>
+    s.offer && !s.wished(wishes) ? [{ id, ...s.offer }] : [],
+  );
   const props = { setup, wishes, wish };
   return (
     <>
@@ -45,7 +50,7 @@ export function ProgramStation() {
         </div>
       )}
       <ol aria-label="The program in words">
-        {said.map(({ id, controls, Says, when, drop }) => {
+        {said.map(([id, { controls, Says, when, drop }]) => {
           const why = when?.(wishes);
           return (
             <Pointing
@@ -88,14 +93,14 @@ export function ProgramStation() {
       {offered.length > 0 && (
         <p className="text-soft mt-2 flex flex-wrap items-center gap-x-3">
           Add
-          {offered.map(({ id, offer }) => (
+          {offered.map(({ id, words, first }) => (
             <button
               key={id}
               type="button"
               className="text-accent min-h-8 font-semibold hover:underline pointer-coarse:min-h-11"
-              onClick={() => wish(offer!.first(setup, wishes), `With ${offer!.words}`)}
+              onClick={() => wish(first(setup, wishes), `With ${words}`)}
             >
-              {offer!.words}
+              {words}
             </button>
           ))}
         </p>

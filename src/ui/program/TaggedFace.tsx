@@ -4,13 +4,25 @@ import { DropdownMenu } from 'radix-ui';
 import { createContext, use, useEffect, useMemo, useRef } from 'react';
 import { switchPosition } from '@/core/chain';
 import { tagsOf, tagWords, type Tag } from '@/core/controls';
+import { jobsFor, type JobId } from '@/core/plan';
 import type { Setup } from '@/core/setup';
 import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../live/rigStore';
 import { labelClass, layoutOf } from '../transmitter/layout';
 import { LiveFace, type LabelProps } from '../transmitter/LiveFace';
-import { jobsFor } from './jobs';
 import type { Sentenced } from './wishing';
+
+const JOB_WORDS: Record<JobId, string> = {
+  modes: 'choose the mode',
+  gain: 'set the gain',
+  'gain-values': 'set the gain, a value for each position',
+  panic: 'level the model in panic',
+  cut: 'hold the motor off',
+  flaps: 'control the flaps',
+  gear: 'control the landing gear',
+  rates: 'choose the rates',
+  launch: 'help the hand launch',
+};
 
 const SentencedContext = createContext<Sentenced | undefined>(undefined);
 
@@ -174,17 +186,17 @@ function JobMenu({
           )}
           {jobs.map((job) => (
             <DropdownMenu.CheckboxItem
-              key={job.words}
+              key={job.id}
               checked={job.now}
               className="flex min-h-10 cursor-pointer items-center gap-2 rounded px-2 outline-none data-[highlighted]:bg-(--shade) pointer-coarse:min-h-11"
               onSelect={() => {
-                if (!job.now) wish(job.next, `${tag.control.label}: ${job.words}`);
+                if (!job.now) wish(job.next, `${tag.control.label}: ${JOB_WORDS[job.id]}`);
               }}
             >
               <span className="w-4">
                 <DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator>
               </span>
-              {job.words}
+              {JOB_WORDS[job.id]}
             </DropdownMenu.CheckboxItem>
           ))}
         </DropdownMenu.Content>

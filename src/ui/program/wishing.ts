@@ -8,9 +8,11 @@ export interface Sentenced {
   wish: (next: ProgramWishes, label: string) => void;
 }
 
+/** What has a sentence: every choice but the sticks, of which nothing is chosen. */
+export type SentenceId = Exclude<WishId, 'sticks'>;
+
 /** One thing that can be chosen, as a sentence; what it speaks of is shown on the rig. */
 export interface Sentence {
-  id: Exclude<WishId, 'sticks'>;
   /** Whether the model has anything of the kind. */
   applies: (setup: Setup) => boolean;
   /** Whether it is said, or only offered. */

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { gainKnobOf, positionsOfSwitches } from '@/core/plan';
+import { SWITCHES, gainKnobOf, positionsOfSwitches } from '@/core/plan';
 import { MARGIN, gainAtSpeed, gainOfReading } from '@/core/tuning';
 import { NumberField } from '../fields/NumberField';
-import { ControlWord, SWITCHES } from '../program/ControlWord';
+import { ControlWord } from '../program/ControlWord';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
 import { Measured } from '../measure/Measured';

@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { UNITS } from '@/core/catalogue';
-import { MANY, PARTS, QUESTIONS, keyOf, standing, summaryOf } from './questions';
+import { ELSEWHERE, MANY, PARTS, QUESTIONS, keyOf, standing, summaryOf } from './questions';
 
 const ids = Object.keys(UNITS);
 
@@ -20,6 +21,16 @@ describe('what a unit is asked', () => {
           q.answers.map(([v]) => keyOf(v)),
           q.asks,
         ).toContain(standing(q, traits[q.trait]));
+  });
+  it.each(ELSEWHERE)('%s is said in a place of its own: %s', (trait, file) => {
+    const source = ['.tsx', '.ts'].flatMap((end) => {
+      try {
+        return [readFileSync(`src/${file}${end}`, 'utf8')];
+      } catch {
+        return [];
+      }
+    });
+    expect(source.join('')).toContain(trait);
   });
   it('a folded part says what stands in it, and no bare yes or no', () => {
     for (const id of ids)

@@ -14,21 +14,32 @@ export type PartId = (typeof PARTS)[number][0];
 
 interface Asked {
   part: PartId;
-  trait: keyof UnitTraits;
   asks: string;
   /** Asked only when earlier answers make it matter. */
   when?: (traits: UnitTraits) => boolean;
 }
 
-export interface Question extends Asked {
+interface One extends Asked {
+  said: 'one';
   answers: readonly (readonly [unknown, string])[];
   /** Asked of units for models that fly only. */
   flies?: true;
 }
 
-export interface Choices extends Asked {
+interface Several extends Asked {
+  said: 'several';
   answers: readonly (readonly [string, string])[];
 }
+
+/** A trait with an editor of its own, or found out by a test. */
+interface Elsewhere {
+  said: 'in';
+  file: string;
+}
+
+type Of<T> = T & { trait: keyof UnitTraits };
+export type Question = Of<One>;
+export type Choices = Of<Several>;
 
 const yesNo = [
   [true, 'yes'],
@@ -50,11 +61,67 @@ export const FLYING: ReadonlySet<unknown> = new Set([
 const FLAT = ['nose-up', 'nose-down'] as const;
 const FLAT_BOTH = ['nose-up', 'nose-down', 'tail-up', 'tail-down'] as const;
 
-/** Questions with one answer. */
-export const QUESTIONS: readonly Question[] = [
-  {
+/**
+ * Where every trait of a unit is said: a question with one answer or several, an editor of its own, or what
+ * finds it out. A trait that is said nowhere does not compile.
+ */
+const TRAITS: Record<keyof UnitTraits, One | Several | Elsewhere> = {
+  axes: {
+    said: 'several',
     part: 'is',
-    trait: 'place',
+    asks: 'Axes it stabilizes',
+    answers: AXES.map((a) => [a, AXIS_WORDS[a]]),
+  },
+  modes: {
+    said: 'several',
+    part: 'told',
+    asks: 'Modes it has',
+    answers: MODES.map((m) => [m, MODE_WORDS[m]]),
+  },
+  captureGestures: {
+    said: 'several',
+    part: 'set',
+    asks: 'How is a capture started?',
+    answers: [
+      ['menu', 'menu'],
+      ['button', 'button'],
+      ['stick-corners', 'stick corners'],
+      ['mode-flick', 'mode switch flicked'],
+      ['power-up', 'at power-up'],
+      ['channel', 'a channel of its own'],
+    ],
+  },
+  failsafe: {
+    said: 'several',
+    part: 'wrong',
+    asks: 'What can happen when the signal is lost?',
+    answers: [
+      ['preset', 'a preset value'],
+      ['hold', 'hold the last'],
+      ['no-pulses', 'no pulses'],
+      ['unit-mode', 'a mode of the unit'],
+      ['autopilot', 'the autopilot takes over'],
+    ],
+  },
+  extras: {
+    said: 'several',
+    part: 'is',
+    asks: 'What else can it do?',
+    answers: [
+      ['pitch-with-throttle', 'pitch follows the throttle'],
+      ['speed-gain', 'gain follows speed'],
+      ['frame-rate', 'servo frame rate'],
+      ['output-matching', 'two servos matched'],
+      ['vibration-readout', 'vibration readout'],
+      ['sensitivity-class', 'sensitivity classes'],
+      ['six-face-calibration', 'six-face calibration'],
+      ['response', 'response in steps'],
+      ['roll-through', 'levelling that rolls through'],
+    ],
+  },
+  place: {
+    said: 'one',
+    part: 'is',
     asks: 'Where is the gyro?',
     answers: [
       ['receiver', 'inside the receiver'],
@@ -63,9 +130,9 @@ export const QUESTIONS: readonly Question[] = [
       ['single-axis', 'in one servo lead'],
     ],
   },
-  {
+  mixer: {
+    said: 'one',
     part: 'out',
-    trait: 'mixer',
     flies: true,
     asks: 'Who mixes a delta or a V-tail?',
     answers: [
@@ -75,16 +142,16 @@ export const QUESTIONS: readonly Question[] = [
     ],
     when: (t) => t.axes.length > 1,
   },
-  {
+  slotsSettable: {
+    said: 'one',
     part: 'told',
-    trait: 'slotsSettable',
     asks: 'Can you choose the mode of each switch position?',
     answers: yesNo,
     when: (t) => t.modeSelect.by !== 'fixed',
   },
-  {
+  gainLaw: {
+    said: 'one',
     part: 'told',
-    trait: 'gainLaw',
     asks: 'How does it read its gain channel?',
     answers: [
       ['fixed', 'it has none'],
@@ -94,9 +161,9 @@ export const QUESTIONS: readonly Question[] = [
       ['sign-selects-set', 'the sign chooses a set, the size is gain'],
     ],
   },
-  {
+  gainLeadMissing: {
+    said: 'one',
     part: 'told',
-    trait: 'gainLeadMissing',
     asks: 'Without its gain lead it …',
     answers: [
       ['keeps-last', 'keeps the last value it saw'],
@@ -105,9 +172,9 @@ export const QUESTIONS: readonly Question[] = [
     ],
     when: (t) => t.gainLaw !== 'fixed',
   },
-  {
+  dials: {
+    said: 'one',
     part: 'is',
-    trait: 'dials',
     asks: 'Dials on the unit?',
     answers: [
       ['none', 'none'],
@@ -115,9 +182,9 @@ export const QUESTIONS: readonly Question[] = [
       ['centre-zero', 'no correction at its centre, the side is the direction'],
     ],
   },
-  {
+  correctionDirection: {
+    said: 'one',
     part: 'set',
-    trait: 'correctionDirection',
     asks: 'How is a correction reversed?',
     answers: [
       ['menu', 'in a menu'],
@@ -129,9 +196,9 @@ export const QUESTIONS: readonly Question[] = [
       ['none', 'it cannot: the orientation must be right'],
     ],
   },
-  {
+  orientations: {
+    said: 'one',
     part: 'set',
-    trait: 'orientations',
     asks: 'Which ways can it be mounted?',
     answers: [
       [MOUNTINGS, 'all 24'],
@@ -140,9 +207,9 @@ export const QUESTIONS: readonly Question[] = [
       [['nose-up'], 'one way only'],
     ],
   },
-  {
+  orientationLearned: {
+    said: 'one',
     part: 'set',
-    trait: 'orientationLearned',
     flies: true,
     asks: 'Does it learn which way it is mounted?',
     answers: [
@@ -151,9 +218,9 @@ export const QUESTIONS: readonly Question[] = [
       ['turning', 'yes: lift the tail, then turn right'],
     ],
   },
-  {
+  stabilizedOutputs: {
+    said: 'one',
     part: 'out',
-    trait: 'stabilizedOutputs',
     asks: 'Which outputs does it stabilize?',
     answers: [
       ['all', 'all of them'],
@@ -161,22 +228,22 @@ export const QUESTIONS: readonly Question[] = [
       ['chosen', 'the ones you choose'],
     ],
   },
-  {
+  portReverse: {
+    said: 'one',
     part: 'out',
-    trait: 'portReverse',
     asks: 'Can it reverse a servo at its port?',
     answers: yesNo,
   },
-  {
+  axisGains: {
+    said: 'one',
     part: 'told',
-    trait: 'axisGains',
     asks: 'Does each axis have its own gain?',
     answers: yesNo,
     when: (t) => t.axes.length > 1,
   },
-  {
+  gainKept: {
+    said: 'one',
     part: 'told',
-    trait: 'gainKept',
     asks: 'A gain is kept for …',
     answers: [
       [undefined, 'each axis'],
@@ -185,22 +252,22 @@ export const QUESTIONS: readonly Question[] = [
     ],
     when: (t) => t.gainLaw !== 'fixed' || t.axisGains,
   },
-  {
+  outputTravel: {
+    said: 'one',
     part: 'out',
-    trait: 'outputTravel',
     asks: 'Does each output have its own centre and endpoints?',
     answers: yesNo,
   },
-  {
+  refusesThrottle: {
+    said: 'one',
     part: 'wrong',
-    trait: 'refusesThrottle',
     asks: 'Does it hold the throttle off until it knows its position?',
     answers: yesNo,
     when: (t) => t.arming === 'position-fix',
   },
-  {
+  levelCapture: {
+    said: 'one',
     part: 'set',
-    trait: 'levelCapture',
     asks: 'How is level captured?',
     answers: [
       [undefined, 'as any other capture'],
@@ -224,24 +291,24 @@ export const QUESTIONS: readonly Question[] = [
     ],
     when: (t) => t.modes.includes('level') || t.modes.includes('home'),
   },
-  {
+  maxGainLimit: {
+    said: 'one',
     part: 'out',
-    trait: 'maxGainLimit',
     asks: 'Does each output have a maximum gain?',
     answers: yesNo,
   },
-  {
+  stickFade: {
+    said: 'one',
     part: 'told',
-    trait: 'stickFade',
     asks: 'Can the stick fade be changed?',
     answers: [
       ['fixed', 'no'],
       ['adjustable', 'yes, for each axis'],
     ],
   },
-  {
+  arming: {
+    said: 'one',
     part: 'wrong',
-    trait: 'arming',
     flies: true,
     asks: 'When does it start to work?',
     answers: [
@@ -250,9 +317,9 @@ export const QUESTIONS: readonly Question[] = [
       ['position-fix', 'levelling and home after a position fix'],
     ],
   },
-  {
+  panic: {
+    said: 'one',
     part: 'wrong',
-    trait: 'panic',
     flies: true,
     asks: 'Panic recovery?',
     answers: [
@@ -262,64 +329,37 @@ export const QUESTIONS: readonly Question[] = [
       ['mode-limits-delay', 'a channel, with limits and a delay'],
     ],
   },
-];
+  modeSelect: { said: 'in', file: 'ui/unit/BandsEditor' },
+  inputChannels: { said: 'in', file: 'ui/unit/TraitQuestions' },
+  inputOrder: { said: 'in', file: 'ui/unit/OrderEditor' },
+  gestures: { said: 'in', file: 'ui/unit/GestureEditor' },
+  presses: { said: 'in', file: 'ui/unit/GestureEditor' },
+  ports: { said: 'in', file: 'ui/unit/PortsEditor' },
+  lights: { said: 'in', file: 'ui/unit/SignsEditor' },
+  twitchesAtPowerUp: { said: 'in', file: 'ui/unit/SignsEditor' },
+  gainSides: { said: 'in', file: 'ui/unit/WordsEditor' },
+  armThrottlePct: { said: 'in', file: 'ui/unit/TraitQuestions' },
+  nominalSense: { said: 'in', file: 'core/directions/atoms' },
+  mixSense: { said: 'in', file: 'core/directions/atoms' },
+  pinsAt: { said: 'in', file: 'ui/mounting/MountingStation' },
+};
+
+const ASKED = Object.entries(TRAITS) as [keyof UnitTraits, (typeof TRAITS)[keyof UnitTraits]][];
+
+/** Questions with one answer, in the order they are asked. */
+export const QUESTIONS: readonly Question[] = ASKED.flatMap(([trait, t]) =>
+  t.said === 'one' ? [{ ...t, trait }] : [],
+);
 
 /** Questions with more than one answer. */
-export const MANY: readonly Choices[] = [
-  {
-    part: 'is',
-    trait: 'axes',
-    asks: 'Axes it stabilizes',
-    answers: AXES.map((a) => [a, AXIS_WORDS[a]]),
-  },
-  {
-    part: 'told',
-    trait: 'modes',
-    asks: 'Modes it has',
-    answers: MODES.map((m) => [m, MODE_WORDS[m]]),
-  },
-  {
-    part: 'set',
-    trait: 'captureGestures',
-    asks: 'How is a capture started?',
-    answers: [
-      ['menu', 'menu'],
-      ['button', 'button'],
-      ['stick-corners', 'stick corners'],
-      ['mode-flick', 'mode switch flicked'],
-      ['power-up', 'at power-up'],
-      ['channel', 'a channel of its own'],
-    ],
-  },
-  {
-    part: 'wrong',
-    trait: 'failsafe',
-    asks: 'What can happen when the signal is lost?',
-    answers: [
-      ['preset', 'a preset value'],
-      ['hold', 'hold the last'],
-      ['no-pulses', 'no pulses'],
-      ['unit-mode', 'a mode of the unit'],
-      ['autopilot', 'the autopilot takes over'],
-    ],
-  },
-  {
-    part: 'is',
-    trait: 'extras',
-    asks: 'What else can it do?',
-    answers: [
-      ['pitch-with-throttle', 'pitch follows the throttle'],
-      ['speed-gain', 'gain follows speed'],
-      ['frame-rate', 'servo frame rate'],
-      ['output-matching', 'two servos matched'],
-      ['vibration-readout', 'vibration readout'],
-      ['sensitivity-class', 'sensitivity classes'],
-      ['six-face-calibration', 'six-face calibration'],
-      ['response', 'response in steps'],
-      ['roll-through', 'levelling that rolls through'],
-    ],
-  },
-];
+export const MANY: readonly Choices[] = ASKED.flatMap(([trait, t]) =>
+  t.said === 'several' ? [{ ...t, trait }] : [],
+);
+
+/** Traits that are said in a place of their own, with the file that holds it. */
+export const ELSEWHERE: readonly (readonly [keyof UnitTraits, string])[] = ASKED.flatMap(
+  ([trait, t]) => (t.said === 'in' ? [[trait, t.file] as const] : []),
+);
 
 /** How an answer is known among the others of its question. */
 export const keyOf = (value: unknown): string => JSON.stringify(value ?? null);

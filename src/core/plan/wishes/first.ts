@@ -1,4 +1,3 @@
-import { positionsOf } from '../../chain';
 import {
   functionOf,
   type ChannelFunction,
@@ -7,6 +6,7 @@ import {
   type Setup,
 } from '../../setup';
 import { FIXED_GAIN_PCT, GLIDE_PITCH_DEG, PANIC_GAIN_PCT, USUAL_RATE } from '../figures';
+import { flapsOn, flapsStep } from '../offers/flaps';
 import { failsafeSchools } from './failsafe';
 import { modesAsShipped } from './modes';
 
@@ -23,10 +23,6 @@ interface Hands {
   capture: string | undefined;
 }
 
-/** Whether the flaps are on a channel that can send nothing between its positions. */
-const stepped = ({ program, transmitter }: Setup): boolean =>
-  program.outputs.some((o) => o.carries === 'flap' && transmitter.switchOnly.includes(o.channel));
-
 /** Gives every function a control of its own, as long as there are any. */
 function chooseHands(
   setup: Setup,
@@ -35,7 +31,6 @@ function chooseHands(
 ): Hands {
   const { transmitter, airframe, unit } = setup;
   const used: string[] = [...taken];
-  const flapsStep = stepped(setup);
   const give = (kinds: ControlKind[], needed: boolean): string | undefined => {
     if (!needed) return undefined;
     for (const kind of kinds) {
@@ -57,7 +52,7 @@ function chooseHands(
       [...wanted].some((f) => f === 'gain' || functionOf(f).tunes),
     ),
     flaps: give(
-      flapsStep ? ['switch-2', 'switch-3'] : ['switch-3', 'switch-2', 'slider'],
+      flapsStep(setup) ? ['switch-2', 'switch-3'] : ['switch-3', 'switch-2', 'slider'],
       wanted.has('flap') || wanted.has('flaperon-left'),
     ),
     gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
@@ -81,17 +76,8 @@ export function firstWishes(
   const hands = chooseHands(setup, wanted, taken);
   const switches = [hands.mode, hands.mode2].filter((id) => id !== undefined);
   const level = failsafeSchools(setup).glide === undefined;
-  const flapKind = setup.transmitter.controls.find((c) => c.id === hands.flaps)?.kind;
-  const half = stepped(setup) ? 100 : 50;
   return {
-    ...(hands.flaps
-      ? {
-          flaps: {
-            control: hands.flaps,
-            downPct: flapKind && positionsOf(flapKind) === 3 ? [0, half, 100] : [0, 100],
-          },
-        }
-      : {}),
+    ...(hands.flaps ? { flaps: flapsOn(setup, hands.flaps) } : {}),
     ...(hands.gear ? { gear: { control: hands.gear } } : {}),
     ...(hands.brake ? { brake: { control: hands.brake } } : {}),
     ...(hands.capture ? { capture: { control: hands.capture } } : {}),

@@ -1,8 +1,9 @@
 'use client';
 
 import { positionWord, positionsOf } from '@/core/chain';
+import { SWITCHES } from '@/core/plan';
 import { PickWord } from '../../parts/PickWord';
-import { ControlWord, SWITCHES } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
 
 function Says({ setup, wishes, wish }: Sentenced) {
@@ -38,7 +39,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const cut: Sentence = {
-  id: 'cut',
   applies: (setup) => setup.airframe.motors.length > 0,
   wished: () => true,
   controls: (w) => [w.cut?.control],

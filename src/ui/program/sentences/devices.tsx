@@ -1,24 +1,13 @@
 'use client';
 
-import { combinations, flapPlaces } from '@/core/plan';
-import type { ControlKind, ProgramWishes, Setup } from '@/core/setup';
+import { PRESSABLE, SWITCHES, TURNABLE, combinations, flapsOn } from '@/core/plan';
+import type { ControlKind, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { ControlWord, PRESSABLE, SWITCHES, TURNABLE } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
 
 const has = (setup: Setup, ...functions: string[]) =>
   setup.program.outputs.some((o) => functions.includes(o.carries));
-
-/** Flaps on a control, half way in the middle of three. */
-export const flapsOn = (
-  setup: Setup,
-  wishes: ProgramWishes,
-  control: string,
-): NonNullable<ProgramWishes['flaps']> => ({
-  ...wishes.flaps,
-  control,
-  downPct: flapPlaces(setup, control) === 3 ? [0, 50, 100] : [0, 100],
-});
 
 function Flaps({ setup, wishes, wish }: Sentenced) {
   const { flaps: f } = wishes;
@@ -36,7 +25,7 @@ function Flaps({ setup, wishes, wish }: Sentenced) {
         kinds={[...SWITCHES, ...TURNABLE]}
         value={f?.control}
         onPick={(id) =>
-          id && wish({ ...wishes, flaps: flapsOn(setup, wishes, id) }, 'Flap control chosen')
+          id && wish({ ...wishes, flaps: flapsOn(setup, id, wishes.flaps) }, 'Flap control chosen')
         }
       />{' '}
       controls the flaps
@@ -83,7 +72,6 @@ function Flaps({ setup, wishes, wish }: Sentenced) {
 }
 
 export const flaps: Sentence = {
-  id: 'flaps',
   applies: (setup) => has(setup, 'flap', 'flaperon-left'),
   wished: () => true,
   controls: (w) => [w.flaps?.control],
@@ -97,7 +85,6 @@ function device(
   kinds: readonly ControlKind[],
 ): Sentence {
   return {
-    id,
     applies: (setup) => has(setup, id),
     wished: () => true,
     controls: (w) => [w[id]?.control],

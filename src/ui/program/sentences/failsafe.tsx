@@ -154,7 +154,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const failsafe: Sentence = {
-  id: 'failsafe',
   applies: () => true,
   wished: () => true,
   controls: () => [],

@@ -1,50 +1,23 @@
 'use client';
 
-import { CANNOT, GAIN_CHOICES, combinations, gainSides, positionsOfSwitches } from '@/core/plan';
-import { AXES, type GainWish, type ProgramWishes, type Setup } from '@/core/setup';
+import {
+  CANNOT,
+  GAIN_CHOICES,
+  PRESSABLE,
+  SWITCHES,
+  TURNABLE,
+  combinations,
+  gainSides,
+  gainWays,
+  gainsFor,
+  positionsOfSwitches,
+  usualGain,
+} from '@/core/plan';
+import { AXES, type GainWish, type Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
-import { ControlWord, PRESSABLE, SWITCHES, TURNABLE } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
-
-const idOf = (setup: Setup, kinds: readonly string[], not: readonly (string | undefined)[] = []) =>
-  setup.transmitter.controls.find((c) => kinds.includes(c.kind) && !not.includes(c.id))?.id ?? '';
-
-/** A first answer for each way, from what the transmitter has. */
-export function usualGain(setup: Setup, by: GainWish['by'], wishes: ProgramWishes): GainWish {
-  const used = [
-    ...(wishes.modes?.switches ?? []),
-    wishes.cut?.control,
-    wishes.panic?.control,
-    wishes.launch?.control,
-  ];
-  const three = idOf(setup, ['switch-3'], used) || idOf(setup, ['switch-2'], used);
-  const count = three ? positionsOfSwitches(setup, [three]) : 3;
-  switch (by) {
-    case 'knob':
-      return { by, control: idOf(setup, TURNABLE) };
-    case 'values':
-      return { by, control: three, pct: [0, 35, 55].slice(0, count) };
-    case 'flap': {
-      const off = idOf(setup, ['switch-2'], [...used, three]);
-      return { by, control: three, pct: [40, 50, 60].slice(0, count), off, offPositions: [1] };
-    }
-    case 'axes':
-      return { by, roll: idOf(setup, TURNABLE) };
-    case 'sets':
-      return { by, control: three, knob: idOf(setup, TURNABLE), pct: 50 };
-    case 'fixed':
-      return { by, pct: 40 };
-  }
-}
-
-/** The ways this unit and its traits allow. */
-export function gainWays({ unit }: Setup): GainWish['by'][] {
-  const { gainLaw, axisGains } = unit.traits;
-  return (Object.keys(GAIN_CHOICES) as GainWish['by'][]).filter(
-    (by) => (by !== 'sets' || gainLaw === 'sign-selects-set') && (by !== 'axes' || axisGains),
-  );
-}
 
 type Put = (next: GainWish, label: string) => void;
 type With<B extends GainWish['by']> = {
@@ -52,9 +25,6 @@ type With<B extends GainWish['by']> = {
   gain: Extract<GainWish, { by: B }>;
   put: Put;
 };
-
-const sized = (setup: Setup, id: string, pct: readonly number[]) =>
-  Array.from({ length: positionsOfSwitches(setup, [id]) }, (_, i) => pct[i] ?? pct.at(-1) ?? 40);
 
 /** "far 0 %, middle 35 %, near 55 %" */
 function Shares({ setup, gain, put }: With<'values'> | With<'flap'>) {
@@ -150,7 +120,8 @@ function ByValues({ setup, gain, put }: With<'values'>) {
         kinds={SWITCHES}
         value={gain.control}
         onPick={(control) =>
-          control && put({ ...gain, control, pct: sized(setup, control, gain.pct) }, 'Gain switch')
+          control &&
+          put({ ...gain, control, pct: gainsFor(setup, control, gain.pct) }, 'Gain switch')
         }
       />
       : <Shares setup={setup} gain={gain} put={put} />
@@ -168,7 +139,8 @@ function ByFlap({ setup, gain, put }: With<'flap'>) {
         kinds={SWITCHES}
         value={gain.control}
         onPick={(control) =>
-          control && put({ ...gain, control, pct: sized(setup, control, gain.pct) }, 'Gain switch')
+          control &&
+          put({ ...gain, control, pct: gainsFor(setup, control, gain.pct) }, 'Gain switch')
         }
       />
       : <Shares setup={setup} gain={gain} put={put} />; and off altogether by{' '}
@@ -326,7 +298,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const gain: Sentence = {
-  id: 'gain',
   applies: () => true,
   wished: () => true,
   controls: ({ gain: g }) =>

@@ -1,4 +1,4 @@
-import type { Sentence } from '../wishing';
+import type { SentenceId, Sentence } from '../wishing';
 import { cut } from './cut';
 import { brake, capture, flaps, gear } from './devices';
 import { failsafe } from './failsafe';
@@ -11,8 +11,8 @@ import { rates } from './rates';
 import { reverse } from './reverse';
 import { timer, voice } from './voice';
 
-/** Everything that can be chosen, as it is read from top to bottom. A new one is a file and a word here. */
-export const SENTENCES: readonly Sentence[] = [
+/** Everything that can be chosen, as it is read from top to bottom. One without its sentence does not compile. */
+export const SENTENCES: Readonly<Record<SentenceId, Sentence>> = {
   modes,
   gain,
   lock,
@@ -28,4 +28,4 @@ export const SENTENCES: readonly Sentence[] = [
   launch,
   voice,
   timer,
-];
+};

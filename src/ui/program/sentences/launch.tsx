@@ -1,31 +1,10 @@
 'use client';
 
-import { LAUNCH_WHEN } from '@/core/plan';
-import type { ProgramWishes, Setup } from '@/core/setup';
+import { LAUNCH_WHEN, PRESSABLE, launchControl, launchOn } from '@/core/plan';
+import { kindOf, type ProgramWishes } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
-import { ControlWord, PRESSABLE } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
-import { kindOf } from '@/core/setup';
-
-/** Launch help on a control, with the usual figures where there are none. */
-export const launchOn = (
-  wishes: ProgramWishes,
-  control: string,
-): NonNullable<ProgramWishes['launch']> => ({
-  holdS: 1,
-  elevatorPct: 25,
-  releasePct: 10,
-  ...wishes.launch,
-  control,
-});
-
-const firstControl = (setup: Setup, wishes: ProgramWishes) =>
-  setup.transmitter.controls.find(
-    (c) => PRESSABLE.includes(c.kind) && c.id !== wishes.panic?.control && c.kind === 'momentary',
-  ) ??
-  setup.transmitter.controls.find(
-    (c) => c.kind === 'switch-2' && c.id !== wishes.panic?.control && c.id !== wishes.cut?.control,
-  );
 
 function Says({ setup, wishes, wish }: Sentenced) {
   const { launch: l } = wishes;
@@ -78,14 +57,13 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const launch: Sentence = {
-  id: 'launch',
   applies: (setup) => !kindOf(setup.airframe).onSurface,
   wished: (w) => w.launch !== undefined,
   offer: {
     words: 'launch help',
     first: (setup, wishes) => {
-      const control = firstControl(setup, wishes);
-      return control ? { ...wishes, launch: launchOn(wishes, control.id) } : wishes;
+      const control = launchControl(setup, wishes);
+      return control ? { ...wishes, launch: launchOn(wishes, control) } : wishes;
     },
   },
   drop: ({ launch: _, ...rest }) => rest,

@@ -4,7 +4,6 @@ import { kindOf } from '@/core/setup';
 import type { Sentence } from '../wishing';
 
 export const lock: Sentence = {
-  id: 'lock',
   applies: (setup) => kindOf(setup.airframe).onSurface && setup.unit.traits.gainLaw !== 'fixed',
   wished: (w) => w.lock !== undefined,
   controls: () => [],

@@ -1,23 +1,13 @@
 'use client';
 
-import { CANNOT, combinations, positionsOfSwitches } from '@/core/plan';
-import type { Mode, Setup } from '@/core/setup';
+import { CANNOT, SWITCHES, combinations, modesOn } from '@/core/plan';
+import type { Setup } from '@/core/setup';
 import { PickWord } from '../../parts/PickWord';
 import { modeWords } from '../../words/unit';
-import { ControlWord, SWITCHES } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
 
 const chosenByBands = ({ unit }: Setup) => 'bands' in unit.traits.modeSelect;
-
-/** The mode table for other switches: what is known already, the rest as its last. */
-export function modesOn(setup: Setup, table: readonly Mode[], switches: string[]) {
-  const count = positionsOfSwitches(setup, switches);
-  const first = setup.unit.traits.modes[0]!;
-  return {
-    switches,
-    table: Array.from({ length: count }, (_, i): Mode => table[i] ?? table.at(-1) ?? first),
-  };
-}
 
 function Says({ setup, wishes, wish }: Sentenced) {
   const { traits } = setup.unit;
@@ -78,7 +68,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const modes: Sentence = {
-  id: 'modes',
   applies: () => true,
   wished: () => true,
   controls: (w) => w.modes?.switches ?? [],

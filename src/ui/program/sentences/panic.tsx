@@ -1,14 +1,11 @@
 'use client';
 
-import { PANIC_CHOICES, PANIC_GAIN_PCT, panicWays } from '@/core/plan';
-import { PANIC_WAYS, type PanicWay, type ProgramWishes, type Setup } from '@/core/setup';
+import { PANIC_CHOICES, PANIC_GAIN_PCT, PRESSABLE, panicBy, panicWays } from '@/core/plan';
+import { PANIC_WAYS, kindOf, type PanicWay, type ProgramWishes } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
-import { ControlWord, PRESSABLE } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
-import { kindOf } from '@/core/setup';
-
-const acts = (way: PanicWay) => way !== 'none' && way !== 'mode-position';
 
 const WAY_WORDS: Record<PanicWay, string> = {
   none: 'no panic control',
@@ -17,27 +14,6 @@ const WAY_WORDS: Record<PanicWay, string> = {
   channel: 'the recovery channel',
   'mode-position': 'a position of the mode switch',
 };
-
-/** Panic by another way, with what it needs: the control and figures there are, or the usual ones. */
-export function panicBy(
-  setup: Setup,
-  wishes: ProgramWishes,
-  way: PanicWay,
-  control = wishes.panic?.control ??
-    (
-      setup.transmitter.controls.find((c) => c.kind === 'momentary') ??
-      setup.transmitter.controls.find((c) => c.kind === 'switch-2')
-    )?.id,
-): NonNullable<ProgramWishes['panic']> {
-  if (!acts(way)) return { way, holdS: 0 };
-  return {
-    way,
-    // None is a choice where panic acts already; where it did not, a brush must do nothing.
-    holdS: wishes.panic && acts(wishes.panic.way) ? wishes.panic.holdS : 0.3,
-    ...(control ? { control } : {}),
-    gainPct: wishes.panic?.gainPct ?? PANIC_GAIN_PCT,
-  };
-}
 
 function Says({ setup, wishes, wish }: Sentenced) {
   const ways = panicWays(setup);
@@ -96,7 +72,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const panic: Sentence = {
-  id: 'panic',
   applies: (setup) => !kindOf(setup.airframe).onSurface,
   wished: () => true,
   controls: (w) => [w.panic?.control],

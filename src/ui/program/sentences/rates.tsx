@@ -1,31 +1,17 @@
 'use client';
 
-import { combinations, positionsOfSwitches, RATE_WHEN } from '@/core/plan';
-import type { RatesWish, Setup } from '@/core/setup';
+import { RATE_WHEN, SWITCHES, combinations, ratesOn, usualRates, type Rate } from '@/core/plan';
+import { handWords, type RatesWish } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
-import { ControlWord, SWITCHES } from '../ControlWord';
+import { ControlWord } from '../ControlWord';
 import type { Sentence, Sentenced } from '../wishing';
-import { handWords } from '@/core/setup';
-
-type Rate = { pct: number; expoPct: number };
-
-const LOW: Rate = { pct: 50, expoPct: 30 };
-const FULL: Rate = { pct: 100, expoPct: 20 };
 
 const BY_WORDS: Record<RatesWish['by'], string> = {
   one: 'the same everywhere',
   mode: 'less with the unit off',
   switch: 'on a switch of their own',
 };
-
-export const ratesOn = (setup: Setup, control: string): RatesWish => ({
-  by: 'switch',
-  control,
-  at: Array.from({ length: positionsOfSwitches(setup, [control]) }, (_, i) =>
-    i === 0 ? LOW : FULL,
-  ),
-});
 
 /** "100 % with 20 % expo" */
 function Pair({
@@ -58,13 +44,6 @@ function Pair({
 function Says({ setup, wishes, wish }: Sentenced) {
   const { rates } = wishes;
   const put = (next: RatesWish, label: string) => wish({ ...wishes, rates: next }, label);
-  const free = setup.transmitter.controls.find((c) => SWITCHES.includes(c.kind));
-  const first = (by: RatesWish['by']): RatesWish | undefined =>
-    by === 'one'
-      ? { by, ...FULL }
-      : by === 'mode'
-        ? { by, off: LOW, on: FULL }
-        : free && ratesOn(setup, free.id);
   return (
     <>
       The {handWords(setup.transmitter).all} ask for throws that are{' '}
@@ -76,7 +55,7 @@ function Says({ setup, wishes, wish }: Sentenced) {
           words: BY_WORDS[by],
         }))}
         onPick={(by) => {
-          const next = first(by);
+          const next = usualRates(setup, by);
           if (next) put(next, `Rates ${BY_WORDS[by]}`);
         }}
       />
@@ -138,7 +117,6 @@ function Says({ setup, wishes, wish }: Sentenced) {
 }
 
 export const rates: Sentence = {
-  id: 'rates',
   applies: () => true,
   wished: () => true,
   controls: ({ rates: r }) => [r.by === 'switch' ? r.control : undefined],

@@ -5,7 +5,6 @@ import { NumberWord } from '../../fields/NumberWord';
 import type { Sentence } from '../wishing';
 
 export const reverse: Sentence = {
-  id: 'reverse',
   // A controller that brakes by itself before it reverses needs no help.
   applies: ({ airframe, intents }) =>
     kindOf(airframe).onSurface &&

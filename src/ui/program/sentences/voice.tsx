@@ -20,7 +20,6 @@ const spokenOf = ({ voice }: ProgramWishes): Spoken =>
   voice?.gainMoved ? (voice.modes ? 'both' : 'moved') : 'modes';
 
 export const voice: Sentence = {
-  id: 'voice',
   applies: () => true,
   wished: (w) => w.voice?.modes === true || w.voice?.gainMoved === true,
   offer: { words: 'voice', first: (_, w) => ({ ...w, voice: SPOKEN.modes.voice }) },
@@ -44,7 +43,6 @@ export const voice: Sentence = {
 };
 
 export const timer: Sentence = {
-  id: 'timer',
   applies: (setup) => setup.airframe.motors.length > 0,
   wished: (w) => w.timer !== undefined,
   offer: { words: 'timer', first: (_, w) => ({ ...w, timer: { minutes: 8 } }) },

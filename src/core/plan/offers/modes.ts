@@ -1,0 +1,18 @@
+import type { Mode, ProgramWishes, Setup } from '../../setup';
+import { positionsOfSwitches } from '../wishes/modes';
+
+/** The mode table for other switches: what is known already, the rest as its last. */
+export function modesOn(
+  setup: Setup,
+  table: readonly Mode[],
+  switches: string[],
+): NonNullable<ProgramWishes['modes']> {
+  const first = setup.unit.traits.modes[0]!;
+  return {
+    switches,
+    table: Array.from(
+      { length: positionsOfSwitches(setup, switches) },
+      (_, i): Mode => table[i] ?? table.at(-1) ?? first,
+    ),
+  };
+}
