@@ -1,12 +1,13 @@
 'use client';
 
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useState } from 'react';
 import { createStore, useStore, type StoreApi } from 'zustand';
 import type { BenchState } from '@/core/script';
 import type { Axis, Setup } from '@/core/setup';
 import type { Snapshot } from '@/core/standin';
 import type { Rig, RigMove, Standing } from '@/workers/rig';
+import { WorkerLine } from '../open/workerLine';
 
 export type { RigMove };
 
@@ -68,44 +69,39 @@ class BenchLine {
 
   /** Runs the bench until the returned function is called. */
   run(setup: Setup, standing: Standing, told: (snapshot: Snapshot) => void): () => void {
-    let heardAt = performance.now();
-    let worker: Worker | undefined;
+    const worker = new WorkerLine<Rig>(
+      () => new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), { type: 'module' }),
+      SILENCE_MS,
+    );
     let here: Rig | undefined;
     let gone = false;
-    const onTick = (next: Snapshot) => {
-      heardAt = performance.now();
-      if (!gone) told(next);
-    };
     const runHere = () => {
-      worker?.terminate();
-      worker = undefined;
       void import('@/workers/rig').then(({ createRig }) => {
         if (here || gone) return;
         here = createRig();
-        here.load(setup, standing, onTick);
+        here.load(setup, standing, told);
         this.remote = here;
       });
     };
-    try {
-      worker = new Worker(new URL('../../workers/rig.worker.ts', import.meta.url), {
-        type: 'module',
+    const { remote, heard, end } = worker.begin(runHere);
+    this.remote = remote;
+    remote
+      ?.load(
+        setup,
+        standing,
+        proxy((next: Snapshot) => {
+          heard();
+          if (!gone && !here) told(next);
+        }),
+      )
+      .catch(() => {
+        end(true);
+        runHere();
       });
-      worker.addEventListener('error', runHere);
-      const rig = wrap<Rig>(worker);
-      this.remote = rig;
-      rig.load(setup, standing, proxy(onTick)).catch(runHere);
-    } catch {
-      runHere();
-    }
-    const watch = setInterval(() => {
-      if (document.hidden) heardAt = performance.now();
-      if (worker && performance.now() - heardAt > SILENCE_MS) runHere();
-    }, SILENCE_MS / 4);
     return () => {
       gone = true;
-      clearInterval(watch);
       this.remote = undefined;
-      worker?.terminate();
+      end(true);
       here?.stop();
     };
   }

@@ -1,6 +1,6 @@
 'use client';
 
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberPoses } from '@/core/sheets';
@@ -8,6 +8,7 @@ import { rememberProof, type Finding, type Proof } from '@/core/verify';
 import type { Verdict } from '@/workers/judge';
 import type { Prover } from '@/workers/proof.worker';
 import { useModel } from './modelStore';
+import { WorkerLine } from './workerLine';
 
 /** What the rules say, as far as it is known for the Setup on the screen. */
 export interface KnownVerdict {
@@ -44,75 +45,30 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const [visited, setVisited] = useState<{ of: Setup; states: number }>();
   const [failed, setFailed] = useState<{ of: Setup; words: string }>();
   const [tries, setTries] = useState(0);
-  /** One worker for all edits: what it knows of parts that did not change it need not work out again. */
-  const kept = useRef<{ worker: Worker; prover: Remote<Prover> }>(undefined);
-  useEffect(() => () => kept.current?.worker.terminate(), []);
+  const line = useRef<WorkerLine<Prover>>(undefined);
+  useEffect(() => () => line.current?.close(), []);
   useEffect(() => {
-    let gone = false;
-    let running = true;
-    let heardAt = performance.now();
-    const fail = (words: string) => {
-      if (!gone) setFailed({ of: setup, words });
-    };
-    let worker: Worker;
-    let prover: Remote<Prover>;
-    try {
-      if (!kept.current) {
-        const own = new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), {
-          type: 'module',
-        });
-        // Kept together: a proxy that is thrown away tells its worker to listen no more.
-        kept.current = { worker: own, prover: wrap<Prover>(own) };
-      }
-      ({ worker, prover } = kept.current);
-    } catch (error) {
-      const words = (error as Error).message;
-      // Told after the effect, like every other outcome.
-      const soon = setTimeout(() => fail(words));
-      return () => clearTimeout(soon);
-    }
-    /** Stops listening; a worker in the middle of something, or broken, is let go. */
-    const end = (letGo: boolean) => {
-      running = false;
-      clearInterval(watch);
-      worker.removeEventListener('error', broke);
-      if (!letGo) return;
-      worker.terminate();
-      if (kept.current?.worker === worker) kept.current = undefined;
-    };
-    const broke = (event: ErrorEvent) => {
-      end(true);
-      fail(event.message || 'the part of the program that works it out could not be loaded');
-    };
-    const watch = setInterval(() => {
-      if (document.hidden) heardAt = performance.now();
-      if (performance.now() - heardAt < SILENCE_MS) return;
-      end(true);
-      fail('it stopped responding');
-    }, 1000);
-    worker.addEventListener('error', broke);
-    const onProgress = proxy((states: number) => {
-      heardAt = performance.now();
-      if (!gone) setVisited({ of: setup, states });
-    });
-    prover
-      .judge(setup, onProgress)
-      .then((verdict) => {
-        if (running) end(false);
-        if (!gone) {
-          rememberProof(setup, verdict.proof);
-          rememberPoses(setup, verdict.poses);
-          setKnown({ of: setup, verdict });
-        }
-      })
-      .catch((error: unknown) => {
-        if (running) end(true);
-        fail((error as Error).message);
-      });
-    return () => {
-      gone = true;
-      if (running) end(true);
-    };
+    line.current ??= new WorkerLine<Prover>(
+      () =>
+        new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), { type: 'module' }),
+      SILENCE_MS,
+    );
+    return line.current.ask(
+      (prover, heard) =>
+        prover.judge(
+          setup,
+          proxy((states: number) => {
+            heard();
+            setVisited({ of: setup, states });
+          }),
+        ),
+      (verdict) => {
+        rememberProof(setup, verdict.proof);
+        rememberPoses(setup, verdict.poses);
+        setKnown({ of: setup, verdict });
+      },
+      (words) => setFailed({ of: setup, words }),
+    );
   }, [setup, tries]);
   const fresh = known?.of === setup;
   const broken = !fresh && failed?.of === setup ? failed.words : undefined;
