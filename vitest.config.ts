@@ -1,12 +1,29 @@
 import { defineConfig } from 'vitest/config';
+import { languagePlugin, pretended } from './scripts/language';
+
+const alias = { '@': new URL('./src', import.meta.url).pathname };
 
 export default defineConfig({
-  resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
+  resolve: { alias },
   test: {
     isolate: false,
     maxWorkers: 2,
-    include: ['src/**/*.test.ts', 'tests/{reference,setups}/**/*.test.ts'],
     // Only a test that hangs may run into it: how long one takes depends on what else the machine does.
     testTimeout: process.env.TOLVAN_FULL === '1' ? 24 * 3_600_000 : 600_000,
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'tests/{reference,setups}/**/*.test.ts'],
+        },
+      },
+      {
+        extends: true,
+        // Everything that is read, in a language nobody speaks.
+        plugins: [languagePlugin(pretended)],
+        test: { name: 'language', include: ['tests/language/**/*.test.ts'] },
+      },
+    ],
   },
 });

@@ -1,4 +1,4 @@
-import { isUpright } from '../chain';
+import { isUpright, MOVEMENT_WORDS } from '../chain';
 import type { Check } from '../directions';
 import type { Observed } from '../logbook';
 import type { Surface } from '../setup';
@@ -40,25 +40,26 @@ export function togetherFor(look: readonly Observed[], check: Check): Together[]
     ...lefts.map((o): SurfaceAnswer => [o, left]),
     ...rights.map((o): SurfaceAnswer => [o, right]),
   ];
-  const both = look.length === 2 ? 'both' : 'all';
+  const two = look.length === 2;
+  const [toA, toB] = [MOVEMENT_WORDS[a], MOVEMENT_WORDS[b]];
+  const all = (to: string) => (two ? `both ${to}` : `all ${to}`);
   // "left up, right down"; of surfaces that go left and right themselves, "left one left".
-  const ones = look.length === 2 ? ' one' : ' ones';
-  const [one, other] = ['left', 'right'].map((side) => (a === 'up' ? side : `${side}${ones}`));
+  const apart = (left: string, right: string) =>
+    a === 'up'
+      ? `left ${left}, right ${right}`
+      : two
+        ? `left one ${left}, right one ${right}`
+        : `left ones ${left}, right ones ${right}`;
   const across = a === 'up' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown'];
   const along = a === 'up' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
   return [
-    { key: along[0]!, words: `${both} ${a}`, answers: said(a, a) },
-    { key: along[1]!, words: `${both} ${b}`, answers: said(b, b) },
-    { key: across[0]!, words: `${one} ${a}, ${other} ${b}`, answers: said(a, b) },
-    { key: across[1]!, words: `${other} ${a}, ${one} ${b}`, answers: said(b, a) },
+    { key: along[0]!, words: all(toA), answers: said(a, a) },
+    { key: along[1]!, words: all(toB), answers: said(b, b) },
+    { key: across[0]!, words: apart(toA, toB), answers: said(a, b) },
+    { key: across[1]!, words: apart(toB, toA), answers: said(b, a) },
     {
       key: 'x',
-      words:
-        check.way === 'held'
-          ? `${both} back at centre`
-          : look.length === 2
-            ? 'neither moved'
-            : 'none moved',
+      words: check.way === 'held' ? all('back at centre') : two ? 'neither moved' : 'none moved',
       answers: said('centre', 'centre'),
     },
   ];

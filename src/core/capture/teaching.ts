@@ -1,4 +1,4 @@
-import { axisFunction, compileChain, stickOf } from '../chain';
+import { axisFunction, compileChain, MOVEMENT_WORDS, stickOf } from '../chain';
 import { allExpectations, predictAll } from '../directions';
 import { applyPatch, type PatchOperation } from '../patch';
 import { learnTravel } from '../plan';
@@ -86,18 +86,19 @@ export function taught(setup: Setup, { first, ends, reversedAfter }: Teaching): 
 
 const momentsOf = (first: 'left' | 'right'): Moment[] => {
   const then = first === 'left' ? 'right' : 'left';
+  const [one, other] = [MOVEMENT_WORDS[first], MOVEMENT_WORDS[then]];
   return [
     {
       does: 'Keep the model clear of everything. Start it with its button.',
       seen: 'its light shows that it is waiting',
     },
     {
-      does: `Steer full ${first}, and hold.`,
-      seen: `the steering goes ${first} and stays; then it centres itself: it has learned this side as left`,
+      does: `Steer full ${one}, and hold.`,
+      seen: `the steering goes ${one} and stays; then it centres itself: it has learned this side as left`,
     },
     {
-      does: `Now steer full ${then}, and hold.`,
-      seen: `the steering goes ${then}; its light stops: both ends are learned`,
+      does: `Now steer full ${other}, and hold.`,
+      seen: `the steering goes ${other}; its light stops: both ends are learned`,
     },
     { does: 'Release the steering.', seen: 'the steering centres and stays there' },
   ];

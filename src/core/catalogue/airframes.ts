@@ -187,22 +187,24 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   if (answers.ailerons !== 'none') {
     const flaperons = answers.ailerons === 'flaperons';
     const role = flaperons ? 'flaperon' : 'aileron';
-    const name = flaperons ? 'flaperon' : 'aileron';
+    const [onLeft, onRight] = flaperons
+      ? ['Left flaperon', 'Right flaperon']
+      : ['Left aileron', 'Right aileron'];
     let left: string;
     let right: string;
     if (answers.ailerons === 'one-servo')
       left = right = servo('aileron', 'Aileron servo', 'aileron');
     else {
       const two = answers.ailerons === 'two-outputs';
-      left = servo(`${name}-left`, `Left ${name} servo`, flaperons ? 'flaperon-left' : 'aileron');
+      left = servo(`${role}-left`, `${onLeft} servo`, flaperons ? 'flaperon-left' : 'aileron');
       right = servo(
-        `${name}-right`,
-        `Right ${name} servo`,
+        `${role}-right`,
+        `${onRight} servo`,
         flaperons ? 'flaperon-right' : two ? 'aileron2' : 'aileron',
       );
     }
-    surface(`${name}-left`, `Left ${name}`, role, 'left', left, 'same');
-    surface(`${name}-right`, `Right ${name}`, role, 'right', right, 'opposite');
+    surface(`${role}-left`, onLeft, role, 'left', left, 'same');
+    surface(`${role}-right`, onRight, role, 'right', right, 'opposite');
   }
   switch (answers.kind) {
     case 'conventional':

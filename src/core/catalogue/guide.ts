@@ -5,6 +5,8 @@ import {
   LEFT_FIRST,
   type Unit,
   type UnitTraits,
+  AXIS_NAMES,
+  functionOf,
 } from '../setup';
 
 /** One page about a unit, worked out from its traits, so that one made by a person has one too. */
@@ -76,7 +78,7 @@ export function unitGuide({ traits }: Pick<Unit, 'traits'>): UnitGuide {
       ? 'Update it and the transmitter, then bind, a step or two apart.'
       : 'Bind the receiver first and try the model without the unit.',
     traits.inputOrder.kind === 'fixed'
-      ? `Channels in its order: ${traits.inputOrder.order.join(', ')}.`
+      ? `Channels in its order: ${traits.inputOrder.order.map((f) => functionOf(f).words).join(', ')}.`
       : 'Set in the unit which channel carries what.',
     traits.ports.some((p) => p.labelledFor)
       ? 'Plug servos in by the labels on its ports, not by channel number.'
@@ -128,7 +130,9 @@ function limits(traits: UnitTraits): string[] {
       : ['level the model: it damps, and does not bring it back to an attitude']),
     ...(modes.includes('hold') ? [] : [steers(traits) ? 'hold a heading' : 'hold an attitude']),
     ...(traits.gainLaw === 'fixed' ? ['have its gain changed from the transmitter'] : []),
-    ...(traits.axes.length < 3 ? [`stabilize anything but ${traits.axes.join(' and ')}`] : []),
+    ...(traits.axes.length < 3
+      ? [`stabilize anything but ${traits.axes.map((a) => AXIS_NAMES[a]).join(' and ')}`]
+      : []),
     ...(traits.mixer === 'unit' && !steers(traits)
       ? ['accept a delta or V-tail mixed in the transmitter']
       : []),

@@ -20,6 +20,15 @@ export const STILL_DEG = 0.5;
 
 export type Movement = 'up' | 'down' | 'left' | 'right' | 'centre';
 
+/** Where a surface goes, in the middle of a sentence. */
+export const MOVEMENT_WORDS: Readonly<Record<Movement, string>> = {
+  up: 'up',
+  down: 'down',
+  left: 'left',
+  right: 'right',
+  centre: 'centre',
+};
+
 /** Whether a surface turns about an upright hinge, and so moves left and right. */
 export function isUpright(surface: Pick<Surface, 'role'>): boolean {
   return surface.role === 'rudder' || surface.role === 'wheel';
@@ -50,11 +59,20 @@ export function modeWords(unit: Pick<Unit, 'leaflet'>, mode: Mode): string {
 
 type Light = UnitTraits['lights'][number];
 
+const COLOUR_WORDS: Readonly<Record<Light['colour'], string>> = {
+  red: 'red',
+  green: 'green',
+  blue: 'blue',
+  amber: 'amber',
+  white: 'white',
+  none: 'dark',
+};
+
 /** What a light shows in our words: "blue, 2 blinks". */
 export const plainLight = ({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>): string =>
   colour === 'none'
     ? 'dark'
-    : `${colour}${blinks > 0 ? `, ${blinks} blink${blinks > 1 ? 's' : ''}` : ''}`;
+    : `${COLOUR_WORDS[colour]}${blinks > 0 ? `, ${blinks} blink${blinks > 1 ? 's' : ''}` : ''}`;
 
 /** What the light shows in a mode, in the leaflet’s words first. */
 export const lightWords = (unit: Pick<Unit, 'leaflet'>, light: Light): string =>
@@ -87,7 +105,7 @@ export function describeSurface(surface: Surface, deg: number): string {
   if (Number.isNaN(deg)) return `${name} locks its linkage`;
   return movement === 'centre'
     ? `${name} at centre`
-    : `${name} ${Math.abs(deg).toFixed(0)}° ${movement}`;
+    : `${name} ${Math.abs(deg).toFixed(0)}° ${MOVEMENT_WORDS[movement]}`;
 }
 
 /** The whole model in one sentence list: every surface, then every motor. */

@@ -37,7 +37,7 @@ const PURPOSE_WORDS: Partial<Record<Purpose, string>> = {
   launch: 'hand launch',
 };
 
-const PLACES: Record<Exclude<Control['kind'], 'switch-2' | 'switch-3'>, [string, number][]> = {
+const PLACE_WORDS: Record<Exclude<Control['kind'], 'switch-2' | 'switch-3'>, [string, number][]> = {
   momentary: [['held', 100]],
   knob: [
     ['left', -100],
@@ -57,7 +57,7 @@ const placesOf = (control: Control): [string, number][] =>
         positionWord(control.kind, i),
         switchValue(control.kind, i),
       ])
-    : PLACES[control.kind];
+    : PLACE_WORDS[control.kind];
 
 /** As long as any wait of a program, in seconds, and a step of it. */
 const SETTLE_S = 4;

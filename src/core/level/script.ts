@@ -1,17 +1,11 @@
 import { levelCaptureOf } from '../capture';
-import { scriptOf, sentences, type ScriptStep, type Sentence } from '../script';
-import type { Setup } from '../setup';
-import { wedgeFor, type Wedge } from './level';
+import { scriptOf, sentences, type Named, type ScriptStep, type Sentence } from '../script';
+import { endWords, kindOf, type Setup } from '../setup';
+import { wedgeFor } from './level';
 
 const SAY = sentences('level', {
-  capture: ({
-    block,
-    gesture,
-  }: {
-    block: { under: Wedge['under']; mm: number };
-    gesture: Sentence;
-  }) =>
-    `${block.under === 'nothing' ? 'Stand it as it flies' : `Put ${block.mm} mm under the ${block.under}`}, wings level, the model still: ${gesture.words}.`,
+  capture: ({ block, gesture }: { block: { under: Named; mm: number }; gesture: Sentence }) =>
+    `${block.under.id === 'nothing' ? 'Stand it as it flies' : `Put ${block.mm} mm under the ${block.under.label}`}, wings level, the model still: ${gesture.words}.`,
   confirmed: () => 'the unit confirms it',
   'pitch-within': ({ deg }: { deg: number }) => `pitch within 1° of ${deg}° nose up`,
   check: () =>
@@ -33,7 +27,10 @@ export function levelScript(setup: Setup): ScriptStep[] {
     [
       'capture',
       SAY.capture({
-        block: { under, mm: Math.round(heightMm) },
+        block: {
+          under: { id: under, label: endWords(under, kindOf(setup.airframe)) },
+          mm: Math.round(heightMm),
+        },
         gesture: levelCaptureOf(setup),
       }),
       [SAY.confirmed(), SAY['pitch-within']({ deg: flyingPitchDeg })],

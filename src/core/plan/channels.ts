@@ -5,6 +5,7 @@ import {
   type ChannelFunction,
   type Transmitter,
   type Unit,
+  functionOf,
 } from '../setup';
 import { plugIn } from './plugs';
 import {
@@ -163,7 +164,9 @@ export function planChannels(request: PlanRequest): ChannelPlan {
     const beyond = pins.flatMap((p) => (wanted.includes(p.carries) ? beyondOf(p, request) : []));
     if (beyond.length > 0) return { ...none, impossible: beyond };
     const free = place(wanted, { ...request, pins: [] });
-    const words = pins.map((p) => `${p.carries} on channel ${p.channel}`).join(', ');
+    const words = pins
+      .map((p) => `${functionOf(p.carries).words} on channel ${p.channel}`)
+      .join(', ');
     return {
       ...none,
       impossible: [
@@ -221,7 +224,7 @@ function place(functions: readonly ChannelFunction[], request: PlanRequest): Pla
     const channel = fixed.indexOf(carries) + 1;
     if (!open(carries) || channel === 0) continue;
     if (!fits(carries, channel)) return undefined;
-    put(carries, channel, `The unit expects ${carries} on channel ${channel}.`);
+    put(carries, channel, `The unit expects ${functionOf(carries).words} on channel ${channel}.`);
   }
   // Places a fixed order keeps for functions this model lacks stay empty.
   fixed.forEach((_, i) => used.add(i + 1));
@@ -259,7 +262,7 @@ function beyondOf(
   { carries, channel }: Assignment[number],
   { unit, transmitter }: PlanRequest,
 ): string[] {
-  const what = `${carries} cannot be on channel ${channel}`;
+  const what = `${functionOf(carries).words} cannot be on channel ${channel}`;
   if (channel > transmitter.channels)
     return [`The transmitter sends ${transmitter.channels} channels: ${what}.`];
   if (channel > unit.traits.inputChannels)
@@ -287,18 +290,21 @@ function tooFew(wanted: readonly ChannelFunction[], { unit, transmitter }: PlanR
     ['the unit receives', unit.traits.inputChannels],
   ];
   const [who, count] = limits.reduce((a, b) => (b[1] < a[1] ? b : a));
-  return `${wanted.length} functions (${wanted.join(', ')}) need more than ${who}: ${count} channels, and no combination of alternatives is enough.`;
+  return `${wanted.length} functions (${wanted.map((f) => functionOf(f).words).join(', ')}) need more than ${who}: ${count} channels, and no combination of alternatives is enough.`;
 }
 
 function notesOn(rows: readonly PlanRow[], transmitter: Transmitter): string[] {
   const notes = rows
     .filter((r) => transmitter.switchOnly.includes(r.channel))
-    .map((r) => `Channel ${r.channel} is used for ${r.carries}: it carries a switch only.`);
+    .map(
+      (r) =>
+        `Channel ${r.channel} is used for ${functionOf(r.carries).words}: it carries a switch only.`,
+    );
   const most = Math.max(0, ...rows.map((r) => r.channel));
   for (const variant of transmitter.linkVariants)
     if (variant.channels < most)
       notes.push(
-        `With the link set to “${variant.label}” channel ${most} (${rows.find((r) => r.channel === most)!.carries}) would not reach the receiver.`,
+        `With the link set to “${variant.label}” channel ${most} (${functionOf(rows.find((r) => r.channel === most)!.carries).words}) would not reach the receiver.`,
       );
   return notes;
 }

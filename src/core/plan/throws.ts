@@ -1,4 +1,4 @@
-import { allThrowsOf, movementOf, type SurfaceThrows } from '../chain';
+import { allThrowsOf, MOVEMENT_WORDS, movementOf, type SurfaceThrows } from '../chain';
 import { applyPatch, type PatchOperation } from '../patch';
 import type { Setup } from '../setup';
 import { around, endpoints } from './endpoint';
@@ -69,7 +69,7 @@ export function setThrow(setup: Setup, of: ThrowOf, end: ThrowEnd, mm: number): 
     reason:
       nearest === undefined
         ? 'No endpoint of the transmitter moves this end.'
-        : `The endpoints of ${surface.label.toLowerCase()} allow ${Math.abs(nearest).toFixed(0)} mm ${movementOf(surface, side * 90)}. For more, use another hole in the arm or horn.`,
+        : `The endpoints of ${surface.label.toLowerCase()} allow ${Math.abs(nearest).toFixed(0)} mm ${MOVEMENT_WORDS[movementOf(surface, side * 90)]}. For more, use another hole in the arm or horn.`,
   };
 }
 

@@ -155,91 +155,119 @@ export function preflightRounds(setup: Setup): Round[] {
   const panics = setup.program.lines.some((l) => l.purpose === 'panic');
   const off = modes.find((m) => m.mode === 'off');
   const { title: hands } = handWords(setup.transmitter);
-  const rounds: Record<string, readonly Line[]> = {
-    'Before anything moves': [
-      [
-        'look',
-        DO['look-over']({ fitted: motors ? moves : undefined }),
-        [SEE['nothing-loose']()],
-        REST,
-      ],
-    ],
-    [hands]: checksOf('stick').map(({ check, sees }): Line => [
-      check.id,
-      DO.move({ move: moveOf(check) }),
-      sees,
-      stateOf(setup, check),
-    ]),
-    'Model moved by hand': checksOf('correction').map(({ check, sees }, i, all): Line => {
-      // What stands as it did for the line before is not said again.
-      const controls = controlsFor(setup, check);
-      const before = all[i - 1] && controlsFor(setup, all[i - 1]!.check);
-      const same = controls.map((c) => c.id).join() === before?.map((c) => c.id).join();
-      return [
-        check.id,
+  const rounds: readonly { title: string; lines: readonly Line[] }[] = [
+    {
+      title: 'Before anything moves',
+      lines: [
         [
-          ...(controls.length === 0 || same ? [] : [DO['set-controls']({ controls })]),
-          DO.move({ move: moveOf(check) }),
+          'look',
+          DO['look-over']({ fitted: motors ? moves : undefined }),
+          [SEE['nothing-loose']()],
+          REST,
         ],
+      ],
+    },
+    {
+      title: hands,
+      lines: checksOf('stick').map(({ check, sees }): Line => [
+        check.id,
+        DO.move({ move: moveOf(check) }),
         sees,
         stateOf(setup, check),
-      ];
-    }),
-    'Switches and knobs': [
-      ...(modes.length > 0
+      ]),
+    },
+    {
+      title: 'Model moved by hand',
+      lines: checksOf('correction').map(({ check, sees }, i, all): Line => {
+        // What stands as it did for the line before is not said again.
+        const controls = controlsFor(setup, check);
+        const before = all[i - 1] && controlsFor(setup, all[i - 1]!.check);
+        const same = controls.map((c) => c.id).join() === before?.map((c) => c.id).join();
+        return [
+          check.id,
+          [
+            ...(controls.length === 0 || same ? [] : [DO['set-controls']({ controls })]),
+            DO.move({ move: moveOf(check) }),
+          ],
+          sees,
+          stateOf(setup, check),
+        ];
+      }),
+    },
+    {
+      title: 'Switches and knobs',
+      lines: [
+        ...(modes.length > 0
+          ? [
+              [
+                'modes',
+                DO['through-modes'](),
+                modes.map(({ at, mode }) => SEE.mode({ at, mode: namedMode(setup.unit, mode) })),
+                REST,
+              ] as const,
+            ]
+          : []),
+        ...(gain ? [['gain', DO['set-gain'](), [SEE.gain({ gain })], REST] as const] : []),
+        ...(panics || recovery
+          ? [
+              [
+                'panic',
+                DO['try-panic'](),
+                [SEE['works-toward-level']()],
+                panicState(setup),
+              ] as const,
+            ]
+          : []),
+        ...launchOf(setup),
+      ],
+    },
+    {
+      title: 'Radio link',
+      lines: [
+        ...(homes && setup.unit.traits.arming === 'position-fix'
+          ? [['fix', DO['wait-for-fix'](), [SEE['has-fix']()], REST] as const]
+          : []),
+        [
+          'link',
+          DO['link-off-and-on']({ held: motors, clear: motors && lost.unitDrives }),
+          [
+            ...(homes ? [SEE['goes-home']({ mode: namedMode(setup.unit, 'home') })] : []),
+            ...(motors ? [motorMust(lost, SEE['motor-still']())] : []),
+            ...(lost.unitSteers ? lost.surfaces : []),
+            lost.unitSteers ? SEE['follows-again']() : SEE['failsafe-then-follows']({ ground }),
+          ],
+          { controls: {}, linkUp: false },
+        ],
+        ['range', DO.range(), [SEE['no-twitch']({ ground })], REST],
+      ],
+    },
+    {
+      title: 'Motor',
+      lines: motors
         ? [
             [
-              'modes',
-              DO['through-modes'](),
-              modes.map(({ at, mode }) => SEE.mode({ at, mode: namedMode(setup.unit, mode) })),
-              REST,
-            ] as const,
+              'run-up',
+              DO['run-up']({ held: { id: moves, label: heldFor } }),
+              [SEE['stays-still']({ ground, go })],
+              fullThrottle(setup),
+            ],
           ]
-        : []),
-      ...(gain ? [['gain', DO['set-gain'](), [SEE.gain({ gain })], REST] as const] : []),
-      ...(panics || recovery
-        ? [['panic', DO['try-panic'](), [SEE['works-toward-level']()], panicState(setup)] as const]
-        : []),
-      ...launchOf(setup),
-    ],
-    'Radio link': [
-      ...(homes && setup.unit.traits.arming === 'position-fix'
-        ? [['fix', DO['wait-for-fix'](), [SEE['has-fix']()], REST] as const]
-        : []),
-      [
-        'link',
-        DO['link-off-and-on']({ held: motors, clear: motors && lost.unitDrives }),
+        : [],
+    },
+    {
+      title: ground ? 'Ready to go' : 'Ready to fly',
+      lines: [
         [
-          ...(homes ? [SEE['goes-home']({ mode: namedMode(setup.unit, 'home') })] : []),
-          ...(motors ? [motorMust(lost, SEE['motor-still']())] : []),
-          ...(lost.unitSteers ? lost.surfaces : []),
-          lost.unitSteers ? SEE['follows-again']() : SEE['failsafe-then-follows']({ ground }),
+          'start',
+          DO['set-switches'](),
+          [off ? SEE['off-by-feel']({ at: off.at }) : SEE['lowest-by-feel']()],
+          REST,
         ],
-        { controls: {}, linkUp: false },
       ],
-      ['range', DO.range(), [SEE['no-twitch']({ ground })], REST],
-    ],
-    Motor: motors
-      ? [
-          [
-            'run-up',
-            DO['run-up']({ held: { id: moves, label: heldFor } }),
-            [SEE['stays-still']({ ground, go })],
-            fullThrottle(setup),
-          ],
-        ]
-      : [],
-    [ground ? 'Ready to go' : 'Ready to fly']: [
-      [
-        'start',
-        DO['set-switches'](),
-        [off ? SEE['off-by-feel']({ at: off.at }) : SEE['lowest-by-feel']()],
-        REST,
-      ],
-    ],
-  };
-  return Object.entries(rounds)
-    .map(([title, lines]) => ({ title, items: scriptOf('preflight', lines) }))
+    },
+  ];
+  return rounds
+    .map(({ title, lines }) => ({ title, items: scriptOf('preflight', lines) }))
     .filter(({ items }) => items.length > 0);
 }
 

@@ -1,4 +1,4 @@
-import type { Movement } from '../chain';
+import { MOVEMENT_WORDS, type Movement } from '../chain';
 import { sentences, type Named, type Sentence } from '../script';
 import type { Manner } from '../setup';
 
@@ -47,7 +47,7 @@ export const DO = sentences('preflight', {
 export const SEE = sentences('preflight-seen', {
   'nothing-loose': () => 'nothing loose, nothing bent, the unit where it was',
   goes: ({ surface, to }: { surface: Named; to: Movement }) =>
-    `${surface.label.toLowerCase()} ${to}`,
+    `${surface.label.toLowerCase()} ${MOVEMENT_WORDS[to]}`,
   mode: ({ at, mode }: { at: Named; mode: Named }) => `${at.label}: ${mode.label}`,
   gain: ({ gain }: { gain: Sentence }) => gain.words,
   'works-toward-level': () => 'it works towards level, and stops when you release panic',

@@ -1,3 +1,4 @@
+import { MOVEMENT_WORDS } from '../chain';
 import { sentences, type Named } from '../script';
 import type { Means } from '../settings';
 import type { Movement } from '../chain';
@@ -85,7 +86,7 @@ export const PLAIN = sentences('plain-model', {
   'measure-throws': ({ edge }: { edge: Named }) =>
     `Unit off. Move every stick fully both ways and measure at the ${edge.label}.`,
   throws: ({ what, ends }: { what: Named; ends: readonly End[] }) =>
-    `${what.label.toLowerCase()}: ${ends.map((e) => `${e.mm} mm (${e.deg}°) ${e.goes}`).join(', ')}`,
+    `${what.label.toLowerCase()}: ${ends.map((e) => `${e.mm} mm (${e.deg}°) ${MOVEMENT_WORDS[e.goes]}`).join(', ')}`,
   listen: () => 'Hold every stick at full travel each way and listen.',
   'nothing-hums': () => 'no servo hums, no rod bends, nothing touches',
   'move-devices': () => 'Move flaps, gear and brake through their positions.',

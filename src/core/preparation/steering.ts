@@ -1,5 +1,5 @@
 import { steeringEnds, steeringOf } from '../plan';
-import { allThrowsOf, movementOf } from '../chain';
+import { MOVEMENT_WORDS, allThrowsOf, movementOf } from '../chain';
 import { scriptOf, sentences, type Named, type ScriptStep, type Sentence } from '../script';
 import { kindOf, type Setup } from '../setup';
 import { whole } from './sentences';
@@ -7,13 +7,14 @@ import { whole } from './sentences';
 type Side = 'left' | 'right';
 
 const SAY = sentences('steering', {
-  'steer-fully': ({ to }: { to: Side }) => `Unit off. Steer slowly to full ${to}, and hold.`,
+  'steer-fully': ({ to }: { to: Side }) =>
+    `Unit off. Steer slowly to full ${MOVEMENT_WORDS[to]}, and hold.`,
   'meets-its-stop': ({ what }: { what: Named }) =>
     `the ${what.label} reaches its stop just as your control does`,
   wheels: ({ left, right, to }: { left: number; right: number; to: Side }) =>
     `left wheel ${left}°, right wheel ${right}° ${to}`,
   goes: ({ what, mm, deg, to }: { what: Named; mm: number; deg: number; to: Side }) =>
-    `${what.label.toLowerCase()} ${mm} mm (${deg}°) ${to}`,
+    `${what.label.toLowerCase()} ${mm} mm (${deg}°) ${MOVEMENT_WORDS[to]}`,
   'does-not-go': ({ what, to }: { what: Named; to: Side }) =>
     `${what.label.toLowerCase()} does not go ${to}`,
   quiet: () => 'the servo is quiet: one that hums is held against its stop, and burns out',

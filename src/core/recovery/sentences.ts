@@ -1,5 +1,5 @@
 import { sentences, type Named } from '../script';
-import { UNIT_DRIVES, UNIT_STEERS, type Movement } from '../chain';
+import { MOVEMENT_WORDS, UNIT_DRIVES, UNIT_STEERS, type Movement } from '../chain';
 
 /** Panic tried from every position, with the model in your hands. */
 export const PANIC = sentences('panic', {
@@ -19,7 +19,7 @@ export const PANIC = sentences('panic', {
   'wrong-mode': ({ mode }: { mode: Named }) =>
     `WRONG in the program: ${mode.label}, not self-levelling`,
   'goes-and-stays': ({ surface, to }: { surface: Named; to: Movement }) =>
-    `${surface.label.toLowerCase()} goes ${to} and stays there`,
+    `${surface.label.toLowerCase()} goes ${MOVEMENT_WORDS[to]} and stays there`,
   'back-to': ({ mode }: { mode: Named }) => `panic released: ${mode.label} again`,
 });
 

@@ -27,23 +27,26 @@ export const levelling: Setting = {
       : [],
 };
 
+const LIMITS = ['roll', 'pitchUp', 'pitchDown'] as const;
+const LIMIT_WORDS = { roll: 'roll', pitchUp: 'nose up', pitchDown: 'nose down' } as const;
+
 export const limits: Setting = {
   id: 'limits',
   rows(setup) {
     const { traits, settings } = setup.unit;
     if (!levels(setup) && !traits.modes.includes('trainer')) return [];
-    const row = (field: keyof typeof settings.angleLimitsDeg, name: string) =>
+    return LIMITS.map((field) =>
       numberRow(
         {
           id: `limits ${field}`,
           about: 'Angle limits',
-          name,
+          name: LIMIT_WORDS[field],
           ...inSettings('angleLimitsDeg', field),
         },
         settings.angleLimitsDeg[field],
         '°',
-      );
-    return [row('roll', 'roll'), row('pitchUp', 'nose up'), row('pitchDown', 'nose down')];
+      ),
+    );
   },
 };
 

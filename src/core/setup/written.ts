@@ -1,3 +1,12 @@
+import type { Axis } from './lists';
+
+/** The axes in the middle of a sentence. */
+export const AXIS_NAMES: Readonly<Record<Axis, string>> = {
+  roll: 'roll',
+  pitch: 'pitch',
+  yaw: 'yaw',
+};
+
 /** Words as the beginning of a sentence. */
 export const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 

@@ -56,6 +56,8 @@ const STICK_WORDS: Partial<Record<ChannelFunction, readonly [low: string, high: 
   elevator: ['towards you', 'away from you'],
 };
 
+const ACROSS_WORDS = ['left', 'right'] as const;
+
 /** "Aileron stick right", "Aileron stick a little over half way right", "Knob 1 at its high end" */
 export function handWords(control: Control, value: number): string {
   switch (control.kind) {
@@ -66,7 +68,7 @@ export function handWords(control: Control, value: number): string {
       return placeWords(control, Math.round(((value + 100) / 200) * (count - 1)));
     }
     case 'stick': {
-      const [low, high] = STICK_WORDS[control.hand ?? 'aileron'] ?? ['left', 'right'];
+      const [low, high] = STICK_WORDS[control.hand ?? 'aileron'] ?? ACROSS_WORDS;
       if (value === 0) return `${control.label} half way`;
       const way = value < 0 ? low : high;
       return `${control.label} ${Math.abs(value) === 100 ? 'fully' : 'a little over half way'} ${way}`;

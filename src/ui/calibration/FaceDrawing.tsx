@@ -1,4 +1,4 @@
-import { UP, type Face, type PinsAt } from '@/core/calibration';
+import { UP, faceWords, type Face, type PinsAt } from '@/core/calibration';
 import {
   apply,
   cross,
@@ -89,7 +89,7 @@ export function FaceDrawing({ face, pinsAt }: { face: Face; pinsAt: PinsAt }) {
       viewBox="-75 -62 150 124"
       className="w-full"
       role="img"
-      aria-label={`The unit: ${face} up`}
+      aria-label={`The unit ${faceWords(face, pinsAt)}`}
     >
       <line x1="-70" y1="52" x2="70" y2="52" stroke="var(--edge)" strokeWidth="2" />
       {[...faces, ...(labelSeen ? [arrow] : [])].map((f, i) => (

@@ -3,7 +3,7 @@
 import { modeWords } from '@/core/chain';
 import type { Check } from '@/core/directions';
 import type { Observed, Status, StillLook } from '@/core/logbook';
-import { handWords, type Setup } from '@/core/setup';
+import { AXIS_NAMES, handWords, type Setup } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { StatusMark } from '../status/StatusMark';
 import { nameOfLook } from '@/core/asking';
@@ -61,7 +61,7 @@ export function AllLooks({
                 onChoose={() => onChoose(o)}
               >
                 {o.expectation.surface.label}
-                <span className="text-soft text-sm"> · {o.expectation.check.axis}</span>
+                <span className="text-soft text-sm"> · {AXIS_NAMES[o.expectation.check.axis]}</span>
               </Line>
             ))}
           </ul>

@@ -11,7 +11,7 @@ import {
   type Check,
   type Expectation,
 } from '@/core/directions';
-import type { Surface } from '@/core/setup';
+import { AXIS_NAMES, type Surface } from '@/core/setup';
 import { isOpen, type Observed } from '@/core/logbook';
 import { useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
@@ -21,19 +21,26 @@ import { KEYS } from './answers';
 import { usePut } from '../live/usePut';
 import { MovementDrawing } from './MovementDrawing';
 
-/** "Is the left aileron's trailing edge up or down?" */
-function asks(
-  check: Check,
-  { role }: Surface,
-  several: boolean,
-): readonly [before: string, after: string] {
-  const [a, b] = isUpright({ role }) ? ['left', 'right'] : ['up', 'down'];
-  if (role === 'wheel')
-    return [several ? 'Where did the fronts of the' : 'Where did the front of the', 'point?'];
-  const edge = several ? 'trailing edges' : 'trailing edge';
-  return check.way === 'held'
-    ? [`While you keep it there: ${several ? 'are' : 'is'} the ${edge} of the`, `${a} or ${b}?`]
-    : [`Which way did the ${edge} of the`, 'go?'];
+/** Stands for the surfaces in a question. */
+const NAMED = '\uFFFC';
+
+/** "Is the trailing edge of the left aileron up or down?", what stands before and after the surfaces. */
+function asks(check: Check, { role }: Surface, several: boolean): readonly string[] {
+  const whole =
+    role === 'wheel'
+      ? several
+        ? `Where did the fronts of the ${NAMED} point?`
+        : `Where did the front of the ${NAMED} point?`
+      : check.way !== 'held'
+        ? several
+          ? `Which way did the trailing edges of the ${NAMED} go?`
+          : `Which way did the trailing edge of the ${NAMED} go?`
+        : isUpright({ role })
+          ? `While you keep it there: is the trailing edge of the ${NAMED} left or right?`
+          : several
+            ? `While you keep it there: are the trailing edges of the ${NAMED} up or down?`
+            : `While you keep it there: is the trailing edge of the ${NAMED} up or down?`;
+  return whole.split(NAMED).map((part) => part.trim());
 }
 
 /** One movement, an answer for the surfaces it should move; and help for those who could not see it. */
@@ -101,7 +108,7 @@ export function Question({
     <section className="card" aria-labelledby="question-title" data-check={check.id}>
       <div className="flex items-baseline justify-between gap-3">
         <p className="text-soft text-sm">
-          {mode ? `Unit: ${modeWords(setup.unit, mode)}` : 'Unit on'} · {check.axis} ·{' '}
+          {mode ? `Unit: ${modeWords(setup.unit, mode)}` : 'Unit on'} · {AXIS_NAMES[check.axis]} ·{' '}
           <span className="text-ink">
             {[...controls.map((c) => c.label), 'everything else at rest'].join(', ')}
           </span>

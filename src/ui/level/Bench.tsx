@@ -3,7 +3,7 @@
 import { testSubject } from '@/core/logbook';
 import { useState } from 'react';
 import { pitchOn, wedgeFor } from '@/core/level';
-import { measureTaken } from '@/core/setup';
+import { endWords, kindOf, measureTaken } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Assumed } from '../model/Assumed';
@@ -59,6 +59,7 @@ export function Bench() {
         standingDeg={standingPitchDeg}
         flyingDeg={flyingPitchDeg}
         under={wedge.under}
+        underWords={endWords(wedge.under, kindOf(setup.airframe))}
         heightMm={wedge.heightMm}
       />
       <p className="text-lg">
@@ -70,7 +71,8 @@ export function Bench() {
             <strong className="num">
               <Measured value={wedge.heightMm} unit="mm" />
             </strong>{' '}
-            under the <strong>{wedge.under}</strong>, wings level across, and capture.
+            under the <strong>{endWords(wedge.under, kindOf(setup.airframe))}</strong>, wings level
+            across, and capture.
           </>
         )}
       </p>

@@ -3,11 +3,14 @@ export function StanceDrawing({
   standingDeg,
   flyingDeg,
   under,
+  underWords,
   heightMm,
 }: {
   standingDeg: number;
   flyingDeg: number;
   under: 'tail' | 'nose' | 'nothing';
+  /** What that end is called. */
+  underWords: string;
   heightMm: number;
 }) {
   const body = 'M -90 0 q 4 -12 30 -13 l 90 4 l 44 -22 l 12 0 l -4 30 z';
@@ -18,7 +21,7 @@ export function StanceDrawing({
       aria-label={
         under === 'nothing'
           ? 'The model stands as it flies'
-          : `The model with a block of ${heightMm.toFixed(0)} millimetres under its ${under}`
+          : `The model with a block of ${heightMm.toFixed(0)} millimetres under its ${underWords}`
       }
       className="w-full max-w-md"
     >

@@ -77,12 +77,14 @@ export function AirframeQuestions() {
         <div className="flex flex-wrap gap-x-6">
           {(
             [
-              ['flaps', 'flaps'],
-              ['gear', 'retracts'],
-              ['brake', 'a wheel brake'],
-              ...(answers.kind === 'flying-wing' ? ([['rudder', 'a rudder']] as const) : []),
+              { field: 'flaps', words: 'flaps' },
+              { field: 'gear', words: 'retracts' },
+              { field: 'brake', words: 'a wheel brake' },
+              ...(answers.kind === 'flying-wing'
+                ? ([{ field: 'rudder', words: 'a rudder' }] as const)
+                : []),
             ] as const
-          ).map(([field, words]) => (
+          ).map(({ field, words }) => (
             <label key={field} className="flex min-h-11 items-center gap-2">
               <input
                 type="checkbox"

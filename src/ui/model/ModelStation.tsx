@@ -35,7 +35,7 @@ const FIELDS: readonly (readonly [
   ['flyingPitchDeg', NOSE_UP.flyingPitchDeg, '°', 0.5, 'flies'],
 ];
 
-const STANCES: Record<Measures['stance'], string> = {
+const STANCE_WORDS: Record<Measures['stance'], string> = {
   'nose-wheel': 'nose wheel',
   'tail-wheel': 'tail wheel',
   floats: 'floats',
@@ -111,11 +111,11 @@ export function ModelStation() {
                   const stance = e.target.value as Measures['stance'];
                   void edit(
                     measureTaken(airframe, 'stance', stance),
-                    `Stands on ${STANCES[stance]}`,
+                    `Stands on ${STANCE_WORDS[stance]}`,
                   );
                 }}
               >
-                {Object.entries(STANCES).map(([id, words]) => (
+                {Object.entries(STANCE_WORDS).map(([id, words]) => (
                   <option key={id} value={id}>
                     {words}
                   </option>

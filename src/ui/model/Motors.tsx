@@ -7,7 +7,7 @@ import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
 
-const BEHIND_STOP: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {
+const BEHIND_STOP_WORDS: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {
   nothing: 'does nothing',
   brakes: 'brakes',
   'brakes-then-reverses': 'brakes, and reverses at the second push',
@@ -69,16 +69,16 @@ export function Motors() {
                 <Select
                   value={motor.reverse ?? 'nothing'}
                   onChange={(e) => {
-                    const value = e.target.value as keyof typeof BEHIND_STOP;
+                    const value = e.target.value as keyof typeof BEHIND_STOP_WORDS;
                     void edit(
                       value === 'nothing'
                         ? [{ op: 'remove', path: `${at}/reverse` }]
                         : [{ op: 'add', path: `${at}/reverse`, value }],
-                      `${name}: below stop it ${BEHIND_STOP[value]}`,
+                      `${name}: below stop it ${BEHIND_STOP_WORDS[value]}`,
                     );
                   }}
                 >
-                  {Object.entries(BEHIND_STOP).map(([id, words]) => (
+                  {Object.entries(BEHIND_STOP_WORDS).map(([id, words]) => (
                     <option key={id} value={id}>
                       {words}
                     </option>

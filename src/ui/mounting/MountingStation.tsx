@@ -10,7 +10,7 @@ import {
   nearestMounting,
   seatReport,
 } from '@/core/mounting';
-import { AXES, mountingWords, pointer, type Mounting } from '@/core/setup';
+import { AXIS_NAMES, AXES, mountingWords, pointer, type Mounting } from '@/core/setup';
 import { mountingMatrix, type Matrix3 } from '@/core/space';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
@@ -211,7 +211,7 @@ function Place() {
         {AXES.map((axis) => (
           <NumberField
             key={axis}
-            label={`skew, ${axis}`}
+            label={`skew, ${AXIS_NAMES[axis]}`}
             unit="°"
             at={`/installation/skewDeg/${axis}`}
             step={0.5}
@@ -219,7 +219,7 @@ function Place() {
             onCommit={(v) =>
               edit(
                 [{ op: 'replace', path: pointer('installation', 'skewDeg', axis), value: v }],
-                `Skew in ${axis} ${v}°`,
+                `Skew in ${AXIS_NAMES[axis]} ${v}°`,
               )[0]?.reason
             }
           />

@@ -31,7 +31,7 @@ export function MountingWords({
   const pick = (a: string, f: string) =>
     onChange(list.find((m) => m === `${a}-${f}`) ?? list.find((m) => m.startsWith(`${a}-`))!);
   const side = (word: string) =>
-    word === 'up' || word === 'down' ? word : `to the ${endWords(word, ends)}`;
+    word === 'up' || word === 'down' ? endWords(word, ends) : `to the ${endWords(word, ends)}`;
   return (
     <p role="group" aria-label={label} className="text-lg">
       {before}{' '}

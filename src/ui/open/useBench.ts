@@ -33,7 +33,7 @@ export function useBench(): BenchHere {
   const text = useSyncExternalStore(
     subscribe,
     () => `${Math.floor(Date.now() / TICK_MS)} ${JSON.stringify(benchSaid(id) ?? null)}`,
-    () => '0 null',
+    () => `${0} ${JSON.stringify(null)}`,
   );
   const said = (JSON.parse(text.slice(text.indexOf(' '))) as BenchSaid | null) ?? undefined;
   return {

@@ -24,7 +24,7 @@ export interface KnownVerdict {
   failed: { words: string; again: () => void; here: () => void } | undefined;
 }
 
-const VerdictContext = createContext<KnownVerdict>({
+export const VerdictContext = createContext<KnownVerdict>({
   findings: undefined,
   proof: undefined,
   reasons: {},

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { movementOf, type SurfaceThrows } from '@/core/chain';
+import { MOVEMENT_WORDS, movementOf, type SurfaceThrows } from '@/core/chain';
 import { setThrow, type ThrowEnd } from '@/core/plan';
 import { pointer, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
@@ -64,7 +64,7 @@ export function SurfaceThrow({
               title={`${pulseUs.toFixed(0)} µs, servo ${Math.abs(servoDeg).toFixed(0)}°`}
             >
               <NumberWord
-                label={`${surface.label} ${way} with ${control.label}`}
+                label={`${surface.label} ${MOVEMENT_WORDS[way]} with ${control.label}`}
                 unit="mm"
                 min={0}
                 max={2000}
@@ -72,7 +72,8 @@ export function SurfaceThrow({
                 value={Math.round(Math.abs(edge))}
                 onCommit={(mm) => pull(row, end, mm)}
               />{' '}
-              {way} <span className="text-soft">({Math.abs(surfaceDeg).toFixed(0)}°)</span>
+              {MOVEMENT_WORDS[way]}{' '}
+              <span className="text-soft">({Math.abs(surfaceDeg).toFixed(0)}°)</span>
             </span>
           );
         });

@@ -23,10 +23,10 @@ const RigScene = dynamic(() => import('./RigScene'), {
 function movesOf(airframe: Airframe): (readonly [string, Axis, number])[] {
   const { onSurface, front, back } = kindOf(airframe);
   const head = capital(front);
-  const side = onSurface ? 'side' : 'wing';
+  const sideWords = onSurface ? 'side' : 'wing';
   return [
-    [`Raise left ${side}`, 'roll', 25],
-    [`Raise right ${side}`, 'roll', -25],
+    [`Raise left ${sideWords}`, 'roll', 25],
+    [`Raise right ${sideWords}`, 'roll', -25],
     [`Raise ${front}`, 'pitch', 20],
     [`Raise ${back}`, 'pitch', -20],
     [`${head} right`, 'yaw', 30],

@@ -12,7 +12,7 @@ import { TextField } from '../fields/TextField';
 import { Select } from '../parts/Select';
 import type { ChangeTransmitter } from './change';
 
-const KIND_WORDS: Record<ControlKind, string> = {
+export const KIND_WORDS: Record<ControlKind, string> = {
   stick: 'stick',
   'switch-2': 'switch, two positions',
   'switch-3': 'switch, three positions',

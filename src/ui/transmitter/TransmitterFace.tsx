@@ -12,6 +12,7 @@ import {
 import { useId, useRef } from 'react';
 import { padsOf, type Pad } from '@/core/controls';
 import { pointer, type Control, type Transmitter } from '@/core/setup';
+import { KIND_WORDS } from './ControlRow';
 import { ControlMark } from './ControlMark';
 import { layoutOf, PADS, within, type Spot } from './layout';
 import type { ChangeTransmitter } from './change';
@@ -115,7 +116,7 @@ function Knob({ control, spot }: { control: Control; spot: Spot }) {
     <button
       ref={setNodeRef}
       type="button"
-      aria-label={`${control.label}, ${control.kind}`}
+      aria-label={`${control.label}, ${KIND_WORDS[control.kind]}`}
       className={`absolute flex min-h-11 min-w-11 cursor-grab touch-none flex-col items-center text-xs ${isDragging ? 'z-10' : ''}`}
       style={{
         left: `${spot.x}%`,

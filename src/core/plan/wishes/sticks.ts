@@ -66,7 +66,7 @@ function inputOf(setup: Setup, carries: ChannelFunction): Input | undefined {
   const trim = transmitter.controls.find((c) => c.kind === 'trim' && c.hand === stick.hand);
   return {
     id: carries,
-    label: capital(carries),
+    label: capital(functionOf(carries).words),
     control: stick.id,
     ...(trim ? { trim: trim.id } : {}),
     rates:

@@ -13,7 +13,7 @@ import {
   positionsOfSwitches,
   usualGain,
 } from '@/core/plan';
-import { AXES, type GainWish, type Setup } from '@/core/setup';
+import { AXES, AXIS_NAMES, type GainWish, type Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord } from '../ControlWord';
@@ -214,8 +214,6 @@ function BySets({ setup, gain, put }: With<'sets'>) {
     </>
   );
 }
-
-const AXIS_NAMES = { roll: 'roll', pitch: 'pitch', yaw: 'yaw' } as const;
 
 function ByAxes({ setup, gain, put }: With<'axes'>) {
   return AXES.filter((axis) => setup.unit.traits.axes.includes(axis)).map((axis, i) => (

@@ -13,6 +13,8 @@ const BY_WORDS: Record<RatesWish['by'], string> = {
   switch: 'on a switch of their own',
 };
 
+const PAIR_WORDS: Record<keyof Rate, string> = { pct: 'rate', expoPct: 'expo' };
+
 /** "100 % with 20 % expo" */
 function Pair({
   words,
@@ -23,20 +25,20 @@ function Pair({
   value: Rate;
   onChange: (next: Rate, label: string) => void;
 }) {
-  const number = (key: keyof Rate, what: string) => (
+  const number = (key: keyof Rate) => (
     <NumberWord
-      label={`${words}: ${what}`}
+      label={`${words}: ${PAIR_WORDS[key]}`}
       unit="%"
       at={`/intents/program/rates/${key}`}
       value={value[key]}
       onCommit={(v) => {
-        onChange({ ...value, [key]: v }, `${words}: ${what} ${v} %`);
+        onChange({ ...value, [key]: v }, `${words}: ${PAIR_WORDS[key]} ${v} %`);
       }}
     />
   );
   return (
     <>
-      {number('pct', 'rate')} with {number('expoPct', 'expo')} expo
+      {number('pct')} with {number('expoPct')} expo
     </>
   );
 }
