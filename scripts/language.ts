@@ -1,6 +1,11 @@
-// Another language: every literal that is read, replaced while the program is built.
+// Another language: every literal that is read, replaced.
+//   npm run -s language                          prints the file a translator fills in, as JSON
+//   npm run language -- FILE.json FOLDER         writes the program in that language to a folder
+import { execFileSync } from 'node:child_process';
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import ts from 'typescript';
-import { saidIn } from './words';
+import { saidIn, spokenFiles } from './words';
 
 /**
  * What stands for a pattern in the other language; {0}, {1} … stand for what is put in, in any order.
@@ -70,3 +75,35 @@ export const languagePlugin = (translate: Translate) => ({
       : undefined;
   },
 });
+
+/** Every pattern there is, standing for itself: what a translator begins with. */
+export function patterns(root = process.cwd()): Record<string, string> {
+  const all = spokenFiles(root).flatMap((file) =>
+    saidIn(file, readFileSync(join(root, file), 'utf8')).said.map((s) => s.pattern),
+  );
+  return Object.fromEntries(all.toSorted().map((pattern) => [pattern, pattern]));
+}
+
+/** Writes the program, its own sources in another language, to a folder that is built and run as this one is. */
+export function writeTo(folder: string, translate: Translate, root = process.cwd()): number {
+  const own = execFileSync('git', ['ls-files'], { cwd: root, encoding: 'utf8' }).trim().split('\n');
+  const spoken = new Set(spokenFiles(root));
+  for (const file of own) {
+    const to = join(folder, file);
+    mkdirSync(dirname(to), { recursive: true });
+    if (spoken.has(file))
+      writeFileSync(to, inLanguage(file, readFileSync(join(root, file), 'utf8'), translate));
+    else cpSync(join(root, file), to);
+  }
+  return own.length;
+}
+
+if (process.argv[1]?.endsWith('language.ts')) {
+  const [file, folder] = process.argv.slice(2);
+  if (!file || !folder) console.log(JSON.stringify(patterns(), null, 1));
+  else {
+    const words = JSON.parse(readFileSync(file, 'utf8')) as Record<string, string>;
+    const count = writeTo(folder, (pattern) => words[pattern]);
+    console.log(`${count} files written to ${folder}: \`npm start\` there.`);
+  }
+}

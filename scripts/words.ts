@@ -55,9 +55,16 @@ const READ = new Set([
 
 /** Whether a small word is shown: in a table of words, in a property or an attribute that is read, among markup. */
 const isShown = (node: ts.Node): boolean => {
+  let named = false;
   for (let at = node; at.parent; at = at.parent) {
     const { parent } = at;
-    if (ts.isPropertyAssignment(parent) && READ.has(parent.name.getText())) return true;
+    // A list is of codes, unless a table of words or a choice says otherwise.
+    if (ts.isArrayLiteralExpression(parent) && !isSecondOfPair(at)) named = true;
+    // The nearest property says what it is.
+    if (ts.isPropertyAssignment(parent) && !named) {
+      if (READ.has(parent.name.getText())) return true;
+      named = true;
+    }
     if (ts.isJsxAttribute(parent)) return READ.has(parent.name.getText());
     if (ts.isJsxExpression(parent)) continue;
     if (ts.isJsxElement(parent) || ts.isJsxFragment(parent)) return true;
@@ -82,11 +89,22 @@ const JOINS: ReadonlySet<ts.SyntaxKind> = new Set([
 /** Calls whose words are shown: the two words of a yes or no. */
 const SHOWS: ReadonlySet<string> = new Set(['flagRow']);
 
-/** In a list of pairs, a code and its word, it is the word. */
-const isSecondOfPair = (node: ts.Node): boolean =>
-  ts.isArrayLiteralExpression(node.parent) &&
-  ts.isArrayLiteralExpression(node.parent.parent) &&
-  node.parent.elements.indexOf(node as ts.Expression) === 1;
+/** In a list of choices, pairs of a code and its word, it is the word. */
+const isSecondOfPair = (node: ts.Node): boolean => {
+  const pair = node.parent;
+  if (!ts.isArrayLiteralExpression(pair) || pair.elements.indexOf(node as ts.Expression) !== 1)
+    return false;
+  const list = pair.parent;
+  if (!ts.isArrayLiteralExpression(list)) return false;
+  const { parent } = ts.isAsExpression(list.parent) ? list.parent : list;
+  return (
+    (ts.isCallExpression(parent) && parent.expression.getText() === 'choiceRow') ||
+    (ts.isPropertyAssignment(parent) && parent.name.getText() === 'answers') ||
+    (ts.isJsxExpression(parent) &&
+      ts.isJsxAttribute(parent.parent) &&
+      parent.parent.name.getText() === 'options')
+  );
+};
 
 /** The words of a template between what is put in. */
 const saidBy = ({ head, templateSpans }: ts.TemplateExpression): string =>
@@ -184,15 +202,20 @@ export function sentencesIn(file: string, source: string): Sentence[] {
 
 const SPOKEN = ['src/core', 'src/ui', 'src/server', 'src/db', 'src/cli', 'src/app'];
 
-/** Every sentence of the product, tests aside. */
-export function sentences(root = process.cwd()): Sentence[] {
-  const files = SPOKEN.flatMap((folder) =>
+/** Sources in which something is said, tests aside. */
+export function spokenFiles(root = process.cwd()): string[] {
+  return SPOKEN.flatMap((folder) =>
     readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).map((f) =>
       join(folder, f),
     ),
-  ).filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f));
-  return files.toSorted().flatMap((f) => sentencesIn(f, readFileSync(join(root, f), 'utf8')));
+  )
+    .filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f))
+    .toSorted();
 }
+
+/** Every sentence of the product. */
+export const sentences = (root = process.cwd()): Sentence[] =>
+  spokenFiles(root).flatMap((f) => sentencesIn(f, readFileSync(join(root, f), 'utf8')));
 
 if (process.argv[1]?.endsWith('words.ts')) {
   const pattern = new RegExp(process.argv[2] ?? '', 'i');

@@ -44,19 +44,19 @@ export function togetherFor(look: readonly Observed[], check: Check): Together[]
   const [toA, toB] = [MOVEMENT_WORDS[a], MOVEMENT_WORDS[b]];
   const all = (to: string) => (two ? `both ${to}` : `all ${to}`);
   // "left up, right down"; of surfaces that go left and right themselves, "left one left".
-  const apart = (left: string, right: string) =>
+  const apart =
     a === 'up'
-      ? `left ${left}, right ${right}`
+      ? [`left ${toA}, right ${toB}`, `right ${toA}, left ${toB}`]
       : two
-        ? `left one ${left}, right one ${right}`
-        : `left ones ${left}, right ones ${right}`;
+        ? [`left one ${toA}, right one ${toB}`, `right one ${toA}, left one ${toB}`]
+        : [`left ones ${toA}, right ones ${toB}`, `right ones ${toA}, left ones ${toB}`];
   const across = a === 'up' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown'];
   const along = a === 'up' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
   return [
     { key: along[0]!, words: all(toA), answers: said(a, a) },
     { key: along[1]!, words: all(toB), answers: said(b, b) },
-    { key: across[0]!, words: apart(toA, toB), answers: said(a, b) },
-    { key: across[1]!, words: apart(toB, toA), answers: said(b, a) },
+    { key: across[0]!, words: apart[0]!, answers: said(a, b) },
+    { key: across[1]!, words: apart[1]!, answers: said(b, a) },
     {
       key: 'x',
       words: check.way === 'held' ? all('back at centre') : two ? 'neither moved' : 'none moved',

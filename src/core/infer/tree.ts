@@ -128,7 +128,7 @@ export function explain(
   const all = seen.map((_, i) => i);
   for (let budget = 1; budget <= MOST_COST; budget++) {
     const found = search(all, budget, MOST_DEPTH);
-    if (found === 'given up') break;
+    if (found === 'given-up') break;
     if (found) return found;
   }
   return tabled(controls, seen);
@@ -224,13 +224,13 @@ function searchOf(controls: readonly Control[], seen: readonly Seen[]) {
     rows: readonly number[],
     budget: number,
     depth: number,
-  ): Explained | undefined | 'given up' {
+  ): Explained | undefined | 'given-up' {
     const name = rows.join();
     const key = `${depth} ${name}`;
     const before = known.get(key);
     if (before && (before.found || before.tried >= budget))
       return before.found && before.found.cost <= budget ? before.found : undefined;
-    if (++steps > MOST_STEPS) return 'given up';
+    if (++steps > MOST_STEPS) return 'given-up';
     const leaf = leafOf(rows, name);
     let best = leaf && leaf.cost <= budget ? leaf.cost : Infinity;
     let trees = best < Infinity ? [...leaf!.trees] : [];
@@ -244,10 +244,10 @@ function searchOf(controls: readonly Control[], seen: readonly Seen[]) {
         // The smaller side first: it is the sooner too dear.
         const [one, two] = at.length <= other.length ? [at, other] : [other, at];
         const a = search(one, room - 1, depth - 1);
-        if (a === 'given up') return a;
+        if (a === 'given-up') return a;
         if (!a) continue;
         const b = search(two, room - a.cost, depth - 1);
-        if (b === 'given up') return b;
+        if (b === 'given-up') return b;
         if (!b) continue;
         const cost = 1 + a.cost + b.cost;
         if (cost < best) {

@@ -248,7 +248,7 @@ export function preflightRounds(setup: Setup): Round[] {
             [
               'run-up',
               DO['run-up']({ held: { id: moves, label: heldFor } }),
-              [SEE['stays-still']({ ground, go })],
+              [SEE['stays-still']({ ground, go: { id: ground ? 'run' : 'fly', label: go } })],
               fullThrottle(setup),
             ],
           ]

@@ -65,8 +65,8 @@ export const SEE = sentences('preflight-seen', {
   'follows-again': () => 'the surfaces follow the sticks again afterwards',
   'no-twitch': ({ ground }: { ground: boolean }) =>
     `${ground ? 'the steering does not twitch' : 'no surface twitches'} at its distance`,
-  'stays-still': ({ ground, go }: { ground: boolean; go: 'fly' | 'run' }) =>
-    `${ground ? 'the steering' : 'every surface'} stays still: twitching means vibration or weak power: do not ${go}`,
+  'stays-still': ({ ground, go }: { ground: boolean; go: Named }) =>
+    `${ground ? 'the steering' : 'every surface'} stays still: twitching means vibration or weak power: do not ${go.label}`,
   'off-by-feel': ({ at }: { at: Named }) => `${at.label}: off, found by feel`,
   'lowest-by-feel': () => 'the lowest gain, found by feel',
 });

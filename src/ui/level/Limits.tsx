@@ -6,6 +6,9 @@ import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Section } from '../parts/Section';
 
+const LIMITS = ['roll', 'pitchUp', 'pitchDown'] as const;
+const LIMIT_WORDS = { roll: 'bank', pitchUp: 'nose up', pitchDown: 'nose down' } as const;
+
 /** How far a stick can ask, and where pitch follows the throttle. */
 export function Limits() {
   const id = useModel((s) => s.id);
@@ -16,16 +19,10 @@ export function Limits() {
   return (
     <Section title="How far a stick can ask" className="card flex flex-col gap-3">
       <div className="grid grid-cols-3 items-end gap-2">
-        {(
-          [
-            ['roll', 'bank'],
-            ['pitchUp', 'nose up'],
-            ['pitchDown', 'nose down'],
-          ] as const
-        ).map(([field, label]) => (
+        {LIMITS.map((field) => (
           <NumberField
             key={field}
-            label={label}
+            label={LIMIT_WORDS[field]}
             unit="°"
             at={`/unit/settings/angleLimitsDeg/${field}`}
             value={angleLimitsDeg[field]}
@@ -38,7 +35,7 @@ export function Limits() {
                     value: v,
                   },
                 ],
-                `Angle limit, ${label}: ${v}°`,
+                `Angle limit, ${LIMIT_WORDS[field]}: ${v}°`,
               )[0]?.reason
             }
           />

@@ -23,7 +23,7 @@ const OtherModel = dynamic(() => import('./other/OtherModel'), { ssr: false });
 /** Lines fetched at once. */
 const PAGE = 100;
 
-const kindWords = (outing: 'flight' | 'run'): Record<EntryKind, string> => ({
+const kindWords = (outing: string): Record<EntryKind, string> => ({
   flight: outing === 'run' ? 'Run' : 'Flight',
   preflight: 'Preflight',
   maintenance: 'Work',

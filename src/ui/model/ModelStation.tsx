@@ -15,24 +15,32 @@ import { NOSE_UP } from '../words';
 type NumberMeasure = Exclude<keyof Measures, 'stance'>;
 
 /** Measures with what they are called; some are asked of models that fly only. */
-const FIELDS: readonly (readonly [
-  NumberMeasure,
-  words: string,
-  unit: string,
-  step: number,
-  flies?: 'flies',
-])[] = [
-  ['spanMm', 'span (or width)', 'mm', 10],
-  ['lengthMm', 'length', 'mm', 10],
-  ['chordMm', 'wing chord', 'mm', 5, 'flies'],
-  ['massG', 'mass, ready to go', 'g', 10],
-  ['cruiseMps', 'usual speed', 'm/s', 0.5],
-  ['approachMps', 'slow speed', 'm/s', 0.5],
-  ['glideRatio', 'glide ratio', ': 1', 0.5, 'flies'],
-  ['wheelbaseMm', 'between supports, fore and aft', 'mm', 5],
-  ['trackMm', 'track', 'mm', 5],
-  ['standingPitchDeg', NOSE_UP.standingPitchDeg, '°', 0.5, 'flies'],
-  ['flyingPitchDeg', NOSE_UP.flyingPitchDeg, '°', 0.5, 'flies'],
+const MEASURE_WORDS: Record<NumberMeasure, string> = {
+  spanMm: 'span (or width)',
+  lengthMm: 'length',
+  chordMm: 'wing chord',
+  massG: 'mass, ready to go',
+  cruiseMps: 'usual speed',
+  approachMps: 'slow speed',
+  glideRatio: 'glide ratio',
+  wheelbaseMm: 'between supports, fore and aft',
+  trackMm: 'track',
+  standingPitchDeg: NOSE_UP.standingPitchDeg,
+  flyingPitchDeg: NOSE_UP.flyingPitchDeg,
+};
+
+const FIELDS: readonly (readonly [NumberMeasure, unit: string, step: number, flies?: 'flies'])[] = [
+  ['spanMm', 'mm', 10],
+  ['lengthMm', 'mm', 10],
+  ['chordMm', 'mm', 5, 'flies'],
+  ['massG', 'g', 10],
+  ['cruiseMps', 'm/s', 0.5],
+  ['approachMps', 'm/s', 0.5],
+  ['glideRatio', ': 1', 0.5, 'flies'],
+  ['wheelbaseMm', 'mm', 5],
+  ['trackMm', 'mm', 5],
+  ['standingPitchDeg', '°', 0.5, 'flies'],
+  ['flyingPitchDeg', '°', 0.5, 'flies'],
 ];
 
 const STANCE_WORDS: Record<Measures['stance'], string> = {
@@ -82,23 +90,22 @@ export function ModelStation() {
         />
         <SystemChoice />
         <div className="grid grid-cols-2 items-end gap-3 @lg:grid-cols-3">
-          {FIELDS.filter(([, , , , flies]) => !flies || !onSurface).map(
-            ([field, words, unit, step]) => (
-              <div key={field}>
-                <NumberField
-                  label={words}
-                  unit={unit}
-                  at={`/airframe/measures/${field}`}
-                  step={step}
-                  value={airframe.measures[field]}
-                  onCommit={(v) =>
-                    edit(measureTaken(airframe, field, v), `${words}: ${v} ${unit}`)[0]?.reason
-                  }
-                />
-                <Assumed measure={field} words={words} />
-              </div>
-            ),
-          )}
+          {FIELDS.filter(([, , , flies]) => !flies || !onSurface).map(([field, unit, step]) => (
+            <div key={field}>
+              <NumberField
+                label={MEASURE_WORDS[field]}
+                unit={unit}
+                at={`/airframe/measures/${field}`}
+                step={step}
+                value={airframe.measures[field]}
+                onCommit={(v) =>
+                  edit(measureTaken(airframe, field, v), `${MEASURE_WORDS[field]}: ${v} ${unit}`)[0]
+                    ?.reason
+                }
+              />
+              <Assumed measure={field} words={MEASURE_WORDS[field]} />
+            </div>
+          ))}
           {!onSurface && (
             <div>
               <label className="text-sm font-semibold" htmlFor="stance">

@@ -7,11 +7,12 @@ import { Section } from '../parts/Section';
 
 type Receiver = NonNullable<Setup['installation']['receiver']>;
 
-const WORDS: readonly (readonly [Receiver['lost'], string])[] = [
-  ['presets', 'sends what was preset'],
-  ['holds', 'repeats the last values'],
-  ['no-pulses', 'falls silent'],
-];
+const LOST_WORDS: Record<Receiver['lost'], string> = {
+  presets: 'sends what was preset',
+  holds: 'repeats the last values',
+  'no-pulses': 'falls silent',
+};
+const WAYS = Object.entries(LOST_WORDS) as [Receiver['lost'], string][];
 
 /** The receiver that a unit sits behind: what it can do when the signal is lost decides what the unit can. */
 export function ReceiverInFront() {
@@ -28,9 +29,9 @@ export function ReceiverInFront() {
       <Choice
         label="With the signal lost it"
         value={now.lost}
-        options={WORDS}
+        options={WAYS}
         onChange={(lost) =>
-          put({ ...now, lost }, `Receiver: ${WORDS.find(([k]) => k === lost)![1]}`)
+          put({ ...now, lost }, `Receiver: ${WAYS.find(([k]) => k === lost)![1]}`)
         }
       />
       <Choice
