@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config';
-import { languagePlugin, pretended } from './scripts/language';
+import { languagePlugin, pretended } from './scripts/language.ts';
 
 const alias = { '@': new URL('./src', import.meta.url).pathname };
 

@@ -5,7 +5,7 @@ import { execFileSync } from 'node:child_process';
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import ts from 'typescript';
-import { saidIn, spokenFiles } from './words';
+import { saidIn, spokenFiles } from './words.ts';
 
 /**
  * What stands for a pattern in the other language; {0}, {1} … stand for what is put in, in any order.

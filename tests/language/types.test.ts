@@ -1,0 +1,40 @@
+import { join } from 'node:path';
+import ts from 'typescript';
+import { expect, it } from 'vitest';
+import { inLanguage, pretended } from '../../scripts/language';
+import { spokenFiles } from '../../scripts/words';
+
+/** Everything wrong with the program when these of its files read otherwise. */
+function wrongIn(readAs: (file: string, source: string) => string): string[] {
+  const root = process.cwd();
+  const { config } = ts.readConfigFile(join(root, 'tsconfig.json'), (f) => ts.sys.readFile(f)) as {
+    config: object;
+  };
+  const { options } = ts.parseJsonConfigFileContent(config, ts.sys, root);
+  const spoken = new Set(spokenFiles(root).map((f) => join(root, f)));
+  const host = ts.createCompilerHost({ ...options, noEmit: true, incremental: false });
+  const plain = host.readFile.bind(host);
+  host.readFile = (file) => {
+    const source = plain(file);
+    return source !== undefined && spoken.has(file) ? readAs(file, source) : source;
+  };
+  host.getSourceFile = (file, target) => {
+    const source = host.readFile(file);
+    return source === undefined ? undefined : ts.createSourceFile(file, source, target);
+  };
+  const program = ts.createProgram(
+    [...spoken],
+    { ...options, noEmit: true, incremental: false },
+    host,
+  );
+  return ts
+    .getPreEmitDiagnostics(program)
+    .map(
+      (d) =>
+        `${d.file?.fileName.slice(root.length)}: ${ts.flattenDiagnosticMessageText(d.messageText, ' ')}`,
+    );
+}
+
+it('no code is taken for a word: the program in another language is as well typed as in English', () => {
+  expect(wrongIn((file, source) => inLanguage(file, source, pretended))).toEqual([]);
+});
