@@ -11,7 +11,7 @@ import { JobProvider } from '@/ui/open/job';
 import { ModelContext, createModelStore } from '@/ui/open/modelStore';
 import { loadReader } from '@/ui/open/reading';
 import { VerdictContext } from '@/ui/open/verdict';
-import { judge } from '@/workers/judge';
+import { judge, type Verdict } from '@/workers/judge';
 import { makeSetup } from '../kit/setups';
 import { airframe, planned } from '../setups/kit';
 
@@ -30,9 +30,9 @@ const made = (kind: 'v-tail' | 'car', unit: string, transmitter: string): Setup 
   });
 
 /** A station as the page draws it, everything judged. */
-function drawn(Station: ComponentType, setup: Setup): string {
+function drawn(Station: ComponentType, setup: Setup, judged: Verdict): string {
   const store = createModelStore({ id: 'm', version: 1, setup, evidence: [] });
-  const verdict = { ...judge(setup, () => undefined), visiting: undefined, failed: undefined };
+  const verdict = { ...judged, visiting: undefined, failed: undefined };
   const rig = h(RigProvider, { setup, children: h(Station) });
   return renderToStaticMarkup(
     h(
@@ -63,9 +63,10 @@ const english = (html: string): string[] => [
 
 describe.each(Object.keys(MODELS))('in a language nobody speaks, %s', (kind) => {
   const setup = MODELS[kind]!();
+  const judged = judge(setup, () => undefined);
   it.each(Object.keys(LOADERS) as StationId[])('%s has no English left', async (id) => {
     await loadReader();
-    const html = drawn(await LOADERS[id](), setup);
+    const html = drawn(await LOADERS[id](), setup, judged);
     expect(html).toMatch(/[ⓐ-ⓩ]{3}/);
     expect(english(html)).toEqual([]);
   });
