@@ -19,7 +19,7 @@ describe('six faces, one after another', () => {
     expect(facesAsked(faceAccepted(waiting))).toMatchObject({ at: 2, waits: false });
     expect(facesAsked(showFace(waiting, 4))).toMatchObject({ at: 4, waits: false });
   });
-  it('back asks the one before; from the end, the last again; at the first there is nothing', () => {
+  it('back shows the face accepted last again, and it is open again', () => {
     const two = faceAccepted(faceAccepted(FACES_BEGUN));
     expect(facesAsked(faceBefore(two))).toMatchObject({ at: 1, done: false });
     const all = FACES.reduce(faceAccepted, FACES_BEGUN);
@@ -27,10 +27,14 @@ describe('six faces, one after another', () => {
     expect(facesAsked(FACES_BEGUN).canTakeBack).toBe(false);
     expect(facesAsked(faceBefore(FACES_BEGUN)).at).toBe(0);
   });
-  it('one that is only looked at accepts nothing', () => {
-    const looked = showFace(faceAccepted(FACES_BEGUN), 5);
-    expect([facesAsked(looked).at, looked.accepted]).toEqual([5, 1]);
-    expect(facesAsked(looked).done).toBe(false);
-    expect(facesAsked(showFace(looked, 1))).toMatchObject({ at: 1, canTakeBack: true });
+  it('a face chosen from the list accepts itself only: those before it stay open', () => {
+    const looked = showFace(faceAccepted(FACES_BEGUN), 4);
+    expect([facesAsked(looked).at, looked.accepted]).toEqual([4, [0]]);
+    const taken = faceAccepted(looked);
+    expect([facesAsked(taken).at, taken.accepted, facesAsked(taken).done]).toEqual([
+      1,
+      [0, 4],
+      false,
+    ]);
   });
 });

@@ -2,15 +2,15 @@ import { FACES, type Face } from '../calibration';
 
 /** How far the six faces have got. */
 export interface FacesSession {
-  /** Faces the unit has accepted, in their order; as many as there are: done. */
-  readonly accepted: number;
-  /** The one looked at, where it is not the next. */
+  /** Faces the unit has accepted, by their place in the list. */
+  readonly accepted: readonly number[];
+  /** The face shown, where it is not the first that is open. */
   readonly shown?: number | undefined;
   /** The unit does not go on from the face that is next. */
   readonly waits: boolean;
 }
 
-export const FACES_BEGUN: FacesSession = { accepted: 0, waits: false };
+export const FACES_BEGUN: FacesSession = { accepted: [], waits: false };
 
 export interface FacesAsked {
   /** From 0. */
@@ -22,35 +22,35 @@ export interface FacesAsked {
 }
 
 export function facesAsked({ accepted, shown, waits }: FacesSession): FacesAsked {
-  const at = Math.min(shown ?? accepted, FACES.length - 1);
+  const open = FACES.findIndex((_, i) => !accepted.includes(i));
+  const at = shown ?? (open < 0 ? FACES.length - 1 : open);
   return {
     at,
     face: FACES[at]!,
-    done: accepted === FACES.length && shown === undefined,
+    done: open < 0 && shown === undefined,
     waits,
-    canTakeBack: accepted > 0 || shown !== undefined,
+    canTakeBack: accepted.length > 0,
   };
 }
 
-/** The unit went on: everything up to this face is taken, and the next is asked. */
-export const faceAccepted = (session: FacesSession): FacesSession => ({
-  accepted: facesAsked(session).at + 1,
+/** The unit went on from this face: the first open one comes next. */
+export function faceAccepted(session: FacesSession): FacesSession {
+  const { at } = facesAsked(session);
+  return { accepted: [...session.accepted.filter((i) => i !== at), at], waits: false };
+}
+
+/** The unit does not go on from this face. */
+export const faceWaits = (session: FacesSession): FacesSession => ({ ...session, waits: true });
+
+/** The face accepted last is shown to the unit again. */
+export const faceBefore = ({ accepted }: FacesSession): FacesSession => ({
+  accepted: accepted.slice(0, -1),
+  shown: accepted.at(-1),
   waits: false,
 });
-
-export const faceWaits = (session: FacesSession): FacesSession => ({
-  accepted: facesAsked(session).at,
-  waits: true,
-});
-
-/** Back to the face before: the unit is shown it again. */
-export function faceBefore(session: FacesSession): FacesSession {
-  const { at, done } = facesAsked(session);
-  return { accepted: done ? at : Math.max(0, at - 1), waits: false };
-}
 
 export const showFace = (session: FacesSession, at: number): FacesSession => ({
   ...session,
   waits: false,
-  shown: at === session.accepted ? undefined : at,
+  shown: at,
 });

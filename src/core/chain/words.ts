@@ -3,6 +3,7 @@ import {
   leafletWord,
   lightKey,
   modeKey,
+  SIDE_NAMES,
   withOwn,
   type Control,
   type Mode,
@@ -22,10 +23,7 @@ export type Movement = 'up' | 'down' | 'left' | 'right' | 'centre';
 
 /** Where a surface goes, in the middle of a sentence. */
 export const MOVEMENT_WORDS: Readonly<Record<Movement, string>> = {
-  up: 'up',
-  down: 'down',
-  left: 'left',
-  right: 'right',
+  ...SIDE_NAMES,
   centre: 'centre',
 };
 

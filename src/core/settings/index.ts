@@ -22,6 +22,7 @@ import { failsafe, recovery } from './rescue';
 import { response, sensitivity, speedGain } from './strength';
 import { wingType } from './wing-type';
 
+export { LIMIT_WORDS, LIMITS } from './level';
 export { meansOf, type Means } from './means';
 export { onReceiver } from './outputs';
 export { shippedUnit } from './shipped';

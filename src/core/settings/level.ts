@@ -27,8 +27,8 @@ export const levelling: Setting = {
       : [],
 };
 
-const LIMITS = ['roll', 'pitchUp', 'pitchDown'] as const;
-const LIMIT_WORDS = { roll: 'roll', pitchUp: 'nose up', pitchDown: 'nose down' } as const;
+export const LIMITS = ['roll', 'pitchUp', 'pitchDown'] as const;
+export const LIMIT_WORDS = { roll: 'roll', pitchUp: 'nose up', pitchDown: 'nose down' } as const;
 
 export const limits: Setting = {
   id: 'limits',

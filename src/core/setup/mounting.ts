@@ -2,23 +2,21 @@ import { kindOf, type Manner } from './kinds';
 import type { Airframe } from './schema/airframe';
 import type { Axis, Mounting, Sense } from './lists';
 import type { UnitTraits } from './schema/unit';
+import { SIDE_NAMES } from './written';
 
 /** Nose and tail by the names they have on this kind of model. */
 export const endWords = (word: string, { front, back }: Pick<Manner, 'front' | 'back'>): string =>
-  word === 'nose' ? front : word === 'tail' ? back : (SIDE_WORDS[word] ?? word);
-
-const SIDE_WORDS: Readonly<Record<string, string>> = {
-  up: 'up',
-  down: 'down',
-  left: 'left',
-  right: 'right',
-};
+  word === 'nose'
+    ? front
+    : word === 'tail'
+      ? back
+      : ((SIDE_NAMES as Record<string, string>)[word] ?? word);
 
 /** "arrow to the tail, label up", "arrow up, label to the left" */
 export function mountingWords(mounting: Mounting, airframe: Pick<Airframe, 'kind'>): string {
   const side = (word: string) =>
     word === 'up' || word === 'down'
-      ? SIDE_WORDS[word]!
+      ? SIDE_NAMES[word]
       : `to the ${endWords(word, kindOf(airframe))}`;
   const [arrow, label] = mounting.split('-');
   return `arrow ${side(arrow!)}, label ${side(label!)}`;

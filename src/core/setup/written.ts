@@ -7,6 +7,9 @@ export const AXIS_NAMES: Readonly<Record<Axis, string>> = {
   yaw: 'yaw',
 };
 
+/** Directions in the middle of a sentence. */
+export const SIDE_NAMES = { up: 'up', down: 'down', left: 'left', right: 'right' } as const;
+
 /** Words as the beginning of a sentence. */
 export const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 

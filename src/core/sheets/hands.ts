@@ -1,5 +1,5 @@
 import { positionsOf, switchValue } from '../chain';
-import type { ChannelFunction, Control, Setup } from '../setup';
+import { SIDE_NAMES, type ChannelFunction, type Control, type Setup } from '../setup';
 import { placeWords } from './words';
 
 /**
@@ -56,8 +56,6 @@ const STICK_WORDS: Partial<Record<ChannelFunction, readonly [low: string, high: 
   elevator: ['towards you', 'away from you'],
 };
 
-const ACROSS_WORDS = ['left', 'right'] as const;
-
 /** "Aileron stick right", "Aileron stick a little over half way right", "Knob 1 at its high end" */
 export function handWords(control: Control, value: number): string {
   switch (control.kind) {
@@ -68,7 +66,10 @@ export function handWords(control: Control, value: number): string {
       return placeWords(control, Math.round(((value + 100) / 200) * (count - 1)));
     }
     case 'stick': {
-      const [low, high] = STICK_WORDS[control.hand ?? 'aileron'] ?? ACROSS_WORDS;
+      const [low, high] = STICK_WORDS[control.hand ?? 'aileron'] ?? [
+        SIDE_NAMES.left,
+        SIDE_NAMES.right,
+      ];
       if (value === 0) return `${control.label} half way`;
       const way = value < 0 ? low : high;
       return `${control.label} ${Math.abs(value) === 100 ? 'fully' : 'a little over half way'} ${way}`;

@@ -1,7 +1,7 @@
 import { functionOf, type ChannelFunction, type Setup } from '../setup';
 import { leadsOf } from './leads';
 
-/** The wiring as it is drawn: channels, the unit's plugs, and what hangs on them, each top to bottom. */
+/** The wiring as it is drawn: channels, the unit's plugs, servos and motors, each from top to bottom. */
 export interface Drawn {
   /** Each with the plug that puts it out; without one where the unit keeps it for itself. */
   channels: { channel: number; words: string; port: string | undefined }[];

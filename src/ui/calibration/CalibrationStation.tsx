@@ -108,7 +108,7 @@ export function CalibrationStation() {
                   onClick={() => setSession(showFace(session, i))}
                 >
                   {i + 1}. {faceWords(f, pinsAt)}
-                  {i < session.accepted && <span className="text-soft"> · accepted</span>}
+                  {session.accepted.includes(i) && <span className="text-soft"> · accepted</span>}
                 </button>
               </li>
             ))}

@@ -1,13 +1,11 @@
 'use client';
 
 import Link from 'next/link';
+import { LIMIT_WORDS, LIMITS } from '@/core/settings';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Section } from '../parts/Section';
-
-const LIMITS = ['roll', 'pitchUp', 'pitchDown'] as const;
-const LIMIT_WORDS = { roll: 'bank', pitchUp: 'nose up', pitchDown: 'nose down' } as const;
 
 /** How far a stick can ask, and where pitch follows the throttle. */
 export function Limits() {

@@ -3,7 +3,7 @@ import { WorkerLine } from './workerLine';
 
 const SILENCE_MS = 8000;
 
-/** A worker that answers nothing by itself: what is asked of it is a promise of the test's. */
+/** A worker that does nothing: the test settles every question itself. */
 class StillWorker extends EventTarget {
   static made: StillWorker[] = [];
   ended = false;
@@ -22,20 +22,20 @@ class StillWorker extends EventTarget {
 
 const line = (make: () => Worker = () => new StillWorker() as unknown as Worker) =>
   new WorkerLine<{ work: () => number }>(make, SILENCE_MS);
-/** A question whose answer the test gives, and everything that is told. */
+/** A question that the test answers, and everything the line reports. */
 function asked(of = line()) {
-  const told: unknown[] = [];
+  const reports: unknown[] = [];
   const { promise, resolve, reject } = promised<number>();
   let heard = () => {};
-  const giveUp = of.ask(
+  const cancel = of.ask(
     (_, hear) => {
       heard = hear;
       return promise;
     },
-    (answer) => told.push(answer),
-    (words) => told.push(words),
+    (answer) => reports.push(answer),
+    (words) => reports.push(words),
   );
-  return { told, giveUp, resolve, reject, heard: () => heard() };
+  return { reports, cancel, resolve, reject, heard: () => heard() };
 }
 function promised<T>() {
   let resolve!: (value: T) => void;
@@ -57,67 +57,67 @@ describe('the line to a worker', () => {
   it('one worker answers one question after another', async () => {
     const of = line();
     for (const n of [1, 2]) {
-      const { told, resolve } = asked(of);
+      const { reports, resolve } = asked(of);
       resolve(n);
       await settled();
-      expect(told).toEqual([n]);
+      expect(reports).toEqual([n]);
     }
     expect(StillWorker.made).toHaveLength(1);
     expect(StillWorker.made[0]!.ended).toBe(false);
   });
-  it('given up while it is busy, the worker is let go and nothing is told', async () => {
+  it('a question cancelled while its worker is busy ends the worker and reports nothing', async () => {
     const of = line();
-    const { told, giveUp, resolve } = asked(of);
-    giveUp();
+    const { reports, cancel, resolve } = asked(of);
+    cancel();
     resolve(1);
     await settled();
-    expect([told, StillWorker.made[0]!.ended]).toEqual([[], true]);
+    expect([reports, StillWorker.made[0]!.ended]).toEqual([[], true]);
     asked(of);
     expect(StillWorker.made).toHaveLength(2);
   });
-  it('given up after the answer, it stays', async () => {
-    const { giveUp, resolve } = asked();
+  it('cancelled after the answer, the worker stays', async () => {
+    const { cancel, resolve } = asked();
     resolve(1);
     await settled();
-    giveUp();
+    cancel();
     expect(StillWorker.made[0]!.ended).toBe(false);
   });
-  it('one that breaks says why, once, and is let go', async () => {
-    const { told, reject } = asked();
+  it('a worker that breaks is ended, and the reason is reported once', async () => {
+    const { reports, reject } = asked();
     StillWorker.made[0]!.break('no memory');
     reject(new Error('late'));
     await settled();
-    expect(told[0]).toBe('no memory');
+    expect(reports[0]).toBe('no memory');
     expect(StillWorker.made[0]!.ended).toBe(true);
   });
-  it('one that says nothing for too long is gone; one that is heard is not', async () => {
-    const { told, heard } = asked();
+  it('a silent worker is ended; one that reports progress is not', async () => {
+    const { reports, heard } = asked();
     for (let i = 0; i < 3; i++) {
       await vi.advanceTimersByTimeAsync(SILENCE_MS * 0.75);
       heard();
     }
-    expect(told).toEqual([]);
+    expect(reports).toEqual([]);
     await vi.advanceTimersByTimeAsync(SILENCE_MS * 1.2);
-    expect(told).toEqual(['it stopped responding']);
+    expect(reports).toEqual(['it stopped responding']);
     expect(StillWorker.made[0]!.ended).toBe(true);
   });
-  it('an answer that is refused is told in its words', async () => {
-    const { told, reject } = asked();
+  it('the reason of a failed question is reported', async () => {
+    const { reports, reject } = asked();
     reject(new Error('too large'));
     await settled();
-    expect(told).toEqual(['too large']);
+    expect(reports).toEqual(['too large']);
   });
-  it('where there are no workers it is told, after whatever asked', async () => {
+  it('a browser without workers is reported as a failure, after the call returns', async () => {
     const none = line(() => {
       throw new Error('no workers here');
     });
-    const { told } = asked(none);
-    expect(told).toEqual([]);
+    const { reports } = asked(none);
+    expect(reports).toEqual([]);
     await settled();
-    expect(told).toEqual(['no workers here']);
+    expect(reports).toEqual(['no workers here']);
     const given = asked(none);
-    given.giveUp();
+    given.cancel();
     await settled();
-    expect(given.told).toEqual([]);
+    expect(given.reports).toEqual([]);
   });
 });

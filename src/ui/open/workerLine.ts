@@ -1,33 +1,33 @@
 import { wrap, type Remote } from 'comlink';
 
-/** Something begun in a worker. */
+/** Work started in a worker. */
 export interface Begun<R> {
-  /** Undefined where a browser gives no worker: `failed` is told. */
+  /** Undefined where the browser has no workers: `failed` is called instead. */
   remote: Remote<R> | undefined;
-  /** It said something: it is still there. */
+  /** The worker reported progress. */
   heard(): void;
-  /** Listens no more. @param busy it is in the middle of something, and let go with its worker */
+  /** Stops listening. @param busy the worker is still working, and is ended too */
   end(busy: boolean): void;
 }
 
 /**
- * The line to a worker that may break, fall silent, or not be there at all. One worker serves all that is asked,
- * so that what it knows need not be worked out again; one that is broken or busy with what nobody wants is let go.
+ * A connection to a worker that may break, stop responding, or not exist. One worker answers all questions, so that
+ * it keeps its caches; a broken worker, or one busy with a cancelled question, is ended.
  */
 export class WorkerLine<R extends object> {
-  /** Kept together: a proxy that is thrown away tells its worker to listen no more. */
+  /** Kept together: a discarded proxy makes its worker stop listening. */
   private kept: { worker: Worker; remote: Remote<R> } | undefined;
 
   /**
-   * @param make a new worker; throws where a browser gives none
-   * @param silenceMs one that says nothing for so long is gone
+   * @param make a new worker; throws where the browser has none
+   * @param silenceMs a worker silent for this long counts as stopped
    */
   constructor(
     private readonly make: () => Worker,
     private readonly silenceMs: number,
   ) {}
 
-  /** @param failed told once, in words, when it breaks or falls silent before it is ended */
+  /** @param failed called once, with the reason, when the worker breaks or stops responding */
   begin(failed: (words: string) => void): Begun<R> {
     let heardAt = performance.now();
     try {
@@ -36,7 +36,7 @@ export class WorkerLine<R extends object> {
         this.kept = { worker, remote: wrap<R>(worker) };
       }
     } catch (error) {
-      // Told after whatever asked, like every other outcome.
+      // Asynchronous, like every other outcome.
       const soon = setTimeout(() => failed((error as Error).message));
       return { remote: undefined, heard: () => undefined, end: () => clearTimeout(soon) };
     }
@@ -57,7 +57,7 @@ export class WorkerLine<R extends object> {
     const broke = (event: ErrorEvent) =>
       fail(event.message || 'the part of the program that works it out could not be loaded');
     const watch = setInterval(() => {
-      // A page nobody sees is given no time.
+      // A hidden page gets no processor time.
       if (globalThis.document?.hidden) heardAt = performance.now();
       if (performance.now() - heardAt >= this.silenceMs) fail('it stopped responding');
     }, this.silenceMs / 8);
@@ -66,12 +66,12 @@ export class WorkerLine<R extends object> {
   }
 
   /**
-   * Asks one question. @param told its answer @param failed why there is none
-   * @returns gives it up: nothing is told any more
+   * Asks one question. @param answered receives the answer @param failed receives the reason there is none
+   * @returns cancels the question: neither is called afterwards
    */
   ask<T>(
     call: (remote: Remote<R>, heard: () => void) => Promise<T>,
-    told: (answer: T) => void,
+    answered: (answer: T) => void,
     failed: (words: string) => void,
   ): () => void {
     const { remote, heard, end } = this.begin(failed);
@@ -80,7 +80,7 @@ export class WorkerLine<R extends object> {
       call(remote, heard).then(
         (answer) => {
           end(false);
-          if (open) told(answer);
+          if (open) answered(answer);
         },
         (error: unknown) => {
           end(true);

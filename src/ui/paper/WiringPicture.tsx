@@ -27,7 +27,7 @@ const styles = StyleSheet.create({
   bold: { fontWeight: 700 },
 });
 
-/** Channels, the unit's plugs and what hangs on them, with the leads between. */
+/** Channels, the unit's plugs, servos and motors, and the leads between them. */
 export function WiringPicture({
   drawn: { channels, plugs, ends, unplugged },
   unit,

@@ -344,22 +344,23 @@ const TRAITS: Record<keyof UnitTraits, One | Several | Elsewhere> = {
   pinsAt: { said: 'in', file: 'ui/mounting/MountingStation' },
 };
 
-const ASKED = Object.entries(TRAITS) as [keyof UnitTraits, (typeof TRAITS)[keyof UnitTraits]][];
+type Trait = (typeof TRAITS)[keyof UnitTraits];
+const ALL = Object.entries(TRAITS) as [keyof UnitTraits, Trait][];
+
+/** Traits that are said in one way, each with its name. */
+const saidBy = <S extends Trait['said']>(said: S) =>
+  ALL.flatMap(([trait, t]) =>
+    t.said === said ? [{ ...(t as Extract<Trait, { said: S }>), trait }] : [],
+  );
 
 /** Questions with one answer, in the order they are asked. */
-export const QUESTIONS: readonly Question[] = ASKED.flatMap(([trait, t]) =>
-  t.said === 'one' ? [{ ...t, trait }] : [],
-);
+export const QUESTIONS: readonly Question[] = saidBy('one');
 
 /** Questions with more than one answer. */
-export const MANY: readonly Choices[] = ASKED.flatMap(([trait, t]) =>
-  t.said === 'several' ? [{ ...t, trait }] : [],
-);
+export const MANY: readonly Choices[] = saidBy('several');
 
 /** Traits that are said in a place of their own, with the file that holds it. */
-export const ELSEWHERE: readonly (readonly [keyof UnitTraits, string])[] = ASKED.flatMap(
-  ([trait, t]) => (t.said === 'in' ? [[trait, t.file] as const] : []),
-);
+export const ELSEWHERE = saidBy('in').map(({ trait, file }) => [trait, file] as const);
 
 /** How an answer is known among the others of its question. */
 export const keyOf = (value: unknown): string => JSON.stringify(value ?? null);

@@ -1,7 +1,7 @@
 import type { GainWish, ProgramWishes, Setup } from '../../setup';
 import { positionsOfSwitches } from '../wishes/modes';
 import { GAIN_CHOICES } from '../wishes/words';
-import { SWITCHES, TURNABLE } from './kinds';
+import { TURNABLE } from './kinds';
 
 /** Gains to begin with, position by position. Common practice, no source. */
 const BY_POSITION = { two: [0, 40], three: [0, 35, 55], flaps: [40, 50, 60], fixed: 40, sets: 50 };
@@ -51,7 +51,7 @@ export function usualGain(setup: Setup, by: GainWish['by'], wishes: ProgramWishe
     case 'values':
       return { by, control: free, pct: free ? gainsOn(setup, free) : [...BY_POSITION.three] };
     case 'flap': {
-      const off = firstOf(setup, SWITCHES.slice(0, 1), [...used, free]);
+      const off = firstOf(setup, ['switch-2'], [...used, free]);
       const count = free ? positionsOfSwitches(setup, [free]) : 3;
       return {
         by,
