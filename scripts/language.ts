@@ -54,7 +54,7 @@ export function inLanguage(file: string, source: string, translate: Translate): 
 }
 
 const SIGNS = /\{\d+\}|[A-Za-z]/g;
-/** A language nobody speaks: each letter in a ring, so that whatever is still English is seen. */
+/** A pretend language: each letter circled, so that any English left shows. */
 export const pretended: Translate = (pattern) =>
   pattern.replace(SIGNS, (sign) =>
     sign.length > 1
@@ -76,7 +76,7 @@ export const languagePlugin = (translate: Translate) => ({
   },
 });
 
-/** Every pattern there is, standing for itself: what a translator begins with. */
+/** Every pattern mapped to itself: the file a translator starts from. */
 export function patterns(root = process.cwd()): Record<string, string> {
   const all = spokenFiles(root).flatMap((file) =>
     saidIn(file, readFileSync(join(root, file), 'utf8')).said.map((s) => s.pattern),

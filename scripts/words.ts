@@ -25,7 +25,7 @@ export interface Sentence {
   text: string;
 }
 
-/** A literal that is read: where it stands, and its text; what is put into it stands as {0}, {1} … */
+/** A literal a person reads: its node and its text, with {0}, {1} … for the expressions in it. */
 export interface Said {
   node: ts.JsxText | ts.StringLiteralLike | ts.TemplateExpression;
   pattern: string;
@@ -86,7 +86,7 @@ const JOINS: ReadonlySet<ts.SyntaxKind> = new Set([
   ts.SyntaxKind.PlusToken,
 ]);
 
-/** Calls whose words are shown: the two words of a yes or no. */
+/** Calls whose string arguments are shown. */
 const SHOWS: ReadonlySet<string> = new Set(['flagRow']);
 
 /** In a list of choices, pairs of a code and its word, it is the word. */

@@ -49,10 +49,10 @@ describe('a source in another language', () => {
     const source = "const a = 'Nothing is connected yet.';";
     expect(german(source)).toBe(source);
   });
-  it('what must be put in stays in a language nobody speaks', () => {
+  it('placeholders survive the pretend language', () => {
     expect(pretended('{0} on channel {1}')).toBe('{0} ⓞⓝ ⓒⓗⓐⓝⓝⓔⓛ {1}');
   });
-  it('the file a translator begins with has every pattern once, standing for itself', () => {
+  it("the translator's file maps every pattern to itself", () => {
     const all = Object.entries(patterns());
     expect(all.length).toBeGreaterThan(3000);
     expect(all.every(([pattern, text]) => pattern === text)).toBe(true);

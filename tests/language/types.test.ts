@@ -4,7 +4,7 @@ import { expect, it } from 'vitest';
 import { inLanguage, pretended } from '../../scripts/language';
 import { spokenFiles } from '../../scripts/words';
 
-/** Everything wrong with the program when these of its files read otherwise. */
+/** Type errors of the program with its sources replaced. */
 function wrongIn(readAs: (file: string, source: string) => string): string[] {
   const root = process.cwd();
   const { config } = ts.readConfigFile(join(root, 'tsconfig.json'), (f) => ts.sys.readFile(f)) as {
@@ -35,6 +35,6 @@ function wrongIn(readAs: (file: string, source: string) => string): string[] {
     );
 }
 
-it('no code is taken for a word: the program in another language is as well typed as in English', () => {
+it('the translated program still type-checks: no code was translated', () => {
   expect(wrongIn((file, source) => inLanguage(file, source, pretended))).toEqual([]);
 });

@@ -3,7 +3,7 @@ import { FACES } from '../calibration';
 import { FACES_BEGUN, faceAccepted, faceBefore, faceWaits, facesAsked, showFace } from './faces';
 
 describe('six faces, one after another', () => {
-  it('each accepted one asks the next, and the last ends it', () => {
+  it('each accepted face leads to the next, and the last one finishes', () => {
     let session = FACES_BEGUN;
     const asked = FACES.map(() => {
       const { face } = facesAsked(session);
@@ -13,7 +13,7 @@ describe('six faces, one after another', () => {
     expect(asked).toEqual(FACES);
     expect(facesAsked(session)).toMatchObject({ done: true, at: FACES.length - 1 });
   });
-  it('a face that is waited at stays asked, and says so until something else is done', () => {
+  it('a face the unit does not accept stays current, and says so until the next action', () => {
     const waiting = faceWaits(faceAccepted(FACES_BEGUN));
     expect(facesAsked(waiting)).toMatchObject({ at: 1, waits: true });
     expect(facesAsked(faceAccepted(waiting))).toMatchObject({ at: 2, waits: false });

@@ -1,12 +1,12 @@
 import { FACES, type Face } from '../calibration';
 
-/** How far the six faces have got. */
+/** Progress through the six faces. */
 export interface FacesSession {
   /** Faces the unit has accepted, by their place in the list. */
   readonly accepted: readonly number[];
   /** The face shown, where it is not the first that is open. */
   readonly shown?: number | undefined;
-  /** The unit does not go on from the face that is next. */
+  /** The unit does not accept the current face. */
   readonly waits: boolean;
 }
 
@@ -33,16 +33,16 @@ export function facesAsked({ accepted, shown, waits }: FacesSession): FacesAsked
   };
 }
 
-/** The unit went on from this face: the first open one comes next. */
+/** The unit accepted this face: the first open one comes next. */
 export function faceAccepted(session: FacesSession): FacesSession {
   const { at } = facesAsked(session);
   return { accepted: [...session.accepted.filter((i) => i !== at), at], waits: false };
 }
 
-/** The unit does not go on from this face. */
+/** The unit does not accept this face. */
 export const faceWaits = (session: FacesSession): FacesSession => ({ ...session, waits: true });
 
-/** The face accepted last is shown to the unit again. */
+/** Back to the face accepted last. */
 export const faceBefore = ({ accepted }: FacesSession): FacesSession => ({
   accepted: accepted.slice(0, -1),
   shown: accepted.at(-1),

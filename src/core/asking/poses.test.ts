@@ -15,7 +15,7 @@ const kept = (reads: readonly Read[]): Evidence[] =>
 const begun = posesAsked(setup, [], POSES_BEGUN);
 
 describe('poses, one after another', () => {
-  it('the first open one is asked; as shown, the next', () => {
+  it('the first open pose is asked; once correct, the next', () => {
     expect(begun.current).toBe(begun.poses[0]);
     let session = POSES_BEGUN;
     const evidence: Evidence[] = [];
@@ -30,12 +30,12 @@ describe('poses, one after another', () => {
     expect([all.proven, all.current]).toEqual([all.poses.length, undefined]);
     expect(explained(setup, all)).toBeUndefined();
   });
-  it('one that was chosen is asked, proven or not', () => {
+  it('a chosen pose is asked, proven or not', () => {
     const last = begun.poses.at(-1)!;
     expect(posesAsked(setup, [], choosePose(last.pose.id)).current!.number).toBe(last.number);
     expect(posesAsked(setup, [], choosePose('no such pose')).current!.number).toBe(1);
   });
-  it('a number taken out again is unseen', () => {
+  it('a deleted number is unseen', () => {
     const [pose] = begun.poses;
     const [row] = pose!.column;
     expect(read(row!.asked, pose!, undefined).seen).toBe('unseen');

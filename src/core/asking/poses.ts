@@ -9,7 +9,7 @@ import {
 import { functionOf, type Setup } from '../setup';
 import { explain, posesOf, type Explanation, type Pose, type ReadBack } from '../sheets';
 
-/** What somebody did while poses are read back, besides the readings: those are evidence. */
+/** State of reading back poses; the readings themselves are evidence. */
 export interface PosesSession {
   /** The pose asked now, where it is not the first that is open. */
   readonly chosen?: string | undefined;
@@ -20,7 +20,7 @@ export const POSES_BEGUN: PosesSession = {};
 /** A pose with what was read in it. */
 export interface PoseSeen {
   pose: Pose;
-  /** From 1, as it is called. */
+  /** Counted from 1. */
   number: number;
   column: readonly Checked<ReadBack>[];
   status: Status;
@@ -28,7 +28,7 @@ export interface PoseSeen {
 
 export interface PosesAsked {
   poses: readonly PoseSeen[];
-  /** The one asked now; undefined once every pose shows what it must and none was chosen. */
+  /** The pose asked now; undefined when every pose is correct and none was chosen. */
   current: PoseSeen | undefined;
   proven: number;
 }
@@ -52,7 +52,7 @@ export function posesAsked(
   };
 }
 
-/** A reading to be kept, and which one it is, where it could not be. */
+/** A reading to keep, and its name for an error message. */
 export interface Read {
   subject: ReturnType<typeof readingSubject>;
   seen: `${number}%` | 'unseen';
@@ -62,14 +62,14 @@ export interface Read {
 export const columnWords = (asked: ReadBack, { number }: PoseSeen): string =>
   `Channel ${asked.channel}, ${functionOf(asked.carries).words}, pose ${number}`;
 
-/** One number of the column that was read. @param value in percent; undefined: taken out again */
+/** One number of the column. @param value in percent; undefined deletes it */
 export const read = (asked: ReadBack, of: PoseSeen, value: number | undefined): Read => ({
   subject: readingSubject(asked),
   seen: value === undefined ? 'unseen' : `${value}%`,
   words: columnWords(asked, of),
 });
 
-/** The whole column shows what it must: on to the pose after it. */
+/** The whole column is correct: on to the next pose. */
 export function asShown(
   { poses }: PosesAsked,
   of: PoseSeen,
@@ -84,7 +84,7 @@ export const choosePose = (id: string): PosesSession => ({ chosen: id });
 
 /**
  * Which one wrong entry explains what was read otherwise, the commonest first.
- * @returns undefined where nothing was; empty where no single one does
+ * @returns undefined where every reading is correct; empty where no single entry explains them
  */
 export function explained(setup: Setup, { poses }: PosesAsked): readonly Explanation[] | undefined {
   const all = poses.flatMap((p) => p.column);

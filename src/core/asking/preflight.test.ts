@@ -24,11 +24,11 @@ const through = (wrong: readonly string[] = []): PreflightRun =>
   rounds.reduce((run, round) => roundAnswered(run, round, wrong), BEGUN);
 
 describe('a preflight check, round after round', () => {
-  it('not begun, it shows the card; begun, the first round', () => {
+  it('before it begins it shows the card, then the first round', () => {
     expect(preflightAsked(setup, undefined).at).toBe('start');
     expect(preflightAsked(setup, BEGUN)).toMatchObject({ at: 'round', number: 1 });
   });
-  it('all right is an answer to every line of the card, and only that', () => {
+  it('all correct means every line of the card was answered correct', () => {
     const run = through();
     expect(Object.keys(run.answers)).toEqual(card.map((c) => c.item));
     expect(allRight(preflightAsked(setup, run))).toBe(true);
@@ -48,7 +48,7 @@ describe('a preflight check, round after round', () => {
     expect(asked).toMatchObject({ at: 'end', early: true, wrong: [] });
     expect(allRight(asked)).toBe(false);
   });
-  it('a round gone back to is answered anew, and its new answers count', () => {
+  it('a round answered again replaces its answers', () => {
     const [first] = rounds;
     const wrong = first!.items[0]!.item;
     const back = roundBefore(roundAnswered(BEGUN, first!, [wrong]));

@@ -3,19 +3,19 @@ import type { Setup } from '../setup';
 
 export type PreflightAnswers = Readonly<Record<string, 'pass' | 'fail'>>;
 
-/** A check that has been begun: still there after a reload, at whichever round it was. */
+/** A check in progress; it survives a reload. */
 export interface PreflightRun {
-  /** Names the line of the log it becomes: sent twice, it is kept once. */
+  /** Id of its logbook entry: sent twice, it is kept once. */
   uid: string;
   /** The version of the model it was begun on. */
   version: number;
-  /** The round it is at; as many as there are rounds: through. */
+  /** Index of the current round; the number of rounds when finished. */
   at: number;
   answers: PreflightAnswers;
   where: { place: string; wind: string; battery: string };
 }
 
-/** How a check stands: not begun, a round asked now, or ended. */
+/** State of a check: not begun, in a round, or ended. */
 export type PreflightAsked = { rounds: readonly Round[]; card: readonly PreflightItem[] } & (
   | { at: 'start' }
   | { at: 'round'; round: Round; number: number }
@@ -37,7 +37,7 @@ export function preflightAsked(setup: Setup, run: PreflightRun | undefined): Pre
   };
 }
 
-/** Every line of a round answered: right, but for these. */
+/** Answers every line of a round: all correct except these items. */
 export const roundAnswered = (
   run: PreflightRun,
   { items }: Round,
@@ -56,12 +56,12 @@ export const roundBefore = (run: PreflightRun): PreflightRun => ({
   at: Math.max(0, run.at - 1),
 });
 
-/** Ended where it stands: what was not answered was not checked. */
+/** Stops early: unanswered lines count as not checked. */
 export const brokenOff = (run: PreflightRun, { rounds }: PreflightAsked): PreflightRun => ({
   ...run,
   at: rounds.length,
 });
 
-/** Through, and nothing wrong: it can be kept without another look. */
+/** Whether every line was checked and is correct. */
 export const allRight = (asked: PreflightAsked): boolean =>
   asked.at === 'end' && asked.wrong.length === 0 && !asked.early;

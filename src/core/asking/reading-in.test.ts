@@ -31,10 +31,10 @@ describe('a number off a monitor', () => {
 
 describe('numbers pasted into a row', () => {
   const paste = (text: string, from = channels[0]!) => pastedAt(setup, { rows }, text, from);
-  it('one cell is text like any other', () => {
+  it('one cell is ordinary text', () => {
     expect([paste('12'), paste('')]).toEqual([{ as: 'text' }, { as: 'text' }]);
   });
-  it('one line fills from where it is pasted, whatever stands between its cells', () => {
+  it('one line fills the fields from the pasted one on, with any separator', () => {
     const values = Object.fromEntries(channels.map((c) => [c, c + 1]));
     for (const between of ['\t', ';', ' '])
       expect(paste(row(1).join(between))).toEqual({ as: 'values', values });
@@ -44,7 +44,7 @@ describe('numbers pasted into a row', () => {
       values: { [second!]: 5, [third!]: 6 },
     });
   });
-  it('several lines are whole rows, of the controls that are asked for', () => {
+  it('several lines are whole rows, in the order asked', () => {
     const pasted = paste(`${row(1).join('\t')}\n${row(2).join('\t')}\n`, channels[2]);
     expect(pasted).toEqual({
       as: 'rows',
@@ -69,7 +69,7 @@ describe('numbers pasted into a row', () => {
 });
 
 describe('rows read one after another', () => {
-  it('a new one, and one taken back, ask on', () => {
+  it('adding a reading or taking one back continues the questions', () => {
     const reading = readingAt(setup, {}, { 1: 5 });
     const one = rowsRead({ ...READ_IN_BEGUN, enough: true }, [reading]);
     expect(one).toEqual({ readings: [reading], enough: false });

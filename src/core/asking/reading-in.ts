@@ -4,7 +4,7 @@ import type { Setup } from '../setup';
 /** A program being read off its transmitter, row by row. */
 export interface ReadInSession {
   readonly readings: readonly Reading[];
-  /** What is known is looked at, although rows are left. */
+  /** The person stopped early, with rows remaining. */
   readonly enough: boolean;
 }
 
@@ -21,7 +21,7 @@ export const lastReadingBack = ({ readings }: ReadInSession): ReadInSession => (
   enough: false,
 });
 
-/** What a row of numbers says of the controls that stood so. */
+/** A reading of the monitor with the controls in this posture. */
 export const readingAt = (
   { program }: Pick<Setup, 'program'>,
   controls: Posture,
@@ -47,7 +47,7 @@ export function percentOf(text: string): number | undefined | 'wrong' {
     : 'wrong';
 }
 
-/** What was pasted: the rest of this row, whole rows, nothing to be taken apart, or why it cannot be taken. */
+/** Pasted text: plain text, values of this row, whole rows, or a refusal. */
 export type Pasted =
   | { as: 'text' }
   | { as: 'values'; values: Record<number, number> }

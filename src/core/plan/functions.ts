@@ -40,7 +40,7 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
   ];
 }
 
-/** What rests in the middle of its channel: flaps in the wing, a capture not asked for. */
+/** Functions whose rest is the channel's centre: flaps up, no capture. */
 const RESTS_IN_THE_MIDDLE: ReadonlySet<ChannelFunction> = new Set(['flap', 'flap2', 'capture']);
 
 /** Whether a channel that carries only a switch can carry this. Of two positions neither is the middle. */

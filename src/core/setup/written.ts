@@ -13,5 +13,5 @@ export const SIDE_NAMES = { up: 'up', down: 'down', left: 'left', right: 'right'
 /** Words as the beginning of a sentence. */
 export const capital = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
-/** A number as it is printed: with a minus sign, which no line breaks after as it does after a hyphen. */
+/** A number with a true minus sign: lines break after a hyphen, not after a minus. */
 export const printed = (value: number | string): string => String(value).replace('-', '−');

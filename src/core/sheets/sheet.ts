@@ -10,7 +10,7 @@ import { entryScript } from './unseen';
 /** What to enter, in the order the menus are met, and what to read back afterwards. */
 export interface Sheet {
   title: string;
-  /** What it is entered in. */
+  /** The transmitter it is entered in. */
   subtitle: string;
   /** What keeps the model from moving while it is entered. */
   safe: string;

@@ -112,7 +112,7 @@ describe('a channel that sends the positions of a switch only', () => {
   const says = (setup: Setup) =>
     own(setup, 'as-chosen').map((f) => [f.severity, f.says, ...f.remedies.map((r) => r.label)]);
 
-  it('what it cannot send of a choice is said, and what it can is not', () => {
+  it('reports exactly the choices it cannot send', () => {
     const rows = [
       [secondAilerons, 'flap', 2],
       [secondAilerons, 'flap', 3],
@@ -165,7 +165,7 @@ describe('a channel that sends the positions of a switch only', () => {
       ]
     `);
   });
-  it('servos that turn the other way: full flap is down all the same', () => {
+  it('reversed servos: full flap still goes down', () => {
     const setup = stepped(secondAilerons.make, 'flap', 3, (s) => {
       for (const servo of s.airframe.servos)
         if (servo.carries === 'flap')

@@ -3,15 +3,15 @@ import { leadsOf } from './leads';
 
 /** The wiring as it is drawn: channels, the unit's plugs, servos and motors, each from top to bottom. */
 export interface Drawn {
-  /** Each with the plug that puts it out; without one where the unit keeps it for itself. */
+  /** Each with the plug that outputs it; without one where the unit uses it internally. */
   channels: { channel: number; words: string; port: string | undefined }[];
   plugs: { port: string; label: string; onReceiver: boolean; words: string }[];
   ends: { label: string; port: string; yLead: boolean }[];
-  /** Servos and motors that are in no plug. */
+  /** Servos and motors not plugged in. */
   unplugged: string[];
 }
 
-/** The plug that puts a function out; undefined where it is an order to the unit, or goes into its mix. */
+/** The plug that outputs a function; undefined for an order to the unit or an input of its mix. */
 export const portFor = ({ unit }: Pick<Setup, 'unit'>, carries: ChannelFunction) =>
   unit.settings.outputs.find((o) => o.carries === carries)?.port;
 

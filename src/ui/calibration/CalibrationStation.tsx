@@ -87,7 +87,7 @@ export function CalibrationStation() {
               aria-pressed={waits}
               onClick={() => setSession(faceWaits(session))}
             >
-              It never moves on
+              Not accepted
             </button>
             <button
               type="button"

@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import type { StationId } from '@/core/procedure';
 
-/** What draws each station, loaded by itself. A station left out does not compile. */
+/** Loads the component of each station. A missing station does not compile. */
 export const LOADERS: Record<StationId, () => Promise<ComponentType>> = {
   job: () => import('../job/JobStation').then((m) => m.JobStation),
   rig: () => import('../rig/RigStation').then((m) => m.RigStation),

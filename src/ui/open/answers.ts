@@ -43,7 +43,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
   const onOf = (answer: PendingAnswer): number => knownOf(answer) ?? get().version;
 
   let turn: Promise<unknown> = Promise.resolve();
-  /** After what was begun before it. */
+  /** Runs the work after all work queued before it. */
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     const next = turn.then(work);
     turn = next.catch(() => undefined);
@@ -88,7 +88,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
     }
   };
 
-  /** Sends the answers of the first look that waits. @returns whether there was one */
+  /** Sends the waiting answers of one look. @returns whether there were any */
   const sendFirst = (which: (a: PendingAnswer) => boolean) =>
     inTurn(async () => {
       const waiting = get().answers.filter((a) => a.state === 'sending' && which(a));
@@ -105,8 +105,8 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
   });
 
   /**
-   * Sends the answers that speak of a version the server has. A save waits for it: what was seen before a
-   * change is no answer to what has changed.
+   * Sends the answers given on a version the server has. A save waits for it: an answer given before a change
+   * must arrive before the change.
    */
   const sendKnown = async (): Promise<void> => {
     while (await sendFirst((a) => knownOf(a) !== undefined));

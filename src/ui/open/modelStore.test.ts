@@ -335,7 +335,7 @@ describe('answers', () => {
     await settle();
     expect(server.view().evidence.map((e) => e.version)).toEqual([2]);
   });
-  it('given before a change reach the server before it, however quickly that follows', async () => {
+  it('given before a change reach the server before it, however quick the change', async () => {
     const store = open();
     server.changed = ['the mounting'];
     void store.getState().observe({ check: 'stick-roll', surface: 'aileron-left' }, 'up');

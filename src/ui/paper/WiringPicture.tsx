@@ -36,7 +36,7 @@ export function WiringPicture({
 }: {
   drawn: Drawn;
   unit: string;
-  /** Points there are from margin to margin. */
+  /** Width between the margins, in points. */
   width: number;
   print: Letters['print'];
 }) {

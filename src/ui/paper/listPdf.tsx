@@ -16,7 +16,7 @@ export interface PaperLine {
 
 /** A page of lines with tick boxes. */
 export interface PaperList {
-  /** The model, and what of it the paper is. */
+  /** The model's name; the subtitle says which paper it is. */
   title: string;
   subtitle: string;
   caution: string;
@@ -132,7 +132,7 @@ const MOST_BESIDE = 52;
 /** Lines of one step, kept together up to this many. */
 const MOST_TOGETHER = 12;
 
-/** Lines from one that leads to the next. */
+/** Lines grouped by their leading line. */
 function groupsOf(lines: readonly PaperLine[]): PaperLine[][] {
   const groups: PaperLine[][] = [];
   for (const line of lines)

@@ -59,7 +59,7 @@ function noted({ unit }: Setup, step: StepId): string[] {
   return note ? [`Your note: ${note}`] : [];
 }
 
-/** Longest end of a line that is what the line is about; a longer one is how it is done. */
+/** A longer text after the colon is an instruction, a shorter one the item it concerns. */
 const MOST_SUBJECT = 40;
 
 /**

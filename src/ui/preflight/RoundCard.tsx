@@ -23,7 +23,7 @@ export function RoundCard({
   /** Its place in the card, from 1. */
   at: number;
   of: number;
-  /** Every line answered: right, but for these. */
+  /** Answers every line of the round; these items are wrong. */
   onAnswer: (wrong: readonly string[]) => void;
   onBack: () => void;
   onBreakOff: () => void;

@@ -8,7 +8,7 @@ export interface Sentenced {
   wish: (next: ProgramWishes, label: string) => void;
 }
 
-/** What has a sentence: every choice but the sticks, of which nothing is chosen. */
+/** Choices with a sentence: all but the sticks. */
 export type SentenceId = Exclude<WishId, 'sticks'>;
 
 /** One thing that can be chosen, as a sentence; what it speaks of is shown on the rig. */

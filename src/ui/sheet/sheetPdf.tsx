@@ -38,7 +38,7 @@ const styles = StyleSheet.create({
   foot: { position: 'absolute', bottom: 12, left: 28, right: 28, fontSize: 9, color: '#333' },
 });
 
-/** Poses that one page surely has room for. */
+/** Poses that always fit on one page. */
 const MOST_ON_A_PAGE = 9;
 
 /** The entry sheet on paper: dense, with boxes to tick and a small grid for every pose. */

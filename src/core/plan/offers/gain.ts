@@ -28,7 +28,7 @@ export function gainsOn(setup: Setup, control: string): number[] {
   return positionsOfSwitches(setup, [control]) === 3 ? [...three] : [...two];
 }
 
-/** The values there are, for as many positions as another switch has. */
+/** Existing gains, fitted to the positions of another switch. */
 export const gainsFor = (setup: Setup, control: string, pct: readonly number[]): number[] =>
   Array.from(
     { length: positionsOfSwitches(setup, [control]) },

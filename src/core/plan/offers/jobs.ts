@@ -15,7 +15,7 @@ export type JobId =
 /** Something a control could be made to do. */
 export interface Job {
   id: JobId;
-  /** It does that now. */
+  /** The control does this now. */
   now: boolean;
   next: ProgramWishes;
 }

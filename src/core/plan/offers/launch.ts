@@ -9,7 +9,7 @@ export const launchOn = (
   control: string,
 ): NonNullable<ProgramWishes['launch']> => ({ ...USUAL, ...launch, control });
 
-/** A control for it that nothing else is held or pressed for. */
+/** A free momentary or switch for launch help. */
 export function launchControl(
   { transmitter }: Setup,
   { panic, cut }: ProgramWishes,

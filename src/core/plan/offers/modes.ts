@@ -1,7 +1,7 @@
 import type { Mode, ProgramWishes, Setup } from '../../setup';
 import { positionsOfSwitches } from '../wishes/modes';
 
-/** The mode table for other switches: what is known already, the rest as its last. */
+/** The mode table for other switches: existing modes first, the last one repeated. */
 export function modesOn(
   setup: Setup,
   table: readonly Mode[],

@@ -94,7 +94,7 @@ describe('first figures', () => {
     expect(written.length).toBeGreaterThan(2);
     expect(written.filter(([, ok]) => !ok)).toEqual([]);
   });
-  it('values for another switch keep what they can of those there are', () => {
+  it('values for another switch keep the existing ones', () => {
     const setup = jet.make();
     const three = setup.transmitter.controls.find((c) => c.kind === 'switch-3')!.id;
     const two = setup.transmitter.controls.find((c) => c.kind === 'switch-2')!.id;

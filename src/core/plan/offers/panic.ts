@@ -1,7 +1,7 @@
 import type { PanicWay, ProgramWishes, Setup } from '../../setup';
 import { PANIC_GAIN_PCT } from '../figures';
 
-/** Held so long, a brush against it does nothing. Common practice, no source. */
+/** Hold time that ignores an accidental touch. Common practice, no source. */
 const BRUSH_S = 0.3;
 
 const acts = (way: PanicWay) => way !== 'none' && way !== 'mode-position';
@@ -27,6 +27,6 @@ export function panicBy(
   };
 }
 
-/** The way panic works now, or taking the mode channel over. */
+/** How panic works now; by default it takes over the mode channel. */
 export const panicWayNow = ({ panic }: ProgramWishes): PanicWay =>
   panic && acts(panic.way) ? panic.way : 'replace';

@@ -89,7 +89,7 @@ function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 |
     raised.step(raised.restStimulus(), raised.newMemory(), frame);
     return frame.surfaceDeg[at]!;
   };
-  // From end to end: a channel that knows the positions of a switch only tells nothing less apart.
+  // Full travel: a switch-only channel rounds smaller values to the same position.
   return read(100) >= read(-100) ? 1 : -1;
 }
 

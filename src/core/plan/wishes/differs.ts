@@ -45,7 +45,7 @@ export interface Difference {
   /** What the choice gives then, and what the program gives. */
   chosen: string;
   given: string;
-  /** Channels that cannot send what is chosen: written again, the program gives the same. */
+  /** Channels that cannot send the chosen value: writing the choice again changes nothing. */
   unsent: readonly number[];
   /** Names this difference: another one has another name. */
   name: string;
@@ -70,7 +70,7 @@ const HELD_S = 6;
  * The first moment in which a program does otherwise than its choice says: what the choice would write,
  * in the place of what stands for it, is played beside what is there, with every control that either of
  * them reads. What is chosen is thereby said in one place, by whoever writes it. It is played on channels
- * that send every value, so that one that knows a switch's positions only is found out.
+ * that send every value, so that a switch-only channel shows up as a difference.
  * @returns undefined where they agree
  */
 export function differs(setup: Setup, wish: WishId): Difference | Unwritable | undefined {
@@ -223,7 +223,7 @@ function* tries(controls: readonly Control[]): Generator<Done[]> {
   }
 }
 
-/** What is carried to the unit as an order that it answers at once, in the frame. */
+/** Orders whose effect shows in the frame at once. */
 const ORDERS = ['mode', 'gain'];
 
 /** A program played from power-up, armed, everything at rest. */
@@ -265,7 +265,7 @@ class Played {
 
 /**
  * What two frames of one moment differ in, said of each: the mode, then what a channel carries.
- * @param stepped channels that cannot send every pulse: on them an order counts that is understood alike
+ * @param stepped channels that cannot send every pulse: their mode and gain orders are compared by effect
  */
 function apartIn(
   setup: Setup,

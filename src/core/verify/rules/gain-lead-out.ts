@@ -18,7 +18,7 @@ export const gainLeadOut: Rule = {
     const modes = new Set(proof.rows.map((r) => r.mode));
     const off =
       proof.rows.length > 0 ? modes.has('off') : !bySide && settings.slots.includes('off');
-    // What it kept decides then, and is not known before it is written down.
+    // The value it kept decides, and it is unknown until you write it down.
     const unknown =
       bySide &&
       traits.gainLeadMissing === 'keeps-last' &&

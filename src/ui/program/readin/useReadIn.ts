@@ -7,7 +7,7 @@ import { readIn, type ReadInState } from '@/workers/readin';
 import type { ReadInWorker } from '@/workers/readin.worker';
 import { WorkerLine } from '../../open/workerLine';
 
-/** What several programs may still give is looked for as long as a second. */
+/** A question takes up to a second. */
 const SILENCE_MS = 20_000;
 
 /**
