@@ -8,6 +8,7 @@ export default defineConfig({
   test: {
     isolate: false,
     maxWorkers: 2,
+    setupFiles: ['./src/core/verify/prover.ts'],
     // Only a test that hangs may run into it: how long one takes depends on what else the machine does.
     testTimeout: process.env.TOLVAN_FULL === '1' ? 24 * 3_600_000 : 600_000,
     projects: [

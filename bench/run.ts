@@ -1,5 +1,6 @@
 // Speed as ratios within one run; nothing here is an absolute time.
 import { Bench } from 'tinybench';
+import '../src/core/verify/prover';
 import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import '../core/verify/prover';
 import {
   ENTRY_STYLES,
   describeProblem,

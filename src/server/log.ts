@@ -13,8 +13,7 @@ import {
   testSubject,
 } from '../core/logbook';
 import { LabelSchema } from '../core/setup';
-import type { Setup } from '../core/setup';
-import { READ_ITEM, recordScript, tuneScript } from '../core/tuning';
+import { READ_ITEM, readsGain, recordScript } from '../core/tuning';
 import { Failure } from './failure';
 import { checked } from './http';
 import { ask } from './judge';
@@ -61,9 +60,6 @@ const NewEntrySchema = LogEntrySchema.omit({ version: true }).extend({
   kind: z.enum(['flight', 'maintenance', 'note']),
 });
 
-/** The step of tuning that asks for numbers, where the unit has a gain that can be read. */
-const readStep = (setup: Setup) => tuneScript(setup).filter((s) => s.item === READ_ITEM.item);
-
 /** Writes a line into the log of the version at hand. An flight or run is the proof that it was recorded. */
 export async function addEntry(id: string, data: unknown, store = workshop()): Promise<LogEntry> {
   const head = headOf(store, id);
@@ -77,7 +73,7 @@ export async function addEntry(id: string, data: unknown, store = workshop()): P
           [
             ...recordScript(),
             // The numbers are what tuning is for: only a line that has them proves it.
-            ...(entry.gainReading ? readStep(head.setup) : []),
+            ...(entry.gainReading && readsGain(head.setup) ? [READ_ITEM] : []),
           ].map((step) => ({ ...testSubject(step), seen: 'pass' })),
         )
       : [];

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import '../core/verify/prover';
 import {
   evidenceRepository,
   hangarRepository,

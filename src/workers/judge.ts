@@ -1,3 +1,4 @@
+import '../core/verify/prover';
 import type { Setup } from '../core/setup';
 import { posesOf, type Poses } from '../core/sheets';
 import { proofOf, reasonOf, RULES, verify, type Finding, type Proof } from '../core/verify';

@@ -1,5 +1,7 @@
 import {
+  EVENTS,
   aboutOf,
+  eventPatch,
   isDone,
   latestOf,
   staleReasons,
@@ -9,7 +11,9 @@ import {
   type Status,
   type Subject,
 } from '../logbook';
+import { applyPatch } from '../patch';
 import type { Setup } from '../setup';
+import type { Finding } from '../verify';
 import { isThrow } from '../preparation';
 import { byRules } from './proofs';
 import { saidOf, type ProofContext, type Proof, type Step, type StepId } from './step';
@@ -35,8 +39,8 @@ export const stepsOf = (setup: Setup): Step[] =>
 /** Every step that applies, with its status worked out from the Setup and what was seen. */
 export function jobOf(bench: ProofContext): JobStep[] {
   const applying = stepsOf(bench.setup);
-  const ownerOf = (rule: string) =>
-    applying.find((s) => (s.rules as readonly string[] | undefined)?.includes(rule))?.id ??
+  const ownerOf = (rule: Finding['rule']) =>
+    applying.find((s) => s.rules?.some((r) => r === rule))?.id ??
     'program';
   const found = applying.map((step) => {
     const findings = bench.findings?.filter((f) => ownerOf(f.rule) === step.id);
@@ -100,11 +104,31 @@ function stepIdOf(about: About): StepId {
   }
 }
 
+/** What was seen and still holds. */
+const holding = (setup: Setup, evidence: readonly Evidence[]): Evidence[] =>
+  latestOf(evidence).filter((e) => e.seen !== 'unseen' && staleReasons(setup, e).length === 0);
+
 /** What a change killed, step by step, with the reasons. */
-export function killedBy(before: Setup, after: Setup, evidence: readonly Evidence[]): Killed[] {
+export const killedBy = (before: Setup, after: Setup, evidence: readonly Evidence[]): Killed[] =>
+  killedOf(holding(before, evidence), after);
+
+/** For everything that can happen to a model, by its id: what would have to be checked again. */
+export function undoneByEvents(
+  setup: Setup,
+  evidence: readonly Evidence[],
+): Record<string, string[]> {
+  const held = holding(setup, evidence);
+  return Object.fromEntries(
+    EVENTS.map(({ id }) => [
+      id,
+      killedOf(held, applyPatch(setup, eventPatch(setup, id))).map((k) => k.step.title),
+    ]),
+  );
+}
+
+function killedOf(held: readonly Evidence[], after: Setup): Killed[] {
   const killed = new Map<Step, Killed>();
-  for (const seen of latestOf(evidence)) {
-    if (seen.seen === 'unseen' || staleReasons(before, seen).length > 0) continue;
+  for (const seen of held) {
     const reasons = staleReasons(after, seen);
     const step = stepOf(seen);
     if (reasons.length === 0 || !step) continue;

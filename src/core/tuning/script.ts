@@ -24,10 +24,9 @@ export function tuneScript(setup: Setup): ScriptStep[] {
   const position = offPosition(setup);
   const off = position ? TUNE.off({ off: position }) : TUNE.lowest();
   const by = gainBy(setup);
-  const monitor: Line[] =
-    setup.unit.traits.gainLaw === 'fixed'
-      ? []
-      : [['read', TUNE['read-monitor'](), [TUNE['numbers-in-log']()]]];
+  const monitor: Line[] = !readsGain(setup)
+    ? []
+    : [['read', TUNE['read-monitor'](), [TUNE['numbers-in-log']()]]];
   const { onSurface, back, moves } = kindOf(setup.airframe);
   if (onSurface)
     return scriptOf('tune', [
@@ -69,6 +68,9 @@ export function tuneScript(setup: Setup): ScriptStep[] {
     ...monitor,
   ]);
 }
+
+/** Whether the gain is set by a channel, so that its monitor can be read. */
+export const readsGain = (setup: Setup): boolean => setup.unit.traits.gainLaw !== 'fixed';
 
 /** What a flight or run with a gain reading in the log proves of tuning: the numbers are there. */
 export const READ_ITEM = { test: 'tune', item: 'read' } as const;

@@ -1,5 +1,7 @@
 import type { PatchOperation } from '../patch';
 import type { Axis, Mode, WishId } from '../setup';
+import type { RequirementId } from './requirements/ids';
+import type { RuleId } from './rules/ids';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
@@ -42,9 +44,9 @@ export interface Found {
 
 export interface Finding extends Omit<Found, 'without' | 'of'> {
   /** Id of the rule, as in the table of mistakes; of the requirement where no rule knows why. */
-  rule: string;
+  rule: RuleId | RequirementId;
   /** Requirements that fail because of it. */
-  requirements: string[];
+  requirements: RequirementId[];
 }
 
 /** What a failure is about, for rules to recognise. */

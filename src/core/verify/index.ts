@@ -2,6 +2,8 @@ export type { About, Failure, Finding, Remedy, Severity, Witness, WitnessStep } 
 export type { Rule } from './rule';
 export * from './explore';
 export * from './proof';
+export { prove, unreducedCount } from './prove';
+export { witnessOfRow, type ProofRow } from './rows';
 export type { RequirementId } from './requirements/ids';
 export type { RuleId } from './rules/ids';
 export { REQUIREMENTS, type PanicAnswer, type Requirement } from './requirements';

@@ -2,6 +2,7 @@ import type { Setup } from '../setup';
 import type { About, Failure, Finding, Found } from './finding';
 import { explainer } from './explains';
 import { proofOf, type Result } from './proof';
+import type { RequirementId } from './requirements/ids';
 import type { Rule } from './rule';
 
 const ORDER = ['stop', 'caution', 'note'] as const;
@@ -26,7 +27,7 @@ export function judged(setup: Setup, rules: readonly Rule[]): Finding[] {
   const proof = proofOf(setup);
   const explains = explainer(setup);
   const found = rules.flatMap((rule) =>
-    rule.check(setup, proof).map((f) => ({ rule, found: f, requirements: [] as string[] })),
+    rule.check(setup, proof).map((f) => ({ rule, found: f, requirements: [] as RequirementId[] })),
   );
   const bare: Finding[] = [];
   for (const result of proof.results)

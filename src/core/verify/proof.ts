@@ -1,19 +1,8 @@
 import type { Setup } from '../setup';
-import { decide, factsOf } from './engine';
-import {
-  isContinuous,
-  listening,
-  remembers,
-  type PanicControl,
-  type TableOptions,
-} from './explore';
+import { listening, type PanicControl, type TableOptions } from './explore';
 import type { Failure, Outcome } from './finding';
-import { outcomesOf } from './outcomes';
-import { REQUIREMENTS } from './requirements';
 import type { RequirementId } from './requirements/ids';
-import { ordersTable, rowsOf, type ProofRow } from './rows';
-
-export { witnessOfRow, type ProofRow } from './rows';
+import type { ProofRow } from './rows';
 
 /** One requirement, and what looking came to. */
 export interface Result extends Omit<Outcome, 'claims'> {
@@ -42,60 +31,38 @@ export interface Proof {
 /** How far to look, and whom to report to. */
 export type ProofOptions = Pick<TableOptions, 'onProgress' | 'limit'>;
 
-/** Holds every requirement against a Setup. */
-export function prove(setup: Setup, options: ProofOptions = {}): Proof {
-  const heard = listening(options.onProgress);
-  const facts = factsOf(setup);
-  const heeded = { ...options, ...heard.options };
-  const applying = REQUIREMENTS.filter((r) => r.applies(setup));
-  const outcomes = outcomesOf(facts, applying, options.limit, (claims) => ({
-    verdicts: decide(facts, claims, heeded),
-    gaveUp: heard.gaveUp(),
-  }));
-  const results = applying.flatMap(({ id, title, must, from }, i): Result[] => {
-    const outcome = outcomes[i];
-    if (!outcome) return [];
-    const { failures, states, leftOut } = outcome;
-    return [{ id, title, must, from, failures, states, leftOut }];
-  });
-  const orders = ordersTable(facts, heeded);
-  const off = outcomes[applying.findIndex((r) => r.id === 'master-off')]?.holds['off'] ?? [];
-  return {
-    results,
-    rows: rowsOf(facts, orders),
-    controls: orders.cone.controls.map((at) => setup.transmitter.controls[at]!.id),
-    visited: orders.cells.length,
-    unreduced: unreducedCount(setup),
-    complete: orders.tooLarge === undefined && results.every((r) => r.leftOut.length === 0),
-    panic: facts.panic,
-    masterOff: off.map((position) => {
-      const [control, value] = position.split(' ');
-      return { control: control!, value: Number(value) };
-    }),
-  };
-}
-
-/** All positions of switches, ends and middles of everything else, all memory, signal there and lost. */
-export function unreducedCount(setup: Setup): number {
-  const controls = setup.transmitter.controls.reduce(
-    (n, c, at) => n * (isContinuous(setup, at) ? 3 : c.kind === 'switch-3' ? 3 : 2),
-    1,
-  );
-  return setup.program.logic.reduce((n, _, i) => (remembers(setup, i) ? n * 2 : n), controls * 2);
-}
-
 const proofs = new WeakMap<Setup, Proof>();
 
-/** The proof of a Setup, worked out once: every rule asks the same one. Setups are immutable. */
+type Prove = (setup: Setup, options: ProofOptions) => Proof;
+
+let prover: Prove | undefined;
+
+/**
+ * Says how a proof is worked out. A page is given its proofs by a worker and does not carry the prover;
+ * everything else imports `prover`, which calls this.
+ */
+export function proveWith(prove: Prove): void {
+  prover = prove;
+}
+
+/**
+ * The proof of a Setup, worked out once: every rule asks the same one. Setups are immutable.
+ * @throws where it is not known and nothing here can work it out: a page asks its worker first
+ */
 export function proofOf(setup: Setup, options: ProofOptions = {}): Proof {
   const known = proofs.get(setup);
   if (known) return known;
+  if (!prover)
+    throw new Error('This Setup has not been proved yet, and nothing here can prove it.');
   const heard = listening(options.onProgress);
-  const proof = prove(setup, { ...options, ...heard.options });
+  const proof = prover(setup, { ...options, ...heard.options });
   // One that was given up says nothing of the Setup: the next to ask works it out.
   if (!heard.gaveUp()) proofs.set(setup, proof);
   return proof;
 }
+
+/** Whether the proof of a Setup is known already. */
+export const isProved = (setup: Setup): boolean => proofs.has(setup);
 
 /** Takes a proof that was worked out elsewhere, in a worker say, for the one of this Setup. */
 export function rememberProof(setup: Setup, proof: Proof): void {

@@ -2,8 +2,9 @@ import type { Setup } from '../setup';
 import type { Finding } from './finding';
 import { judged } from './judge';
 import { offered } from './offer';
-import { REQUIREMENTS } from './requirements';
-import { RULES } from './rules';
+import { REQUIREMENT } from './requirements';
+import { RULE, RULES } from './rules';
+import type { RuleId } from './rules/ids';
 
 const known = new WeakMap<Setup, Finding[]>();
 
@@ -21,9 +22,10 @@ export function verify(setup: Setup, onTry?: () => void): Finding[] {
 export const findingsOf = (setup: Setup): Finding[] => judged(setup, RULES);
 
 /** What a finding stands for, by its id: a mistake of the table, or a requirement nothing explains. */
-export function reasonOf(id: string): { title: string; why: string } {
-  const rule = RULES.find((r) => r.id === id);
-  if (rule) return rule;
-  const requirement = REQUIREMENTS.find((r) => r.id === id);
-  return requirement ? { title: requirement.title, why: requirement.must } : { title: id, why: '' };
+export function reasonOf(id: Finding['rule']): { title: string; why: string } {
+  if (isRule(id)) return RULE[id];
+  const { title, must } = REQUIREMENT[id];
+  return { title, why: must };
 }
+
+const isRule = (id: Finding['rule']): id is RuleId => id in RULE;

@@ -1,3 +1,4 @@
+import '../../core/verify/prover';
 import { diagnose } from '../../core/directions';
 import {
   freshObservations,

@@ -16,7 +16,7 @@ export function Verdict() {
   // The title of a mistake says what is wrong; that of a requirement says what must be.
   const wrong = new Map(
     serious.map((f) => [
-      (f.requirements.includes(f.rule) ? undefined : reasons[f.rule]?.title) ?? f.says,
+      (f.requirements.some((r) => r === f.rule) ? undefined : reasons[f.rule]?.title) ?? f.says,
       f.severity,
     ]),
   );

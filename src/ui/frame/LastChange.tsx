@@ -7,6 +7,7 @@ import { killedBy } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useModel } from '../open/modelStore';
 import { useVerdict } from '../open/verdict';
+import { isProved } from '@/core/verify';
 
 /** What the last change in this tab killed, at whichever station it was made: said at once, with the reasons. */
 export function LastChange() {
@@ -14,14 +15,14 @@ export function LastChange() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const changed = useModel((s) => s.changed);
-  const { findings, visiting } = useVerdict();
+  const { findings, visiting, provedBefore } = useVerdict();
   const [put, setPut] = useState<object>();
   // Some tests are made from the proof: not before it is there.
   const judged = findings !== undefined && visiting === undefined;
-  const killed = useMemo(
-    () => (changed && judged ? killedBy(changed.before, setup, evidence) : []),
-    [changed, judged, setup, evidence],
-  );
+  const killed = useMemo(() => {
+    const before = changed && isProved(changed.before) ? changed.before : provedBefore;
+    return changed && before && judged ? killedBy(before, setup, evidence) : [];
+  }, [changed, judged, provedBefore, setup, evidence]);
   if (!changed || killed.length === 0 || put === changed) return null;
   return (
     <section className="card mb-4 print:hidden" aria-labelledby="killed-title">

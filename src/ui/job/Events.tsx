@@ -1,30 +1,48 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from '../parts/toast';
-import { EVENTS, eventPatch, eventTitle, type PhysicalEvent } from '@/core/logbook';
-import { applyPatch } from '@/core/patch';
-import { killedBy } from '@/core/procedure';
+import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
+import { proverLine } from '../open/proverLine';
 import { Over, OverClose } from '../parts/Over';
 import { Section } from '../parts/Section';
+
+/** What each event would undo; undefined while it is worked out, or why it cannot be. */
+function useUndone(): Record<string, string[]> | string | undefined {
+  const setup = useModel((s) => s.setup);
+  const evidence = useModel((s) => s.evidence);
+  const [undone, setUndone] = useState<Record<string, string[]> | string>();
+  useEffect(() => {
+    const line = proverLine();
+    const cancel = line.ask(
+      (prover) => prover.undoneByEvents(setup, [...evidence]),
+      setUndone,
+      setUndone,
+    );
+    return () => {
+      cancel();
+      line.close();
+    };
+  }, [setup, evidence]);
+  return undone;
+}
+
+function saysOf(undone: Record<string, string[]> | string | undefined, event: string): string {
+  if (undone === undefined) return '…';
+  if (typeof undone === 'string') return `What depends on it could not be worked out: ${undone}`;
+  const steps = undone[event] ?? [];
+  return steps.length > 0
+    ? `Check again: ${steps.join(', ')}`
+    : 'Nothing checked so far depends on it';
+}
 
 /** Something happened to the model: what it would undo, and two taps to write it down. */
 export function Events() {
   const happened = useModel((s) => s.happened);
   const setup = useModel((s) => s.setup);
-  const evidence = useModel((s) => s.evidence);
   const titleOf = (e: PhysicalEvent) => eventTitle(e, setup.airframe);
-  const undone = useMemo(
-    () =>
-      new Map(
-        EVENTS.map((e) => {
-          const after = applyPatch(setup, eventPatch(setup, e.id));
-          return [e.id, killedBy(setup, after, evidence).map((k) => k.step.title)] as const;
-        }),
-      ),
-    [setup, evidence],
-  );
+  const undone = useUndone();
   const [event, setEvent] = useState<PhysicalEvent>();
   const [note, setNote] = useState('');
   const keep = async () => {
@@ -46,9 +64,7 @@ export function Events() {
               {titleOf(e)}
             </button>
             <span className="text-soft min-w-0 flex-1 basis-48 text-sm">
-              {undone.get(e.id)!.length > 0
-                ? `Check again: ${undone.get(e.id)!.join(', ')}`
-                : 'Nothing checked so far depends on it'}
+              {saysOf(undone, e.id)}
             </span>
           </li>
         ))}

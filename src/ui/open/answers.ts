@@ -1,4 +1,5 @@
 import { openGates, stepOf, type BenchSaid } from '@/core/procedure';
+import { stamp } from '@/core/logbook';
 import type { Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import type { PendingAnswer, ModelState } from './modelState';
@@ -145,6 +146,7 @@ export function answersOf({ get, put, ask, versionOf, ready, kept, refused, say,
         return {
           ...said,
           words,
+          parts: stamp(setup, said),
           version: versionOf.get(setup),
           state: 'sending',
           at,

@@ -35,6 +35,8 @@ export interface PendingAnswer extends Said {
   /** When it was given, and what had been said of the bench then. */
   at: string;
   bench: BenchSaid | undefined;
+  /** What it depends on, stamped on the Setup it was given on; absent in what a page kept before stamps were. */
+  parts?: Record<string, string>;
   /** Version it was given on; not known before a save on its way is through. */
   version: number | undefined;
   state: 'sending' | 'failed' | 'refused';

@@ -3,7 +3,7 @@
 import { createContext, useContext } from 'react';
 import { createStore, useStore } from 'zustand';
 import { applyPatch, guardedDifference } from '@/core/patch';
-import { stamp, type Evidence } from '@/core/logbook';
+import { type Evidence } from '@/core/logbook';
 import type { Problem, Result, Setup } from '@/core/setup';
 import type { ModelView } from '@/server/models';
 import { answersOf } from './answers';
@@ -74,7 +74,7 @@ export function createModelStore(
           check: a.check,
           surface: a.surface,
           seen: a.seen,
-          parts: stamp(get().setup, a),
+          parts: a.parts ?? {},
           version: 0,
           at: new Date().toISOString(),
           ...(a.ground ? { ground: a.ground } : {}),

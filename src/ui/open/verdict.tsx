@@ -6,9 +6,8 @@ import type { Setup } from '@/core/setup';
 import { rememberPoses } from '@/core/sheets';
 import { rememberProof, type Finding, type Proof } from '@/core/verify';
 import type { Verdict } from '@/workers/judge';
-import type { Prover } from '@/workers/proof.worker';
 import { useModel } from './modelStore';
-import { WorkerLine } from './workerLine';
+import { proverLine } from './proverLine';
 
 /** What the rules say, as far as it is known for the Setup on the screen. */
 export interface KnownVerdict {
@@ -20,6 +19,8 @@ export interface KnownVerdict {
   rules: number;
   /** States visited so far while it is being worked out; undefined when it is not. */
   visiting: number | undefined;
+  /** The Setup that was proved before this one: a change made before its proof came has no proof of its own. */
+  provedBefore?: Setup | undefined;
   /** Why it is not being worked out any more, in words, and what can be done. */
   failed: { words: string; again: () => void; here: () => void } | undefined;
 }
@@ -35,24 +36,31 @@ export const VerdictContext = createContext<KnownVerdict>({
 
 export const useVerdict = (): KnownVerdict => useContext(VerdictContext);
 
-/** A proof tells how far it is many times a second; the rules after it take a moment. */
-const SILENCE_MS = 10_000;
+interface Known {
+  of: Setup;
+  verdict: Verdict;
+  before: Setup | undefined;
+}
+
+const after =
+  (of: Setup, verdict: Verdict) =>
+  (known: Known | undefined): Known => ({
+    of,
+    verdict,
+    before: known?.of === of ? known.before : known?.of,
+  });
 
 /** Judges the Setup in a worker whenever it changes; the next change ends what is still running. */
 export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const setup = useModel((s) => s.setup);
-  const [known, setKnown] = useState<{ of: Setup; verdict: Verdict }>();
+  const [known, setKnown] = useState<Known>();
   const [visited, setVisited] = useState<{ of: Setup; states: number }>();
   const [failed, setFailed] = useState<{ of: Setup; words: string }>();
   const [tries, setTries] = useState(0);
-  const line = useRef<WorkerLine<Prover>>(undefined);
+  const line = useRef<ReturnType<typeof proverLine>>(undefined);
   useEffect(() => () => line.current?.close(), []);
   useEffect(() => {
-    line.current ??= new WorkerLine<Prover>(
-      () =>
-        new Worker(new URL('../../workers/proof.worker.ts', import.meta.url), { type: 'module' }),
-      SILENCE_MS,
-    );
+    line.current ??= proverLine();
     return line.current.ask(
       (prover, heard) =>
         prover.judge(
@@ -65,7 +73,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       (verdict) => {
         rememberProof(setup, verdict.proof);
         rememberPoses(setup, verdict.poses);
-        setKnown({ of: setup, verdict });
+        setKnown(after(setup, verdict));
       },
       (words) => setFailed({ of: setup, words }),
     );
@@ -78,6 +86,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
     proof: known?.verdict.proof,
     reasons: known?.verdict.reasons ?? {},
     rules: known?.verdict.rules ?? 0,
+    provedBefore: fresh ? known.before : known?.of,
     visiting: fresh ? undefined : visited?.of === setup ? visited.states : 0,
     failed:
       broken === undefined
@@ -91,11 +100,28 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
             async here() {
               setFailed(undefined);
               const { judge } = await import('@/workers/judge');
-              setKnown({ of: setup, verdict: judge(setup, () => undefined) });
+              setKnown(
+                after(
+                  setup,
+                  judge(setup, () => undefined),
+                ),
+              );
             },
           },
   };
   return <VerdictContext value={value}>{children}</VerdictContext>;
+}
+
+/** Shows what is made from the proof once the Setup on the screen is proved. */
+export function WhenProved({ children }: { children: React.ReactNode }) {
+  const { visiting } = useVerdict();
+  return visiting === undefined ? (
+    children
+  ) : (
+    <p className="card" role="status">
+      Looking at every position …
+    </p>
+  );
 }
 
 /** Says that the proof is not there and will not come by itself, with ways on. */

@@ -7,7 +7,7 @@ import { fromInverted } from '@/core/recovery';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
-import { useVerdict } from '../open/verdict';
+import { useVerdict, WhenProved } from '../open/verdict';
 import { PitchChart } from './PitchChart';
 import { TestScript } from '../checks/TestScript';
 import { Measured } from '../measure/Measured';
@@ -15,9 +15,11 @@ import { Section } from '../parts/Section';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
 export function PanicStation() {
-  const { visiting } = useVerdict();
-  // The script is made from the proof, which a worker is working out.
-  return visiting === undefined ? <Panic /> : <p className="card">Looking at every position …</p>;
+  return (
+    <WhenProved>
+      <Panic />
+    </WhenProved>
+  );
 }
 
 function Panic() {

@@ -1,10 +1,10 @@
 'use client';
 
-import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { functionOf, functionsFor, handsOn, pointer, type Transmitter } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
+import { freeId, Rows } from '../fields/Rows';
 import { TextField } from '../fields/TextField';
+import { Refused, useAttempt } from '../fields/useAttempt';
 import { Fold } from '../parts/Fold';
 import type { ChangeTransmitter } from './change';
 import { Select } from '../parts/Select';
@@ -18,12 +18,9 @@ export function LinkEditor({
   change: ChangeTransmitter;
 }) {
   const { defaultOrder, switchOnly, channels, linkVariants } = transmitter;
-  const [refused, setRefused] = useState('');
-  const set = (path: string, value: unknown, label: string) => {
-    const reason = change([{ op: 'replace', path, value }], label)[0]?.reason;
-    setRefused(reason ?? '');
-    return reason;
-  };
+  const { attempt, refused } = useAttempt(change);
+  const set = (path: string, value: unknown, label: string) =>
+    attempt([{ op: 'replace', path, value }], label);
   return (
     <Fold title="Channel order, switch-only channels, links">
       <div className="flex flex-col gap-3">
@@ -83,9 +80,17 @@ export function LinkEditor({
           />
           It reverses the throttle by itself, whatever its menu says
         </label>
-        <ul className="flex flex-col gap-2">
-          {linkVariants.map((v, i) => (
-            <li key={v.id} className="grid grid-cols-[1fr_6rem_3rem] items-end gap-2">
+        <Rows
+          list={linkVariants}
+          at="/linkVariants"
+          keyOf={(v) => v.id}
+          columns={() => 'grid-cols-[1fr_6rem_3rem]'}
+          name={(v) => `link “${v.label}”`}
+          least={1}
+          most={6}
+          attempt={attempt}
+          row={(v, i) => (
+            <>
               <TextField
                 label={i === 0 ? 'link variant' : 'another'}
                 value={v.label}
@@ -100,52 +105,19 @@ export function LinkEditor({
                   set(pointer('linkVariants', i, 'channels'), n, `${v.label}: ${n} channels`)
                 }
               />
-              <button
-                type="button"
-                className="btn px-0"
-                aria-label={`Remove link “${v.label}”`}
-                disabled={linkVariants.length === 1}
-                onClick={() =>
-                  setRefused(
-                    change(
-                      [{ op: 'remove', path: pointer('linkVariants', i) }],
-                      `Link “${v.label}” removed`,
-                    )[0]?.reason ?? '',
-                  )
-                }
-              >
-                <Trash2 size={18} aria-hidden />
-              </button>
-            </li>
-          ))}
-        </ul>
-        <button
-          type="button"
-          className="btn self-start"
-          disabled={linkVariants.length >= 6}
-          onClick={() => {
-            let n = linkVariants.length + 1;
-            while (linkVariants.some((v) => v.id === `link-${n}`)) n += 1;
-            change(
-              [
-                {
-                  op: 'add',
-                  path: '/linkVariants/-',
-                  value: { id: `link-${n}`, label: `Link ${n}`, channels },
-                },
-              ],
-              'Link variant added',
-            );
+            </>
+          )}
+          add={{
+            words: 'Add a link variant',
+            label: 'Link variant added',
+            patch() {
+              const id = freeId('link-', linkVariants);
+              const label = `Link ${id.slice('link-'.length)}`;
+              return [{ op: 'add', path: '/linkVariants/-', value: { id, label, channels } }];
+            },
           }}
-        >
-          <Plus size={18} aria-hidden />
-          Add a link variant
-        </button>
-        {refused && (
-          <p role="alert" className="text-stop text-sm">
-            Not changed: {refused}.
-          </p>
-        )}
+        />
+        <Refused reason={refused} />
       </div>
     </Fold>
   );

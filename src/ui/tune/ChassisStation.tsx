@@ -3,6 +3,7 @@
 import { isDone, checklist } from '@/core/logbook';
 import { kindOf } from '@/core/setup';
 import { useModel } from '../open/modelStore';
+import { WhenProved } from '../open/verdict';
 import { useWishes } from '../program/useWishes';
 import { WhatElse } from '../program/WhatElse';
 import { TestScript } from '../checks/TestScript';
@@ -10,6 +11,14 @@ import { LOCAL_RULES } from '../words';
 
 /** The model without its gyro: each check with what the gyro would hide. */
 export function ChassisStation() {
+  return (
+    <WhenProved>
+      <Chassis />
+    </WhenProved>
+  );
+}
+
+function Chassis() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const wishing = useWishes();

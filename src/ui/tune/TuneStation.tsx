@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
+import { WhenProved } from '../open/verdict';
 import { TestScript } from '../checks/TestScript';
 import { kindOf } from '@/core/setup';
 import { LOCAL_RULES } from '../words';
@@ -10,6 +11,14 @@ import { Section } from '../parts/Section';
 
 /** Out there: trim, find the gain, read it off. */
 export function TuneStation() {
+  return (
+    <WhenProved>
+      <Tune />
+    </WhenProved>
+  );
+}
+
+function Tune() {
   const id = useModel((s) => s.id);
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);

@@ -1,9 +1,9 @@
 'use client';
 
-import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { pointer, type Mode, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
+import { Rows } from '../fields/Rows';
+import { Refused, useAttempt } from '../fields/useAttempt';
 import type { ChangeUnit } from './TraitQuestions';
 import { MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
@@ -53,12 +53,7 @@ const WAYS: readonly { words: string; slots: number; make: () => Select }[] = [
 export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { modeSelect, modes } = unit.traits;
   const { slots } = unit.settings;
-  const [refused, setRefused] = useState('');
-  const attempt = (...args: Parameters<ChangeUnit>) => {
-    const reason = change(...args)[0]?.reason;
-    setRefused(reason ?? '');
-    return reason;
-  };
+  const { attempt, refused } = useAttempt(change);
   const now = WAYS.findIndex(
     (w) =>
       w.make().by === modeSelect.by &&
@@ -126,16 +121,20 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             )}
           </div>
         ))}
-      <ul className="flex flex-col gap-2">
-        {bands.map((band, i) => (
-          <li
-            key={i}
-            className={`grid grid-cols-2 items-end gap-2 border-t border-(--card-edge) pt-2 ${
-              band.secondFromUs === undefined
-                ? '@lg:grid-cols-[7rem_7rem_1fr_3rem]'
-                : '@lg:grid-cols-[repeat(4,6.5rem)_1fr_3rem]'
-            }`}
-          >
+      <Rows
+        list={bands}
+        at="/traits/modeSelect/bands"
+        columns={({ secondFromUs }) =>
+          secondFromUs === undefined
+            ? 'grid-cols-2 @lg:grid-cols-[7rem_7rem_1fr_3rem]'
+            : 'grid-cols-2 @lg:grid-cols-[repeat(4,6.5rem)_1fr_3rem]'
+        }
+        name={(_, i) => `band ${i + 1}`}
+        least={1}
+        most={9}
+        attempt={attempt}
+        row={(band, i) => (
+          <>
             <NumberField
               label="from"
               unit="µs"
@@ -169,58 +168,36 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               </>
             )}
             <div>{modeOf(band.slot, 'means')}</div>
-            <button
-              type="button"
-              className="btn px-0"
-              aria-label={`Remove band ${i + 1}`}
-              disabled={bands.length === 1}
-              onClick={() =>
-                void attempt(
-                  [{ op: 'remove', path: pointer('traits', 'modeSelect', 'bands', i) }],
-                  `Mode band ${i + 1} removed`,
-                )
+          </>
+        )}
+        add={
+          modeSelect.by === 'bands'
+            ? {
+                words: 'Split the highest band',
+                label: 'Mode band added',
+                patch() {
+                  const top = Math.max(...bands.map((b) => b.toUs));
+                  const last = bands.findIndex((b) => b.toUs === top);
+                  const middle = Math.round((bands[last]!.fromUs + top) / 2);
+                  return [
+                    { op: 'add', path: '/settings/slots/-', value: modes.at(-1) },
+                    {
+                      op: 'replace',
+                      path: pointer('traits', 'modeSelect', 'bands', last, 'toUs'),
+                      value: middle,
+                    },
+                    {
+                      op: 'add',
+                      path: '/traits/modeSelect/bands/-',
+                      value: { fromUs: middle, toUs: top, slot: slots.length },
+                    },
+                  ];
+                },
               }
-            >
-              <Trash2 size={18} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ul>
-      {modeSelect.by === 'bands' && bands.length < 9 && (
-        <button
-          type="button"
-          className="btn self-start"
-          onClick={() => {
-            const top = Math.max(...bands.map((b) => b.toUs));
-            const last = bands.findIndex((b) => b.toUs === top);
-            const middle = Math.round((bands[last]!.fromUs + top) / 2);
-            attempt(
-              [
-                { op: 'add', path: '/settings/slots/-', value: modes.at(-1) },
-                {
-                  op: 'replace',
-                  path: pointer('traits', 'modeSelect', 'bands', last, 'toUs'),
-                  value: middle,
-                },
-                {
-                  op: 'add',
-                  path: '/traits/modeSelect/bands/-',
-                  value: { fromUs: middle, toUs: top, slot: slots.length },
-                },
-              ],
-              'Mode band added',
-            );
-          }}
-        >
-          <Plus size={18} aria-hidden />
-          Split the highest band
-        </button>
-      )}
-      {refused && (
-        <p role="alert" className="text-stop text-sm">
-          Not changed: {refused}.
-        </p>
-      )}
+            : undefined
+        }
+      />
+      <Refused reason={refused} />
     </Section>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import {
   functionOf,
   functionsFor,
@@ -11,6 +10,7 @@ import {
   type Unit,
 } from '@/core/setup';
 import { Choice } from '../fields/Choice';
+import { Refused, useAttempt } from '../fields/useAttempt';
 import { Select } from '../parts/Select';
 import type { ChangeUnit } from './TraitQuestions';
 import { Section } from '../parts/Section';
@@ -21,12 +21,7 @@ const MOST = 16;
 /** In which order the unit expects its channels: any, chosen inside it; or one that is fixed. */
 export function OrderEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { inputOrder, inputChannels } = unit.traits;
-  const [refused, setRefused] = useState('');
-  const attempt = (...args: Parameters<ChangeUnit>) => {
-    const reason = change(...args)[0]?.reason;
-    setRefused(reason ?? '');
-    return reason;
-  };
+  const { attempt, refused } = useAttempt(change);
   const functions = functionsFor(isSteeringUnit(unit));
   const order = inputOrder.kind === 'fixed' ? inputOrder.order : [];
   const free = functions.find((f) => !order.includes(f));
@@ -112,11 +107,7 @@ export function OrderEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
           Add channel {order.length + 1}
         </button>
       )}
-      {refused && (
-        <p role="alert" className="text-stop text-sm">
-          Not changed: {refused}.
-        </p>
-      )}
+      <Refused reason={refused} />
     </Section>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 
-import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { functionOf, functionsFor, isSteeringUnit, pointer, type Unit } from '@/core/setup';
+import { freeId, Rows } from '../fields/Rows';
 import { TextField } from '../fields/TextField';
+import { Refused, useAttempt } from '../fields/useAttempt';
 import type { ChangeUnit } from './TraitQuestions';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
@@ -11,16 +11,18 @@ import { Section } from '../parts/Section';
 /** The plugs: what is written beside each, what it must carry, whether it can be stabilized. */
 export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }) {
   const { ports, stabilizedOutputs } = unit.traits;
-  const [refused, setRefused] = useState('');
-  const attempt = (...args: Parameters<ChangeUnit>) => {
-    const reason = change(...args)[0]?.reason;
-    setRefused(reason ?? '');
-    return reason;
-  };
+  const { attempt, refused } = useAttempt(change);
   return (
     <Section title="Its plugs" level={3} className="flex flex-col gap-2">
-      <ul className="flex flex-col divide-y divide-(--card-edge)">
-        {ports.map((port, i) => {
+      <Rows
+        list={ports}
+        at="/traits/ports"
+        keyOf={(port) => port.id}
+        columns={() => 'grid-cols-2 @lg:grid-cols-[1fr_10rem_9rem_3rem]'}
+        name={(port) => port.label}
+        most={24}
+        attempt={attempt}
+        row={(port, i) => {
           const path = (field: string) => pointer('traits', 'ports', i, field);
           const set = (field: string, value: unknown) =>
             attempt(
@@ -30,10 +32,7 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
               `${port.label}: ${field} changed`,
             );
           return (
-            <li
-              key={port.id}
-              className="grid grid-cols-2 items-end gap-2 py-2 @lg:grid-cols-[1fr_10rem_9rem_3rem]"
-            >
+            <>
               <TextField label="label on it" value={port.label} onCommit={(v) => set('label', v)} />
               <label className="text-sm font-semibold">
                 must carry
@@ -71,50 +70,20 @@ export function PortsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
                   </Select>
                 )}
               </div>
-              <button
-                type="button"
-                className="btn px-0"
-                aria-label={`Remove ${port.label}`}
-                onClick={() =>
-                  void attempt(
-                    [{ op: 'remove', path: pointer('traits', 'ports', i) }],
-                    `${port.label} removed`,
-                  )
-                }
-              >
-                <Trash2 size={18} aria-hidden />
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-      <button
-        type="button"
-        className="btn self-start"
-        disabled={ports.length >= 24}
-        onClick={() => {
-          let n = ports.length + 1;
-          while (ports.some((p) => p.id === `${n}`)) n += 1;
-          attempt(
-            [
-              {
-                op: 'add',
-                path: '/traits/ports/-',
-                value: { id: `${n}`, label: `Port ${n}`, canStabilize: true },
-              },
-            ],
-            `Port ${n} added`,
+            </>
           );
         }}
-      >
-        <Plus size={18} aria-hidden />
-        Add a plug
-      </button>
-      {refused && (
-        <p role="alert" className="text-stop text-sm">
-          Not changed: {refused}.
-        </p>
-      )}
+        add={{
+          words: 'Add a plug',
+          label: 'Plug added',
+          patch() {
+            const id = freeId('', ports);
+            const value = { id, label: `Port ${id}`, canStabilize: true };
+            return [{ op: 'add', path: '/traits/ports/-', value }];
+          },
+        }}
+      />
+      <Refused reason={refused} />
     </Section>
   );
 }

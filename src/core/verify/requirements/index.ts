@@ -18,7 +18,7 @@ export { LOST_SCRIPTS, lostAnswer, type Lost } from './lost';
 export { BLOCKS } from './modes';
 export { panicAnswer, panicScripts, type PanicAnswer } from './panic';
 
-const TABLE: Record<RequirementId, Requirement> = {
+export const REQUIREMENT: Record<RequirementId, Requirement> = {
   'motor-cut': motorCut,
   'motor-low': motorLow,
   'motor-rest': motorAtRest,
@@ -44,4 +44,4 @@ const TABLE: Record<RequirementId, Requirement> = {
 };
 
 /** Every one of them, in order. */
-export const REQUIREMENTS: readonly Requirement[] = REQUIREMENT_IDS.map((id) => TABLE[id]);
+export const REQUIREMENTS: readonly Requirement[] = REQUIREMENT_IDS.map((id) => REQUIREMENT[id]);

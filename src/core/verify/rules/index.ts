@@ -40,7 +40,7 @@ import { skippedMode } from './skipped-mode';
 import { slowServo } from './slow-servo';
 import { stabilizedFlaps } from './stabilized-flaps';
 
-const TABLE: Record<RuleId, Rule> = {
+export const RULE: Record<RuleId, Rule> = {
   M3: correctionReversed,
   M4: stickReversed,
   M5: bothReversed,
@@ -88,4 +88,4 @@ const TABLE: Record<RuleId, Rule> = {
 };
 
 /** Every one of them, in order. */
-export const RULES: readonly Rule[] = RULE_IDS.map((id) => TABLE[id]);
+export const RULES: readonly Rule[] = RULE_IDS.map((id) => RULE[id]);
