@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { share } from '../kit/share';
 
 /** Words that belong to what flies: none of them may stand anywhere on a car or a boat. */
 const FLYING =
@@ -25,10 +26,12 @@ async function textsOf(page: Page): Promise<string[]> {
   ]);
 }
 
-for (const [name, forbidden] of [
+const ON_THE_GROUND = [
   ['Lynx', [FLYING, NOT_OF_A_CAR]],
   ['Pike', [FLYING]],
-] as const)
+] as const;
+
+for (const [name, forbidden] of share(ON_THE_GROUND, 2))
   test(`${name}: no word of what flies on any page`, async ({ page }) => {
     test.setTimeout(180_000);
     await page.goto(`/?find=${name}`);

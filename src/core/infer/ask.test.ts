@@ -138,7 +138,7 @@ describe('a program read in, question by question', () => {
     }
   });
   it('what follows a reversed channel that is read in follows on; one it would shift is named', () => {
-    const setup = structuredClone(makeSetup());
+    const setup = structuredClone(makeSetup('conventional', 'menu-receiver', 'line-eight'));
     const [from, to] = ['aileron', 'rudder'].map((carries) =>
       setup.program.outputs.find((o) => o.carries === carries)!,
     );
