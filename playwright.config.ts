@@ -1,5 +1,7 @@
 import { defineConfig } from '@playwright/test';
 import { find } from './scripts/chromium.mjs';
+// Tests prove programs themselves.
+import './src/core/verify/prover';
 
 const PORT = 4477;
 const browser = find();

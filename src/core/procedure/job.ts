@@ -40,8 +40,7 @@ export const stepsOf = (setup: Setup): Step[] =>
 export function jobOf(bench: ProofContext): JobStep[] {
   const applying = stepsOf(bench.setup);
   const ownerOf = (rule: Finding['rule']) =>
-    applying.find((s) => s.rules?.some((r) => r === rule))?.id ??
-    'program';
+    applying.find((s) => s.rules?.some((r) => r === rule))?.id ?? 'program';
   const found = applying.map((step) => {
     const findings = bench.findings?.filter((f) => ownerOf(f.rule) === step.id);
     const proofs = [
@@ -79,9 +78,8 @@ export const stoppedAt = (job: readonly JobStep[]): JobStep | undefined =>
   job.find((j) => j.status === 'stop' && j.waitsFor.length === 0) ??
   job.find((j) => j.status === 'stop');
 
-/** What a change killed at one step: observations that held before it and do not after it. */
-export interface Killed {
-  step: Step;
+/** What a change killed at one step: observations that held before it and do not after it. Plain data. */
+export interface Killed extends Pick<Step, 'id' | 'title' | 'station'> {
   count: number;
   reasons: string[];
 }
@@ -121,26 +119,26 @@ export function undoneByEvents(
   return Object.fromEntries(
     EVENTS.map(({ id }) => [
       id,
-      killedOf(held, applyPatch(setup, eventPatch(setup, id))).map((k) => k.step.title),
+      killedOf(held, applyPatch(setup, eventPatch(setup, id))).map((k) => k.title),
     ]),
   );
 }
 
 function killedOf(held: readonly Evidence[], after: Setup): Killed[] {
-  const killed = new Map<Step, Killed>();
+  const killed = new Map<StepId, Pick<Killed, 'count' | 'reasons'>>();
   for (const seen of held) {
     const reasons = staleReasons(after, seen);
     const step = stepOf(seen);
     if (reasons.length === 0 || !step) continue;
-    const known = killed.get(step) ?? { step, count: 0, reasons: [] };
-    killed.set(step, {
-      step,
+    const known = killed.get(step.id) ?? { count: 0, reasons: [] };
+    killed.set(step.id, {
       count: known.count + 1,
       reasons: [...new Set([...known.reasons, ...reasons])],
     });
   }
-  return STEPS.flatMap((s) => killed.get(s) ?? []).map((k) => ({
-    ...k,
-    step: saidOf(k.step, after),
-  }));
+  return STEPS.flatMap((step) => {
+    const own = killed.get(step.id);
+    const { id, title, station } = saidOf(step, after);
+    return own ? [{ id, title, station, ...own }] : [];
+  });
 }

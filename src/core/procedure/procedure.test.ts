@@ -271,7 +271,7 @@ it('says what a change killed, step by step, and why', () => {
   const moved = structuredClone(setup);
   moved.installation.revisions.unitMoved = 1;
   expect(killedBy(setup, moved, evidence)).toMatchObject([
-    { step: { id: 'corrections' }, count: 8, reasons: ['how the unit sits in the model'] },
+    { id: 'corrections', count: 8, reasons: ['how the unit sits in the model'] },
   ]);
   expect(killedBy(setup, setup, evidence)).toEqual([]);
 });
@@ -350,7 +350,7 @@ describe('the order of work does not undo itself', () => {
         change(after);
         const later = laterThan(id, setup);
         const undone = killedBy(setup, after, evidence)
-          .map((k) => k.step.id)
+          .map((k) => k.id)
           // The sheet has another line, which is entered and read back again; other ends are taught again.
           .filter((k) => k !== id && k !== 'entry' && !later.has(k))
           .filter((k) => id !== 'throws' || k !== 'capture');

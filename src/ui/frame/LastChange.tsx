@@ -1,11 +1,14 @@
 'use client';
 
+import type { Remote } from 'comlink';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { killedBy } from '@/core/procedure';
+import type { Prover } from '@/workers/proof.worker';
 import { StatusMark } from '../status/StatusMark';
 import { useModel } from '../open/modelStore';
+import { useProver } from '../open/useProver';
 import { useVerdict } from '../open/verdict';
 import { isProved } from '@/core/verify';
 
@@ -15,14 +18,22 @@ export function LastChange() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const changed = useModel((s) => s.changed);
-  const { findings, visiting, provedBefore } = useVerdict();
+  const { visiting } = useVerdict();
   const [put, setPut] = useState<object>();
-  // Some tests are made from the proof: not before it is there.
-  const judged = findings !== undefined && visiting === undefined;
-  const killed = useMemo(() => {
-    const before = changed && isProved(changed.before) ? changed.before : provedBefore;
-    return changed && before && judged ? killedBy(before, setup, evidence) : [];
-  }, [changed, judged, provedBefore, setup, evidence]);
+  // Some tests are made from the proof of what was and of what is.
+  const known = changed && visiting === undefined && isProved(changed.before);
+  const here = useMemo(
+    () => (known ? killedBy(changed.before, setup, evidence) : undefined),
+    [changed, known, setup, evidence],
+  );
+  const askFor = changed && visiting === undefined && !known ? changed.before : undefined;
+  const asked = useProver(
+    useMemo(
+      () => askFor && ((prover: Remote<Prover>) => prover.killedBy(askFor, setup, [...evidence])),
+      [askFor, setup, evidence],
+    ),
+  );
+  const killed = here ?? (asked && 'answer' in asked ? asked.answer : []);
   if (!changed || killed.length === 0 || put === changed) return null;
   return (
     <section className="card mb-4 print:hidden" aria-labelledby="killed-title">
@@ -37,9 +48,9 @@ export function LastChange() {
       <p className="text-soft text-sm">{changed.label}</p>
       <ul className="mt-1 flex flex-col gap-1">
         {killed.map((k) => (
-          <li key={k.step.id}>
-            <Link className="hover:underline" href={`/models/${id}/${k.step.station}`}>
-              <StatusMark status="stale" words={`${k.step.title}, ${k.count}`} />
+          <li key={k.id}>
+            <Link className="hover:underline" href={`/models/${id}/${k.station}`}>
+              <StatusMark status="stale" words={`${k.title}, ${k.count}`} />
             </Link>
             <span className="text-soft"> because {k.reasons.join('; ')} changed</span>
           </li>

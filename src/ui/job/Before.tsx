@@ -1,23 +1,16 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
-import { jobOf, type StepId } from '@/core/procedure';
+import type { StepId } from '@/core/procedure';
+import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
-import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 
 /** What should be done before this step, where it is not: each with the way there. */
 export function Before({ step }: { step: StepId }) {
   const id = useModel((s) => s.id);
-  const setup = useModel((s) => s.setup);
-  const evidence = useModel((s) => s.evidence);
-  const { findings } = useVerdict();
-  const waits = useMemo(() => {
-    if (!findings) return [];
-    const job = jobOf({ setup, evidence, findings });
-    return job.find((j) => j.step.id === step)?.waitsFor ?? [];
-  }, [setup, evidence, findings, step]);
+  const { job } = useJob();
+  const waits = job?.find((j) => j.step.id === step)?.waitsFor ?? [];
   if (waits.length === 0) return null;
   return (
     <section className="card border-caution" aria-label="First">

@@ -1,37 +1,19 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import type { Remote } from 'comlink';
+import { useCallback, useState } from 'react';
 import { toast } from '../parts/toast';
 import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
-import { proverLine } from '../open/proverLine';
+import { useProver, type Asked } from '../open/useProver';
+import type { Prover } from '@/workers/proof.worker';
 import { Over, OverClose } from '../parts/Over';
 import { Section } from '../parts/Section';
 
-/** What each event would undo; undefined while it is worked out, or why it cannot be. */
-function useUndone(): Record<string, string[]> | string | undefined {
-  const setup = useModel((s) => s.setup);
-  const evidence = useModel((s) => s.evidence);
-  const [undone, setUndone] = useState<Record<string, string[]> | string>();
-  useEffect(() => {
-    const line = proverLine();
-    const cancel = line.ask(
-      (prover) => prover.undoneByEvents(setup, [...evidence]),
-      setUndone,
-      setUndone,
-    );
-    return () => {
-      cancel();
-      line.close();
-    };
-  }, [setup, evidence]);
-  return undone;
-}
-
-function saysOf(undone: Record<string, string[]> | string | undefined, event: string): string {
+function saysOf(undone: Asked<Record<string, string[]>> | undefined, event: string): string {
   if (undone === undefined) return '…';
-  if (typeof undone === 'string') return `What depends on it could not be worked out: ${undone}`;
-  const steps = undone[event] ?? [];
+  if ('failed' in undone) return `What depends on it could not be worked out: ${undone.failed}`;
+  const steps = undone.answer[event] ?? [];
   return steps.length > 0
     ? `Check again: ${steps.join(', ')}`
     : 'Nothing checked so far depends on it';
@@ -42,7 +24,13 @@ export function Events() {
   const happened = useModel((s) => s.happened);
   const setup = useModel((s) => s.setup);
   const titleOf = (e: PhysicalEvent) => eventTitle(e, setup.airframe);
-  const undone = useUndone();
+  const evidence = useModel((s) => s.evidence);
+  const undone = useProver(
+    useCallback(
+      (prover: Remote<Prover>) => prover.undoneByEvents(setup, [...evidence]),
+      [setup, evidence],
+    ),
+  );
   const [event, setEvent] = useState<PhysicalEvent>();
   const [note, setNote] = useState('');
   const keep = async () => {

@@ -1,19 +1,17 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
 import {
   gatesOf,
   isReady,
-  jobOf,
   restsOnWord,
   nextStep,
   shortestWay,
   stoppedAt,
   type JobStep,
 } from '@/core/procedure';
+import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
-import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';
 import { PaperLinks } from '../paper/PaperLinks';
 import { CautionBoxes } from './Cautions';
@@ -26,15 +24,8 @@ import { Section } from '../parts/Section';
 
 /** What the way beside it does not say: the one thing to do next, the shortest way from here, what a change would undo. */
 export function JobStation() {
-  const setup = useModel((s) => s.setup);
-  const evidence = useModel((s) => s.evidence);
-  const { findings, visiting } = useVerdict();
-  const judged = visiting === undefined ? findings : undefined;
-  const job = useMemo(
-    () => judged && jobOf({ setup, evidence, findings: judged }),
-    [setup, evidence, judged],
-  );
-  if (!job)
+  const { job, pending } = useJob();
+  if (!job || pending)
     return (
       <p className="card text-lg" role="status">
         Going through every state of the program …

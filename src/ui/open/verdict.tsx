@@ -19,8 +19,6 @@ export interface KnownVerdict {
   rules: number;
   /** States visited so far while it is being worked out; undefined when it is not. */
   visiting: number | undefined;
-  /** The Setup that was proved before this one: a change made before its proof came has no proof of its own. */
-  provedBefore?: Setup | undefined;
   /** Why it is not being worked out any more, in words, and what can be done. */
   failed: { words: string; again: () => void; here: () => void } | undefined;
 }
@@ -36,24 +34,10 @@ export const VerdictContext = createContext<KnownVerdict>({
 
 export const useVerdict = (): KnownVerdict => useContext(VerdictContext);
 
-interface Known {
-  of: Setup;
-  verdict: Verdict;
-  before: Setup | undefined;
-}
-
-const after =
-  (of: Setup, verdict: Verdict) =>
-  (known: Known | undefined): Known => ({
-    of,
-    verdict,
-    before: known?.of === of ? known.before : known?.of,
-  });
-
 /** Judges the Setup in a worker whenever it changes; the next change ends what is still running. */
 export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const setup = useModel((s) => s.setup);
-  const [known, setKnown] = useState<Known>();
+  const [known, setKnown] = useState<{ of: Setup; verdict: Verdict }>();
   const [visited, setVisited] = useState<{ of: Setup; states: number }>();
   const [failed, setFailed] = useState<{ of: Setup; words: string }>();
   const [tries, setTries] = useState(0);
@@ -73,7 +57,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
       (verdict) => {
         rememberProof(setup, verdict.proof);
         rememberPoses(setup, verdict.poses);
-        setKnown(after(setup, verdict));
+        setKnown({ of: setup, verdict });
       },
       (words) => setFailed({ of: setup, words }),
     );
@@ -86,7 +70,6 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
     proof: known?.verdict.proof,
     reasons: known?.verdict.reasons ?? {},
     rules: known?.verdict.rules ?? 0,
-    provedBefore: fresh ? known.before : known?.of,
     visiting: fresh ? undefined : visited?.of === setup ? visited.states : 0,
     failed:
       broken === undefined
@@ -100,12 +83,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
             async here() {
               setFailed(undefined);
               const { judge } = await import('@/workers/judge');
-              setKnown(
-                after(
-                  setup,
-                  judge(setup, () => undefined),
-                ),
-              );
+              setKnown({ of: setup, verdict: judge(setup, () => undefined) });
             },
           },
   };
