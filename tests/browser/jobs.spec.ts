@@ -390,26 +390,34 @@ for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 3
 
 test.use({ confirms: false });
 
-test('a car by keyboard alone: every Tab counted, nothing out of reach', async ({ page }) => {
-  test.setTimeout(240_000);
-  const person = new Person(page, 'keys');
-  await person.start('Keys alone', [[KIND, 'car']]);
-  await person.work();
-  console.log(`by keyboard alone: ${person.count.presses} presses`);
-  expect(person.count.presses).toBeLessThanOrEqual(200);
-});
-
-test.describe('on a phone', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  test('a delta by finger alone', async ({ page }) => {
-    test.setTimeout(240_000);
-    const person = new Person(page, 'finger');
-    await person.start('Finger alone', [
+/** What a person has to work with, and for whom it must be enough. */
+const ALONE = [
+  {
+    name: 'a car by keyboard alone: every Tab counted, nothing out of reach',
+    by: 'keys',
+    answers: [[KIND, 'car']],
+    use: {},
+  },
+  {
+    name: 'a delta on a phone, by finger alone',
+    by: 'finger',
+    answers: [
       [KIND, 'flying-wing'],
       [UNIT, 'fixed-order-receiver'],
-    ]);
-    await person.work();
-    console.log(`by finger alone: ${person.count.presses} touches`);
-    expect(person.count.presses).toBeLessThanOrEqual(200);
+    ],
+    use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+  },
+] as const;
+
+for (const { name, by, answers, use } of share(ALONE, 2))
+  test.describe('alone', () => {
+    test.use(use);
+    test(name, async ({ page }) => {
+      test.setTimeout(240_000);
+      const person = new Person(page, by);
+      await person.start('Alone', answers);
+      await person.work();
+      console.log(`${name}: ${person.count.presses} presses`);
+      expect(person.count.presses).toBeLessThanOrEqual(200);
+    });
   });
-});
