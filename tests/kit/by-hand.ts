@@ -7,7 +7,8 @@ import {
   type Memory,
   type Stimulus,
 } from '@/core/chain';
-import { authority, isStabilized } from '@/core/directions';
+import { isStabilized } from '@/core/directions';
+import { authority } from '@/core/model';
 import { AXES, type Setup } from '@/core/setup';
 import { actingLogic, panicControlOf } from '@/core/verify';
 import { anywhere } from './random-program';

@@ -1,4 +1,6 @@
+import { VARIANTS } from '../model';
 import {
+  functionOf,
   kindEntry,
   type Airframe,
   type AirframeKind,
@@ -314,6 +316,10 @@ function wheelLabel(stance: Measures['stance']): string {
   return stance === 'tail-wheel' ? 'Tail wheel' : 'Nose wheel';
 }
 
+/** The function whose channel moves it where it has none of its own. */
+const servedBy = (carries: ChannelFunction): ChannelFunction =>
+  functionOf(carries).standIn ?? carries;
+
 /** The answers an airframe would be built from: what it has, read off its parts. */
 export function answersOf(airframe: Airframe): AirframeAnswers {
   const { kind, surfaces, servos, motors } = airframe;
@@ -350,7 +356,11 @@ export function answersOf(airframe: Airframe): AirframeAnswers {
  * measures stay as long as the kind does.
  */
 export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): Airframe {
-  const fresh = buildAirframe(answers);
+  const plain = buildAirframe(answers);
+  const fresh = VARIANTS.filter((v) => v.fits(airframe) && v.has(airframe)).reduce(
+    (made, v) => (v.fits(made) && !v.has(made) ? v.add(made) : made),
+    plain,
+  );
   const kept = <T extends { id: string }>(
     old: readonly T[],
     item: T,
@@ -365,9 +375,20 @@ export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): A
       ? { measures: airframe.measures, assumed: airframe.assumed ?? [] }
       : {}),
     surfaces: fresh.surfaces.map((s) =>
-      kept(airframe.surfaces, s, ({ label, linkage, chordMm }) => ({ label, linkage, chordMm })),
+      kept(airframe.surfaces, s, ({ label, linkage, chordMm, place }) => ({
+        label,
+        linkage,
+        chordMm,
+        ...(place ? { place } : {}),
+      })),
     ),
-    servos: fresh.servos.map((s) => kept(airframe.servos, s, ({ carries: _, ...own }) => own)),
+    servos: fresh.servos.map((s) =>
+      kept(airframe.servos, s, ({ carries, ...own }) => ({
+        ...own,
+        // The second of a pair may be on a channel of its own.
+        carries: servedBy(carries) === servedBy(s.carries) ? carries : s.carries,
+      })),
+    ),
     motors: fresh.motors.map((m) => kept(airframe.motors, m, (own) => own)),
   };
 }

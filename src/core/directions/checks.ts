@@ -1,6 +1,6 @@
 import { AXES, kindOf, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
 import { isSteadied, movementOf, type Movement } from '../chain';
-import { authority } from './authority';
+import { authority } from '../model';
 import { handsOf } from './pose';
 
 /** One thing to do with a stick or with the model while watching the surfaces. */

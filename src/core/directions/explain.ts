@@ -2,7 +2,7 @@ import { beliefMatrix, movementOf, type Movement } from '../chain';
 import { applyPatch } from '../patch';
 import { AXES, type Setup } from '../setup';
 import { factAtoms, type Atom } from './atoms';
-import { authority } from './authority';
+import { authority } from '../model';
 import {
   allExpectations,
   checksFor,

@@ -1,5 +1,4 @@
 export { aidsFor, controlsFor, type Aid } from './aids';
-export * from './authority';
 export * from './checks';
 export { diagnose, type AxisVerdict, type Diagnosis, type Verdict } from './diagnose';
 export { explain, pairsOf, type Explanation, type Look, type Observation } from './explain';

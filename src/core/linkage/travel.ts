@@ -12,11 +12,16 @@ interface Driven {
   role: string;
   side: 'left' | 'right' | 'centre';
   linkage: Linkage;
+  /** Behind the balance point it is no front wheel. */
+  place?: { forwardMm: number } | undefined;
 }
 
 /** Whether a surface is a front wheel that follows the measured steering. */
-export const steersBy = ({ steering }: Steered, { role, side }: Driven): boolean =>
-  steering !== undefined && role === 'wheel' && side !== 'centre';
+export const steersBy = ({ steering }: Steered, { role, side, place }: Driven): boolean =>
+  steering !== undefined &&
+  role === 'wheel' &&
+  side !== 'centre' &&
+  (place === undefined || place.forwardMm > 0);
 
 /**
  * What a servo angle makes of a surface, rising with it: through its own rod, or through the steering

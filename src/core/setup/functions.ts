@@ -56,7 +56,14 @@ const TABLE = {
     axes: { pitch: 1 },
     standIn: 'elevator',
   },
-  throttle2: { flies: true, role: 'motor', words: 'second throttle', standIn: 'throttle' },
+  rudder2: {
+    flies: true,
+    role: 'steering',
+    words: 'second rudder',
+    axes: { yaw: 1 },
+    standIn: 'rudder',
+  },
+  throttle2: { role: 'motor', words: 'second throttle', standIn: 'throttle' },
   'elevon-left': {
     flies: true,
     role: 'steering',
@@ -100,6 +107,7 @@ const TABLE = {
     standIn: 'rudder',
     stick: true,
   },
+  steering2: { role: 'steering', words: 'second steering', axes: { yaw: 1 }, standIn: 'steering' },
   mode: { role: 'order', words: 'mode', switched: true },
   mode2: { flies: true, role: 'order', words: 'second mode channel', switched: true },
   gain: { role: 'order', words: 'gain' },

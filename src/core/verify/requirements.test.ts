@@ -154,7 +154,9 @@ describe('seeded faults of many kinds', () => {
       const [failure] = failuresOf(setup, requirement).filter(counts);
       expect(failure).toBeDefined();
       if (failure!.witness) SHOWS[requirement]?.(setup, failure!);
-      const findings = findingsOf(setup).filter((f) => f.requirements.some((r) => r === requirement));
+      const findings = findingsOf(setup).filter((f) =>
+        f.requirements.some((r) => r === requirement),
+      );
       expect(findings.some((f) => mutation.severity === 'caution' || f.severity === 'stop')).toBe(
         true,
       );

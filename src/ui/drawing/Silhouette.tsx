@@ -1,29 +1,9 @@
 import type { Airframe } from '@/core/setup';
-import { shapeOf, type Point } from './shape';
+import { planView } from './planView';
 
 /** The model from above, nose up, drawn from its measures. Decorative: the words stand beside it. */
 export function Silhouette({ airframe, className }: { airframe: Airframe; className?: string }) {
-  const shape = shapeOf(airframe);
-  const points = (list: readonly Point[]) =>
-    list.map(([x, y]) => `${y.toFixed(0)},${(-x).toFixed(0)}`).join(' ');
-  const left = shape.body.map((s): Point => [s.x, -s.half, 0]);
-  const right = [...shape.body].reverse().map((s): Point => [s.x, s.half, 0]);
-  const all = [
-    ...shape.fixed.flat(),
-    ...shape.moving.flatMap((m) => [...m.quad]),
-    ...left,
-    ...right,
-  ];
-  const xs = all.map((p) => p[1]);
-  const ys = all.map((p) => -p[0]);
-  const pad = shape.radiusMm * 0.04;
-  const box = [
-    Math.min(...xs) - pad,
-    Math.min(...ys) - pad,
-    Math.max(...xs) - Math.min(...xs) + 2 * pad,
-    Math.max(...ys) - Math.min(...ys) + 2 * pad,
-  ];
-  const stroke = shape.radiusMm / 110;
+  const { box, strokeMm, body, fixed, moving } = planView(airframe);
   return (
     <svg
       viewBox={box.join(' ')}
@@ -31,14 +11,16 @@ export function Silhouette({ airframe, className }: { airframe: Airframe; classN
       aria-hidden
       preserveAspectRatio="xMidYMid meet"
     >
-      <g fill="var(--shade)" stroke="var(--ink-soft)" strokeWidth={stroke} strokeLinejoin="round">
-        {shape.fixed.map((quad, i) => (
-          <polygon key={i} points={points(quad)} />
+      <g fill="var(--shade)" stroke="var(--ink-soft)" strokeWidth={strokeMm} strokeLinejoin="round">
+        {fixed.map((outline, i) => (
+          <polygon key={i} points={outline} />
         ))}
-        <polygon points={points([...left, ...right])} />
-        {shape.moving.map(({ quad }, i) => (
-          <polygon key={i} points={points(quad)} fill="var(--accent)" />
-        ))}
+        <polygon points={body} />
+        {moving.flatMap(({ surface, outlines }) =>
+          outlines.map((outline, i) => (
+            <polygon key={`${surface.id} ${i}`} points={outline} fill="var(--accent)" />
+          )),
+        )}
       </g>
     </svg>
   );

@@ -1,5 +1,6 @@
-import { kindOf, type Airframe, type Surface } from '@/core/setup';
 import { isUpright } from '@/core/chain';
+import { placeOf, spanwise } from '@/core/model';
+import { kindOf, type Airframe, type Surface } from '@/core/setup';
 
 /** Millimetres in body axes: x forward, y right, z down, from about the centre of gravity. */
 export type Point = readonly [number, number, number];
@@ -54,6 +55,7 @@ export function shapeOf(airframe: Airframe): ModelShape {
   ];
   const cuts = new Map<string, readonly [number, number]>();
   for (const s of airframe.surfaces) {
+    if (s.place) continue;
     if (s.role === 'aileron') cuts.set(s.id, [0.52, 0.94]);
     if (s.role === 'flaperon') cuts.set(s.id, [0.12, 0.94]);
     if (s.role === 'flap') cuts.set(s.id, [0.1, 0.46]);
@@ -80,8 +82,8 @@ export function shapeOf(airframe: Airframe): ModelShape {
   const tailHalf = 0.19 * span;
   const finTop = -0.17 * length;
   const tailZ = airframe.kind === 't-tail' ? finTop : -0.01 * length;
-  const find = (role: Surface['role'], side?: Surface['side']) =>
-    airframe.surfaces.find((s) => s.role === role && (!side || s.side === side));
+  const find = (role: Surface['role'], side: Surface['side'] = 'centre') =>
+    airframe.surfaces.find((s) => s.role === role && s.side === side && !s.place);
 
   const elevator = find('elevator');
   if (elevator) {
@@ -103,7 +105,8 @@ export function shapeOf(airframe: Airframe): ModelShape {
     });
   }
   const rudder = find('rudder');
-  if (rudder || elevator || (wing && rudder)) {
+  const twin = airframe.surfaces.some((s) => s.role === 'rudder' && s.side !== 'centre');
+  if (rudder || (!wing && !twin && airframe.surfaces.some((s) => s.role === 'elevator'))) {
     const finX = wing ? lead - 0.9 * chord : tailX + tailChord;
     const height = wing ? -0.3 * length : finTop;
     const root = tailChord * 1.05;
@@ -160,6 +163,14 @@ export function shapeOf(airframe: Airframe): ModelShape {
       ],
     });
   }
+  // Everything that is not where such a model usually has it, or not in the middle, stands at its own place.
+  for (const surface of airframe.surfaces) {
+    const { role } = surface;
+    if (moving.some((m) => m.surface === surface) || role === 'gear' || role === 'brake') continue;
+    const { plate, quad } = platesOf(airframe, surface);
+    if (role !== 'wheel') fixed.push(plate);
+    moving.push({ surface, quad });
+  }
   const wide = wing ? 0.1 * length : 0.055 * length;
   const body: Section[] = wing
     ? [
@@ -175,6 +186,26 @@ export function shapeOf(airframe: Airframe): ModelShape {
         { x: tailX, half: 0.18 * wide, top: -0.25 * wide, bottom: 0.12 * wide },
       ];
   return { body, fixed, moving, radiusMm: Math.max(half, 0.7 * length) };
+}
+
+/** A part at its place, its hinge in front, and what carries it. */
+function platesOf(airframe: Airframe, surface: Surface): { plate: Quad; quad: Quad } {
+  const place = placeOf(airframe, surface);
+  const [, across, down] = spanwise(place, surface.side);
+  const point = (along: number, back: number): Point => [
+    place.forwardMm - back,
+    place.rightMm + along * across,
+    place.downMm + along * down,
+  ];
+  const half = place.spanMm / 2;
+  const chord = surface.chordMm;
+  const strip = (from: number, to: number): Quad => [
+    point(-half, from),
+    point(half, from),
+    point(half, to),
+    point(-half, to),
+  ];
+  return { plate: strip(-1.4 * chord, -0.05 * chord), quad: strip(0, chord) };
 }
 
 function carShape(airframe: Airframe): ModelShape {
@@ -210,7 +241,8 @@ function carShape(airframe: Airframe): ModelShape {
       ],
     ];
   };
-  const front = airframe.surfaces.filter((s) => s.role === 'wheel');
+  const wheels = airframe.surfaces.filter((s) => s.role === 'wheel');
+  const rear = wheels.filter((s) => placeOf(airframe, s).forwardMm < 0);
   return {
     body: [
       { x: 0.52 * length, half: width * 0.26, top: 8, bottom: 25 },
@@ -220,11 +252,12 @@ function carShape(airframe: Airframe): ModelShape {
       { x: -0.22 * length, half: width * 0.25, top: -70, bottom: 28 },
       { x: -0.4 * length, half: width * 0.28, top: -32, bottom: 22 },
     ],
-    fixed: [1, -1].flatMap((side) => wheel(-base * 0.45, (side * track) / 2)),
-    moving: front.flatMap((surface) => {
-      const y = (surface.side === 'left' ? -1 : 1) * (track / 2);
-      const pivot: Point = [base * 0.55, y, 0];
-      return wheel(base * 0.55, y).map((quad) => ({ surface, quad, pivot }));
+    fixed:
+      rear.length > 0 ? [] : [1, -1].flatMap((side) => wheel(-base * 0.45, (side * track) / 2)),
+    moving: wheels.flatMap((surface) => {
+      const { forwardMm: x, rightMm: y } = placeOf(airframe, surface);
+      const pivot: Point = [x, y, 0];
+      return wheel(x, y).map((quad) => ({ surface, quad, pivot }));
     }),
     radiusMm: length * 0.75,
   };
@@ -233,9 +266,8 @@ function carShape(airframe: Airframe): ModelShape {
 function boatShape(airframe: Airframe): ModelShape {
   const { lengthMm: length, spanMm: width } = airframe.measures;
   const half = width / 2;
-  const rudder = airframe.surfaces.find((s) => s.role === 'rudder');
-  const x = -0.52 * length;
   const size = 0.07 * length;
+  const rudders = airframe.surfaces.filter((s) => s.role === 'rudder');
   return {
     body: [
       { x: 0.5 * length, half: 4, top: -70, bottom: -30 },
@@ -251,19 +283,18 @@ function boatShape(airframe: Airframe): ModelShape {
         [-0.2 * length, -half * 0.5, -110],
       ],
     ],
-    moving: rudder
-      ? [
-          {
-            surface: rudder,
-            quad: [
-              [x, 0, 20],
-              [x, 0, 20 + 1.6 * size],
-              [x - size, 0, 20 + 1.6 * size],
-              [x - size, 0, 20],
-            ],
-          },
-        ]
-      : [],
+    moving: rudders.map((surface) => {
+      const { forwardMm: x, rightMm: y } = placeOf(airframe, surface);
+      return {
+        surface,
+        quad: [
+          [x, y, 20],
+          [x, y, 20 + 1.6 * size],
+          [x - size, y, 20 + 1.6 * size],
+          [x - size, y, 20],
+        ],
+      };
+    }),
     radiusMm: length * 0.6,
   };
 }

@@ -1,35 +1,28 @@
 'use client';
 
-import { useState } from 'react';
 import { answersOf, rebuildAirframe, type AirframeAnswers } from '@/core/catalogue';
-import { difference } from '@/core/patch';
-import { mixerOf, refit, type Mixer } from '@/core/plan';
+import { VARIANTS } from '@/core/model';
+import { mixerOf, type Mixer } from '@/core/plan';
 import { AIRFRAME_KINDS, kindEntry, kindOf } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { useModel } from '../open/modelStore';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
+import { useRefit } from './useRefit';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
   const setup = useModel((s) => s.setup);
-  const edit = useModel((s) => s.edit);
-  const [refused, setRefused] = useState<string[]>([]);
+  const { take, refused } = useRefit();
   const answers = answersOf(setup.airframe);
   const flies = !kindOf(answers).onSurface;
+  const variants = VARIANTS.filter((v) => v.fits(setup.airframe));
   const hasRudder =
     !kindOf(answers).pairedTail && (!kindOf(answers).rudderOptional || answers.rudder);
 
-  const take = (next: ReturnType<typeof refit>, label: string) => {
-    if (!next.ok) return setRefused(next.reasons);
-    setRefused(edit(difference(setup, next.setup), label).map((p) => p.reason));
-  };
   const answer = (change: Partial<AirframeAnswers>, label: string) =>
-    take(
-      refit(setup, { airframe: rebuildAirframe(setup.airframe, { ...answers, ...change }) }),
-      label,
-    );
+    take({ airframe: rebuildAirframe(setup.airframe, { ...answers, ...change }) }, label);
   const select = <K extends keyof AirframeAnswers>(
     field: K,
     asks: string,
@@ -102,6 +95,30 @@ export function AirframeQuestions() {
           ))}
         </div>
       )}
+      {variants.length > 0 && (
+        <fieldset className="flex flex-col">
+          <legend className="text-sm font-semibold">Built differently</legend>
+          {variants.map((v) => {
+            const has = v.has(setup.airframe);
+            return (
+              <label key={v.id} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="h-5 w-5 accent-(--accent)"
+                  checked={has}
+                  onChange={() =>
+                    take(
+                      { airframe: (has ? v.remove : v.add)(setup.airframe) },
+                      `${has ? 'Without' : 'With'} ${v.words}`,
+                    )
+                  }
+                />
+                {v.words}
+              </label>
+            );
+          })}
+        </fieldset>
+      )}
       {setup.unit.traits.mixer === 'either' && (
         <Choice
           label="Who mixes a delta, a V-tail or flaperons?"
@@ -110,7 +127,7 @@ export function AirframeQuestions() {
             ['unit', 'the unit'],
             ['transmitter', 'the transmitter'],
           ]}
-          onChange={(mixer: Mixer) => take(refit(setup, { mixer }), `The ${mixer} mixes`)}
+          onChange={(mixer: Mixer) => take({ mixer }, `The ${mixer} mixes`)}
         />
       )}
       {refused.map((reason) => (

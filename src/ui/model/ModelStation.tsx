@@ -1,13 +1,13 @@
 'use client';
 
-import { everythingTaken, kindEntry, kindOf, measureTaken, type Measures } from '@/core/setup';
-import { Silhouette } from '../drawing/Silhouette';
+import { everythingTaken, kindOf, measureTaken, type Measures } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../open/modelStore';
 import { AirframeQuestions } from './AirframeQuestions';
 import { Assumed } from './Assumed';
 import { Motors } from './Motors';
+import { Places } from './Places';
 import { Select } from '../parts/Select';
 import { SystemChoice } from '../fields/SystemChoice';
 import { NOSE_UP } from '../words';
@@ -134,14 +134,7 @@ export function ModelStation() {
         </div>
       </section>
       <div className="flex flex-col gap-4">
-        <aside className="card" aria-label="Plan view">
-          <Silhouette airframe={airframe} className="h-72 w-full" />
-          <p className="text-soft mt-2 text-sm">
-            {kindEntry(airframe.kind).title}:{' '}
-            {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}. Drawn from the
-            measures; coloured parts move.
-          </p>
-        </aside>
+        <Places />
         <AirframeQuestions />
         <Motors />
       </div>

@@ -9,19 +9,9 @@ const AXIS_INPUT = { roll: 'aileron', pitch: 'elevator', yaw: 'rudder' } as cons
 
 /** Which sticks a channel is made of, and how much of each. */
 function sticksOf(setup: Setup, carries: ChannelFunction): (readonly [ChannelFunction, number])[] {
-  switch (carries) {
-    case 'aileron2':
-    case 'flaperon-left':
-    case 'flaperon-right':
-      return [['aileron', 100]];
-    case 'elevator2':
-      return [['elevator', 100]];
-    case 'wheel':
-      return [['rudder', 100]];
-    case 'throttle2':
-      return [['throttle', 100]];
-  }
-  if (functionOf(carries).stick) return [[carries, 100]];
+  const { role, stick, standIn } = functionOf(carries);
+  if (stick) return [[carries, 100]];
+  if (standIn && (role === 'steering' || role === 'motor')) return sticksOf(setup, standIn);
   // An inverted V answers the rudder reversed.
   const turned =
     setup.airframe.kind === 'inverted-v-tail' &&

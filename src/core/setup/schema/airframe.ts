@@ -5,6 +5,22 @@ import { AngleDegSchema, IdSchema, LabelSchema, PulseUsSchema } from './basics';
 import { FunctionSchema } from './functions';
 import { AIRFRAME_KINDS } from '../kinds';
 
+const OffsetMmSchema = z.number().min(-5000).max(5000);
+
+/**
+ * Where the middle of a part's hinge is, from the balance point in ISO 1151-1 axes, and how its hinge lies.
+ * Nothing where nobody has said: then it is where the drawing of its kind has it.
+ */
+export const PlaceSchema = z.strictObject({
+  forwardMm: OffsetMmSchema,
+  rightMm: OffsetMmSchema,
+  downMm: OffsetMmSchema,
+  /** Of the hinge out of level, outward end up: 0 lies flat, 90 stands upright, −35 is half of a V upside down. */
+  tiltDeg: z.number().min(-90).max(90),
+  /** Length of the hinge. */
+  spanMm: z.number().min(5).max(5000),
+});
+
 export const SurfaceSchema = z.strictObject({
   id: IdSchema,
   label: LabelSchema,
@@ -14,6 +30,7 @@ export const SurfaceSchema = z.strictObject({
   linkage: LinkageSchema,
   /** Width of the moving part, leading hinge to trailing edge: turns degrees into millimetres. */
   chordMm: z.number().min(3).max(1000),
+  place: PlaceSchema.optional(),
 });
 
 export const ServoSchema = z.strictObject({
@@ -73,6 +90,7 @@ export const AirframeSchema = z.strictObject({
 });
 
 export type { Linkage, Steering } from '../../linkage/schema';
+export type Place = z.infer<typeof PlaceSchema>;
 export type Surface = z.infer<typeof SurfaceSchema>;
 export type Servo = z.infer<typeof ServoSchema>;
 export type Motor = z.infer<typeof MotorSchema>;

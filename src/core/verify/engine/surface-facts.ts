@@ -1,6 +1,7 @@
 import { hornDeg, movementOf, servoReachDeg } from '../../chain';
 import type { Chain, Movement } from '../../chain';
-import { authority, isStabilized, type Authority } from '../../directions';
+import { isStabilized } from '../../directions';
+import { authority, type Authority } from '../../model';
 import { compileTravel, freeTravelDeg, lockServoDeg } from '../../linkage';
 import { HELD_DEG, SHORT_DEG, steeringOf } from '../../plan';
 import type { Setup } from '../../setup';

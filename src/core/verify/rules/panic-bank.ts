@@ -1,5 +1,5 @@
 import { compileChain, stickOf, STICK_ASKS } from '../../chain';
-import { authority } from '../../directions';
+import { authority } from '../../model';
 import { pointer } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';

@@ -1,0 +1,64 @@
+import { isUpright, MOVEMENT_WORDS } from '../chain';
+import { AXES, kindOf, type Airframe, type Place, type Surface } from '../setup';
+import { authority, idleAxes } from './moment';
+import { isSamePlace, placeOf } from './place';
+
+export type Moved = { ok: true; airframe: Airframe } | { ok: false; reason: string };
+
+const OTHER = { left: 'right', right: 'left', centre: undefined } as const;
+
+const mirrored = (place: Place): Place => ({ ...place, rightMm: -place.rightMm });
+
+/** The part that stands across from this one, as its mirror image. */
+function twinOf(airframe: Airframe, surface: Surface): Surface | undefined {
+  const place = mirrored(placeOf(airframe, surface));
+  return airframe.surfaces.find(
+    (s) =>
+      s.role === surface.role &&
+      s.side === OTHER[surface.side] &&
+      isSamePlace(placeOf(airframe, s), place),
+  );
+}
+
+/**
+ * A part put somewhere else; the one across from it goes with it.
+ * @param change millimetres and degrees, within the ranges of the format
+ */
+export function movedPart(airframe: Airframe, id: string, change: Partial<Place>): Moved {
+  const own = airframe.surfaces.find((s) => s.id === id);
+  if (!own) throw new RangeError(`there is no part "${id}"`);
+  const twin = twinOf(airframe, own);
+  const place = { ...placeOf(airframe, own), ...change };
+  const [idle] = idleAxes(airframe, { ...own, place });
+  if (idle)
+    return {
+      ok: false,
+      reason: `there ${own.label.toLowerCase()} would turn nothing: it needs a lever about the balance point`,
+    };
+  return {
+    ok: true,
+    airframe: {
+      ...airframe,
+      surfaces: airframe.surfaces.map((s) =>
+        s === own ? { ...s, place } : s === twin ? { ...s, place: mirrored(place) } : s,
+      ),
+    },
+  };
+}
+
+/** What a part does where it is: "down: rolls right and lowers the nose"; undefined of what turns nothing. */
+export function doesWords(airframe: Airframe, surface: Surface): string | undefined {
+  const turns = authority(airframe, surface);
+  const { front } = kindOf(airframe);
+  const words = AXES.flatMap((axis) => {
+    const way = turns[axis];
+    if (way === undefined) return [];
+    const sideways = way > 0 ? MOVEMENT_WORDS.right : MOVEMENT_WORDS.left;
+    if (axis === 'roll') return [`rolls ${sideways}`];
+    if (axis === 'pitch') return [way > 0 ? `lifts the ${front}` : `lowers the ${front}`];
+    return [`turns the ${front} ${sideways}`];
+  });
+  if (words.length === 0) return undefined;
+  const moved = MOVEMENT_WORDS[isUpright(surface) ? 'left' : 'down'];
+  return `${surface.role === 'wheel' ? `${front} edge ${moved}` : moved}: ${words.join(' and ')}`;
+}

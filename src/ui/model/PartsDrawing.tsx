@@ -1,0 +1,134 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { movedPart, placeOf } from '@/core/model';
+import type { Airframe } from '@/core/setup';
+import { planView } from '../drawing/planView';
+
+/** Where a part is put by hand: to whole steps of this. */
+const STEP_MM = 5;
+const KEY_MM = 10;
+/** A hand that moves less than this presses. */
+const STILL_PX = 4;
+
+const ARROWS: Readonly<Record<string, readonly [forward: number, right: number]>> = {
+  ArrowUp: [KEY_MM, 0],
+  ArrowDown: [-KEY_MM, 0],
+  ArrowLeft: [0, -KEY_MM],
+  ArrowRight: [0, KEY_MM],
+};
+
+interface Drag {
+  id: string;
+  from: readonly [x: number, y: number];
+  forwardMm: number;
+  rightMm: number;
+  moved: boolean;
+}
+
+/** The model from above: a part is pressed to be looked at, dragged or pushed with the arrow keys to be put elsewhere. */
+export function PartsDrawing({
+  airframe,
+  open,
+  onOpen,
+  onMove,
+}: {
+  airframe: Airframe;
+  open: string | undefined;
+  onOpen: (id: string) => void;
+  onMove: (id: string, to: { forwardMm: number; rightMm: number }) => void;
+}) {
+  const [drag, setDrag] = useState<Drag>();
+  const svg = useRef<SVGSVGElement>(null);
+  const shown = drag?.moved
+    ? movedPart(airframe, drag.id, { forwardMm: drag.forwardMm, rightMm: drag.rightMm })
+    : undefined;
+  // The frame stays as it was: what is dragged must not move under the hand.
+  const { box, strokeMm } = planView(airframe);
+  const { body, fixed, moving } = planView(shown?.ok ? shown.airframe : airframe);
+  const mmPerPx = () => {
+    const scale = svg.current?.getScreenCTM()?.a;
+    return scale ? 1 / scale : 1;
+  };
+  const stepped = (mm: number) => Math.round(mm / STEP_MM) * STEP_MM;
+  return (
+    <svg
+      ref={svg}
+      viewBox={box.join(' ')}
+      className="h-72 w-full"
+      preserveAspectRatio="xMidYMid meet"
+      role="group"
+      aria-label="The model from above"
+    >
+      <g fill="var(--shade)" stroke="var(--ink-soft)" strokeWidth={strokeMm} strokeLinejoin="round">
+        {fixed.map((outline, i) => (
+          <polygon key={i} points={outline} />
+        ))}
+        <polygon points={body} />
+      </g>
+      <g aria-hidden stroke="var(--ink)" strokeWidth={strokeMm} fill="none">
+        <circle r={strokeMm * 5} />
+        <path d={`M ${-strokeMm * 9} 0 H ${strokeMm * 9} M 0 ${-strokeMm * 9} V ${strokeMm * 9}`} />
+      </g>
+      {moving.map(({ surface, outlines }) => {
+        const { forwardMm, rightMm } = placeOf(airframe, surface);
+        return (
+          <g
+            key={surface.id}
+            role="button"
+            tabIndex={0}
+            aria-pressed={open === surface.id}
+            aria-label={`${surface.label}, ${forwardMm} mm ahead, ${rightMm} mm to the right`}
+            className="cursor-grab touch-none focus-visible:outline-3 focus-visible:outline-(--focus)"
+            fill="var(--accent)"
+            fillOpacity={open === undefined || open === surface.id ? 1 : 0.55}
+            stroke={open === surface.id ? 'var(--ink)' : 'var(--ink-soft)'}
+            strokeWidth={strokeMm}
+            strokeDasharray={surface.place ? undefined : `${4 * strokeMm} ${2 * strokeMm}`}
+            onKeyDown={(e) => {
+              const by = ARROWS[e.key];
+              if (e.key === 'Enter' || e.key === ' ') onOpen(surface.id);
+              else if (by)
+                onMove(surface.id, { forwardMm: forwardMm + by[0], rightMm: rightMm + by[1] });
+              else return;
+              e.preventDefault();
+              e.stopPropagation();
+            }}
+            onPointerDown={(e) => {
+              e.currentTarget.setPointerCapture(e.pointerId);
+              setDrag({
+                id: surface.id,
+                from: [e.clientX, e.clientY],
+                forwardMm,
+                rightMm,
+                moved: false,
+              });
+            }}
+            onPointerMove={(e) => {
+              if (drag?.id !== surface.id) return;
+              const [dx, dy] = [e.clientX - drag.from[0], e.clientY - drag.from[1]];
+              if (!drag.moved && Math.hypot(dx, dy) < STILL_PX) return;
+              setDrag({
+                ...drag,
+                moved: true,
+                forwardMm: stepped(forwardMm - dy * mmPerPx()),
+                rightMm: surface.side === 'centre' ? rightMm : stepped(rightMm + dx * mmPerPx()),
+              });
+            }}
+            onPointerUp={() => {
+              if (drag?.moved)
+                onMove(drag.id, { forwardMm: drag.forwardMm, rightMm: drag.rightMm });
+              else onOpen(surface.id);
+              setDrag(undefined);
+            }}
+            onPointerCancel={() => setDrag(undefined)}
+          >
+            {outlines.map((outline, i) => (
+              <polygon key={i} points={outline} />
+            ))}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

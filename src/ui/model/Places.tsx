@@ -1,0 +1,176 @@
+'use client';
+
+import { useState } from 'react';
+import { doesWords, movedPart, placeOf } from '@/core/model';
+import { difference } from '@/core/patch';
+import { FUNCTIONS, functionOf, kindOf, pointer, type Place, type Surface } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
+import { TextField } from '../fields/TextField';
+import { useModel } from '../open/modelStore';
+import { Fold } from '../parts/Fold';
+import { Section } from '../parts/Section';
+import { Select } from '../parts/Select';
+import { PartsDrawing } from './PartsDrawing';
+import { useRefit } from './useRefit';
+
+const FIELDS: readonly (readonly [keyof Place, words: string, unit: string, step: number])[] = [
+  ['forwardMm', 'ahead of the balance point', 'mm', 10],
+  ['rightMm', 'to the right of it', 'mm', 10],
+  ['downMm', 'below it', 'mm', 5],
+  ['spanMm', 'length of its hinge', 'mm', 10],
+  ['tiltDeg', 'hinge out of level', '°', 5],
+];
+
+/** The model from above and every part of it that moves: what it is called, where it is, what it does there. */
+export function Places() {
+  const setup = useModel((s) => s.setup);
+  const { airframe } = setup;
+  const [open, setOpen] = useState<string>();
+  const { move, refused } = useMove();
+  return (
+    <Section title="Its parts" className="card flex flex-col gap-1">
+      <PartsDrawing
+        airframe={airframe}
+        open={open}
+        onOpen={(id) => setOpen(open === id ? undefined : id)}
+        onMove={(id, to) => void move(id, to)}
+      />
+      <p className="text-soft text-sm">
+        Drag a part to where it is on yours, or press it for its measures; the one across goes with
+        it. Dashed: assumed. What a part does, and so every direction that is checked, follows from
+        where it is.
+      </p>
+      {refused && (
+        <p role="alert" className="text-stop text-sm">
+          Not moved: {refused}.
+        </p>
+      )}
+      <ul className="divide-y divide-(--card-edge)">
+        {airframe.surfaces.map((surface, i) => (
+          <li key={surface.id}>
+            <Fold
+              open={open === surface.id}
+              onOpen={(is) => setOpen(is ? surface.id : undefined)}
+              title={
+                <span className="flex flex-wrap items-baseline gap-x-2">
+                  {surface.label}
+                  <span className="text-soft text-sm font-normal">
+                    {doesWords(airframe, surface)}
+                  </span>
+                </span>
+              }
+            >
+              <Part surface={surface} at={i} />
+            </Fold>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+/** Puts a part elsewhere; keeps why it cannot be there. */
+function useMove() {
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const [refused, setRefused] = useState<string>();
+  const move = (id: string, to: Partial<Place>): string | undefined => {
+    const moved = movedPart(setup.airframe, id, to);
+    const label = setup.airframe.surfaces.find((s) => s.id === id)!.label;
+    const reason = moved.ok
+      ? edit(difference(setup, { ...setup, airframe: moved.airframe }), `${label} moved`)[0]?.reason
+      : moved.reason;
+    setRefused(reason);
+    return reason;
+  };
+  return { move, refused };
+}
+
+function Part({ surface, at }: { surface: Surface; at: number }) {
+  const setup = useModel((s) => s.setup);
+  const edit = useModel((s) => s.edit);
+  const { airframe } = setup;
+  const place = placeOf(airframe, surface);
+  const { move } = useMove();
+  return (
+    <div className="flex flex-col gap-3 pb-3">
+      <TextField
+        label="name"
+        value={surface.label}
+        onCommit={(value) =>
+          edit(
+            [{ op: 'replace', path: pointer('airframe', 'surfaces', at, 'label'), value }],
+            `${surface.label} is called ${value}`.slice(0, 80),
+          )[0]?.reason
+        }
+      />
+      <div className="grid grid-cols-2 items-end gap-2">
+        {FIELDS.map(([field, words, unit, step]) => (
+          <NumberField
+            key={field}
+            label={words}
+            unit={unit}
+            step={step}
+            at={`/airframe/surfaces/0/place/${field}`}
+            value={place[field]}
+            onCommit={(value) => move(surface.id, { [field]: value })}
+          />
+        ))}
+      </div>
+      <p className="text-soft text-sm">
+        {surface.place
+          ? 'Said by you.'
+          : 'Assumed: where a model of its kind usually has it. It is kept once you change it.'}
+      </p>
+      <Lead servo={surface.servo} />
+    </div>
+  );
+}
+
+/** What the lead of a servo carries, where it can be on a channel of its own. */
+function Lead({ servo }: { servo: string }) {
+  const { airframe } = useModel((s) => s.setup);
+  const { take, refused } = useRefit();
+  const own = airframe.servos.find((s) => s.id === servo);
+  if (!own) return null;
+  const base = functionOf(own.carries).standIn ?? own.carries;
+  const { onSurface } = kindOf(airframe);
+  const others = FUNCTIONS.filter(
+    (f) =>
+      functionOf(f).standIn === base &&
+      functionOf(f).role === functionOf(base).role &&
+      !functionOf(f).stick &&
+      !(onSurface && functionOf(f).flies),
+  );
+  const pair = airframe.servos.some(
+    (s) => s !== own && (functionOf(s.carries).standIn ?? s.carries) === base,
+  );
+  if (!pair || others.length === 0) return null;
+  return (
+    <label className="flex flex-col gap-1 text-sm font-semibold">
+      the lead of its servo carries
+      <Select
+        value={own.carries}
+        onChange={(e) => {
+          const carries = e.target.value as typeof base;
+          const servos = airframe.servos.map((s) => (s === own ? { ...s, carries } : s));
+          take(
+            { airframe: { ...airframe, servos } },
+            `${own.label} carries ${functionOf(carries).words}`.slice(0, 80),
+          );
+        }}
+      >
+        {[base, ...others].map((f) => (
+          <option key={f} value={f}>
+            {functionOf(f).words}
+          </option>
+        ))}
+      </Select>
+      {refused.map((reason) => (
+        <span key={reason} role="alert" className="text-stop font-normal">
+          Not changed: {reason}
+        </span>
+      ))}
+    </label>
+  );
+}
