@@ -33,7 +33,7 @@ export function movedPart(airframe: Airframe, id: string, change: Partial<Place>
   if (idle)
     return {
       ok: false,
-      reason: `there ${own.label.toLowerCase()} would turn nothing: it needs a lever about the balance point`,
+      reason: `${own.label.toLowerCase()} would turn nothing there: it needs a lever about the balance point`,
     };
   return {
     ok: true,

@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest';
+import { makeSetup } from '../../../tests/kit/setups';
+import { share } from '../../../tests/kit/share';
+import { answersOf, buildAirframe, rebuildAirframe, UNITS, usualAnswers } from '../catalogue';
+import { allExpectations } from '../directions';
+import { refit, unsuited } from '../plan';
+import { AIRFRAME_KINDS, kindOf, parseSetup, type Setup } from '../setup';
+import { sheetFor } from '../sheets';
+import { verify } from '../verify';
+import { doesWords, movedPart, VARIANTS } from './index';
+
+const transmitterFor = (kind: Setup['airframe']['kind']) =>
+  kindOf({ kind }).onSurface ? 'surface-six' : 'line-sixteen';
+
+/** A model of each kind with a unit that suits it, and one thing built differently. */
+const CASES = AIRFRAME_KINDS.flatMap((kind) => {
+  const airframe = buildAirframe({
+    ...usualAnswers(kind),
+    flaps: !kindOf({ kind }).onSurface,
+    rudder: true,
+  });
+  const suited = Object.keys(UNITS).filter((u) => unsuited(airframe, UNITS[u]!).length === 0);
+  return VARIANTS.filter((v) => v.fits(airframe)).flatMap((variant) =>
+    suited.map((unit) => ({ kind, id: variant.id, unit, variant, airframe })),
+  );
+});
+
+const mattering = (setup: Setup) =>
+  verify(setup)
+    .filter((f) => f.severity !== 'note')
+    .map((f) => `${f.severity} ${f.rule}: ${f.says}`);
+
+/** A model whose plan takes an airframe, as Model does it. */
+function fitted(setup: Setup, airframe: Setup['airframe']): Setup {
+  const next = refit(setup, { airframe });
+  if (!next.ok) throw new Error(next.reasons.join('; '));
+  const read = parseSetup(JSON.parse(JSON.stringify(next.setup)));
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+}
+
+/** Each stick with what it moves and where. */
+const sticks = (setup: Setup) =>
+  allExpectations(setup)
+    .filter((e) => e.check.kind === 'stick')
+    .map((e) => `${e.check.axis}: ${e.surface.label} ${e.movement}`);
+
+describe('what a model may have besides', () => {
+  it('is there for every kind that can have it', () => {
+    const of = (kind: string) => [
+      ...new Set(CASES.filter((c) => c.kind === kind).map((c) => c.id)),
+    ];
+    expect(of('conventional')).toEqual(['two-elevators', 'two-rudders', 'canard', 'flap-servos']);
+    expect(of('flying-wing')).toEqual(['two-rudders', 'flap-servos']);
+    expect(of('car')).toEqual(['second-motor', 'rear-steering']);
+    expect(of('boat')).toEqual(['two-rudders', 'second-motor']);
+  });
+  it.each(share(CASES, 4))(
+    '$kind with $unit: $id is planned, proved, printed, and goes again',
+    (c) => {
+      const airframe = { ...makeSetup(c.kind).airframe, ...c.airframe };
+      const before = fitted(makeSetup(c.kind, c.unit, transmitterFor(c.kind)), airframe);
+      const after = fitted(before, c.variant.add(airframe));
+      expect(c.variant.has(after.airframe)).toBe(true);
+      expect(mattering(after)).toEqual(mattering(before));
+      expect(sheetFor(after).sections.length).toBeGreaterThan(0);
+      // Other answers about the model leave it as it is.
+      const answers = answersOf(after.airframe);
+      expect(
+        c.variant.has(rebuildAirframe(after.airframe, { ...answers, gear: !answers.gear })),
+      ).toBe(true);
+      expect(fitted(after, c.variant.remove(after.airframe)).airframe).toEqual(before.airframe);
+    },
+  );
+
+  it.each([
+    [
+      'conventional',
+      'canard',
+      [
+        'roll: Left aileron down',
+        'roll: Right aileron up',
+        'pitch: Elevator down',
+        'yaw: Rudder right',
+      ],
+    ],
+    [
+      't-tail',
+      'two-elevators',
+      [
+        'roll: Left aileron down',
+        'roll: Right aileron up',
+        'pitch: Left elevator up',
+        'pitch: Right elevator up',
+        'yaw: Rudder right',
+      ],
+    ],
+    ['boat', 'two-rudders', ['yaw: Left rudder right', 'yaw: Right rudder right']],
+    [
+      'car',
+      'rear-steering',
+      [
+        'yaw: Left front wheel right',
+        'yaw: Right front wheel right',
+        'yaw: Left rear wheel left',
+        'yaw: Right rear wheel left',
+      ],
+    ],
+  ] as const)('%s with %s: the sticks do this', (kind, id, does) => {
+    const ground = kindOf({ kind }).onSurface;
+    const unit = ground ? 'steering-menu' : 'menu-receiver';
+    const setup = makeSetup(kind, unit, transmitterFor(kind));
+    const variant = VARIANTS.find((v) => v.id === id)!;
+    expect(sticks(fitted(setup, variant.add(setup.airframe)))).toEqual(does);
+  });
+
+  it('a second rudder on a channel of its own is planned and proved, and stays on it', () => {
+    const setup = makeSetup();
+    const twin = VARIANTS.find((v) => v.id === 'two-rudders')!.add(setup.airframe);
+    const servos = twin.servos.map((s) =>
+      s.id === 'rudder-second' ? { ...s, carries: 'rudder2' as const } : s,
+    );
+    const after = fitted(setup, { ...twin, servos });
+    expect(after.program.outputs.map((o) => o.carries)).toContain('rudder2');
+    expect(mattering(after)).toEqual(mattering(setup));
+    const changed = rebuildAirframe(after.airframe, { ...answersOf(after.airframe), flaps: true });
+    expect(changed.servos.find((s) => s.id === 'rudder-second')!.carries).toBe('rudder2');
+  });
+});
+
+describe('a part that is moved', () => {
+  const { airframe } = makeSetup('conventional');
+  const labelled = (id: string, a = airframe) => a.surfaces.find((s) => s.id === id)!;
+  it('takes the one across with it', () => {
+    const moved = movedPart(airframe, 'aileron-left', { rightMm: -480, forwardMm: -120 });
+    if (!moved.ok) throw new Error(moved.reason);
+    expect(labelled('aileron-left', moved.airframe).place).toMatchObject({ rightMm: -480 });
+    expect(labelled('aileron-right', moved.airframe).place).toMatchObject({
+      rightMm: 480,
+      forwardMm: -120,
+    });
+  });
+  it('does something else ahead of the wing, which its rods do not know: found', () => {
+    const setup = makeSetup();
+    const moved = movedPart(setup.airframe, 'elevator', { forwardMm: 400 });
+    if (!moved.ok) throw new Error(moved.reason);
+    expect(doesWords(airframe, labelled('elevator'))).toBe('down: lowers the nose');
+    expect(doesWords(moved.airframe, labelled('elevator', moved.airframe))).toBe(
+      'down: lifts the nose',
+    );
+    expect(mattering({ ...setup, airframe: moved.airframe }).join()).toMatch(
+      /^stop M5: .*the elevator goes up; it must go down/,
+    );
+  });
+  it('cannot be where it turns nothing', () => {
+    expect(movedPart(airframe, 'elevator', { forwardMm: 0 })).toEqual({
+      ok: false,
+      reason: 'elevator would turn nothing there: it needs a lever about the balance point',
+    });
+    expect(() => movedPart(airframe, 'nothing', {})).toThrow('there is no part "nothing"');
+  });
+});

@@ -1,0 +1,91 @@
+import { expect } from '@playwright/test';
+import { expectAccessible, newModel, test } from './kit';
+
+test('a canard with two rudders from a drawing that has neither: two ticks, proved, and the sticks ask for it', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Duck drake');
+  await page.goto(`/models/${id}/model`);
+  await page.getByLabel('the elevator ahead of the wing (canard)').click();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
+  await page.getByLabel('two rudders, a servo each').click();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
+  await expect(page.getByText('down: lifts the nose')).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(`/models/${id}/sticks`);
+  await expect(page.getByText('No problems found').first()).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('Left rudder');
+});
+
+test('a part is moved on the drawing, by hand, by key and by number; where it turns nothing it cannot be', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Moved merganser');
+  await page.goto(`/models/${id}/model`);
+  const drawing = page.getByRole('group', { name: 'The model from above' });
+  const part = (name: string) => drawing.getByRole('button', { name: new RegExp(`^${name}`) });
+  const places = async () => {
+    const setup = (await (await page.request.get(`/api/models/${id}/export`)).json()) as {
+      airframe: { surfaces: { id: string; place?: Record<string, number> }[] };
+    };
+    return Object.fromEntries(setup.airframe.surfaces.map((s) => [s.id, s.place]));
+  };
+
+  await part('Elevator').focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
+  expect((await places()).elevator).toMatchObject({ forwardMm: -540, rightMm: 0 });
+
+  const aileron = part('Left aileron');
+  await aileron.scrollIntoViewIfNeeded();
+  const box = (await aileron.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 20, box.y + box.height / 2 + 6, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
+  const { 'aileron-left': left, 'aileron-right': right } = await places();
+  expect(left!.rightMm).toBeLessThan(-504);
+  expect(right!.rightMm).toBe(-left!.rightMm!);
+
+  await part('Elevator').click();
+  const ahead = page.getByLabel('ahead of the balance point, mm');
+  await ahead.fill('0');
+  await ahead.press('Enter');
+  await expect(page.getByText(/elevator would turn nothing there/).first()).toBeVisible();
+  await ahead.fill('420');
+  await ahead.press('Enter');
+  await expect(page.getByText('down: lifts the nose')).toBeVisible();
+  // Its rod still moves it as before: the stick is the wrong way round now, and that is found.
+  await expect(page.getByText(/WRONG|must go down|wrong way/).first()).toBeVisible();
+});
+
+test('a boat with two motors and two rudders, a car whose rear wheels steer: ticked and proved', async ({
+  page,
+}) => {
+  for (const [name, kind, ticks] of [
+    ['Twin tern', 'boat', ['two rudders, a servo each', 'a second motor']],
+    ['Crab crake', 'car', ['rear wheels that steer']],
+  ] as const) {
+    const made = await page.request.post('/api/models', {
+      data: {
+        name,
+        kind,
+        ailerons: 'none',
+        unit: 'steering-menu',
+        transmitter: 'surface-six',
+      },
+    });
+    const { id } = (await made.json()) as { id: string };
+    await page.goto(`/models/${id}/model`);
+    for (const [n, words] of ticks.entries()) {
+      await page.getByLabel(words).click();
+      await expect(page.getByText(`Saved, version ${n + 2}`)).toBeVisible();
+    }
+    await expect(page.getByText('No problems found').first()).toBeVisible();
+    // Taken off again it is what it was.
+    await page.getByLabel(ticks[0]).click();
+    await expect(page.getByText(`Saved, version ${ticks.length + 2}`)).toBeVisible();
+    await expect(page.getByText('No problems found').first()).toBeVisible();
+  }
+});
