@@ -128,6 +128,10 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/program\/lines\/\*\/id$/, 'nothing refers to a line by its id'],
   [/^\/airframe\/measures\/lengthMm$/, 'for the drawing'],
   [
+    /^\/airframe\/surfaces\/\*\/place\//,
+    'where a part is decides what it must do, not what it was seen to do',
+  ],
+  [
     /^\/airframe\/measures\/(glideRatio|trackMm)$/,
     'for planning figures that nothing is proven by',
   ],
