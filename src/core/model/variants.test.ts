@@ -4,8 +4,8 @@ import { share } from '../../../tests/kit/share';
 import { answersOf, buildAirframe, rebuildAirframe, UNITS, usualAnswers } from '../catalogue';
 import { allExpectations } from '../directions';
 import { refit, unsuited } from '../plan';
-import { AIRFRAME_KINDS, kindOf, parseSetup, type Setup } from '../setup';
-import { sheetFor } from '../sheets';
+import { AIRFRAME_KINDS, kindOf, parseSetup, roleOf, type Setup } from '../setup';
+import { monitorOf, sheetFor } from '../sheets';
 import { verify } from '../verify';
 import { doesWords, movedPart, VARIANTS } from './index';
 
@@ -125,6 +125,41 @@ describe('what a model may have besides', () => {
     expect(mattering(after)).toEqual(mattering(setup));
     const changed = rebuildAirframe(after.airframe, { ...answersOf(after.airframe), flaps: true });
     expect(changed.servos.find((s) => s.id === 'rudder-second')!.carries).toBe('rudder2');
+  });
+});
+
+describe('a second motor on a throttle of its own', () => {
+  const withTwo = (kind: 'conventional' | 'boat', unit: string) => {
+    const setup = makeSetup(kind, unit, transmitterFor(kind));
+    const [motor] = setup.airframe.motors;
+    const second = {
+      ...motor!,
+      id: 'second',
+      label: 'Second motor',
+      carries: 'throttle2' as const,
+    };
+    return { setup, airframe: { ...setup.airframe, motors: [motor!, second] } };
+  };
+  it('runs as the first does, and stands still with the cut on', () => {
+    const { setup, airframe } = withTwo('conventional', 'menu-receiver');
+    const after = fitted(setup, airframe);
+    expect(mattering(after)).toEqual(mattering(setup));
+    const channels = after.program.outputs.filter((o) => roleOf(o.carries) === 'motor');
+    expect(channels.map((o) => o.carries)).toEqual(['throttle', 'throttle2']);
+    const monitor = monitorOf(after);
+    const { control } = after.intents.program.cut!;
+    const read = (hands: Record<string, number>) =>
+      channels.map((c) => Math.round(monitor.read(c.channel, hands).pct));
+    expect(read({})).toEqual([-100, -100]);
+    expect(read({ 'stick-throttle': 100, [control]: 100 })).toEqual([100, 100]);
+    expect(read({ 'stick-throttle': 100, [control]: -100 })).toEqual([-100, -100]);
+  });
+  it('is refused in words where the unit has no channel for it', () => {
+    const { setup, airframe } = withTwo('boat', 'steering-menu');
+    expect(refit(setup, { airframe })).toMatchObject({
+      ok: false,
+      reasons: [expect.stringContaining('more than the unit receives: 4 channels')],
+    });
   });
 });
 

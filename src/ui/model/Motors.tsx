@@ -6,6 +6,7 @@ import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
+import { Lead } from './Lead';
 
 const BEHIND_STOP_WORDS: Record<NonNullable<Motor['reverse']> | 'nothing', string> = {
   nothing: 'does nothing',
@@ -63,6 +64,7 @@ export function Motors() {
               {pulse('stopUs', 'stands still at')}
               {pulse('fullUs', 'runs full at')}
             </div>
+            <Lead of={motor.id} />
             {onSurface && (
               <label className="flex flex-col gap-1 text-sm font-semibold">
                 ESC below stop:

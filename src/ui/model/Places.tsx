@@ -3,15 +3,14 @@
 import { useState } from 'react';
 import { doesWords, movedPart, placeOf } from '@/core/model';
 import { difference } from '@/core/patch';
-import { FUNCTIONS, functionOf, kindOf, pointer, type Place, type Surface } from '@/core/setup';
+import { pointer, type Place, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
-import { Select } from '../parts/Select';
+import { Lead } from './Lead';
 import { PartsDrawing } from './PartsDrawing';
-import { useRefit } from './useRefit';
 
 const FIELDS: readonly (readonly [keyof Place, words: string, unit: string, step: number])[] = [
   ['forwardMm', 'ahead of the balance point', 'mm', 10],
@@ -122,55 +121,7 @@ function Part({ surface, at }: { surface: Surface; at: number }) {
           ? 'Said by you.'
           : 'Assumed: where a model of its kind usually has it. It is kept once you change it.'}
       </p>
-      <Lead servo={surface.servo} />
+      <Lead of={surface.servo} />
     </div>
-  );
-}
-
-/** What the lead of a servo carries, where it can be on a channel of its own. */
-function Lead({ servo }: { servo: string }) {
-  const { airframe } = useModel((s) => s.setup);
-  const { take, refused } = useRefit();
-  const own = airframe.servos.find((s) => s.id === servo);
-  if (!own) return null;
-  const base = functionOf(own.carries).standIn ?? own.carries;
-  const { onSurface } = kindOf(airframe);
-  const others = FUNCTIONS.filter(
-    (f) =>
-      functionOf(f).standIn === base &&
-      functionOf(f).role === functionOf(base).role &&
-      !functionOf(f).stick &&
-      !(onSurface && functionOf(f).flies),
-  );
-  const pair = airframe.servos.some(
-    (s) => s !== own && (functionOf(s.carries).standIn ?? s.carries) === base,
-  );
-  if (!pair || others.length === 0) return null;
-  return (
-    <label className="flex flex-col gap-1 text-sm font-semibold">
-      the lead of its servo carries
-      <Select
-        value={own.carries}
-        onChange={(e) => {
-          const carries = e.target.value as typeof base;
-          const servos = airframe.servos.map((s) => (s === own ? { ...s, carries } : s));
-          take(
-            { airframe: { ...airframe, servos } },
-            `${own.label} carries ${functionOf(carries).words}`.slice(0, 80),
-          );
-        }}
-      >
-        {[base, ...others].map((f) => (
-          <option key={f} value={f}>
-            {functionOf(f).words}
-          </option>
-        ))}
-      </Select>
-      {refused.map((reason) => (
-        <span key={reason} role="alert" className="text-stop font-normal">
-          Not changed: {reason}
-        </span>
-      ))}
-    </label>
   );
 }
