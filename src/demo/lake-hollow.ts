@@ -9,9 +9,11 @@ import { merganser } from './models/merganser';
 import { pilotBoat } from './models/pilot-boat';
 import { sailplane } from './models/sailplane';
 import { skiTug } from './models/ski-tug';
+import { smew } from './models/smew';
+import { stoat } from './models/stoat';
 import { turnstone } from './models/turnstone';
 
-/** The models of the club: seven each in another state, and four that are fitted in unusual ways. */
+/** The models of the club: seven each in another state, four that are fitted in unusual ways, and two that are built differently. */
 export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   sailplane,
   skiTug,
@@ -24,4 +26,6 @@ export const LAKE_HOLLOW: readonly (() => DemoModel)[] = [
   turnstone,
   garganey,
   gyrfalcon,
+  smew,
+  stoat,
 ];

@@ -5,9 +5,11 @@ import {
   usualAnswers,
   type AirframeAnswers,
 } from '../core/catalogue';
+import { VARIANTS } from '../core/model';
 import { choose, composeSetup, type Choice } from '../core/plan';
 import {
   parseSetup,
+  type Airframe,
   type AirframeKind,
   type Setup,
   type Transmitter,
@@ -44,6 +46,10 @@ export function transmitterLike(
 
 export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}) =>
   measured(buildAirframe({ ...usualAnswers(kind), ...more }));
+
+/** The same built differently, as it is ticked at Model. */
+export const builtWith = (plain: Airframe, ...ids: string[]): Airframe =>
+  ids.reduce((built, id) => VARIANTS.find((v) => v.id === id)!.add(built), plain);
 
 /** Planned from its parts, then chosen one by one as at the Program station, everything along. */
 export function planned(
