@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { observedDirections, type Observed } from '../logbook';
 import type { AirframeKind } from '../setup';
+import { stoat } from '../../demo/models/stoat';
 import { makeSetup } from '../../../tests/kit/setups';
 import { togetherFor } from './answers';
 
@@ -48,6 +49,33 @@ describe('both sides answered in one go', () => {
       ['ArrowDown', 'right one left, left one right'],
       ['x', 'neither moved'],
     ]);
+  });
+  it('four wheels that steer: all alike, or the front ones against the rear ones', () => {
+    const { setup } = stoat().versions[0]!;
+    const look = observedDirections(setup, []).filter(
+      (o) => o.expectation.check.id === 'stick-yaw',
+    );
+    expect(
+      togetherFor(look, look[0]!.expectation.check).map(({ key, words, answers }) => [
+        key,
+        words,
+        Object.fromEntries(answers.map(([o, seen]) => [o.expectation.surface.id, seen])),
+      ]),
+    ).toEqual(
+      (
+        [
+          ['ArrowLeft', 'all left', 'left', 'left'],
+          ['ArrowRight', 'all right', 'right', 'right'],
+          ['ArrowUp', 'front ones left, rear ones right', 'left', 'right'],
+          ['ArrowDown', 'rear ones left, front ones right', 'right', 'left'],
+          ['x', 'none moved', 'centre', 'centre'],
+        ] as const
+      ).map(([key, words, front, rear]) => [
+        key,
+        words,
+        { 'wheel-left': front, 'wheel-right': front, 'rear-left': rear, 'rear-right': rear },
+      ]),
+    );
   });
   it('one surface, and one that goes other ways than the rest, are asked by themselves', () => {
     expect(said(lookOf('conventional', 'stick-pitch'))).toEqual([]);

@@ -1,7 +1,7 @@
 import { isUpright, MOVEMENT_WORDS } from '../chain';
 import type { Check } from '../directions';
 import type { Observed } from '../logbook';
-import type { Surface } from '../setup';
+import { SIDE_NAMES, type Surface } from '../setup';
 
 /** What may be seen of a surface. */
 export type AnswerId = 'up' | 'down' | 'left' | 'right' | 'centre';
@@ -24,21 +24,46 @@ export interface Together {
   answers: SurfaceAnswer[];
 }
 
+/** Two groups of surfaces that go against each other, in the words for one of a group. */
+interface Parted {
+  words: readonly [one: string, other: string];
+  groups: readonly [readonly Observed[], readonly Observed[]];
+}
+
+const isBehind = ({ place }: Surface): boolean => (place?.forwardMm ?? 0) < 0;
+
+/** Steered axles against each other; else the two sides. Undefined where one group is empty, or something is in neither. */
+function partedIn(look: readonly Observed[]): Parted | undefined {
+  const those = (belongs: (surface: Surface) => boolean) =>
+    look.filter((o) => belongs(o.expectation.surface));
+  const wheels = look.every((o) => o.expectation.surface.role === 'wheel');
+  const rear = those(isBehind);
+  const parted: Parted =
+    wheels && rear.length > 0 && rear.length < look.length
+      ? { words: ['front', 'rear'], groups: [those((s) => !isBehind(s)), rear] }
+      : {
+          words: [SIDE_NAMES.left, SIDE_NAMES.right],
+          groups: [those((s) => s.side === 'left'), those((s) => s.side === 'right')],
+        };
+  const [one, other] = parted.groups;
+  const complete = one.length + other.length === look.length;
+  return complete && one.length > 0 && other.length > 0 ? parted : undefined;
+}
+
 /**
- * What may be said of all surfaces of a look in one go: all one way, or the two sides against each
- * other. Empty where they are not left and right ones that go the same two ways.
+ * What may be said of all surfaces of a look in one go: all one way, or two groups of them against each
+ * other. Empty where there are no such groups, or they do not go the same two ways.
  */
 export function togetherFor(look: readonly Observed[], check: Check): Together[] {
-  const of = (side: Surface['side']) => look.filter((o) => o.expectation.surface.side === side);
-  const [lefts, rights] = [of('left'), of('right')];
+  const parted = partedIn(look);
   const [first] = look;
-  if (!first || lefts.length === 0 || lefts.length + rights.length < look.length) return [];
-  if (rights.length === 0) return [];
+  if (!first || !parted) return [];
+  const [[one, other], [ones, others]] = [parted.words, parted.groups];
   const [a, b] = waysOf(first.expectation.surface);
   if (look.some((o) => waysOf(o.expectation.surface)[0] !== a)) return [];
-  const said = (left: AnswerId, right: AnswerId): SurfaceAnswer[] => [
-    ...lefts.map((o): SurfaceAnswer => [o, left]),
-    ...rights.map((o): SurfaceAnswer => [o, right]),
+  const said = (here: AnswerId, there: AnswerId): SurfaceAnswer[] => [
+    ...ones.map((o): SurfaceAnswer => [o, here]),
+    ...others.map((o): SurfaceAnswer => [o, there]),
   ];
   const two = look.length === 2;
   const [toA, toB] = [MOVEMENT_WORDS[a], MOVEMENT_WORDS[b]];
@@ -46,10 +71,10 @@ export function togetherFor(look: readonly Observed[], check: Check): Together[]
   // "left up, right down"; of surfaces that go left and right themselves, "left one left".
   const apart =
     a === 'up'
-      ? [`left ${toA}, right ${toB}`, `right ${toA}, left ${toB}`]
+      ? [`${one} ${toA}, ${other} ${toB}`, `${other} ${toA}, ${one} ${toB}`]
       : two
-        ? [`left one ${toA}, right one ${toB}`, `right one ${toA}, left one ${toB}`]
-        : [`left ones ${toA}, right ones ${toB}`, `right ones ${toA}, left ones ${toB}`];
+        ? [`${one} one ${toA}, ${other} one ${toB}`, `${other} one ${toA}, ${one} one ${toB}`]
+        : [`${one} ones ${toA}, ${other} ones ${toB}`, `${other} ones ${toA}, ${one} ones ${toB}`];
   const across = a === 'up' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown'];
   const along = a === 'up' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
   return [
