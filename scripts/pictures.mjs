@@ -51,7 +51,7 @@ await open(`${skua}/job`);
 await shot('job');
 
 const loon = await modelPath('Loon');
-for (const station of ['plan', 'throws', 'panic', 'tune', 'logbook'])
+for (const station of ['plan', 'throws', 'panic', 'logbook'])
   await open(`${loon}/${station}`).then(() => shot(station));
 await open(`${loon}/program`);
 await page.keyboard.press('1');
@@ -70,6 +70,12 @@ await open(`${lynx}/steering`);
 const hand = page.getByRole('slider', { name: 'your hand' });
 for (let i = 0; i < 12; i++) await hand.press('ArrowLeft');
 await shot('steering');
+
+const smew = await modelPath('Smew');
+await open(`${smew}/model`);
+await page.getByRole('heading', { name: 'Its parts' }).evaluate((e) => e.scrollIntoView());
+await page.getByRole('button', { name: /^Elevator, / }).click();
+await shot('model');
 
 const garganey = await modelPath('Garganey');
 await open(`${garganey}/program`);
