@@ -6,7 +6,7 @@ import type { Movement } from '../chain';
 /** Knowing what is on the bench before anything is set. */
 export const IDENTIFY = sentences('identify', {
   'read-versions': () =>
-    'Read the hardware version, firmware and channel count off the unit and the transmitter, and write them down. Update first, set afterwards: an update may wipe settings.',
+    'Update first: an update may wipe settings. Then write down hardware version, firmware and channel count of unit and transmitter.',
   'unit-is': ({ hardware, firmware }: { hardware: string; firmware: string }) =>
     `unit: ${hardware || 'hardware not written down'}, ${firmware || 'firmware not written down'}`,
   'transmitter-is': ({ firmware }: { firmware: string }) =>

@@ -6,5 +6,5 @@ export function restWords({ transmitter }: Pick<Setup, 'transmitter'>): string {
     handsOn(transmitter) === 'sticks'
       ? 'sticks released, throttle closed'
       : 'wheel and trigger released';
-  return `Everything a step does not name is at rest: ${hands}, switches and knobs as at power-up, the model level.`;
+  return `What a step does not name is at rest: ${hands}, switches and knobs as at power-up, the model level.`;
 }

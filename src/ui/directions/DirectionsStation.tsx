@@ -71,7 +71,7 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             <h2 className="text-xl font-bold">Every surface has been checked</h2>
             <p className="mt-1">
               {diagnosis.verdicts.every((v) => v.stick === 'right' && v.correction !== 'wrong')
-                ? 'Choose any line of the lists to check it again.'
+                ? 'Choose a line to check it again.'
                 : 'Something must be changed: see below.'}
             </p>
           </section>

@@ -70,7 +70,7 @@ export function StillQuestion({
       </h2>
       <p className="mt-2 text-lg">
         {several
-          ? 'With each of them: does anything move on the model that you have not been asked about?'
+          ? 'Does anything else on the model move with one of them?'
           : 'Does anything else on the model move with it?'}
       </p>
       <div className="mt-2">{nothing}</div>

@@ -8,8 +8,8 @@ export function Preview({ airframe }: { airframe: Airframe }) {
       <Silhouette airframe={airframe} className="h-52 w-full" />
       <p className="text-soft text-sm">
         {airframe.surfaces.map((s) => s.label.toLowerCase()).join(', ')}; {airframe.servos.length}{' '}
-        {airframe.servos.length === 1 ? 'servo' : 'servos'}. Measures, linkages and channels start
-        from usual values; you change them on the model’s own pages.
+        {airframe.servos.length === 1 ? 'servo' : 'servos'}. The rest starts from usual values; you
+        can change everything later.
       </p>
     </aside>
   );

@@ -13,8 +13,7 @@ export function Throws() {
   return (
     <Section title="Throws" className="">
       <p className="text-soft text-sm">
-        As rates and endpoints stand now. Pull an end, or write what you want to measure there: the
-        endpoint that gives it is worked out.
+        Pull an end, or type what you want to measure there: its endpoint is worked out.
       </p>
       <ul className="mt-2 grid gap-3 @md:grid-cols-2 @4xl:grid-cols-3">
         {setup.airframe.surfaces.map((surface) => (

@@ -14,8 +14,7 @@ export function ThrowsStation() {
   return (
     <div className="flex min-w-0 flex-col gap-4">
       <p className="text-lg">
-        The sticks go the right way and the unit knows them: from here on nothing moves the throws
-        but you. Pull an end, or type what you measure.
+        The unit knows your sticks: from here on only you change the throws.
       </p>
       <Throws />
       <Differential />

@@ -2,7 +2,7 @@ import { THREE_BANDS, numberedPorts, unit } from './parts';
 
 export const menuReceiver = unit(
   'Menu receiver with numbered modes',
-  'A receiver with the gyro inside, programmed from the transmitter’s screen once bound and powered. Ports are numbered; functions, gains, directions and the mode of each switch position are set in its menu. Any of the 24 mountings.',
+  'Gyro and receiver in one, set in a menu on the transmitter once bound and powered. Numbered ports, any of the 24 mountings.',
   {
     inputChannels: 12,
     ports: numberedPorts(8),

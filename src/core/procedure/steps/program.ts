@@ -4,7 +4,7 @@ import type { Step } from '../step';
 export const program: Step = {
   id: 'program',
   title: 'Program',
-  does: 'Press a control’s name, or a word below. Tolvan works out and proves everything again as you choose.',
+  does: 'Press a control’s name, or a word below.',
   station: 'program',
   session: 'paper',
   cautions: [],
