@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { turnstoneSetup } from '../../demo/models/turnstone';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import { answersOf, buildAirframe, rebuildAirframe, UNITS, usualAnswers } from '../catalogue';
@@ -54,6 +55,13 @@ describe('what a model may have besides', () => {
     expect(of('flying-wing')).toEqual(['two-rudders', 'flap-servos']);
     expect(of('car')).toEqual(['second-motor', 'rear-steering']);
     expect(of('boat')).toEqual(['two-rudders', 'second-motor']);
+  });
+  it('two rudders are not halved again', () => {
+    const { airframe } = turnstoneSetup();
+    expect(VARIANTS.filter((v) => v.fits(airframe)).map((v) => v.id)).toEqual([
+      'two-elevators',
+      'canard',
+    ]);
   });
   it.each(share(CASES, 4))(
     '$kind with $unit: $id is planned, proved, printed, and goes again',

@@ -36,7 +36,10 @@ function halved(id: string, words: string, role: Role, name: string): Variant {
   return {
     id,
     words,
-    fits: (airframe) => has(airframe) || ofRole(airframe, role).some((s) => s.side === 'centre'),
+    fits(airframe) {
+      const own = ofRole(airframe, role);
+      return has(airframe) || (own.length === 1 && own[0]!.side === 'centre');
+    },
     has,
     add(airframe) {
       const one = ofRole(airframe, role).find((s) => s.side === 'centre')!;
