@@ -135,7 +135,7 @@ export async function nothingElseMoves(page: Page) {
 /** Opens a station of the model with this name, by way of the shelf. */
 export async function openModel(page: Page, name: string, station: string) {
   await page.goto(`/?find=${encodeURIComponent(name)}`);
-  await page.getByRole('link', { name }).click();
+  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click();
   const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', {
     name: new RegExp(`^${station}`),
   });

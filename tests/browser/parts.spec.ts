@@ -64,7 +64,7 @@ test('a boat with two motors and two rudders, a car whose rear wheels steer: tic
   page,
 }) => {
   for (const [name, kind, ticks] of [
-    ['Twin tern', 'boat', ['two rudders, a servo each', 'a second motor']],
+    ['Twin teal', 'boat', ['two rudders, a servo each', 'a second motor']],
     ['Crab crake', 'car', ['rear wheels that steer']],
   ] as const) {
     const made = await page.request.post('/api/models', {

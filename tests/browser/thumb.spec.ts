@@ -9,7 +9,7 @@ const box = async (what: Locator) => (await what.boundingBox())!;
 test('on a phone: head and gate take under a quarter, and the answers stay at the thumb', async ({
   page,
 }) => {
-  const id = await newModel(page, 'Thumbed tern');
+  const id = await newModel(page, 'Thumbed teal');
   await page.goto(`/models/${id}/failsafe`);
   const gate = page.getByRole('group', { name: 'Before you go on' });
   await expect(gate).toBeVisible();

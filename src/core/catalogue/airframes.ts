@@ -356,11 +356,16 @@ export function answersOf(airframe: Airframe): AirframeAnswers {
  * measures stay as long as the kind does.
  */
 export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): Airframe {
-  const plain = buildAirframe(answers);
-  const fresh = VARIANTS.filter((v) => v.fits(airframe) && v.has(airframe)).reduce(
-    (made, v) => (v.fits(made) && !v.has(made) ? v.add(made) : made),
-    plain,
-  );
+  const built = (from: AirframeAnswers) =>
+    VARIANTS.filter((v) => v.fits(airframe) && v.has(airframe)).reduce(
+      (made, v) => (v.fits(made) && !v.has(made) ? v.add(made) : made),
+      buildAirframe(from),
+    );
+  const fresh = built(answers);
+  const before = built(answersOf(airframe));
+  /** The second of a pair may have been given a channel of its own, which no answer says. */
+  const isChosen = ({ id, carries }: Pick<Servo, 'id' | 'carries'>) =>
+    before.servos.some((s) => s.id === id && s.carries !== carries);
   const kept = <T extends { id: string }>(
     old: readonly T[],
     item: T,
@@ -385,8 +390,10 @@ export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): A
     servos: fresh.servos.map((s) =>
       kept(airframe.servos, s, ({ carries, ...own }) => ({
         ...own,
-        // The second of a pair may be on a channel of its own.
-        carries: servedBy(carries) === servedBy(s.carries) ? carries : s.carries,
+        carries:
+          isChosen({ id: s.id, carries }) && servedBy(carries) === servedBy(s.carries)
+            ? carries
+            : s.carries,
       })),
     ),
     motors: fresh.motors.map((m) => kept(airframe.motors, m, (own) => own)),

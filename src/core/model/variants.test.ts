@@ -133,6 +133,11 @@ describe('what a model may have besides', () => {
     expect(mattering(after)).toEqual(mattering(setup));
     const changed = rebuildAirframe(after.airframe, { ...answersOf(after.airframe), flaps: true });
     expect(changed.servos.find((s) => s.id === 'rudder-second')!.carries).toBe('rudder2');
+    // What an answer decides follows the answer.
+    const apart = rebuildAirframe(changed, { ...answersOf(changed), ailerons: 'two-outputs' });
+    expect(apart.servos.find((s) => s.id === 'aileron-right')!.carries).toBe('aileron2');
+    const joined = rebuildAirframe(apart, { ...answersOf(apart), ailerons: 'y-lead' });
+    expect(joined.servos.find((s) => s.id === 'aileron-right')!.carries).toBe('aileron');
   });
 });
 
