@@ -24,14 +24,17 @@ const FIELDS: readonly (readonly [keyof Place, words: string, unit: string, step
 export function Places() {
   const setup = useModel((s) => s.setup);
   const { airframe } = setup;
-  const [open, setOpen] = useState<string>();
+  /** Parts that are looked at, the last one last. */
+  const [open, setOpen] = useState<readonly string[]>([]);
+  const show = (id: string, is: boolean) =>
+    setOpen((now) => [...now.filter((o) => o !== id), ...(is ? [id] : [])]);
   const { move, refused } = useMove();
   return (
     <Section title="Its parts" className="card flex flex-col gap-1">
       <PartsDrawing
         airframe={airframe}
-        open={open}
-        onOpen={(id) => setOpen(open === id ? undefined : id)}
+        open={open.at(-1)}
+        onOpen={(id) => show(id, !open.includes(id))}
         onMove={(id, to) => void move(id, to)}
       />
       <p className="text-soft text-sm">
@@ -48,8 +51,8 @@ export function Places() {
         {airframe.surfaces.map((surface, i) => (
           <li key={surface.id}>
             <Fold
-              open={open === surface.id}
-              onOpen={(is) => setOpen(is ? surface.id : undefined)}
+              open={open.includes(surface.id)}
+              onOpen={(is) => show(surface.id, is)}
               title={
                 <span className="flex flex-wrap items-baseline gap-x-2">
                   {surface.label}
