@@ -1,5 +1,6 @@
 import { isUpright, MOVEMENT_WORDS } from '../chain';
 import type { Check } from '../directions';
+import { isOnFrontAxle } from '../linkage';
 import type { Observed } from '../logbook';
 import { SIDE_NAMES, type Surface } from '../setup';
 
@@ -30,17 +31,15 @@ interface Parted {
   groups: readonly [readonly Observed[], readonly Observed[]];
 }
 
-const isBehind = ({ place }: Surface): boolean => (place?.forwardMm ?? 0) < 0;
-
 /** Steered axles against each other; else the two sides. Undefined where one group is empty, or something is in neither. */
 function partedIn(look: readonly Observed[]): Parted | undefined {
   const those = (belongs: (surface: Surface) => boolean) =>
     look.filter((o) => belongs(o.expectation.surface));
   const wheels = look.every((o) => o.expectation.surface.role === 'wheel');
-  const rear = those(isBehind);
+  const rear = those((s) => !isOnFrontAxle(s));
   const parted: Parted =
     wheels && rear.length > 0 && rear.length < look.length
-      ? { words: ['front', 'rear'], groups: [those((s) => !isBehind(s)), rear] }
+      ? { words: ['front', 'rear'], groups: [those(isOnFrontAxle), rear] }
       : {
           words: [SIDE_NAMES.left, SIDE_NAMES.right],
           groups: [those((s) => s.side === 'left'), those((s) => s.side === 'right')],

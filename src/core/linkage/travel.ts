@@ -12,16 +12,20 @@ interface Driven {
   role: string;
   side: 'left' | 'right' | 'centre';
   linkage: Linkage;
-  /** Behind the balance point it is no front wheel. */
+  /** From the balance point. */
   place?: { forwardMm: number } | undefined;
 }
 
+/** Whether a wheel of a car is on its front axle: ahead of the balance point, as it is where nobody has said otherwise. */
+export const isOnFrontAxle = ({ place }: Pick<Driven, 'place'>): boolean =>
+  place === undefined || place.forwardMm > 0;
+
 /** Whether a surface is a front wheel that follows the measured steering. */
-export const steersBy = ({ steering }: Steered, { role, side, place }: Driven): boolean =>
+export const steersBy = ({ steering }: Steered, surface: Driven): boolean =>
   steering !== undefined &&
-  role === 'wheel' &&
-  side !== 'centre' &&
-  (place === undefined || place.forwardMm > 0);
+  surface.role === 'wheel' &&
+  surface.side !== 'centre' &&
+  isOnFrontAxle(surface);
 
 /**
  * What a servo angle makes of a surface, rising with it: through its own rod, or through the steering

@@ -49,7 +49,7 @@ export function hingeOf(place: Place, surface: Pick<Surface, 'role' | 'side'>): 
   return positive >= 0 ? along : [-along[0], -along[1], -along[2]];
 }
 
-/** Where from its hinge the part is that its movement is told by: a trailing edge lies behind, the front of a wheel before it. */
+/** Where, from the hinge, the edge lies that shows the movement: a trailing edge behind it, the front of a wheel ahead of it. */
 const edgeOf = ({ role }: Pick<Surface, 'role'>): Vector =>
   role === 'wheel' ? [1, 0, 0] : [-1, 0, 0];
 

@@ -81,6 +81,32 @@ describe('what a model may have besides', () => {
     },
   );
 
+  it.each(AIRFRAME_KINDS)('%s: any two together, in either order, taken off in either', (kind) => {
+    const unit = kindOf({ kind }).onSurface ? 'steering-menu' : 'menu-receiver';
+    const start = CASES.find((c) => c.kind === kind)?.airframe;
+    const before = fitted(makeSetup(kind, unit, transmitterFor(kind)), {
+      ...makeSetup(kind).airframe,
+      ...start,
+    });
+    const fitting = VARIANTS.filter((v) => v.fits(before.airframe));
+    for (const one of fitting)
+      for (const other of fitting) {
+        if (one === other) continue;
+        const both = fitted(before, other.add(one.add(before.airframe)));
+        const name = `${one.id}, then ${other.id}`;
+        expect([one.has(both.airframe), other.has(both.airframe)], name).toEqual([true, true]);
+        expect(mattering(both), name).toEqual(mattering(before));
+        for (const [first, last] of [
+          [one, other],
+          [other, one],
+        ] as const)
+          expect(
+            last.remove(first.remove(both.airframe)),
+            `${name}, ${first.id} off first`,
+          ).toEqual(before.airframe);
+      }
+  });
+
   it.each([
     [
       'conventional',

@@ -1,4 +1,12 @@
-import { kindOf, type Airframe, type Servo, type Surface } from '../setup';
+import {
+  capital,
+  kindOf,
+  SIDE_NAMES,
+  type Airframe,
+  type Place,
+  type Servo,
+  type Surface,
+} from '../setup';
 import { isSamePlace, usualPlace } from './place';
 
 /** Something a model of its kind may have besides: what it is called, and how it comes and goes. */
@@ -20,14 +28,26 @@ const ofRole = ({ surfaces }: Airframe, role: Role) => surfaces.filter((s) => s.
 
 const unplaced = ({ place: _, ...surface }: Surface): Surface => surface;
 
-/** Which way it is turned over: a rod moved to the other side of the arm. */
+/** A rod moved to the other side of its arm. */
 const otherSense = (sense: Surface['linkage']['sense']) =>
   sense === 'same' ? ('opposite' as const) : ('same' as const);
 
-const SIDES = [
-  ['left', 'Left'],
-  ['right', 'Right'],
-] as const;
+const onSide = (side: 'left' | 'right', name: string) => `${capital(SIDE_NAMES[side])} ${name}`;
+
+/** Half of a part in the middle, where somebody has said where that is. */
+const halfPlace = ({ place }: Surface, side: 'left' | 'right'): Pick<Surface, 'place'> =>
+  place
+    ? {
+        place: {
+          ...place,
+          rightMm: Math.round(((side === 'left' ? -1 : 1) * place.spanMm) / 4),
+          spanMm: place.spanMm / 2,
+        },
+      }
+    : {};
+
+const wholePlace = ({ place }: Surface): Pick<Surface, 'place'> =>
+  place ? { place: { ...place, rightMm: 0, spanMm: 2 * place.spanMm } } : {};
 
 /** One part in the middle becomes two, a servo each; the first keeps its id and its servo. */
 function halved(id: string, words: string, role: Role, name: string): Variant {
@@ -44,17 +64,17 @@ function halved(id: string, words: string, role: Role, name: string): Variant {
     add(airframe) {
       const one = ofRole(airframe, role).find((s) => s.side === 'centre')!;
       const servo = airframe.servos.find((s) => s.id === one.servo)!;
-      const plain = unplaced(one);
-      const half = ([side, said]: (typeof SIDES)[number], over: Partial<Surface>): Surface => ({
-        ...plain,
+      const half = (side: 'left' | 'right', over: Partial<Surface>): Surface => ({
+        ...unplaced(one),
+        ...halfPlace(one, side),
         side,
-        label: `${said} ${name}`,
+        label: onSide(side, name),
         ...over,
       });
       const two = {
         ...airframe,
         surfaces: airframe.surfaces.flatMap((s) =>
-          s === one ? [half(SIDES[0], {}), half(SIDES[1], { id: second, servo: second })] : [s],
+          s === one ? [half('left', {}), half('right', { id: second, servo: second })] : [s],
         ),
         servos: airframe.servos.flatMap((s) =>
           s === servo ? [s, { ...servo, id: second, label: `Second ${name} servo` }] : [s],
@@ -67,28 +87,35 @@ function halved(id: string, words: string, role: Role, name: string): Variant {
       surfaces: airframe.surfaces.flatMap((s) => {
         if (s.id === second) return [];
         if (s.role !== role || s.side === 'centre') return [s];
-        return [{ ...unplaced(s), side: 'centre' as const, label: capital(name) }];
+        const place = standsOnTheWing(airframe, s) ? {} : wholePlace(s);
+        return [{ ...unplaced(s), ...place, side: 'centre' as const, label: capital(name) }];
       }),
       servos: airframe.servos.filter((s) => s.id !== second),
     }),
   };
 }
 
-const capital = (word: string) => word.slice(0, 1).toUpperCase() + word.slice(1);
-
 const isAhead = (airframe: Airframe) =>
   ofRole(airframe, 'elevator').some((s) => (s.place?.forwardMm ?? -1) > 0);
+
+/** Where one of two rudders stands on a model without a tail. Common practice, no source. */
+function wingPlace(airframe: Airframe, rudder: Surface): Place {
+  const { chordMm, spanMm } = airframe.measures;
+  const rightMm = Math.round((rudder.side === 'left' ? -0.3 : 0.3) * spanMm);
+  return { ...usualPlace(airframe, rudder), forwardMm: Math.round(-0.75 * chordMm), rightMm };
+}
+
+const isOneOfTwoRudders = ({ role, side }: Surface) => role === 'rudder' && side !== 'centre';
+
+const standsOnTheWing = (airframe: Airframe, s: Surface): boolean =>
+  isOneOfTwoRudders(s) && s.place !== undefined && isSamePlace(s.place, wingPlace(airframe, s));
 
 /** Without a tail its two rudders stand on the wing. */
 const onTheWing = (airframe: Airframe): Airframe => ({
   ...airframe,
-  surfaces: airframe.surfaces.map((s) => {
-    if (s.role !== 'rudder' || s.side === 'centre' || s.place) return s;
-    const { chordMm, spanMm } = airframe.measures;
-    const rightMm = Math.round((s.side === 'left' ? -0.3 : 0.3) * spanMm);
-    const forwardMm = Math.round(-0.75 * chordMm);
-    return { ...s, place: { ...usualPlace(airframe, s), forwardMm, rightMm } };
-  }),
+  surfaces: airframe.surfaces.map((s) =>
+    isOneOfTwoRudders(s) && !s.place ? { ...s, place: wingPlace(airframe, s) } : s,
+  ),
 });
 
 /** The elevator before the wing: where it is decides which way it turns the model. */
@@ -99,17 +126,10 @@ const canard: Variant = {
   has: isAhead,
   add: (airframe) => onTheWing(turnedRound(airframe, 1)),
   remove(airframe) {
-    const wing = onTheWing({ ...airframe, surfaces: ofRole(airframe, 'rudder').map(unplaced) });
     const tail = turnedRound(airframe, -1);
-    return {
-      ...tail,
-      // Rudders nobody has moved go back to the tail.
-      surfaces: tail.surfaces.map((s) =>
-        s.place && wing.surfaces.some((w) => w.id === s.id && isSamePlace(w.place!, s.place!))
-          ? unplaced(s)
-          : s,
-      ),
-    };
+    // Rudders nobody has moved go back to the tail.
+    const surfaces = tail.surfaces.map((s) => (standsOnTheWing(airframe, s) ? unplaced(s) : s));
+    return { ...tail, surfaces };
   },
 };
 
@@ -147,11 +167,13 @@ const twoFlapServos: Variant = {
     };
   },
   remove(airframe) {
-    const left = ofRole(airframe, 'flap').find((s) => s.side === 'left')!;
+    const [left, right] = (['left', 'right'] as const).map((side) =>
+      ofRole(airframe, 'flap').find((s) => s.side === side)!,
+    ) as [Surface, Surface];
     return {
       ...airframe,
       surfaces: airframe.surfaces.map((s) => (s.role === 'flap' ? { ...s, servo: left.servo } : s)),
-      servos: airframe.servos.filter((s) => s.id !== 'flap-second'),
+      servos: airframe.servos.filter((s) => s.id !== right.servo),
     };
   },
 };
@@ -193,7 +215,7 @@ const rearSteering: Variant = {
       return {
         ...wheel,
         id: `rear-${wheel.side}`,
-        label: `${wheel.side === 'left' ? 'Left' : 'Right'} rear wheel`,
+        label: onSide(wheel.side === 'left' ? 'left' : 'right', 'rear wheel'),
         servo: 'rear-steering',
         linkage: { ...wheel.linkage, sense: otherSense(wheel.linkage.sense) },
         place: { ...place, forwardMm: Math.round(-0.45 * airframe.measures.wheelbaseMm) },

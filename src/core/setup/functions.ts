@@ -20,6 +20,8 @@ interface FunctionEntry {
   axes?: Partial<Record<Axis, number>>;
   /** A function whose channel serves it as well where none of its own arrives. */
   standIn?: string;
+  /** It is the second of a pair with the function that stands in for it. */
+  second?: true;
   /** What a unit that mixes must be sent in its place. */
   plain?: readonly string[];
   /** A switch can work it, and so a channel that carries nothing but a switch. */
@@ -48,6 +50,7 @@ const TABLE = {
     words: 'second aileron',
     axes: { roll: 1 },
     standIn: 'aileron',
+    second: true,
   },
   elevator2: {
     flies: true,
@@ -55,6 +58,7 @@ const TABLE = {
     words: 'second elevator',
     axes: { pitch: 1 },
     standIn: 'elevator',
+    second: true,
   },
   rudder2: {
     flies: true,
@@ -62,8 +66,9 @@ const TABLE = {
     words: 'second rudder',
     axes: { yaw: 1 },
     standIn: 'rudder',
+    second: true,
   },
-  throttle2: { role: 'motor', words: 'second throttle', standIn: 'throttle' },
+  throttle2: { role: 'motor', words: 'second throttle', standIn: 'throttle', second: true },
   'elevon-left': {
     flies: true,
     role: 'steering',
@@ -95,7 +100,14 @@ const TABLE = {
   'flaperon-left': { flies: true, role: 'steering', words: 'left flaperon', axes: { roll: 1 } },
   'flaperon-right': { flies: true, role: 'steering', words: 'right flaperon', axes: { roll: 1 } },
   flap: { flies: true, role: 'device', words: 'flaps', switched: true },
-  flap2: { flies: true, role: 'device', words: 'second flap', standIn: 'flap', switched: true },
+  flap2: {
+    flies: true,
+    role: 'device',
+    words: 'second flap',
+    standIn: 'flap',
+    second: true,
+    switched: true,
+  },
   // Without a channel of its own it goes with the flaps.
   gear: { flies: true, role: 'device', words: 'gear', standIn: 'flap', switched: true },
   brake: { role: 'device', words: 'wheel brake', switched: true },
@@ -107,7 +119,13 @@ const TABLE = {
     standIn: 'rudder',
     stick: true,
   },
-  steering2: { role: 'steering', words: 'second steering', axes: { yaw: 1 }, standIn: 'steering' },
+  steering2: {
+    role: 'steering',
+    words: 'second steering',
+    axes: { yaw: 1 },
+    standIn: 'steering',
+    second: true,
+  },
   mode: { role: 'order', words: 'mode', switched: true },
   mode2: { flies: true, role: 'order', words: 'second mode channel', switched: true },
   gain: { role: 'order', words: 'gain' },
@@ -131,6 +149,24 @@ export const functionOf = (carries: ChannelFunction) =>
     standIn?: ChannelFunction;
     plain?: readonly ChannelFunction[];
   };
+
+/** The function whose channel serves this one where it has none of its own; itself where nothing stands in for it. */
+export function servedBy(carries: ChannelFunction): ChannelFunction {
+  const { stick, standIn } = functionOf(carries);
+  return stick ? carries : (standIn ?? carries);
+}
+
+/**
+ * What the lead of the second of a pair may carry: the pair's own function, then those with a channel of their own.
+ * @param base the function both are served by
+ */
+export const leadChoices = (base: ChannelFunction, onSurface: boolean): ChannelFunction[] => [
+  base,
+  ...FUNCTIONS.filter(
+    (f) =>
+      functionOf(f).second === true && servedBy(f) === base && !(onSurface && functionOf(f).flies),
+  ),
+];
 
 export const roleOf = (carries: ChannelFunction): FunctionRole => TABLE[carries].role;
 export const isOrder = (carries: ChannelFunction): boolean => roleOf(carries) === 'order';

@@ -1,4 +1,5 @@
 import { isUpright } from '@/core/chain';
+import { isOnFrontAxle } from '@/core/linkage';
 import { placeOf, spanwise } from '@/core/model';
 import { kindOf, type Airframe, type Surface } from '@/core/setup';
 
@@ -242,7 +243,7 @@ function carShape(airframe: Airframe): ModelShape {
     ];
   };
   const wheels = airframe.surfaces.filter((s) => s.role === 'wheel');
-  const rear = wheels.filter((s) => placeOf(airframe, s).forwardMm < 0);
+  const rear = wheels.filter((s) => !isOnFrontAxle(s));
   return {
     body: [
       { x: 0.52 * length, half: width * 0.26, top: 8, bottom: 25 },

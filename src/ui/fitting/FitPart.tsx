@@ -4,12 +4,11 @@ import { Archive } from 'lucide-react';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { toast } from '../parts/toast';
-import { difference } from '@/core/patch';
-import { refit } from '@/core/plan';
 import type { PartKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import { send } from '../open/send';
 import { useModel } from '../open/modelStore';
+import { Refusals, useRefit } from '../open/useRefit';
 import { Select } from '../parts/Select';
 
 const WORDS: Record<PartKind, string> = { unit: 'unit', transmitter: 'transmitter' };
@@ -17,10 +16,9 @@ const WORDS: Record<PartKind, string> = { unit: 'unit', transmitter: 'transmitte
 /** Fits another part from the hangar to this model, or keeps this one there for the next. */
 export function FitPart({ kind }: { kind: PartKind }) {
   const setup = useModel((s) => s.setup);
-  const edit = useModel((s) => s.edit);
   const [parts, setParts] = useState<HangarPart[]>();
   const [chosen, setChosen] = useState('');
-  const [refused, setRefused] = useState<string[]>([]);
+  const { take, refused } = useRefit();
   const [asked, setAsked] = useState(0);
   useEffect(() => {
     let gone = false;
@@ -34,14 +32,8 @@ export function FitPart({ kind }: { kind: PartKind }) {
   const fit = () => {
     const part = parts?.find((p) => p.id === chosen);
     if (!part) return;
-    const next = refit(
-      setup,
-      part.kind === 'unit' ? { unit: part.body } : { transmitter: part.body },
-    );
-    if (!next.ok) return setRefused(next.reasons);
-    const problems = edit(difference(setup, next.setup), `Fitted: ${part.body.name}`);
-    setRefused(problems.map((p) => p.reason));
-    setChosen('');
+    const change = part.kind === 'unit' ? { unit: part.body } : { transmitter: part.body };
+    if (take(change, `Fitted: ${part.body.name}`)) setChosen('');
   };
   const keep = async () => {
     const reply = await send<{ id: string }>('POST', '/api/hangar', { kind, body: setup[kind] });
@@ -84,11 +76,7 @@ export function FitPart({ kind }: { kind: PartKind }) {
           that stay go with them. Undo brings the old one back.
         </p>
       )}
-      {refused.map((reason) => (
-        <p key={reason} role="alert" className="text-stop mt-2">
-          Not fitted: {reason}
-        </p>
-      ))}
+      <Refusals reasons={refused} />
     </section>
   );
 }

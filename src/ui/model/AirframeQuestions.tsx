@@ -9,7 +9,7 @@ import { useModel } from '../open/modelStore';
 import { AILERON_WORDS, MOTOR_WORDS, WHEEL_WORDS } from '../newmodel/words';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
-import { useRefit } from './useRefit';
+import { Refusals, useRefit } from '../open/useRefit';
 
 /** What the model is and has; a change is planned through to channels and plugs at once. */
 export function AirframeQuestions() {
@@ -130,11 +130,7 @@ export function AirframeQuestions() {
           onChange={(mixer: Mixer) => take({ mixer }, `The ${mixer} mixes`)}
         />
       )}
-      {refused.map((reason) => (
-        <p key={reason} role="alert" className="text-stop text-sm">
-          Not changed: {reason}
-        </p>
-      ))}
+      <Refusals reasons={refused} />
     </Section>
   );
 }

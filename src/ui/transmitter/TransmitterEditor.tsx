@@ -3,6 +3,8 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Transmitter } from '@/core/setup';
+import { freeId } from '../fields/Rows';
+import { Refused } from '../fields/useAttempt';
 import type { ChangeTransmitter } from './change';
 import { ControlRow } from './ControlRow';
 import { MenuWords } from './MenuWords';
@@ -20,9 +22,9 @@ export function TransmitterEditor({
   const [refused, setRefused] = useState('');
   const attempt = (reason: string | undefined) => setRefused(reason ?? '');
   const add = () => {
-    let n = 1;
-    while (transmitter.controls.some((c) => c.id === `control-${n}`)) n += 1;
-    const value = { id: `control-${n}`, label: `Switch ${n}`, kind: 'switch-2', rest: -100 };
+    const id = freeId('control-', transmitter.controls);
+    const label = `Switch ${id.slice('control-'.length)}`;
+    const value = { id, label, kind: 'switch-2', rest: -100 };
     attempt(change([{ op: 'add', path: '/controls/-', value }], 'A control added')[0]?.reason);
   };
   return (
@@ -41,11 +43,7 @@ export function TransmitterEditor({
               Add a control
             </button>
           </div>
-          {refused && (
-            <p role="alert" className="text-stop mt-2">
-              Not changed: {refused}.
-            </p>
-          )}
+          <Refused reason={refused} />
           <ul className="mt-2 flex flex-col divide-y divide-(--card-edge)">
             {transmitter.controls.map((c, i) => (
               <ControlRow
