@@ -11,6 +11,7 @@ import {
   parseSetup,
   type Airframe,
   type AirframeKind,
+  type ChannelFunction,
   type Setup,
   type Transmitter,
   type Unit,
@@ -50,6 +51,16 @@ export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}
 /** The same built differently, as it is ticked at Model. */
 export const builtWith = (plain: Airframe, ...ids: string[]): Airframe =>
   ids.reduce((built, id) => VARIANTS.find((v) => v.id === id)!.add(built), plain);
+
+/** The same with leads that carry a function of their own. */
+export const withLeads = (
+  plain: Airframe,
+  leads: Readonly<Record<string, ChannelFunction>>,
+): Airframe => {
+  const carrying = <T extends { id: string; carries: ChannelFunction }>(list: readonly T[]): T[] =>
+    list.map((s) => ({ ...s, carries: leads[s.id] ?? s.carries }));
+  return { ...plain, servos: carrying(plain.servos), motors: carrying(plain.motors) };
+};
 
 /** Planned from its parts, then chosen one by one as at the Program station, everything along. */
 export function planned(

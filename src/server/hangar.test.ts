@@ -23,9 +23,9 @@ afterEach(() => {
 });
 
 describe('the hangar', () => {
-  it('ships twelve units and seven transmitters, and leaves them as they are', () => {
+  it('ships thirteen units and seven transmitters, and leaves them as they are', () => {
     const parts = listParts(store);
-    expect(parts.filter((p) => p.kind === 'unit')).toHaveLength(12);
+    expect(parts.filter((p) => p.kind === 'unit')).toHaveLength(13);
     expect(parts.filter((p) => p.kind === 'transmitter')).toHaveLength(7);
     const refused = failureOf(() =>
       savePart('menu-receiver', { basedOn: 1, body: UNITS['menu-receiver'] }, store),

@@ -128,7 +128,7 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
   [/^\/program\/lines\/\*\/id$/, 'nothing refers to a line by its id'],
   [/^\/airframe\/measures\/lengthMm$/, 'for the drawing'],
   [
-    /^\/airframe\/surfaces\/\*\/place\//,
+    /^\/airframe\/(surfaces|motors)\/\*\/place\//,
     'where a part is decides what it must do, not what it was seen to do',
   ],
   [

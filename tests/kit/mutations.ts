@@ -1,6 +1,7 @@
 import type { ChannelFunction, Condition, Line, Setup } from '@/core/setup';
 import { addLine, addLogic, at, channelOf, outputOf } from './add-entries';
 import { wished } from './order-faults';
+import { MIX_FAULTS } from './mix-faults';
 import { makeSetup } from './setups';
 import { USUAL_STEERING } from '@/core/catalogue';
 import { applyPatch } from '@/core/patch';
@@ -1360,6 +1361,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ...LEVEL,
   ...STICKS,
   ...DEVICES,
+  ...MIX_FAULTS,
   ...LINKAGES,
   ...PAST_STOP,
   ...CORRECTIONS,

@@ -1,7 +1,16 @@
 import { compileChain, type Frame } from '@/core/chain';
 import type { ChannelFunction, Setup } from '@/core/setup';
 
-export { airframe, checked, chosen, planned, transmitterLike, unitLike } from '@/demo/parts';
+export {
+  airframe,
+  builtWith,
+  checked,
+  chosen,
+  planned,
+  transmitterLike,
+  unitLike,
+  withLeads,
+} from '@/demo/parts';
 
 /** A set-up as people do it: made by the app's own means, with what it must do when it is driven. */
 export interface Shape {

@@ -12,7 +12,7 @@ import { Model, type Shape } from './kit';
 
 const SHAPES: readonly Shape[] = Object.values(shapes);
 
-it('twenty-one shapes stand here', () => expect(SHAPES.length).toBe(21));
+it('twenty-seven shapes stand here', () => expect(SHAPES.length).toBe(27));
 
 it('a receiver that can only hold brings nothing home: a stop that says so', () => {
   const setup = homecomer.make();

@@ -1,6 +1,6 @@
 import { AXES, kindOf, type Axis, type Mode, type Sense, type Setup, type Surface } from '../setup';
 import { isSteadied, movementOf, type Movement } from '../chain';
-import { authority } from '../model';
+import { authority, oneWayOf, rearTurnsAt } from '../model';
 import { handsOf } from './pose';
 
 /** One thing to do with a stick or with the model while watching the surfaces. */
@@ -33,6 +33,9 @@ const STICK: Words = {
   yaw: ['Move the rudder stick right and hold it', 'moved the rudder stick right'],
 };
 const STEER = ['Steer right and hold it', 'steered right'] as const;
+/** The other way as well, where a rudder moves to its own side only. */
+const YAW_LEFT = ['Move the rudder stick left and hold it', 'moved the rudder stick left'] as const;
+const STEER_LEFT = ['Steer left and hold it', 'steered left'] as const;
 const QUICK: Words = {
   roll: ['Raise the left wing, quickly', 'raised the left wing'],
   pitch: ['Raise the nose, quickly', 'raised the nose'],
@@ -66,18 +69,24 @@ export function checksFor(setup: Setup): Check[] {
   const { airframe, unit } = setup;
   const { onSurface: ground, front } = kindOf(airframe);
   const has = (axis: Axis) => airframe.surfaces.some((s) => authority(airframe, s)[axis]);
-  const sticks = AXES.filter(has).map((axis): Check => {
-    const [instruction, done] = ground ? STEER : STICK[axis];
-    return {
-      id: `stick-${axis}`,
-      kind: 'stick',
-      axis,
-      sense: 1,
-      again: false,
-      way: 'quick',
-      instruction,
-      done,
-    };
+  const stick = (
+    axis: Axis,
+    sense: Sense,
+    [instruction, done]: readonly [string, string],
+  ): Check => ({
+    id: sense > 0 ? `stick-${axis}` : `stick-${axis}-left`,
+    kind: 'stick',
+    axis,
+    sense,
+    again: false,
+    way: 'quick',
+    instruction,
+    done,
+  });
+  const sticks = AXES.filter(has).flatMap((axis): Check[] => {
+    const right = stick(axis, 1, ground ? STEER : STICK[axis]);
+    const oneSided = axis === 'yaw' && airframe.surfaces.some((s) => oneWayOf(setup, s));
+    return oneSided ? [right, stick(axis, -1, ground ? STEER_LEFT : YAW_LEFT)] : [right];
   });
   // With its gain locked at off there is nothing of it to see.
   if (setup.intents.program.lock) return sticks;
@@ -133,6 +142,11 @@ export function expectationsOf(setup: Setup, check: Check): Expectation[] {
     if (check.kind === 'correction' && !isStabilized(setup, surface)) return [];
     const wanted = check.kind === 'stick' ? check.sense : -check.sense;
     const sign = (wanted * moment) as Sense;
+    if (check.kind === 'stick') {
+      if (rearTurnsAt(setup, surface) === 'never') return [];
+      const oneWay = oneWayOf(setup, surface);
+      if (oneWay && oneWay !== sign) return [];
+    }
     return [{ check, surface, sign, movement: movementOf(surface, sign * 10) }];
   });
 }

@@ -1,5 +1,6 @@
 import { compileChain, switchValue } from '../chain';
 import type { Chain, Memory } from '../chain';
+import { rearTurnsAt } from '../model';
 import { allReads, isOrder, type Mode, type Setup } from '../setup';
 
 /** Controls set so that the unit stands in a mode, with as much gain as they can give. */
@@ -32,14 +33,28 @@ const known = new WeakMap<Setup, Hands>();
 
 /** Control positions for every check. Setups are immutable, so they are worked out once for each. */
 export function handsOf(setup: Setup): Hands {
-  const found = known.get(setup);
-  if (found) return found;
+  const before = known.get(setup);
+  if (before) return before;
   const poses = posesOf(compileChain(setup));
-  const stick = (['off', 'rate', 'hold'] as const).map((m) => poses.get(m)).find((p) => p);
+  const found = (['off', 'rate', 'hold'] as const).map((m) => poses.get(m)).find((p) => p);
+  const stick = found && turningRear(setup, found);
   const corrections = CORRECTION_MODES.flatMap((m) => poses.get(m) ?? []);
   const hands = { stick, corrections };
   known.set(setup, hands);
   return hands;
+}
+
+/** The same with the switch of a rear axle where it turns the model. */
+function turningRear(setup: Setup, pose: Pose): Pose {
+  const { controls } = setup.transmitter;
+  const turns = setup.airframe.surfaces
+    .map((s) => rearTurnsAt(setup, s))
+    .find((t) => t !== undefined);
+  if (turns === undefined || turns === 'never') return pose;
+  const at = controls.findIndex((c) => c.id === turns.control);
+  const set = pose.controls.slice();
+  set[at] = switchValue(controls[at]!.kind, turns.position);
+  return { ...pose, controls: set };
 }
 
 /**

@@ -1,3 +1,4 @@
+export { DEVICES, deviceOf, devicesOf, type Device } from './devices';
 export {
   armsOf,
   authority,
@@ -7,6 +8,8 @@ export {
   type Arms,
   type Authority,
 } from './moment';
+export { isRearAxle, mixOf, oneWayOf, rearTurnsAt } from './mixed';
+export { motorArms, motorPlaceOf } from './motors';
 export { doesWords, movedPart, type Moved } from './moved';
 export { placeOf, usualPlace, type Drawn, type Placed } from './place';
 export { VARIANTS, type Variant } from './variants';

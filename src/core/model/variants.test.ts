@@ -8,7 +8,7 @@ import { refit, unsuited } from '../plan';
 import { AIRFRAME_KINDS, kindOf, parseSetup, roleOf, type Setup } from '../setup';
 import { monitorOf, sheetFor } from '../sheets';
 import { verify } from '../verify';
-import { doesWords, movedPart, VARIANTS } from './index';
+import { deviceOf, doesWords, movedPart, VARIANTS } from './index';
 
 const transmitterFor = (kind: Setup['airframe']['kind']) =>
   kindOf({ kind }).onSurface ? 'surface-six' : 'line-sixteen';
@@ -51,16 +51,27 @@ describe('what a model may have besides', () => {
     const of = (kind: string) => [
       ...new Set(CASES.filter((c) => c.kind === kind).map((c) => c.id)),
     ];
-    expect(of('conventional')).toEqual(['two-elevators', 'two-rudders', 'canard', 'flap-servos']);
-    expect(of('flying-wing')).toEqual(['two-rudders', 'flap-servos']);
-    expect(of('car')).toEqual(['second-motor', 'rear-steering']);
-    expect(of('boat')).toEqual(['two-rudders', 'second-motor']);
+    expect(of('conventional')).toEqual([
+      'two-elevators',
+      'two-rudders',
+      'canard',
+      'flap-servos',
+      'winch',
+      'lights',
+      'hook',
+    ]);
+    expect(of('flying-wing')).toEqual(['two-rudders', 'flap-servos', 'winch', 'lights', 'hook']);
+    expect(of('car')).toEqual(['second-motor', 'rear-steering', 'winch', 'lights']);
+    expect(of('boat')).toEqual(['two-rudders', 'second-motor', 'winch', 'lights']);
   });
   it('two rudders are not halved again', () => {
     const { airframe } = turnstoneSetup();
     expect(VARIANTS.filter((v) => v.fits(airframe)).map((v) => v.id)).toEqual([
       'two-elevators',
       'canard',
+      'winch',
+      'lights',
+      'hook',
     ]);
   });
   it.each(share(CASES, 4))(
@@ -68,6 +79,14 @@ describe('what a model may have besides', () => {
     (c) => {
       const airframe = { ...makeSetup(c.kind).airframe, ...c.airframe };
       const before = fitted(makeSetup(c.kind, c.unit, transmitterFor(c.kind)), airframe);
+      const wanted = refit(before, { airframe: c.variant.add(airframe) });
+      // A device that would cost the mode or the gain channel is refused in words.
+      if (!wanted.ok) {
+        expect(wanted.reasons.join(' ')).toMatch(
+          /^There is no channel left for it\. Possible only/,
+        );
+        return expect(deviceOf(c.id)).toBeDefined();
+      }
       const after = fitted(before, c.variant.add(airframe));
       expect(c.variant.has(after.airframe)).toBe(true);
       expect(mattering(after)).toEqual(mattering(before));
@@ -82,7 +101,7 @@ describe('what a model may have besides', () => {
   );
 
   it.each(AIRFRAME_KINDS)('%s: any two together, in either order, taken off in either', (kind) => {
-    const unit = kindOf({ kind }).onSurface ? 'steering-menu' : 'menu-receiver';
+    const unit = kindOf({ kind }).onSurface ? 'steering-lead' : 'menu-receiver';
     const start = CASES.find((c) => c.kind === kind)?.airframe;
     const before = fitted(makeSetup(kind, unit, transmitterFor(kind)), {
       ...makeSetup(kind).airframe,

@@ -3,10 +3,12 @@ import {
   kindOf,
   SIDE_NAMES,
   type Airframe,
+  type ChannelFunction,
   type Place,
   type Servo,
   type Surface,
 } from '../setup';
+import { DEVICES, type Device } from './devices';
 import { isSamePlace, usualPlace } from './place';
 
 /** Something a model of its kind may have besides: what it is called, and how it comes and goes. */
@@ -234,6 +236,36 @@ const rearSteering: Variant = {
   }),
 };
 
+const SPARES = ['aux1', 'aux2', 'aux3'] as const satisfies readonly ChannelFunction[];
+
+/** A device as something a model may have besides: a servo of its own on the first spare function. */
+const deviceVariant = (device: Device): Variant => {
+  const has = ({ servos }: Airframe) => servos.some((s) => s.id === device.id);
+  const free = ({ servos }: Airframe) => SPARES.find((f) => servos.every((s) => s.carries !== f));
+  return {
+    id: device.id,
+    words: device.words,
+    fits: (airframe) =>
+      has(airframe) ||
+      (free(airframe) !== undefined &&
+        airframe.servos.length > 0 &&
+        (device.only === undefined ||
+          (device.only === 'air') === (kindOf(airframe).moves === 'air'))),
+    has,
+    add: (airframe) => ({
+      ...airframe,
+      servos: [
+        ...airframe.servos,
+        { ...airframe.servos[0]!, id: device.id, label: device.label, carries: free(airframe)! },
+      ],
+    }),
+    remove: (airframe) => ({
+      ...airframe,
+      servos: airframe.servos.filter((s) => s.id !== device.id),
+    }),
+  };
+};
+
 /** Everything a model may have besides; a new one is an entry here. */
 export const VARIANTS: readonly Variant[] = [
   halved('two-elevators', 'the elevator in two halves, a servo each', 'elevator', 'elevator'),
@@ -242,4 +274,5 @@ export const VARIANTS: readonly Variant[] = [
   twoFlapServos,
   secondMotor,
   rearSteering,
+  ...DEVICES.map(deviceVariant),
 ];

@@ -77,7 +77,9 @@ export function unsuited(airframe: Airframe, unit: Unit, mixer?: Mixer): string[
       'This unit mixes by itself and has no flaperons; use separate flaps or a unit that lets the transmitter mix.',
     );
   const needsRudder =
-    traits.place === 'single-axis' && !airframe.surfaces.some((s) => s.role === 'rudder');
+    traits.place === 'single-axis' &&
+    !steering &&
+    !airframe.surfaces.some((s) => s.role === 'rudder');
   if (!pair && needsRudder) reasons.push('This gyro works on the rudder, and the model has none.');
   return reasons;
 }

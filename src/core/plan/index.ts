@@ -15,3 +15,13 @@ export * from './refit';
 export * from './differential';
 export * from './wishes';
 export * from './offers';
+export {
+  freeControl,
+  mixesFor,
+  mixSentence,
+  mixWords,
+  withMix,
+  withMixAs,
+  withoutMix,
+  type Piece,
+} from './mixes';

@@ -35,7 +35,7 @@ export function plugIn(
     // An elevon depends on the port whose function the unit's mixer turns into that elevon.
     const base =
       bases.find((f) => mixedFunction(wingType, f) === actuator.carries) ?? actuator.carries;
-    const steers = roleOf(base) === 'steering' || roleOf(base) === 'free';
+    const steers = roleOf(base) === 'steering';
     const free = ports.filter((p) => !outputs.some((o) => o.port === p.id));
     const output = outputs.find((o) => o.carries === base);
     // A second plug with the same label takes the second servo; else both go on a Y-lead.

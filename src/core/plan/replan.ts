@@ -6,6 +6,7 @@ import {
   type Setup,
 } from '../setup';
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
+import { mixesFor } from './mixes';
 import { banksFor, plugIn, wingTypeOf } from './plugs';
 import { untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
@@ -83,18 +84,26 @@ export function applyPlan(
 
 /** What was chosen, with a first choice for functions that are new and none for those that are gone. */
 function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
-  const { flaps, gear, brake, ...others } = setup.intents.program;
+  const { flaps, gear, brake, mixes, devices, ...others } = setup.intents.program;
   const has = (...functions: ChannelFunction[]) =>
     setup.program.outputs.some((o) => functions.includes(o.carries));
   const {
     rates: _,
     failsafe: __,
     cut,
+    devices: added = [],
     ...more
   } = firstWishes(
     setup,
     new Set(fresh.map((f) => f.carries)),
     controlsWished(setup.intents.program),
+  );
+  const offered = mixesFor(setup);
+  const left = (mixes ?? []).filter((m) => offered.includes(m.mix));
+  const works = [...(devices ?? []), ...added].filter(
+    (d, i, all) =>
+      setup.airframe.servos.some((s) => s.id === d.device) &&
+      all.findIndex((other) => other.device === d.device) === i,
   );
   return {
     ...more,
@@ -103,5 +112,7 @@ function wishesFor(setup: Setup, fresh: Assignment): ProgramWishes {
     ...(flaps && has('flap', 'flaperon-left') ? { flaps } : {}),
     ...(gear && has('gear') ? { gear } : {}),
     ...(brake && has('brake') ? { brake } : {}),
+    ...(left.length > 0 ? { mixes: left } : {}),
+    ...(works.length > 0 ? { devices: works } : {}),
   };
 }

@@ -54,6 +54,14 @@ export type PanicWay = (typeof PANIC_WAYS)[number];
 export const FAILSAFE_SCHOOLS = ['motor-off', 'brake', 'glide', 'circle', 'home'] as const;
 export type FailsafeSchool = (typeof FAILSAFE_SCHOOLS)[number];
 
+/** How motors turn the model: the inner one slower, or one ahead and the other astern. */
+export const THRUST_WAYS = ['slower', 'against'] as const;
+export type ThrustWay = (typeof THRUST_WAYS)[number];
+
+/** What rear wheels do: steer against the front ones, stay straight, go with them (crab). */
+export const AXLE_WAYS = ['against', 'straight', 'with'] as const;
+export type AxleWay = (typeof AXLE_WAYS)[number];
+
 /**
  * What can be chosen of a program, in the order in which their entries stand: of two lines of a
  * channel the later has the last word, so panic comes after the mode and the throttle cut after all.
@@ -63,6 +71,8 @@ export const WISHES = [
   'flaps',
   'gear',
   'brake',
+  'mixes',
+  'devices',
   'capture',
   'modes',
   'gain',

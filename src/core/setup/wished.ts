@@ -1,8 +1,15 @@
-import type { ProgramWishes } from './schema/intents';
+import type { Mix, ProgramWishes } from './schema/intents';
+
+/** Controls a mix names. */
+const controlsOfMix = (mix: Mix): (string | undefined)[] => [
+  'control' in mix ? mix.control : undefined,
+  'only' in mix ? mix.only?.control : undefined,
+];
 
 /** Every control that some choice names, once for each naming. */
 export function controlsWished(wishes: ProgramWishes): string[] {
-  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, capture } = wishes;
+  const { modes, gain, rates, panic, cut, launch, flaps, gear, brake, mixes, devices, capture } =
+    wishes;
   const ofGain =
     gain === undefined || gain.by === 'fixed'
       ? []
@@ -24,6 +31,8 @@ export function controlsWished(wishes: ProgramWishes): string[] {
     flaps?.control,
     gear?.control,
     brake?.control,
+    ...(mixes ?? []).flatMap(controlsOfMix),
+    ...(devices ?? []).map((d) => d.control),
     capture?.control,
   ].filter((id) => id !== undefined);
 }

@@ -13,9 +13,13 @@ const KIND_WORDS: Partial<Record<ControlKind, string>> = {
 export const NO_CONTROL = 'none';
 
 /** Controls of certain kinds as they are chosen from, with what each does already. */
-export const controlOptions = (setup: Setup, kinds: readonly ControlKind[]): Option<string>[] =>
+export const controlOptions = (
+  setup: Setup,
+  kinds: readonly ControlKind[],
+  also: readonly string[] = [],
+): Option<string>[] =>
   setup.transmitter.controls
-    .filter((c) => kinds.includes(c.kind))
+    .filter((c) => kinds.includes(c.kind) || also.includes(c.id))
     .map((control) => {
       const tag = tagsOf(setup).find((t) => t.control === control);
       const does = tag && tag.purposes.length > 0 ? `now: ${tag.purposes.join(', ')}` : undefined;
@@ -28,6 +32,7 @@ export function ControlWord({
   label,
   setup,
   kinds,
+  also,
   value,
   none,
   onPick,
@@ -35,12 +40,14 @@ export function ControlWord({
   label: string;
   setup: Setup;
   kinds: readonly ControlKind[];
+  /** Single controls that may be chosen as well. */
+  also?: readonly string[];
   value: string | undefined;
   /** Words for no control at all; without them one must be chosen. */
   none?: string;
   onPick: (id: string | undefined) => void;
 }) {
-  const options = controlOptions(setup, kinds);
+  const options = controlOptions(setup, kinds, also);
   return (
     <PickWord
       label={label}

@@ -8,11 +8,13 @@ export interface Sentenced {
   wish: (next: ProgramWishes, label: string) => void;
 }
 
-/** Choices with a sentence: all but the sticks. */
-export type SentenceId = Exclude<WishId, 'sticks'>;
+/** Choices with one sentence: all but the sticks, and those with one for each mix or device. */
+export type SentenceId = Exclude<WishId, 'sticks' | 'mixes' | 'devices'>;
 
 /** One thing that can be chosen, as a sentence; what it speaks of is shown on the rig. */
 export interface Sentence {
+  /** What it is called, where that is not the title of its choice. */
+  title?: string;
   /** Whether the model has anything of the kind. */
   applies: (setup: Setup) => boolean;
   /** Whether it is said, or only offered. */

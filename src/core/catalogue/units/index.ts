@@ -7,6 +7,7 @@ import { gestureStabilizer } from './gesture-stabilizer';
 import { menuReceiver } from './menu-receiver';
 import { satelliteGyro } from './satellite-gyro';
 import { singleAxisGyro } from './single-axis-gyro';
+import { steeringLead } from './steering-lead';
 import { steeringMenu } from './steering-menu';
 import { steeringReceiver } from './steering-receiver';
 import { switchReceiver } from './switch-receiver';
@@ -26,4 +27,5 @@ export const UNITS: Readonly<Record<string, Unit>> = {
   autopilot,
   'steering-receiver': steeringReceiver,
   'steering-menu': steeringMenu,
+  'steering-lead': steeringLead,
 };

@@ -291,7 +291,7 @@ function apartIn(
     };
     if (carries.startsWith('gain') && gainOf(chosen) !== gainOf(given)) return both(gainOf);
     if (functionOf(carries).role === 'motor' && !same(chosen.motorPct, given.motorPct))
-      return both((f) => `motor ${Math.round(Math.max(0, ...f.motorPct))} %`);
+      return both((f) => motorWords(airframe, f));
     const servo = airframe.servos.find((s) => s.carries === carries)?.id;
     const at = airframe.surfaces.findIndex((s) => s.servo === servo);
     if (at >= 0 && Math.abs(chosen.surfaceDeg[at]! - given.surfaceDeg[at]!) >= 1)
@@ -309,6 +309,15 @@ function apartIn(
     ? undefined
     : both((f) => describeSurface(airframe.surfaces[moved]!, f.surfaceDeg[moved]!));
 }
+
+/** "motor 50 %"; of several motors each by its name. */
+const motorWords = ({ motors }: Setup['airframe'], { motorPct }: Frame): string =>
+  motors
+    .map(
+      ({ label }, i) =>
+        `${motors.length > 1 ? label.toLowerCase() : 'motor'} ${Math.round(Math.max(0, motorPct[i]!))} %`,
+    )
+    .join(', ');
 
 const gainOf = (frame: Frame): string => `gain ${gainWords(Math.max(...frame.gainPct))}`;
 const same = (a: Float64Array, b: Float64Array): boolean =>

@@ -11,6 +11,7 @@ import {
 } from '../../chain';
 import {
   functionOf,
+  roleOf,
   kindOf,
   type Axis,
   type Failsafe,
@@ -172,6 +173,8 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       const high = Math.min(to, pulse.centreUs + reach);
       return preset((low + high) / 2);
     }
+    // A winch must not run on.
+    if (roleOf(carries) === 'free') return preset(sticks.rest[channel - 1]!);
     // An autopilot is commanded by its mode channel alone; everything else stays unset.
     if (told) return [];
     if (!flies) return [{ channel, kind: 'hold', owner }];

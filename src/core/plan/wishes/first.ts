@@ -1,3 +1,4 @@
+import { devicesOf, type Device } from '../../model';
 import {
   functionOf,
   type ChannelFunction,
@@ -9,6 +10,7 @@ import { FIXED_GAIN_PCT, GLIDE_PITCH_DEG, PANIC_GAIN_PCT, USUAL_RATE } from '../
 import { flapsOn, flapsStep } from '../offers/flaps';
 import { failsafeSchools } from './failsafe';
 import { modesAsShipped } from './modes';
+import { deviceOn } from './spare';
 
 /** Which hand control works what, beyond the sticks. */
 interface Hands {
@@ -21,6 +23,7 @@ interface Hands {
   panic: string | undefined;
   brake: string | undefined;
   capture: string | undefined;
+  devices: readonly { device: Device; control: string }[];
 }
 
 /** Gives every function a control of its own, as long as there are any. */
@@ -58,6 +61,10 @@ function chooseHands(
     gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
     brake: give(['switch-2', 'momentary', 'switch-3', 'slider'], wanted.has('brake')),
     capture: give(['momentary', 'switch-2', 'switch-3'], wanted.has('capture')),
+    devices: devicesOf(airframe).flatMap(({ device, servo }) => {
+      const control = give([...device.kinds], wanted.has(servo.carries));
+      return control ? [{ device, control }] : [];
+    }),
   };
   // With nothing left, gear goes with the flaps.
   return { ...hands, gear: hands.gear ?? (wanted.has('gear') ? hands.flaps : undefined) };
@@ -80,6 +87,9 @@ export function firstWishes(
     ...(hands.flaps ? { flaps: flapsOn(setup, hands.flaps) } : {}),
     ...(hands.gear ? { gear: { control: hands.gear } } : {}),
     ...(hands.brake ? { brake: { control: hands.brake } } : {}),
+    ...(hands.devices.length > 0
+      ? { devices: hands.devices.map(({ device, control }) => deviceOn(setup, device, control)) }
+      : {}),
     ...(hands.capture ? { capture: { control: hands.capture } } : {}),
     ...(hands.mode ? { modes: { switches, table: modesAsShipped(setup, switches) } } : {}),
     ...firstGain(setup, wanted, hands.gain),

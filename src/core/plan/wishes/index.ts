@@ -9,5 +9,6 @@ export { firstWishes } from './first';
 export { combinations, modesAt, positionsOfSwitches } from './modes';
 export { panicWays } from './panic';
 export { bandOf, gainPulse, pulseFor, rawFor, valueInBand } from './values';
+export { deviceOn, devicesWished } from './spare';
 export * from './words';
 export { rewrite, rewriteAll, type Rewritten } from './write';

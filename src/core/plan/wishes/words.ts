@@ -6,6 +6,8 @@ export const WISH_TITLES: Record<WishId, string> = {
   flaps: 'Flaps',
   gear: 'Gear',
   brake: 'Wheel brake',
+  mixes: 'Mixes',
+  devices: 'Devices',
   capture: 'Capture channel',
   modes: 'Modes',
   gain: 'Gain',

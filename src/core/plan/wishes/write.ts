@@ -5,6 +5,7 @@ import { draftOf, type Draft } from './draft';
 import { writeFailsafe } from './failsafe';
 import { writeGain } from './gain';
 import { withWhatIsRead, type Hanging } from './hanging';
+import { writeMixes } from '../mixes';
 import { writeLock } from './lock';
 import { writeLaunch } from './launch';
 import { writeModes } from './modes';
@@ -12,6 +13,7 @@ import { writePanic } from './panic';
 import { placed } from './place';
 import { writeReverse } from './reverse';
 import { writeRates } from './rates';
+import { writeDevices } from './spare';
 import { writeSticks } from './sticks';
 import { writeTimer, writeVoice } from './voice';
 
@@ -28,6 +30,8 @@ const WRITERS: Writers = {
   flaps: writeFlaps,
   gear: writeGear,
   brake: writeBrake,
+  mixes: writeMixes,
+  devices: writeDevices,
   capture: writeCapture,
   modes: writeModes,
   gain: writeGain,
@@ -67,7 +71,9 @@ export function rewrite(setup: Setup, wish: WishId, over = false): Rewritten {
     // Rates stand within inputs that another choice owns.
     ...(wish === 'rates' ? { inputs: draft.setup.program.inputs } : {}),
     // How slowly a device moves belongs to its channel.
-    ...(wish === 'flaps' || wish === 'gear' ? { outputs: draft.setup.program.outputs } : {}),
+    ...(wish === 'flaps' || wish === 'gear' || wish === 'devices'
+      ? { outputs: draft.setup.program.outputs }
+      : {}),
   };
   const { program: fresh, kept } = placed(base, wish, unshared(draft.own), over);
   const { program, hanging } = withWhatIsRead(setup.program, fresh, wish);

@@ -21,6 +21,15 @@ export const PlaceSchema = z.strictObject({
   spanMm: z.number().min(5).max(5000),
 });
 
+/** Where a motor is, from the balance point, and how its thrust line lies; straight ahead where both angles are 0. */
+export const MotorPlaceSchema = z.strictObject({
+  forwardMm: OffsetMmSchema,
+  rightMm: OffsetMmSchema,
+  downMm: OffsetMmSchema,
+  upDeg: z.number().min(-90).max(90),
+  rightDeg: z.number().min(-180).max(180),
+});
+
 export const SurfaceSchema = z.strictObject({
   id: IdSchema,
   label: LabelSchema,
@@ -57,6 +66,7 @@ export const MotorSchema = z.strictObject({
   fullUs: PulseUsSchema,
   /** What the speed controller does below stop; nothing where nothing is said. */
   reverse: z.enum(['brakes', 'brakes-then-reverses', 'reverses']).optional(),
+  place: MotorPlaceSchema.optional(),
 });
 
 export const MeasuresSchema = z.strictObject({
@@ -93,6 +103,7 @@ export type { Linkage, Steering } from '../../linkage/schema';
 export type Place = z.infer<typeof PlaceSchema>;
 export type Surface = z.infer<typeof SurfaceSchema>;
 export type Servo = z.infer<typeof ServoSchema>;
+export type MotorPlace = z.infer<typeof MotorPlaceSchema>;
 export type Motor = z.infer<typeof MotorSchema>;
 export type Measures = z.infer<typeof MeasuresSchema>;
 export type Airframe = z.infer<typeof AirframeSchema>;

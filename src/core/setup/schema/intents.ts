@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FAILSAFE_SCHOOLS, PANIC_WAYS, SEAT_PLACES, SEAT_TILTS, WISHES } from '../lists';
 import { ChannelSchema, IdSchema, ModeSchema, ShareSchema } from './basics';
 import { FunctionSchema } from './functions';
+import { DeviceWishSchema, MixSchema } from './mixes';
 
 /** Which mode each position of the mode switch, or each pair of positions of two, stands for. */
 export const ModeWishSchema = z.strictObject({
@@ -124,6 +125,10 @@ export const ProgramWishesSchema = z.strictObject({
     .strictObject({ control: IdSchema, seconds: z.number().min(0).max(30).optional() })
     .optional(),
   brake: z.strictObject({ control: IdSchema }).optional(),
+  /** One of a kind. */
+  mixes: z.array(MixSchema).min(1).max(8).optional(),
+  /** One for each device the model has. */
+  devices: z.array(DeviceWishSchema).min(1).max(8).optional(),
   /** Takes a capture channel off and on its middle. */
   capture: z.strictObject({ control: IdSchema }).optional(),
   voice: z
@@ -164,4 +169,5 @@ export type ProgramWishes = z.infer<typeof ProgramWishesSchema>;
 export type ModeWish = z.infer<typeof ModeWishSchema>;
 export type RatesWish = z.infer<typeof RatesWishSchema>;
 export type GainWish = z.infer<typeof GainWishSchema>;
+export { MIX_IDS, type DeviceWish, type Mix, type MixId } from './mixes';
 export type Intents = z.infer<typeof IntentsSchema>;

@@ -35,6 +35,7 @@ import {
 } from '../explore';
 import { Acting } from './acting';
 import { channelsOfSurfaces } from './influence';
+import { MixFacts } from './mix-facts';
 import { SurfaceFacts } from './surface-facts';
 
 /** One stick that turns the model: the axis it is for, and its position in the control list. */
@@ -58,6 +59,7 @@ export class Facts {
   readonly chain: Chain;
   readonly panic: PanicControl | undefined;
   readonly surfaces: SurfaceFacts;
+  readonly mixes: MixFacts;
   readonly acting: Acting;
   /** Sticks that turn the model, one an axis it can be turned about. */
   readonly hands: readonly Hand[];
@@ -75,6 +77,7 @@ export class Facts {
     this.chain = chainOf(setup);
     this.panic = panicControlOf(setup);
     this.surfaces = new SurfaceFacts(setup, this.chain);
+    this.mixes = new MixFacts(setup);
     this.acting = new Acting(setup, this.chain, this.panic);
     this.hands = AXES.flatMap((axis) => {
       if (!this.surfaces.authority.some((a) => a[axis])) return [];

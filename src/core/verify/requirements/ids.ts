@@ -8,6 +8,8 @@ export const REQUIREMENT_IDS = [
   'sticks',
   'sticks-alone',
   'devices',
+  'devices-stop',
+  'mixes',
   'linkages',
   'steering-stop',
   'corrections',

@@ -4,11 +4,13 @@ import { gestureReached } from './gesture';
 import { launchLifts } from './launch';
 import { levelIsLevel } from './level';
 import { signalLost } from './lost';
+import { mixesWork } from './mixes';
 import { modeMargins, modesAsChosen, restCalm } from './modes';
 import { motorAtRest, motorCut, motorLost, motorLow, throttleRises } from './motor';
 import { panicRights } from './panic';
 import { REQUIREMENT_IDS, type RequirementId } from './ids';
 import type { Requirement } from './requirement';
+import { devicesStop } from './running';
 import { steeringStops } from './steering';
 import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
 import { voiceTrue } from './voice';
@@ -27,6 +29,8 @@ export const REQUIREMENT: Record<RequirementId, Requirement> = {
   sticks: sticksRight,
   'sticks-alone': sticksAlone,
   devices: devicesWork,
+  'devices-stop': devicesStop,
+  mixes: mixesWork,
   linkages: linkagesFree,
   'steering-stop': steeringStops,
   corrections: corrections,

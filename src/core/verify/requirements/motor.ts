@@ -32,6 +32,23 @@ function throttleOf({ setup, throttle: at }: Facts) {
   return control && { at, id: control.id, rest: control.rest, label: control.label };
 }
 
+/**
+ * The switch that lets the motors run against each other with the throttle closed: where it is off nothing
+ * may turn, and where it is on nothing but by the stick that turns the model.
+ */
+function opposing(facts: Facts) {
+  const mix = facts.mixes.of('differential-thrust');
+  if (mix?.way !== 'against' || !mix.only) return undefined;
+  const { control, position } = mix.only;
+  const at = facts.at(control);
+  return {
+    off: [at, facts.setup.transmitter.controls[at]!.rest] as const,
+    on: [at, facts.position(control, position).value] as const,
+    /** The stick that turns the model, let go. */
+    straight: facts.hands.flatMap((h) => (h.axis === 'yaw' ? [[h.at, 0] as const] : [])),
+  };
+}
+
 const throttlePath = ({ setup }: Facts): string => {
   const at = setup.program.outputs.findIndex((o) => roleOf(o.carries) === 'motor');
   return at < 0 ? '/airframe/motors' : pointer('program', 'outputs', at);
@@ -98,10 +115,11 @@ export const motorLow: Requirement = {
     const throttle = throttleOf(facts);
     if (!throttle) return [];
     const { at, id, rest, label } = throttle;
-    return [
-      still(
+    const both = opposing(facts);
+    const closed = (key: string, more: Partial<Scope>): Claim => ({
+      ...still(
         {
-          scope: scopeOf(facts, { hands: [[at, rest]], ...engineTrims(facts) }),
+          scope: scopeOf(facts, { ...more, ...engineTrims(facts) }),
           where: throttlePath(facts),
           about: { control: id },
           shows: `${label} at its low end`,
@@ -109,7 +127,14 @@ export const motorLow: Requirement = {
         RUNS_PCT,
         (_, pct) => `With the throttle closed the motor can be made to run at ${pct.toFixed(0)} %.`,
       ),
-    ];
+      key,
+    });
+    return both
+      ? [
+          closed('still', { hands: [[at, rest], both.off] }),
+          closed('opposed', { hands: [[at, rest], both.on, ...both.straight] }),
+        ]
+      : [closed('still', { hands: [[at, rest]] })];
   },
 };
 
@@ -219,11 +244,12 @@ export const throttleRises: Requirement = {
     const throttle = throttleOf(facts);
     if (!throttle) return [];
     const { at, id, rest, label } = throttle;
+    const both = opposing(facts);
     const common = {
       form: 'sweep',
       control: at,
       spread: 9,
-      scope: scopeOf(facts, {}),
+      scope: scopeOf(facts, both ? { hands: [both.off] } : {}),
       severity: 'stop',
       where: throttlePath(facts),
       shows: `${label} opened`,

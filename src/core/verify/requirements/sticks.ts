@@ -1,4 +1,12 @@
-import { allReads, isDevice, pointer, readsOfLine, STEERING_STICKS, type Axis } from '../../setup';
+import {
+  allReads,
+  isDevice,
+  pointer,
+  readsOfLine,
+  STEERING_STICKS,
+  type Axis,
+  type Sense,
+} from '../../setup';
 import type { Claim, Facts, Moment, Scope } from '../engine';
 import type { Requirement } from './requirement';
 
@@ -41,6 +49,10 @@ function follows(places: readonly number[], deg: readonly number[], wanted: numb
   return { right: wanted * high, left: wanted * low, high, low, back };
 }
 
+/** How far one that may only go one way goes beyond its rest the other way, wherever a trim puts its middle. */
+const inward = (deg: readonly number[], oneWay: Sense, restDeg: number): number =>
+  deg.reduce((most, d) => Math.max(most, -oneWay * (d - restDeg)), 0);
+
 /** Each stick on each surface it should move, in every state of what reaches that surface. */
 export const sticksRight: Requirement = {
   id: 'sticks',
@@ -57,13 +69,29 @@ export const sticksRight: Requirement = {
         if (!moment) return [];
         const wanted = moment * asks;
         const stick = facts.label(at);
+        // A switch may have a rear axle do something else on purpose: what, is asked of the mix.
+        const turns = facts.mixes.rearTurnsAt(s);
+        if (turns === 'never') return [];
+        const oneWay = facts.mixes.oneWay(s);
         return [
           {
             key: `${surface.id} ${axis}`,
             form: 'sweep',
             asked: 'always',
             control: at,
-            scope: surfaceScope(facts, s, 'near'),
+            scope: {
+              ...surfaceScope(facts, s, 'near'),
+              ...(turns
+                ? {
+                    hands: [
+                      [
+                        facts.at(turns.control),
+                        facts.position(turns.control, turns.position).value,
+                      ],
+                    ],
+                  }
+                : {}),
+            },
             severity: 'stop',
             where: surfacePath(s),
             about: { axis, surface: surface.id, control: facts.setup.transmitter.controls[at]!.id },
@@ -73,7 +101,13 @@ export const sticksRight: Requirement = {
               const deg = angles(seen, s);
               if (!deg) return USEFUL_DEG;
               const { right, left, back } = follows(places, deg, wanted);
-              const margin = Math.min(right - USEFUL_DEG, left - USEFUL_DEG, STRAY_DEG - back);
+              const margin = oneWay
+                ? Math.min(
+                    (wanted === oneWay ? right : left) - USEFUL_DEG,
+                    STRAY_DEG - inward(deg, oneWay, facts.surfaces.restDeg[s]!),
+                    STRAY_DEG - back,
+                  )
+                : Math.min(right - USEFUL_DEG, left - USEFUL_DEG, STRAY_DEG - back);
               return Number.isNaN(margin) ? -100 : margin;
             },
             says({ seen }) {
@@ -87,6 +121,12 @@ export const sticksRight: Requirement = {
                   says: `${surface.label}: its linkage locks before ${stick} is at its end.`,
                   about: { how: 'locks' },
                   then,
+                };
+              if (oneWay && inward(deg, oneWay, facts.surfaces.restDeg[s]!) > STRAY_DEG)
+                return {
+                  says: `${surface.label} moves inward with ${stick}: it was chosen to move outward only.`,
+                  about: { how: 'inward' },
+                  then: [at, wanted === oneWay ? -100 : 100],
                 };
               if (Math.min(right, left) >= USEFUL_DEG)
                 return {
