@@ -6,6 +6,7 @@ import {
   switchValue,
   type Frame,
 } from '../chain';
+import { devicesOf, MIX_NAMES } from '../model';
 import { functionOf, usesOf, type Control, type Line, type Setup, type Use } from '../setup';
 
 /** What a control does with it in one place. */
@@ -111,17 +112,22 @@ function workOut(setup: Setup): Tag[] {
       const kinds = all.filter((k, i) => k !== 'rates' || i === 0);
       return {
         control,
-        purposes: [...new Set(uses.toSorted(byWeight).map(purposeOf))].filter((p) => p !== ''),
+        purposes: [
+          ...new Set(uses.toSorted(byWeight).map((u) => purposeOf(setup, control, u))),
+        ].filter((p) => p !== ''),
         places: frames.map(({ place, value, ...seen }) => ({
           place,
           value,
-          does: [...new Set(kinds.flatMap((kind) => SAYS[kind](setup, { ...seen, rest })))],
+          does: [
+            ...new Set(kinds.flatMap((kind) => SAYS[kind](setup, { ...seen, control, rest }))),
+          ],
         })),
       };
     });
 }
 
 interface Seen {
+  control: Control;
   frame: Frame;
   /** The same with every stick at its full end. */
   full: Frame;
@@ -138,6 +144,7 @@ const KINDS = [
   'launch',
   'flaps',
   'device',
+  'spare',
   'rates',
   'voice',
 ] as const;
@@ -163,15 +170,28 @@ function kindOfUse(use: Use): Kind | undefined {
   if (use.carries === 'flap' || use.carries?.startsWith('flaperon')) return 'flaps';
   if (use.carries === 'gear' || use.carries === 'brake' || use.carries === 'capture')
     return 'device';
+  if (role === 'free') return 'spare';
   if (role !== undefined && use.indirect) return 'rates';
   return undefined;
 }
 
-function purposeOf(use: Use): string {
+/** The mix a control was chosen for; a stick that a mix reads as well is none of it. */
+const mixBy = ({ intents }: Setup, { id }: Control): string | undefined => {
+  const own = (intents.program.mixes ?? []).find((m) =>
+    'control' in m ? m.control === id : 'only' in m && m.only?.control === id,
+  );
+  return own && MIX_NAMES[own.mix];
+};
+
+function purposeOf(setup: Setup, control: Control, use: Use): string {
   if (use.of !== 'channel') return use.of === 'timer' ? 'timer' : 'voice';
   const named = use.purpose && PURPOSE_WORDS[use.purpose];
   if (named) return named;
+  const mixed = use.purpose === 'mix' ? mixBy(setup, control) : undefined;
+  if (mixed) return mixed;
   if (kindOfUse(use) === 'rates') return 'rates';
+  const device = devicesOf(setup.airframe).find((d) => d.servo.carries === use.carries);
+  if (device) return device.device.label.toLowerCase();
   return use.carries ? functionOf(use.carries).words : `channel ${use.channel}`;
 }
 
@@ -212,6 +232,18 @@ const SAYS: Record<Kind, (setup: Setup, seen: Seen) => string[]> = {
     ];
   },
   device: () => [],
+  spare: ({ airframe, program, transmitter, intents }, { frame, control }) =>
+    devicesOf(airframe).flatMap(({ device, servo }) => {
+      const output = program.outputs.find((o) => o.carries === servo.carries);
+      const own = intents.program.devices?.some(
+        (d) => d.device === device.id && d.control === control.id,
+      );
+      if (!output || !own) return [];
+      const { centreUs, usAt100 } = transmitter.pulse;
+      const pct = ((frame.sentUs[output.channel - 1]! - centreUs) / usAt100) * 100;
+      const near = device.states.toSorted((a, b) => Math.abs(a.pct - pct) - Math.abs(b.pct - pct));
+      return [near[0]!.words];
+    }),
   voice: () => [],
 };
 

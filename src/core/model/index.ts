@@ -8,7 +8,7 @@ export {
   type Arms,
   type Authority,
 } from './moment';
-export { isRearAxle, mixOf, oneWayOf, rearTurnsAt } from './mixed';
+export { isRearAxle, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
 export { motorArms, motorPlaceOf } from './motors';
 export { doesWords, movedPart, type Moved } from './moved';
 export { placeOf, usualPlace, type Drawn, type Placed } from './place';

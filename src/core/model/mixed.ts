@@ -1,5 +1,13 @@
 import { servedBy, type Mix, type MixId, type Sense, type Setup, type Surface } from '../setup';
 
+/** What a mix is called in the middle of a sentence. */
+export const MIX_NAMES: Readonly<Record<MixId, string>> = {
+  crow: 'crow',
+  'differential-thrust': 'differential thrust',
+  'outward-rudders': 'rudders outward only',
+  'rear-axle': 'rear steering',
+};
+
 /** A mix that was chosen; undefined where it was not. */
 export const mixOf = <I extends MixId>(
   { intents }: Pick<Setup, 'intents'>,

@@ -96,6 +96,9 @@ const WAYS: Record<WayId, WayOut> = {
   },
 };
 
+/** With neither a mode nor a gain channel nothing in the hands could stop the unit: one of them at most. */
+const ONE_OF: ReadonlySet<WayId> = new Set(['fixed-mode', 'drop-gain-lead']);
+
 /** What each way takes off the list, or undefined where it does not apply. */
 function applyWay(
   way: WayId,
@@ -117,8 +120,11 @@ function applyWay(
       // Of two channels that choose together one alone says nothing certain.
       return functions.includes('mode2') ? undefined : without('mode');
     case 'drop-gain-lead':
-      // A unit that takes a missing lead for nothing would be off for good.
-      return unit.traits.gainLeadMissing === 'zero' ? undefined : without('gain');
+      // Without its lead a unit is off for good, or at full gain; where the sides of the channel choose the mode, it has none.
+      return unit.traits.gainLeadMissing !== 'keeps-last' ||
+        unit.traits.modeSelect.by === 'gain-sign'
+        ? undefined
+        : without('gain');
   }
 }
 
@@ -148,7 +154,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       functions = applyWay(id, functions, unit);
       ways.push(WAYS[id]);
     });
-    if (!functions) continue;
+    if (!functions || ways.filter((w) => ONE_OF.has(w.id)).length > 1) continue;
     const left: readonly ChannelFunction[] = functions;
     // What the person has fixed by hand is not given away.
     if (pins.some((p) => wanted.includes(p.carries) && !left.includes(p.carries))) continue;

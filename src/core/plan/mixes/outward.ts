@@ -1,6 +1,7 @@
 import type { Setup } from '../../setup';
 import { addLine, type Draft } from '../wishes/draft';
 import type { MixKind } from './mix';
+import { MOVED_DEG, movedBy } from './senses';
 
 const rudders = ({ airframe }: Setup) =>
   airframe.surfaces.filter((s) => s.role === 'rudder' && s.side !== 'centre');
@@ -18,6 +19,17 @@ function write(draft: Draft): void {
   if (sided.some((c) => c.sides.size > 1)) {
     reasons.push(
       'Both rudders are on one channel, so one goes in when the other goes out: give the second rudder a channel of its own first (Model: its lead carries “second rudder”).',
+    );
+    return;
+  }
+  for (const { channel } of sided) {
+    const moved = movedBy(setup, channel);
+    const other = airframe.surfaces.find(
+      (s, i) => s.role !== 'rudder' && Math.abs(moved[i]!) > MOVED_DEG,
+    );
+    if (!other) continue;
+    reasons.push(
+      `${other.label} moves with one of the rudders and would turn the model one way only: give it a servo and a channel of its own first.`,
     );
     return;
   }

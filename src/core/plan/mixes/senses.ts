@@ -2,7 +2,7 @@ import { compileChain, type Frame } from '../../chain';
 import type { Setup, Surface } from '../../setup';
 
 /** Less than this is no movement of a surface, degrees. */
-const MOVED_DEG = 0.5;
+export const MOVED_DEG = 0.5;
 
 /** What every surface does when a channel goes from its middle to its full end, degrees. */
 export function movedBy(setup: Setup, channel: number): number[] {

@@ -80,6 +80,8 @@ function toldBy(setup: Setup, mode: 'level' | 'home'): string | undefined {
   if ('bands' in traits.modeSelect && !settings.slots.includes(mode))
     return `${modeWords(setup.unit, mode)} is switched off in the unit: put it on a position of the mode switch first`;
   const channel = channelOf(setup, 'mode');
+  if (channel === undefined && 'bands' in traits.modeSelect)
+    return 'no channel carries the mode, so nothing can tell the unit';
   if (channel !== undefined && lostOf(setup, channel) === 'holds')
     return `channel ${channel}, which carries the mode, can only hold its last value`;
   return undefined;

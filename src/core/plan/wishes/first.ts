@@ -59,7 +59,7 @@ function chooseHands(
       wanted.has('flap') || wanted.has('flaperon-left'),
     ),
     gear: give(['switch-2', 'switch-3', 'slider', 'knob'], wanted.has('gear')),
-    brake: give(['switch-2', 'momentary', 'switch-3', 'slider'], wanted.has('brake')),
+    brake: give(['switch-2', 'momentary', 'switch-3', 'slider', 'knob'], wanted.has('brake')),
     capture: give(['momentary', 'switch-2', 'switch-3'], wanted.has('capture')),
     devices: devicesOf(airframe).flatMap(({ device, servo }) => {
       const control = give([...device.kinds], wanted.has(servo.carries));

@@ -106,5 +106,5 @@ function device(
 }
 
 export const gear = device('gear', 'controls the landing gear', [...SWITCHES, ...TURNABLE]);
-export const brake = device('brake', 'controls the wheel brake', PRESSABLE);
+export const brake = device('brake', 'controls the wheel brake', [...PRESSABLE, ...TURNABLE]);
 export const capture = device('capture', 'switches the capture channel', PRESSABLE);
