@@ -52,6 +52,12 @@ export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}
 export const builtWith = (plain: Airframe, ...ids: string[]): Airframe =>
   ids.reduce((built, id) => VARIANTS.find((v) => v.id === id)!.add(built), plain);
 
+/** The same with measures of its own. */
+export const sized = (plain: Airframe, measures: Partial<Airframe['measures']>): Airframe => ({
+  ...plain,
+  measures: { ...plain.measures, ...measures },
+});
+
 /** The same with leads that carry a function of their own. */
 export const withLeads = (
   plain: Airframe,

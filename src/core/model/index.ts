@@ -9,7 +9,7 @@ export {
   type Authority,
 } from './moment';
 export { isRearAxle, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
-export { motorArms, motorPlaceOf } from './motors';
-export { doesWords, movedPart, type Moved } from './moved';
-export { placeOf, usualPlace, type Drawn, type Placed } from './place';
+export { motorArms, motorPlaceOf, movedMotor } from './motors';
+export { doesWords, movedPart, thrustWords, type Moved } from './moved';
+export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
 export { VARIANTS, type Variant } from './variants';

@@ -1,9 +1,13 @@
 import { isUpright, MOVEMENT_WORDS } from '../chain';
-import { AXES, kindOf, type Airframe, type Place, type Surface } from '../setup';
+import { AXES, kindOf, type Airframe, type Motor, type Place, type Surface } from '../setup';
 import { authority, idleAxes } from './moment';
+import { motorArms } from './motors';
 import { isSamePlace, placeOf } from './place';
 
 export type Moved = { ok: true; airframe: Airframe } | { ok: false; reason: string };
+
+/** A thrust line that passes the balance point nearer than this share of the span turns nothing to speak of. */
+const LEAST_SHARE = 0.03;
 
 const OTHER = { left: 'right', right: 'left', centre: undefined } as const;
 
@@ -61,4 +65,20 @@ export function doesWords(airframe: Airframe, surface: Surface): string | undefi
   if (words.length === 0) return undefined;
   const moved = MOVEMENT_WORDS[isUpright(surface) ? 'left' : 'down'];
   return `${surface.role === 'wheel' ? `${front} edge ${moved}` : moved}: ${words.join(' and ')}`;
+}
+
+/** What more of one motor alone does to the model: "more of it: turns the nose right"; undefined where it only pulls. */
+export function thrustWords(airframe: Airframe, motor: Motor): string | undefined {
+  const arms = motorArms(airframe, motor);
+  const { front } = kindOf(airframe);
+  const least = LEAST_SHARE * airframe.measures.spanMm;
+  const words = [
+    ...(Math.abs(arms.pitch) < least
+      ? []
+      : [`${arms.pitch > 0 ? 'lifts' : 'lowers'} the ${front}`]),
+    ...(Math.abs(arms.yaw) < least
+      ? []
+      : [`turns the ${front} ${arms.yaw > 0 ? MOVEMENT_WORDS.right : MOVEMENT_WORDS.left}`]),
+  ];
+  return words.length === 0 ? undefined : `more of it: ${words.join(' and ')}`;
 }

@@ -13,6 +13,17 @@ const V_DEG = 38;
 export const placeOf = (airframe: Drawn, surface: Placed): Place =>
   surface.place ?? usualPlace(airframe, surface);
 
+/** A wing is swept where the model is fast: from this speed on, fully at the other. Proportions are guessed. */
+const SWEPT_MPS = { from: 22, fully: 40, share: 0.5 } as const;
+
+/** How far back a wing has come at a distance from its root, millimetres. A delta is drawn by itself. */
+export function sweepMm({ measures, kind }: Drawn, outMm: number): number {
+  if (kind === 'flying-wing') return 0;
+  const { from, fully, share } = SWEPT_MPS;
+  const fast = Math.max(0, Math.min(1, (measures.cruiseMps - from) / (fully - from)));
+  return fast * share * outMm;
+}
+
 /**
  * Where the drawing of a kind has a surface, from the measures of the model. The balance point of a wing lies
  * at 0.3 of its chord; proportions are the usual ones. Common practice, no source.
@@ -45,13 +56,14 @@ export function usualPlace(airframe: Drawn, { role, side }: Pick<Surface, 'role'
   const wing = kind === 'flying-wing';
   const tail = -0.5 * lengthMm;
   const tailHalf = 0.19 * spanMm;
+  const back = (out: number) => -0.45 * chordMm - sweepMm(airframe, out * spanMm);
   switch (role) {
     case 'aileron':
-      return place(-0.45 * chordMm, way * 0.36 * spanMm, -0.05 * lengthMm, 0, 0.21 * spanMm);
+      return place(back(0.36), way * 0.36 * spanMm, -0.05 * lengthMm, 0, 0.21 * spanMm);
     case 'flaperon':
-      return place(-0.45 * chordMm, way * 0.26 * spanMm, -0.05 * lengthMm, 0, 0.41 * spanMm);
+      return place(back(0.26), way * 0.26 * spanMm, -0.05 * lengthMm, 0, 0.41 * spanMm);
     case 'flap':
-      return place(-0.45 * chordMm, way * 0.14 * spanMm, -0.05 * lengthMm, 0, 0.18 * spanMm);
+      return place(back(0.14), way * 0.14 * spanMm, -0.05 * lengthMm, 0, 0.18 * spanMm);
     case 'elevon':
       return place(-0.45 * chordMm - 0.17 * spanMm, way * 0.31 * spanMm, 0, 0, 0.32 * spanMm);
     case 'elevator': {

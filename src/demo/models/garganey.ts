@@ -1,12 +1,18 @@
 import type { Setup } from '../../core/setup';
 import type { DemoModel } from '../kit';
-import { airframe, planned, transmitterLike, unitLike } from '../parts';
+import { airframe, planned, sized, transmitterLike, unitLike } from '../parts';
 
 export const garganeySetup = (): Setup =>
   planned(
     'Garganey, flapped trainer',
     {
-      airframe: airframe('conventional', { flaps: true }),
+      airframe: sized(airframe('conventional', { flaps: true }), {
+        spanMm: 1350,
+        lengthMm: 1050,
+        chordMm: 300,
+        stance: 'nose-wheel',
+        standingPitchDeg: 0,
+      }),
       unit: unitLike('menu-receiver', {}),
       transmitter: transmitterLike('line-sixteen', { stepPct: 0.5 }),
     },

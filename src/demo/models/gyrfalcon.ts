@@ -1,6 +1,16 @@
 import type { Setup } from '../../core/setup';
 import type { DemoModel } from '../kit';
-import { airframe, checked, planned, transmitterLike, unitLike } from '../parts';
+import type { Airframe } from '../../core/setup';
+import { airframe, checked, planned, sized, transmitterLike, unitLike } from '../parts';
+
+/** Its fan turns inside the body, behind the balance point. */
+const ducted = (plain: Airframe): Airframe => ({
+  ...plain,
+  motors: plain.motors.map((m) => ({
+    ...m,
+    place: { forwardMm: -200, rightMm: 0, downMm: 0, upDeg: 0, rightDeg: 0 },
+  })),
+});
 
 export function gyrfalconSetup(): Setup {
   const unit = unitLike('menu-receiver', {
@@ -18,7 +28,19 @@ export function gyrfalconSetup(): Setup {
   const setup = planned(
     'Gyrfalcon, ducted-fan jet',
     {
-      airframe: airframe('conventional', { ailerons: 'two-outputs', flaps: true, gear: true }),
+      airframe: ducted(
+        sized(airframe('conventional', { ailerons: 'two-outputs', flaps: true, gear: true }), {
+          spanMm: 1050,
+          lengthMm: 1400,
+          chordMm: 260,
+          massG: 3200,
+          cruiseMps: 38,
+          approachMps: 17,
+          glideRatio: 7,
+          stance: 'nose-wheel',
+          standingPitchDeg: 0,
+        }),
+      ),
       unit,
       transmitter: transmitterLike('line-sixteen'),
     },

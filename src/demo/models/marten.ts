@@ -2,11 +2,11 @@ import { TRANSMITTERS, UNITS, USUAL_STEERING } from '../../core/catalogue';
 import { setSteeringEnds } from '../../core/plan';
 import { applyPatch } from '../../core/patch';
 import type { DemoModel } from '../kit';
-import { airframe, checked, planned } from '../parts';
+import { airframe, checked, planned, sized } from '../parts';
 
 /** The drift car on polished ice: gain locked until the chassis is right, brake before reverse in the program. */
 export function marten(): DemoModel {
-  const car = airframe('car');
+  const car = sized(airframe('car'), { lengthMm: 470, spanMm: 195, trackMm: 175 });
   car.steering = {
     ...USUAL_STEERING,
     by: 'rack',

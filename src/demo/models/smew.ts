@@ -10,6 +10,10 @@ export function smew(): DemoModel {
     ...planned('Smew, canard', {
       airframe: {
         ...canard,
+        motors: canard.motors.map((m) => ({
+          ...m,
+          place: { forwardMm: -600, rightMm: 0, downMm: -20, upDeg: 0, rightDeg: 0 },
+        })),
         measures: {
           ...canard.measures,
           spanMm: 1240,

@@ -1,6 +1,6 @@
 import { TRANSMITTERS, UNITS } from '../../core/catalogue';
 import type { DemoModel } from '../kit';
-import { airframe, builtWith, checked, planned, transmitterLike, withLeads } from '../parts';
+import { airframe, builtWith, checked, planned, sized, transmitterLike, withLeads } from '../parts';
 
 /** The crawler for the boulders below the dam: gyro on the front axle, the rear one by a switch, a winch. */
 export function stoat(): DemoModel {
@@ -8,9 +8,14 @@ export function stoat(): DemoModel {
     ...planned(
       'Stoat, crawler',
       {
-        airframe: withLeads(builtWith(airframe('car'), 'rear-steering', 'winch'), {
-          'rear-steering': 'steering2',
-        }),
+        airframe: withLeads(
+          builtWith(
+            sized(airframe('car'), { lengthMm: 400, spanMm: 190, wheelbaseMm: 310, trackMm: 200 }),
+            'rear-steering',
+            'winch',
+          ),
+          { 'rear-steering': 'steering2' },
+        ),
         unit: UNITS['steering-lead']!,
         transmitter: transmitterLike('surface-six', {
           controls: [

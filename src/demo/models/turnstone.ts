@@ -5,11 +5,13 @@ import { airframe, chosen, checked, planned, transmitterLike, unitLike } from '.
 export function turnstoneSetup(): Setup {
   const twin = airframe('conventional');
   const rudder = twin.surfaces.find((s) => s.role === 'rudder')!;
+  Object.assign(rudder, { label: 'Left rudder', side: 'left' });
   const servo = twin.servos.find((s) => s.id === rudder.servo)!;
   twin.surfaces.push({
     ...rudder,
     id: 'rudder-2',
-    label: 'Second rudder',
+    label: 'Right rudder',
+    side: 'right',
     servo: 'servo-rudder-2',
   });
   twin.servos.push({ ...servo, id: 'servo-rudder-2', label: 'Second rudder servo' });

@@ -98,7 +98,7 @@ export function PlainModel({
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const flat = seenFrom(asideDeg, attitudeDeg);
   const faces = [
-    ...shape.fixed.map((quad) => ({
+    ...[...shape.fixed, ...shape.over, ...shape.motors.flatMap((m) => m.quads)].map((quad) => ({
       points: quad.map(flat),
       mark: false,
       moves: false,

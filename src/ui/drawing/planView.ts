@@ -1,4 +1,4 @@
-import type { Airframe, Surface } from '@/core/setup';
+import type { Airframe, Motor, Surface } from '@/core/setup';
 import { shapeOf, type Point, type Quad } from './shape';
 
 /** The model from above, nose up, as outlines for a drawing in millimetres. */
@@ -8,8 +8,11 @@ export interface PlanView {
   strokeMm: number;
   body: string;
   fixed: string[];
+  /** On top of the body. */
+  over: string[];
   /** Each part once, whatever it is made of. */
   moving: { surface: Surface; outlines: string[] }[];
+  motors: { motor: Motor; outlines: string[] }[];
 }
 
 const outlineOf = (list: readonly Point[]) =>
@@ -24,6 +27,7 @@ export function planView(airframe: Airframe): PlanView {
   const all = [
     ...shape.fixed.flat(),
     ...shape.moving.flatMap((m) => [...m.quad]),
+    ...shape.motors.flatMap((m) => m.quads.flat()),
     ...left,
     ...right,
   ];
@@ -41,6 +45,8 @@ export function planView(airframe: Airframe): PlanView {
     strokeMm,
     body: outlineOf([...left, ...right]),
     fixed: shape.fixed.map(outlineOf),
+    over: shape.over.map(outlineOf),
+    motors: shape.motors.map(({ motor, quads }) => ({ motor, outlines: quads.map(outlineOf) })),
     moving: airframe.surfaces.flatMap((surface) => {
       const own = shape.moving.filter((m) => m.surface === surface);
       const outlines = own.map(({ quad }) => outlineOf(widened(quad, 3 * strokeMm)));

@@ -1,7 +1,9 @@
 import { isUpright } from '@/core/chain';
 import { isOnFrontAxle } from '@/core/linkage';
-import { placeOf, spanwise } from '@/core/model';
+import { placeOf, spanwise, sweepMm } from '@/core/model';
 import { kindOf, type Airframe, type Surface } from '@/core/setup';
+import { airMotors, boatMotors, type DrawnMotor } from './power';
+import { standQuads } from './stand';
 
 /** Millimetres in body axes: x forward, y right, z down, from about the centre of gravity. */
 export type Point = readonly [number, number, number];
@@ -20,6 +22,9 @@ export interface ModelShape {
   body: Section[];
   fixed: Quad[];
   moving: { surface: Surface; quad: Quad; pivot?: Point }[];
+  motors: DrawnMotor[];
+  /** Windows and cabins, drawn on top of the body. */
+  over: Quad[];
   /** Radius that holds everything. */
   radiusMm: number;
 }
@@ -34,11 +39,12 @@ export function shapeOf(airframe: Airframe): ModelShape {
   if (moves === 'water') return boatShape(airframe);
   const { spanMm: span, lengthMm: length, chordMm: chord } = airframe.measures;
   const wing = airframe.kind === 'flying-wing';
-  const fixed: Quad[] = [];
+  // What it stands on lies under everything else.
+  const fixed: Quad[] = standQuads(airframe);
   const moving: ModelShape['moving'] = [];
   const half = span / 2;
   const lead = 0.3 * chord;
-  const sweep = wing ? 0.55 * half : 0;
+  const sweep = wing ? 0.55 * half : sweepMm(airframe, half);
   const dihedral = wing ? 0 : 0.04 * half;
   const tipChord = wing ? 0.55 * chord : 0.85 * chord;
 
@@ -173,6 +179,11 @@ export function shapeOf(airframe: Airframe): ModelShape {
     moving.push({ surface, quad });
   }
   const wide = wing ? 0.1 * length : 0.055 * length;
+  // A body reaches to what it carries ahead of the wing.
+  const nose = airframe.surfaces.reduce(
+    (x, s) => (s.role === 'elevator' && s.place ? Math.max(x, s.place.forwardMm) : x),
+    0.37 * length,
+  );
   const body: Section[] = wing
     ? [
         { x: lead + 0.12 * length, half: 4, top: -6, bottom: 6 },
@@ -180,13 +191,29 @@ export function shapeOf(airframe: Airframe): ModelShape {
         { x: lead - 0.9 * chord, half: wide * 0.5, top: -wide * 0.3, bottom: wide * 0.2 },
       ]
     : [
-        { x: 0.37 * length, half: 0.4 * wide, top: -0.25 * wide, bottom: 0.45 * wide },
+        { x: nose, half: 0.4 * wide, top: -0.25 * wide, bottom: 0.45 * wide },
         { x: 0.3 * length, half: 0.8 * wide, top: -0.7 * wide, bottom: 0.8 * wide },
         { x: 0.06 * length, half: wide, top: -0.95 * wide, bottom: wide },
         { x: -0.18 * length, half: 0.8 * wide, top: -0.8 * wide, bottom: 0.7 * wide },
         { x: tailX, half: 0.18 * wide, top: -0.25 * wide, bottom: 0.12 * wide },
       ];
-  return { body, fixed, moving, radiusMm: Math.max(half, 0.7 * length) };
+  return {
+    body,
+    fixed,
+    moving,
+    over: wing
+      ? []
+      : [
+          [
+            [0.17 * length, -0.5 * wide, -0.95 * wide],
+            [0.17 * length, 0.5 * wide, -0.95 * wide],
+            [0.05 * length, 0.62 * wide, -1.05 * wide],
+            [0.05 * length, -0.62 * wide, -1.05 * wide],
+          ],
+        ],
+    motors: airMotors(airframe, { front: 0.37 * length, back: body.at(-1)!.x, half: wide }),
+    radiusMm: Math.max(half, 0.7 * length),
+  };
 }
 
 /** A part at its place, its hinge in front, and what carries it. */
@@ -242,16 +269,34 @@ function carShape(airframe: Airframe): ModelShape {
       ],
     ];
   };
+  type Edge = readonly [x: number, half: number];
+  const carWindow = ([x0, half0]: Edge, [x1, half1]: Edge): Quad => [
+    [x0 * length, -half0 * width, -74],
+    [x0 * length, half0 * width, -74],
+    [x1 * length, half1 * width, -74],
+    [x1 * length, -half1 * width, -74],
+  ];
   const wheels = airframe.surfaces.filter((s) => s.role === 'wheel');
   const rear = wheels.filter((s) => !isOnFrontAxle(s));
   return {
     body: [
-      { x: 0.52 * length, half: width * 0.26, top: 8, bottom: 25 },
-      { x: 0.32 * length, half: width * 0.27, top: -22, bottom: 28 },
-      { x: 0.1 * length, half: width * 0.3, top: -28, bottom: 28 },
-      { x: -0.02 * length, half: width * 0.25, top: -72, bottom: 28 },
-      { x: -0.22 * length, half: width * 0.25, top: -70, bottom: 28 },
-      { x: -0.4 * length, half: width * 0.28, top: -32, bottom: 22 },
+      { x: 0.53 * length, half: width * 0.27, top: 2, bottom: 25 },
+      { x: 0.49 * length, half: width * 0.35, top: -12, bottom: 28 },
+      { x: 0.2 * length, half: width * 0.33, top: -26, bottom: 28 },
+      { x: 0.06 * length, half: width * 0.36, top: -70, bottom: 28 },
+      { x: -0.24 * length, half: width * 0.36, top: -70, bottom: 28 },
+      { x: -0.4 * length, half: width * 0.34, top: -34, bottom: 26 },
+      { x: -0.44 * length, half: width * 0.28, top: -20, bottom: 22 },
+    ],
+    over: [
+      carWindow([0.18, 0.25], [0.07, 0.3]),
+      carWindow([-0.22, 0.3], [-0.31, 0.26]),
+      [
+        [-0.4 * length, -0.34 * width, -52],
+        [-0.4 * length, 0.34 * width, -52],
+        [-0.44 * length, 0.34 * width, -52],
+        [-0.44 * length, -0.34 * width, -52],
+      ],
     ],
     fixed:
       rear.length > 0 ? [] : [1, -1].flatMap((side) => wheel(-base * 0.45, (side * track) / 2)),
@@ -260,6 +305,7 @@ function carShape(airframe: Airframe): ModelShape {
       const pivot: Point = [x, y, 0];
       return wheel(x, y).map((quad) => ({ surface, quad, pivot }));
     }),
+    motors: [],
     radiusMm: length * 0.75,
   };
 }
@@ -276,12 +322,19 @@ function boatShape(airframe: Airframe): ModelShape {
       { x: 0, half, top: -45, bottom: 45 },
       { x: -0.5 * length, half: half * 0.85, top: -45, bottom: 40 },
     ],
-    fixed: [
+    fixed: [],
+    over: [
       [
-        [0.1 * length, -half * 0.5, -110],
-        [0.1 * length, half * 0.5, -110],
-        [-0.2 * length, half * 0.5, -110],
-        [-0.2 * length, -half * 0.5, -110],
+        [0.12 * length, -half * 0.5, -110],
+        [0.12 * length, half * 0.5, -110],
+        [-0.2 * length, half * 0.55, -110],
+        [-0.2 * length, -half * 0.55, -110],
+      ],
+      [
+        [0.08 * length, -half * 0.42, -112],
+        [0.08 * length, half * 0.42, -112],
+        [0.02 * length, half * 0.45, -112],
+        [0.02 * length, -half * 0.45, -112],
       ],
     ],
     moving: rudders.map((surface) => {
@@ -296,6 +349,7 @@ function boatShape(airframe: Airframe): ModelShape {
         ],
       };
     }),
+    motors: boatMotors(airframe),
     radiusMm: length * 0.6,
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { movedPart, placeOf } from '@/core/model';
+import { motorPlaceOf, movedMotor, movedPart, placeOf } from '@/core/model';
 import type { Airframe } from '@/core/setup';
 import { planView } from '../drawing/planView';
 
@@ -26,6 +26,57 @@ interface Drag {
   moved: boolean;
 }
 
+/** Something that can be put elsewhere. */
+interface Item {
+  id: string;
+  label: string;
+  forwardMm: number;
+  rightMm: number;
+  /** Its place was said, not assumed. */
+  said: boolean;
+  /** It stays in the middle while it is dragged. */
+  central: boolean;
+  outlines: readonly string[];
+}
+
+/** Surfaces and motors alike, as they stand in a drawing. */
+const itemsOf = (airframe: Airframe, { moving, motors }: ReturnType<typeof planView>): Item[] => [
+  ...moving.map(({ surface, outlines }): Item => {
+    const { forwardMm, rightMm } = placeOf(airframe, surface);
+    const { id, label, place, side } = surface;
+    return {
+      id,
+      label,
+      forwardMm,
+      rightMm,
+      said: place !== undefined,
+      central: side === 'centre',
+      outlines,
+    };
+  }),
+  ...motors.map(({ motor, outlines }): Item => {
+    const { forwardMm, rightMm } = motorPlaceOf(airframe, motor);
+    const { id, label, place } = motor;
+    return {
+      id,
+      label,
+      forwardMm,
+      rightMm,
+      said: place !== undefined,
+      central: airframe.motors.length < 2,
+      outlines,
+    };
+  }),
+];
+
+/** The airframe with a part or a motor put elsewhere; nothing where it cannot be there. */
+function movedTo(airframe: Airframe, { id, forwardMm, rightMm }: Drag): Airframe | undefined {
+  if (airframe.motors.some((m) => m.id === id))
+    return movedMotor(airframe, id, { forwardMm, rightMm });
+  const moved = movedPart(airframe, id, { forwardMm, rightMm });
+  return moved.ok ? moved.airframe : undefined;
+}
+
 /** The model from above: a part is pressed to be looked at, dragged or pushed with the arrow keys to be put elsewhere. */
 export function PartsDrawing({
   airframe,
@@ -40,12 +91,11 @@ export function PartsDrawing({
 }) {
   const [drag, setDrag] = useState<Drag>();
   const svg = useRef<SVGSVGElement>(null);
-  const shown = drag?.moved
-    ? movedPart(airframe, drag.id, { forwardMm: drag.forwardMm, rightMm: drag.rightMm })
-    : undefined;
+  const shown = drag?.moved ? movedTo(airframe, drag) : undefined;
   // The frame stays as it was: what is dragged must not move under the hand.
   const { box, strokeMm } = planView(airframe);
-  const { body, fixed, moving } = planView(shown?.ok ? shown.airframe : airframe);
+  const view = planView(shown ?? airframe);
+  const { body, fixed, over } = view;
   const mmPerPx = () => {
     const scale = svg.current?.getScreenCTM()?.a;
     return scale ? 1 / scale : 1;
@@ -65,31 +115,33 @@ export function PartsDrawing({
           <polygon key={i} points={outline} />
         ))}
         <polygon points={body} />
+        {over.map((outline, i) => (
+          <polygon key={i} points={outline} fill="var(--card)" />
+        ))}
       </g>
       <g aria-hidden stroke="var(--ink)" strokeWidth={strokeMm} fill="none">
         <circle r={strokeMm * 5} />
         <path d={`M ${-strokeMm * 9} 0 H ${strokeMm * 9} M 0 ${-strokeMm * 9} V ${strokeMm * 9}`} />
       </g>
-      {moving.map(({ surface, outlines }) => {
-        const { forwardMm, rightMm } = placeOf(airframe, surface);
+      {itemsOf(shown ?? airframe, view).map(({ id, label, said, central, outlines }) => {
+        const { forwardMm, rightMm } = itemsOf(airframe, view).find((item) => item.id === id)!;
         return (
           <g
-            key={surface.id}
+            key={id}
             role="button"
             tabIndex={0}
-            aria-pressed={open === surface.id}
-            aria-label={`${surface.label}, ${forwardMm} mm ahead, ${rightMm} mm to the right`}
+            aria-pressed={open === id}
+            aria-label={`${label}, ${forwardMm} mm ahead, ${rightMm} mm to the right`}
             className="cursor-grab touch-none focus-visible:outline-3 focus-visible:outline-(--focus)"
             fill="var(--accent)"
-            fillOpacity={open === undefined || open === surface.id ? 1 : 0.55}
-            stroke={open === surface.id ? 'var(--ink)' : 'var(--ink-soft)'}
+            fillOpacity={open === undefined || open === id ? 1 : 0.55}
+            stroke={open === id ? 'var(--ink)' : 'var(--ink-soft)'}
             strokeWidth={strokeMm}
-            strokeDasharray={surface.place ? undefined : `${4 * strokeMm} ${2 * strokeMm}`}
+            strokeDasharray={said ? undefined : `${4 * strokeMm} ${2 * strokeMm}`}
             onKeyDown={(e) => {
               const by = ARROWS[e.key];
-              if (e.key === 'Enter' || e.key === ' ') onOpen(surface.id);
-              else if (by)
-                onMove(surface.id, { forwardMm: forwardMm + by[0], rightMm: rightMm + by[1] });
+              if (e.key === 'Enter' || e.key === ' ') onOpen(id);
+              else if (by) onMove(id, { forwardMm: forwardMm + by[0], rightMm: rightMm + by[1] });
               else return;
               e.preventDefault();
               e.stopPropagation();
@@ -97,7 +149,7 @@ export function PartsDrawing({
             onPointerDown={(e) => {
               e.currentTarget.setPointerCapture(e.pointerId);
               setDrag({
-                id: surface.id,
+                id: id,
                 from: [e.clientX, e.clientY],
                 forwardMm,
                 rightMm,
@@ -105,20 +157,20 @@ export function PartsDrawing({
               });
             }}
             onPointerMove={(e) => {
-              if (drag?.id !== surface.id) return;
+              if (drag?.id !== id) return;
               const [dx, dy] = [e.clientX - drag.from[0], e.clientY - drag.from[1]];
               if (!drag.moved && Math.hypot(dx, dy) < STILL_PX) return;
               setDrag({
                 ...drag,
                 moved: true,
                 forwardMm: stepped(forwardMm - dy * mmPerPx()),
-                rightMm: surface.side === 'centre' ? rightMm : stepped(rightMm + dx * mmPerPx()),
+                rightMm: central ? rightMm : stepped(rightMm + dx * mmPerPx()),
               });
             }}
             onPointerUp={() => {
               if (drag?.moved)
                 onMove(drag.id, { forwardMm: drag.forwardMm, rightMm: drag.rightMm });
-              else onOpen(surface.id);
+              else onOpen(id);
               setDrag(undefined);
             }}
             onPointerCancel={() => setDrag(undefined)}

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { doesWords, movedPart, placeOf } from '@/core/model';
+import { doesWords, motorPlaceOf, thrustWords, movedMotor, movedPart, placeOf } from '@/core/model';
 import { difference } from '@/core/patch';
-import { pointer, type Place, type Surface } from '@/core/setup';
+import { pointer, type Motor, type MotorPlace, type Place, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../open/modelStore';
@@ -19,6 +19,9 @@ const FIELDS: readonly (readonly [keyof Place, words: string, unit: string, step
   ['spanMm', 'length of its hinge', 'mm', 10],
   ['tiltDeg', 'hinge out of level', '°', 5],
 ];
+
+const SAID = 'Said by you.';
+const ASSUMED = 'Assumed: where a model of its kind usually has it. It is kept once you change it.';
 
 /** The model from above and every part of it that moves: what it is called, where it is, what it does there. */
 export function Places() {
@@ -66,6 +69,24 @@ export function Places() {
             </Fold>
           </li>
         ))}
+        {airframe.motors.map((motor) => (
+          <li key={motor.id}>
+            <Fold
+              open={open.includes(motor.id)}
+              onOpen={(is) => show(motor.id, is)}
+              title={
+                <span className="flex flex-wrap items-baseline gap-x-2">
+                  {motor.label}
+                  <span className="text-soft text-sm font-normal">
+                    {thrustWords(airframe, motor)}
+                  </span>
+                </span>
+              }
+            >
+              <MotorPart motor={motor} />
+            </Fold>
+          </li>
+        ))}
       </ul>
     </Section>
   );
@@ -76,9 +97,13 @@ function useMove() {
   const setup = useModel((s) => s.setup);
   const edit = useModel((s) => s.edit);
   const [refused, setRefused] = useState<string>();
-  const move = (id: string, to: Partial<Place>): string | undefined => {
-    const moved = movedPart(setup.airframe, id, to);
-    const label = setup.airframe.surfaces.find((s) => s.id === id)!.label;
+  const move = (id: string, to: Partial<Place> & Partial<MotorPlace>): string | undefined => {
+    const { airframe } = setup;
+    const motor = airframe.motors.find((m) => m.id === id);
+    const moved = motor
+      ? ({ ok: true, airframe: movedMotor(airframe, id, to) } as const)
+      : movedPart(airframe, id, to);
+    const { label } = motor ?? airframe.surfaces.find((s) => s.id === id)!;
     const reason = moved.ok
       ? edit(difference(setup, { ...setup, airframe: moved.airframe }), `${label} moved`)[0]?.reason
       : moved.reason;
@@ -86,6 +111,43 @@ function useMove() {
     return reason;
   };
   return { move, refused };
+}
+
+const MOTOR_FIELDS: readonly (readonly [
+  keyof MotorPlace,
+  words: string,
+  unit: string,
+  step: number,
+])[] = [
+  ['forwardMm', 'ahead of the balance point', 'mm', 10],
+  ['rightMm', 'to the right of it', 'mm', 10],
+  ['downMm', 'below it', 'mm', 5],
+  ['upDeg', 'thrust line up', '°', 1],
+  ['rightDeg', 'thrust line to the right', '°', 1],
+];
+
+function MotorPart({ motor }: { motor: Motor }) {
+  const { airframe } = useModel((s) => s.setup);
+  const place = motorPlaceOf(airframe, motor);
+  const { move } = useMove();
+  return (
+    <div className="flex flex-col gap-3 pb-3">
+      <div className="grid grid-cols-2 items-end gap-2">
+        {MOTOR_FIELDS.map(([field, words, unit, step]) => (
+          <NumberField
+            key={field}
+            label={words}
+            unit={unit}
+            step={step}
+            at={`/airframe/motors/0/place/${field}`}
+            value={place[field]}
+            onCommit={(value) => move(motor.id, { [field]: value })}
+          />
+        ))}
+      </div>
+      <p className="text-soft text-sm">{motor.place ? SAID : ASSUMED}</p>
+    </div>
+  );
 }
 
 function Part({ surface, at }: { surface: Surface; at: number }) {
@@ -119,11 +181,7 @@ function Part({ surface, at }: { surface: Surface; at: number }) {
           />
         ))}
       </div>
-      <p className="text-soft text-sm">
-        {surface.place
-          ? 'Said by you.'
-          : 'Assumed: where a model of its kind usually has it. It is kept once you change it.'}
-      </p>
+      <p className="text-soft text-sm">{surface.place ? SAID : ASSUMED}</p>
       <Lead of={surface.servo} />
     </div>
   );

@@ -53,7 +53,10 @@ function Model({
   const colours = useColours();
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const body = useMemo(() => loft(shape.body), [shape]);
-  const fixed = useMemo(() => shape.fixed.map(plate), [shape]);
+  const fixed = useMemo(
+    () => [...shape.fixed, ...shape.over, ...shape.motors.flatMap((m) => m.quads)].map(plate),
+    [shape],
+  );
   useEffect(() => {
     // In a narrow window the eye steps back until the wings fit.
     const back = Math.max(1, 1.7 / (size.width / size.height));
