@@ -5,7 +5,7 @@ import {
   usualAnswers,
   type AirframeAnswers,
 } from '../core/catalogue';
-import { VARIANTS } from '../core/model';
+import { builtWith as withVariants } from '../core/model';
 import { choose, composeSetup, type Choice } from '../core/plan';
 import {
   parseSetup,
@@ -49,8 +49,7 @@ export const airframe = (kind: AirframeKind, more: Partial<AirframeAnswers> = {}
   measured(buildAirframe({ ...usualAnswers(kind), ...more }));
 
 /** The same built differently, as it is ticked at Model. */
-export const builtWith = (plain: Airframe, ...ids: string[]): Airframe =>
-  ids.reduce((built, id) => VARIANTS.find((v) => v.id === id)!.add(built), plain);
+export const builtWith = (plain: Airframe, ...ids: string[]): Airframe => withVariants(plain, ids);
 
 /** The same with measures of its own. */
 export const sized = (plain: Airframe, measures: Partial<Airframe['measures']>): Airframe => ({

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
 import { isSame, latestOf, testSubject, type Evidence, type Seen } from '../core/logbook';
+import { builtWith, VARIANTS } from '../core/model';
 import { composeSetup, planChannels, readSetup } from '../core/plan';
 import {
   AIRFRAME_KINDS,
@@ -44,6 +45,11 @@ export const NewModelSchema = z.strictObject({
   motors: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(1),
   rudder: z.boolean().default(false),
   recovery: z.boolean().default(false),
+  /** What it has besides, by id. */
+  besides: z
+    .array(z.enum(VARIANTS.map((v) => v.id)))
+    .max(VARIANTS.length)
+    .default([]),
   /** Ids of parts in the hangar, kept or shipped. */
   unit: IdSchema,
   transmitter: IdSchema,
@@ -73,10 +79,11 @@ export function getModel(id: string, store = workshop()): ModelView {
 export function createModel(data: unknown, store = workshop()): { id: string } {
   const answers = checked(NewModelSchema, data);
   const { name, kind, ailerons, flaps, gear, brake, wheel, motors, rudder } = answers;
-  const airframe = buildAirframe({
+  const plain = buildAirframe({
     ...usualAnswers(kind),
     ...{ ailerons, flaps, gear, brake, wheel, motors, rudder },
   });
+  const airframe = builtWith(plain, answers.besides);
   const unit = unitOf(answers.unit, store);
   const transmitter = transmitterOf(answers.transmitter, store);
   const wishes: ChannelFunction[] = answers.recovery ? ['recovery'] : [];

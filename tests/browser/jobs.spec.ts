@@ -73,7 +73,8 @@ class Person {
   }
   async choose(label: string, value: string) {
     this.count.fields += 1;
-    await this.page.getByLabel(label).selectOption(value);
+    if (label === KIND) await this.page.locator(`input[name="kind"][value="${value}"]`).check();
+    else await this.page.getByLabel(label).selectOption(value);
   }
   /** Another word of a sentence: the list is opened, an entry is taken. */
   async pick(label: string, words: string) {

@@ -12,4 +12,4 @@ export { isRearAxle, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
 export { motorArms, motorPlaceOf, movedMotor } from './motors';
 export { doesWords, movedPart, thrustWords, type Moved } from './moved';
 export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
-export { VARIANTS, type Variant } from './variants';
+export { builtWith, VARIANTS, type Variant } from './variants';

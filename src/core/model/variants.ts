@@ -276,3 +276,10 @@ export const VARIANTS: readonly Variant[] = [
   rearSteering,
   ...DEVICES.map(deviceVariant),
 ];
+
+/** An airframe with what it has besides, in the order of the registry; what does not fit it is left out. */
+export const builtWith = (plain: Airframe, ids: readonly string[]): Airframe =>
+  VARIANTS.filter((v) => ids.includes(v.id)).reduce(
+    (built, v) => (v.fits(built) && !v.has(built) ? v.add(built) : built),
+    plain,
+  );

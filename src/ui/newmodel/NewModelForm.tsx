@@ -4,14 +4,17 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { buildAirframe, usualAnswers } from '@/core/catalogue';
+import { builtWith } from '@/core/model';
 import { planChannels } from '@/core/plan';
-import { AIRFRAME_KINDS, kindEntry, kindOf, type AirframeKind } from '@/core/setup';
+import { kindEntry, kindOf, type AirframeKind } from '@/core/setup';
 import type { HangarPart } from '@/server/hangar';
 import type { NewModel } from '@/server/models';
 import { send } from '../open/send';
 import { Select } from '../parts/Select';
 import { AirQuestions } from './AirQuestions';
+import { Besides } from './Besides';
 import { FormQuestion } from './FormQuestion';
+import { KindCards } from './KindCards';
 import { Preview } from './Preview';
 import { Room } from './Room';
 import { AILERON_WORDS } from './words';
@@ -34,19 +37,23 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
       wheel: 'none',
       motors: 1,
       rudder: false,
+      besides: [],
     },
   });
   const [kind, ailerons, unit, transmitter, flaps, gear, brake, recovery] = useWatch({
     control,
     name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'brake', 'recovery'],
   });
-  const [wheel, motors, rudder] = useWatch({ control, name: ['wheel', 'motors', 'rudder'] });
+  const [wheel, motors, rudder, besides] = useWatch({
+    control,
+    name: ['wheel', 'motors', 'rudder', 'besides'],
+  });
   const units = parts.filter((p) => p.kind === 'unit');
   const transmitters = parts.filter((p) => p.kind === 'transmitter');
   const chosenUnit = (units.find((p) => p.id === unit) ?? units[0]!).body;
   const chosenTransmitter = (transmitters.find((p) => p.id === transmitter) ?? transmitters[0]!)
     .body;
-  const airframe = buildAirframe({
+  const plain = buildAirframe({
     ...usualAnswers(kind),
     ailerons,
     flaps: flaps ?? false,
@@ -56,6 +63,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
     motors: motors ?? 1,
     rudder: rudder ?? false,
   });
+  const airframe = builtWith(plain, besides ?? []);
   const plan = planChannels({
     airframe,
     unit: chosenUnit,
@@ -93,33 +101,26 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             {formState.errors.name?.message}
           </span>
         </FormQuestion>
-        <FormQuestion words="What is it?">
-          <Select
-            {...register('kind', {
-              onChange: (event: React.ChangeEvent<HTMLSelectElement>) => {
-                const next = event.target.value as AirframeKind;
-                const drives = kindEntry(next).moves !== 'air';
-                setValue('ailerons', usualAnswers(next).ailerons);
-                if (drives !== !flies) {
-                  setValue('unit', drives ? 'steering-receiver' : 'menu-receiver');
-                  setValue('transmitter', drives ? 'surface-four' : 'line-sixteen');
-                }
-                setValue('wheel', 'none');
-                setValue('rudder', false);
-                if (drives) setValue('motors', 1);
-                if (drives)
-                  for (const extra of ['flaps', 'gear', 'brake', 'recovery'] as const)
-                    setValue(extra, false);
-              },
-            })}
-          >
-            {AIRFRAME_KINDS.map((id) => (
-              <option key={id} value={id}>
-                {kindEntry(id).title}
-              </option>
-            ))}
-          </Select>
-        </FormQuestion>
+        <KindCards
+          field={register('kind', {
+            onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
+              const next = event.target.value as AirframeKind;
+              const drives = kindEntry(next).moves !== 'air';
+              setValue('ailerons', usualAnswers(next).ailerons);
+              if (drives !== !flies) {
+                setValue('unit', drives ? 'steering-receiver' : 'menu-receiver');
+                setValue('transmitter', drives ? 'surface-four' : 'line-sixteen');
+              }
+              setValue('wheel', 'none');
+              setValue('rudder', false);
+              setValue('besides', []);
+              if (drives) setValue('motors', 1);
+              if (drives)
+                for (const extra of ['flaps', 'gear', 'brake', 'recovery'] as const)
+                  setValue(extra, false);
+            },
+          })}
+        />
         {hasAilerons && (
           <FormQuestion words="How are the ailerons moved?">
             <Select {...register('ailerons')}>
@@ -154,6 +155,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
           <span className="text-soft text-sm">{chosenTransmitter.description}</span>
         </FormQuestion>
         {flies && <AirQuestions register={register} kind={kind} rudder={rudder ?? false} />}
+        <Besides plain={plain} field={register('besides')} />
         <Room plan={plan} />
         {refused && (
           <p role="alert" className="text-stop">

@@ -7,6 +7,9 @@ import type { MixBy, MixKind } from './mix';
 
 type RearAxle = MixBy<'rear-axle'>;
 
+/** A button will do where every switch is used: held, the wheels go with the front ones. */
+const KINDS = [...SWITCHES, 'momentary'] as const;
+
 /** What a rear axle does with what the front one is asked, in percent of it. */
 const SHARES: Readonly<Record<AxleWay, number>> = { against: 100, straight: 0, with: -100 };
 
@@ -55,7 +58,7 @@ export const rearAxle: MixKind<'rear-axle'> = {
   when: 'For crawlers: against the front wheels it turns in the smallest circle, with them it moves sideways (crab), and straight it follows as an ordinary car does.',
   offered: ({ airframe }) => airframe.surfaces.some((s) => s.id.startsWith('rear-')),
   first(setup, free) {
-    const control = free(SWITCHES);
+    const control = free(KINDS);
     return {
       mix: 'rear-axle',
       control,
@@ -69,7 +72,7 @@ export const rearAxle: MixKind<'rear-axle'> = {
       {
         kind: 'control',
         label: 'Rear wheels by',
-        kinds: SWITCHES,
+        kinds: KINDS,
         value: mix.control,
         set: (control) =>
           control ? { mix: 'rear-axle', control, at: waysFor(setup, control) } : mix,
