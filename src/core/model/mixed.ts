@@ -5,6 +5,7 @@ export const MIX_NAMES: Readonly<Record<MixId, string>> = {
   crow: 'crow',
   'differential-thrust': 'differential thrust',
   'outward-rudders': 'rudders outward only',
+  'aileron-rudder': 'rudder with the ailerons',
   'rear-axle': 'rear steering',
 };
 

@@ -1,6 +1,6 @@
 import { motorPlaceOf } from '@/core/model';
 import type { Airframe, Motor } from '@/core/setup';
-import type { Quad } from './shape';
+import type { Quad } from './quad';
 import { block } from './stand';
 
 /** Share of the span that a propeller sweeps; two of them are smaller. Proportions are guessed. */

@@ -1,5 +1,5 @@
 import type { Airframe } from '@/core/setup';
-import type { Point, Quad } from './shape';
+import type { Point, Quad } from './quad';
 
 /** The faces of a block that are seen: above, both sides, both ends. @param nose how far its front tapers */
 export function block(

@@ -8,6 +8,7 @@ import {
   type Setup,
 } from '../../setup';
 import type { Draft } from '../wishes/draft';
+import { aileronRudder } from './aileron-rudder';
 import { crow } from './crow';
 import type { FreeControl, MixBy, MixKind, Piece } from './mix';
 import { outward } from './outward';
@@ -23,6 +24,7 @@ const KINDS: Kinds = {
   crow,
   'differential-thrust': thrust,
   'outward-rudders': outward,
+  'aileron-rudder': aileronRudder,
   'rear-axle': rearAxle,
 };
 

@@ -120,12 +120,12 @@ const words = (setup: Setup): string =>
 
 describe('mixes that are chosen', () => {
   it.each<[string, () => Setup, MixId[]]>([
-    ['a plain aeroplane', () => makeSetup(), ['crow']],
+    ['a plain aeroplane', () => makeSetup(), ['crow', 'aileron-rudder']],
     ['a delta', () => makeSetup('flying-wing'), []],
-    ['a twin', twin, ['crow', 'differential-thrust']],
-    ['winglets', winglets, ['outward-rudders']],
+    ['a twin', twin, ['crow', 'differential-thrust', 'aileron-rudder']],
+    ['winglets', winglets, ['outward-rudders', 'aileron-rudder']],
     ['a crawler', crawler, ['rear-axle']],
-    ['a boat with two of each', tugboat, ['differential-thrust', 'outward-rudders']],
+    ['a boat with two of each', tugboat, ['differential-thrust']],
   ])('are offered where the model has the parts: %s', (_, make, ids) => {
     expect(mixesFor(make())).toEqual(ids);
   });
@@ -223,6 +223,28 @@ describe('mixes that are chosen', () => {
     expect(mattering(never)).toEqual([]);
     expect(allExpectations(never).map((e) => e.surface.label)).not.toContain('Left rear wheel');
   });
+
+  it.each(['conventional', 'v-tail', 'inverted-v-tail'] as const)(
+    '%s: the rudder goes with the ailerons, the same way as by its own stick',
+    (kind) => {
+      const before = makeSetup(kind);
+      const setup = mixed(before, 'aileron-rudder', { sharePct: 40 });
+      expect(mattering(setup)).toEqual(mattering(before));
+      const swung = (s: Setup, hands: Record<string, number>) => {
+        const seen = does(s, hands);
+        return s.airframe.surfaces
+          .filter((x) => x.role === 'rudder' || x.role === 'ruddervator')
+          .map((x) => seen[x.label]!);
+      };
+      const own = swung(setup, { 'stick-rudder': 40 });
+      const along = swung(setup, { 'stick-aileron': 100 });
+      along.forEach((deg, i) => {
+        expect(Math.sign(deg)).toBe(Math.sign(own[i]!));
+        expect(Math.abs(deg)).toBeGreaterThan(3);
+      });
+      expect(swung(before, { 'stick-aileron': 100 }).every((deg) => deg === 0)).toBe(true);
+    },
+  );
 
   it.each<[string, () => Setup, MixId, object, string]>([
     ['crow on a Y-lead', () => sailplane('y-lead'), 'crow', {}, 'Both ailerons are on one channel'],

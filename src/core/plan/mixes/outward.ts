@@ -1,4 +1,4 @@
-import type { Setup } from '../../setup';
+import { kindOf, type Setup } from '../../setup';
 import { addLine, type Draft } from '../wishes/draft';
 import type { MixKind } from './mix';
 import { MOVED_DEG, movedBy } from './senses';
@@ -62,7 +62,7 @@ function write(draft: Draft): void {
 export const outward: MixKind<'outward-rudders'> = {
   title: 'Rudders outward only',
   when: 'For rudders in the winglets of a flying wing: one that moves outward brakes its side; one that moved inward would only spoil the air on the other.',
-  offered: (setup) => rudders(setup).length === 2,
+  offered: (setup) => kindOf(setup.airframe).moves === 'air' && rudders(setup).length === 2,
   first: () => ({ mix: 'outward-rudders' }),
   write,
   says: () => ['Each rudder moves to its own side only: the right one right, the left one left.'],

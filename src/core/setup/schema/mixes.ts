@@ -28,6 +28,8 @@ export const MixSchema = z.discriminatedUnion('mix', [
   }),
   /** Each of two rudders moves to its own side and no further in than straight: as drag. */
   z.strictObject({ mix: z.literal('outward-rudders') }),
+  /** The rudder goes with the ailerons, by a share of what they are asked. */
+  z.strictObject({ mix: z.literal('aileron-rudder'), sharePct: ShareSchema }),
   /** What the rear wheels do in each position of a switch. */
   z.strictObject({
     mix: z.literal('rear-axle'),

@@ -3,7 +3,7 @@ import type { Claim, Facts, Moment, Scope } from '../engine';
 import type { Requirement } from './requirement';
 
 /** Brakes may turn the model by this share of what its controls can. Planning figure, no source. */
-const TURNS_SHARE = 0.05;
+const TURNS_SHARE = 0.1;
 /** Opposed motors that give less than this share of their thrust turn nothing. Planning figure, no source. */
 const WORTH_SHARE = 0.1;
 /** A wheel at less than this is straight, degrees. */

@@ -10,13 +10,16 @@ export const mixedTwice: Rule = {
   explains: ['sticks', 'sticks-alone', 'corrections'],
   check(setup) {
     const { airframe, unit, program } = setup;
-    const needs = airframe.surfaces.some((s) => s.role === 'elevon' || s.role === 'ruddervator');
+    const wing = airframe.surfaces.some((s) => s.role === 'elevon');
+    const needs = wing || airframe.surfaces.some((s) => s.role === 'ruddervator');
+    // The two sticks whose sum and difference such a surface is: a rudder that goes with the ailerons is another mix.
+    const pair = wing ? ['aileron', 'elevator'] : ['elevator', 'rudder'];
     const inUnit = unit.settings.wingType === 'delta' || unit.settings.wingType === 'v-tail';
     const mixedChannel = program.outputs.find((o) => {
       const sticks = program.lines
         .filter((l) => l.channel === o.channel && l.follows.kind === 'input' && l.effect === 'adds')
         .map((l) => (l.follows.kind === 'input' ? l.follows.id : ''));
-      return new Set(sticks.filter((s) => ['aileron', 'elevator', 'rudder'].includes(s))).size > 1;
+      return new Set(sticks.filter((s) => pair.includes(s))).size > 1;
     });
     // Whether or not this unit can be set so: it is what mixing once would be.
     const finding = (says: string, wingType: string, remedies: Found['remedies'] = []): Found[] => [
