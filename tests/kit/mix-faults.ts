@@ -25,10 +25,10 @@ export const MIX_FAULTS: readonly Mutation[] = [
   m(
     'mixes',
     'one aileron goes down in crow',
-    (s) => (line(s, 'crow-aileron2-ailerons').sharePct *= -1),
+    (s) => (line(s, 'crow-aileron2-aileron').sharePct *= -1),
     sixServos.make,
   ),
-  m('mixes', 'only one flap goes down', (s) => without(s, 'crow-flap2-flaps'), sixServos.make),
+  m('mixes', 'only one flap goes down', (s) => without(s, 'crow-flap2-flap'), sixServos.make),
   m(
     'mixes',
     'crow moves the rudder as well',

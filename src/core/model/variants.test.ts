@@ -83,7 +83,7 @@ describe('what a model may have besides', () => {
       // A device that would cost the mode or the gain channel is refused in words.
       if (!wanted.ok) {
         expect(wanted.reasons.join(' ')).toMatch(
-          /^There is no channel left for it\. Possible only/,
+          /^There is no channel left for it\. Possible only|need more than the unit receives/,
         );
         return expect(deviceOf(c.id)).toBeDefined();
       }

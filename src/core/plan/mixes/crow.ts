@@ -50,20 +50,20 @@ function write(draft: Draft, mix: Crow): void {
     parts.flatMap(({ name, roles, pct }) => {
       // One channel of a V-tail or a delta lowers both halves, the other turns the model.
       const way = pct === 0 ? undefined : lowers(setup, channel, roles);
-      return way === undefined ? [] : [{ name, carries, channel, sharePct: pct * way, way }];
+      return way === undefined ? [] : [{ name, roles, carries, channel, sharePct: pct * way, way }];
     }),
   );
-  if (lines.some((l) => l.name === 'ailerons' && l.way === 0)) {
+  if (lines.some((l) => l.roles === AILERONS && l.way === 0)) {
     reasons.push(
       'Both ailerons are on one channel, so one goes down when the other goes up: give each aileron a channel of its own first (Model: a servo and a channel for each).',
     );
     return;
   }
   const shape = writeShape(draft, mix.control);
-  for (const { name, carries, channel, sharePct, way } of lines)
+  for (const { name, roles, carries, channel, sharePct, way } of lines)
     if (way !== 0)
       addLine(draft, {
-        id: `crow-${carries}-${name}`,
+        id: `crow-${carries}-${roles[0]}`,
         label: `Crow by ${labelOf(setup, mix.control)}: ${name}`.slice(0, 80),
         channel,
         follows: { kind: 'control', id: mix.control },

@@ -304,7 +304,7 @@ describe('mixes that are chosen', () => {
       () => sailplane(),
       'crow',
       (s) => {
-        s.program.lines.find((l) => l.id === 'crow-aileron2-ailerons')!.sharePct *= -1;
+        s.program.lines.find((l) => l.id === 'crow-aileron2-aileron')!.sharePct *= -1;
       },
       /stop mixes: Crow rolls the model, with \d+ %/,
     ],
