@@ -9,11 +9,13 @@ import {
   stickOf,
   STICK_ASKS,
 } from '../../chain';
+import { devicesOf } from '../../model';
 import {
   functionOf,
   roleOf,
   kindOf,
   type Axis,
+  type ChannelFunction,
   type Failsafe,
   type FailsafeSchool,
   type ProgramWishes,
@@ -175,8 +177,9 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
       const high = Math.min(to, pulse.centreUs + reach);
       return preset((low + high) / 2);
     }
-    // A winch must not run on.
-    if (roleOf(carries) === 'free') return preset(sticks.rest[channel - 1]!);
+    // A winch must not run on, wherever its control rests; anything else goes where it rests.
+    if (roleOf(carries) === 'free')
+      return preset(runsOn(setup, carries) ? pulse.centreUs : sticks.rest[channel - 1]!);
     // An autopilot is commanded by its mode channel alone; everything else stays unset.
     if (told) return [];
     if (!flies) return [{ channel, kind: 'hold', owner }];
@@ -192,6 +195,10 @@ export function writeFailsafe(draft: Draft, wish: NonNullable<ProgramWishes['fai
     return preset(rest + by('roll', lean.roll) + by('pitch', lean.pitch));
   });
 }
+
+/** Whether what a channel moves runs by itself until it is stopped. */
+const runsOn = ({ airframe }: Setup, carries: ChannelFunction): boolean =>
+  devicesOf(airframe).some(({ device, servo }) => device.runs && servo.carries === carries);
 
 /** Pulses of every channel with sticks at rest, and with each stick asking all it can either way. */
 function stickPulses(setup: Setup) {
