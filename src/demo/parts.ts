@@ -11,7 +11,6 @@ import {
   parseSetup,
   type Airframe,
   type AirframeKind,
-  type ChannelFunction,
   type Setup,
   type Transmitter,
   type Unit,
@@ -57,15 +56,7 @@ export const sized = (plain: Airframe, measures: Partial<Airframe['measures']>):
   measures: { ...plain.measures, ...measures },
 });
 
-/** The same with leads that carry a function of their own. */
-export const withLeads = (
-  plain: Airframe,
-  leads: Readonly<Record<string, ChannelFunction>>,
-): Airframe => {
-  const carrying = <T extends { id: string; carries: ChannelFunction }>(list: readonly T[]): T[] =>
-    list.map((s) => ({ ...s, carries: leads[s.id] ?? s.carries }));
-  return { ...plain, servos: carrying(plain.servos), motors: carrying(plain.motors) };
-};
+export { withLeads } from '../core/model';
 
 /** Planned from its parts, then chosen one by one as at the Program station, everything along. */
 export function planned(

@@ -112,7 +112,7 @@ const SHAPES: readonly Shape[] = [
     more: SURFACE,
     ticks: ['rear wheels that steer', 'a winch'],
     leads: [['Left rear wheel', 'second steering']],
-    mixes: ['rear steering by a switch'],
+    mixes: ['rear steering'],
     says: /steers the rear wheels.*Winch, by/s,
   },
   {

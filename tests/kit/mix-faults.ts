@@ -56,6 +56,7 @@ export const MIX_FAULTS: readonly Mutation[] = [
     (s) => {
       const [left, right] = [line(s, 'thrust-throttle'), line(s, 'thrust-throttle2')];
       [left.shape, right.shape] = [right.shape!, left.shape!];
+      [left.sharePct, right.sharePct] = [right.sharePct, left.sharePct];
     },
     twin.make,
   ),
@@ -74,7 +75,7 @@ export const MIX_FAULTS: readonly Mutation[] = [
     'mixes',
     'hardly any difference between the motors',
     (s) => {
-      for (const l of s.program.lines) if (l.id.startsWith('thrust-')) l.sharePct = -6;
+      for (const l of s.program.lines) if (l.id.startsWith('thrust-')) l.sharePct *= 0.05;
     },
     twin.make,
   ),

@@ -1,4 +1,4 @@
-import { VARIANTS } from '../model';
+import { builtWith, VARIANTS } from '../model';
 import { kindEntry, servedBy, type Airframe, type Servo, type SurfaceRole } from '../setup';
 import { buildAirframe, type AirframeAnswers } from './airframes';
 
@@ -38,11 +38,8 @@ export function answersOf(airframe: Airframe): AirframeAnswers {
  * measures stay as long as the kind does.
  */
 export function rebuildAirframe(airframe: Airframe, answers: AirframeAnswers): Airframe {
-  const built = (from: AirframeAnswers) =>
-    VARIANTS.filter((v) => v.fits(airframe) && v.has(airframe)).reduce(
-      (made, v) => (v.fits(made) && !v.has(made) ? v.add(made) : made),
-      buildAirframe(from),
-    );
+  const besides = VARIANTS.filter((v) => v.fits(airframe) && v.has(airframe)).map((v) => v.id);
+  const built = (from: AirframeAnswers) => builtWith(buildAirframe(from), besides);
   const fresh = built(answers);
   const before = built(answersOf(airframe));
   /** The second of a pair may have been given a channel of its own, which no answer says. */

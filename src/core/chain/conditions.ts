@@ -1,4 +1,4 @@
-import type { Condition, ControlKind, Setup, Source } from '../setup';
+import { SIDE_NAMES, type Condition, type ControlKind, type Setup, type Source } from '../setup';
 import type { Frame, Layout, Stimulus } from './frame';
 
 export type Test = (stimulus: Stimulus, frame: Frame) => boolean;
@@ -20,6 +20,39 @@ const POSITION_WORDS = { 2: ['far', 'near'], 3: ['far', 'middle', 'near'] } as c
 /** What a position of a switch is called; they count from the far one. */
 export const positionWord = (kind: ControlKind, position: number): string =>
   POSITION_WORDS[positionsOf(kind)][position] ?? '';
+
+/** A button nobody presses. */
+export const RELEASED = 'released';
+
+/** Where a control can be put, from its low end up: each place in a word, and its value. A stick has none of a name. */
+export function placesOf(kind: ControlKind): readonly (readonly [words: string, value: number])[] {
+  switch (kind) {
+    case 'switch-2':
+    case 'switch-3':
+      return Array.from({ length: positionsOf(kind) }, (_, i) => [
+        positionWord(kind, i),
+        switchValue(kind, i),
+      ]);
+    case 'momentary':
+      return [
+        [RELEASED, -100],
+        ['held', 100],
+      ];
+    case 'knob':
+      return [
+        [SIDE_NAMES.left, -100],
+        [SIDE_NAMES.right, 100],
+      ];
+    case 'slider':
+      return [
+        ['near', -100],
+        ['far', 100],
+      ];
+    case 'stick':
+    case 'trim':
+      return [];
+  }
+}
 
 /** Value a switch sends in a position: −100, (0,) +100. */
 export function switchValue(kind: ControlKind, position: number): number {

@@ -3,7 +3,9 @@ export { compileSender, restStimulusOf, type Sender } from './sender';
 export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export {
   compileCondition,
+  placesOf,
   positionWord,
+  RELEASED,
   positionsOf,
   switchPosition,
   switchValue,

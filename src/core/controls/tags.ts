@@ -1,13 +1,14 @@
-import {
-  compileChain,
-  gainWords,
-  modeWords,
-  positionWord,
-  switchValue,
-  type Frame,
-} from '../chain';
+import { compileChain, gainWords, modeWords, placesOf, RELEASED, type Frame } from '../chain';
 import { devicesOf, MIX_NAMES } from '../model';
-import { functionOf, usesOf, type Control, type Line, type Setup, type Use } from '../setup';
+import {
+  controlsOfMix,
+  functionOf,
+  usesOf,
+  type Control,
+  type Line,
+  type Setup,
+  type Use,
+} from '../setup';
 
 /** What a control does with it in one place. */
 export interface TagPlace {
@@ -38,27 +39,8 @@ const PURPOSE_WORDS: Partial<Record<Purpose, string>> = {
   launch: 'hand launch',
 };
 
-const PLACE_WORDS: Record<Exclude<Control['kind'], 'switch-2' | 'switch-3'>, [string, number][]> = {
-  momentary: [['held', 100]],
-  knob: [
-    ['left', -100],
-    ['right', 100],
-  ],
-  slider: [
-    ['far', 100],
-    ['near', -100],
-  ],
-  stick: [],
-  trim: [],
-};
-
-const placesOf = (control: Control): [string, number][] =>
-  control.kind === 'switch-2' || control.kind === 'switch-3'
-    ? Array.from({ length: control.kind === 'switch-3' ? 3 : 2 }, (_, i) => [
-        positionWord(control.kind, i),
-        switchValue(control.kind, i),
-      ])
-    : PLACE_WORDS[control.kind];
+/** Letting go of a button says nothing of what it is for. */
+const told = (control: Control) => placesOf(control.kind).filter(([place]) => place !== RELEASED);
 
 /** As long as any wait of a program, in seconds, and a step of it. */
 const SETTLE_S = 4;
@@ -100,7 +82,7 @@ function workOut(setup: Setup): Tag[] {
     .map((control) => {
       const at = controls.indexOf(control);
       const uses = usesOf(setup).get(control.id) ?? [];
-      const frames = placesOf(control).map(([place, value]) => ({
+      const frames = told(control).map(([place, value]) => ({
         place,
         value,
         frame: settled(at, value),
@@ -177,9 +159,7 @@ function kindOfUse(use: Use): Kind | undefined {
 
 /** The mix a control was chosen for; a stick that a mix reads as well is none of it. */
 const mixBy = ({ intents }: Setup, { id }: Control): string | undefined => {
-  const own = (intents.program.mixes ?? []).find((m) =>
-    'control' in m ? m.control === id : 'only' in m && m.only?.control === id,
-  );
+  const own = intents.program.mixes?.find((m) => controlsOfMix(m).includes(id));
   return own && MIX_NAMES[own.mix];
 };
 

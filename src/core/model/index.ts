@@ -8,7 +8,8 @@ export {
   type Arms,
   type Authority,
 } from './moment';
-export { isRearAxle, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
+export { withLeads } from './leads';
+export { isRearWheel, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
 export { motorArms, motorPlaceOf, movedMotor } from './motors';
 export { doesWords, movedPart, thrustWords, type Moved } from './moved';
 export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';

@@ -1,4 +1,13 @@
-import { servedBy, type Mix, type MixId, type Sense, type Setup, type Surface } from '../setup';
+import { isOnFrontAxle } from '../linkage';
+import {
+  kindOf,
+  type Airframe,
+  type Mix,
+  type MixId,
+  type Sense,
+  type Setup,
+  type Surface,
+} from '../setup';
 
 /** What a mix is called in the middle of a sentence. */
 export const MIX_NAMES: Readonly<Record<MixId, string>> = {
@@ -25,11 +34,9 @@ export function oneWayOf(setup: Setup, { role, side }: Surface): Sense | undefin
   return side === 'left' ? 1 : -1;
 }
 
-/** Whether a surface belongs to the axle whose steering a switch decides. */
-export const isRearAxle = ({ airframe }: Pick<Setup, 'airframe'>, surface: Surface): boolean => {
-  const carries = airframe.servos.find((s) => s.id === surface.servo)?.carries;
-  return surface.role === 'wheel' && carries !== undefined && servedBy(carries) !== carries;
-};
+/** Whether a wheel of a model on wheels is behind the balance point. */
+export const isRearWheel = (airframe: Pick<Airframe, 'kind'>, surface: Surface): boolean =>
+  kindOf(airframe).moves === 'wheels' && surface.role === 'wheel' && !isOnFrontAxle(surface);
 
 /**
  * The position of its switch in which the rear axle steers against the front one, and so turns the model;
@@ -40,7 +47,7 @@ export function rearTurnsAt(
   surface: Surface,
 ): { control: string; position: number } | 'never' | undefined {
   const mix = mixOf(setup, 'rear-axle');
-  if (!mix || !isRearAxle(setup, surface)) return undefined;
+  if (!mix || !isRearWheel(setup.airframe, surface)) return undefined;
   const position = mix.at.indexOf('against');
   return position < 0 ? 'never' : { control: mix.control, position };
 }

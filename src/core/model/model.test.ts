@@ -4,10 +4,22 @@ import {
   AIRFRAME_KINDS,
   type Airframe,
   type AirframeKind,
+  type Motor,
+  type MotorPlace,
   type Place,
   type Surface,
 } from '../setup';
-import { armsOf, authority, placeOf, usualPlace, type Authority } from './index';
+import {
+  armsOf,
+  authority,
+  motorArms,
+  motorPlaceOf,
+  movedMotor,
+  placeOf,
+  thrustWords,
+  usualPlace,
+  type Authority,
+} from './index';
 
 /** Everything a kind can have. */
 const full = (kind: AirframeKind): Airframe =>
@@ -169,5 +181,40 @@ describe('what a part does follows from where it is', () => {
         expect(Math.sign(rightMm)).toBe(s.side === 'left' ? -1 : s.side === 'right' ? 1 : 0);
       }
     }
+  });
+});
+
+describe('what a motor does follows from where it pulls', () => {
+  const twin = buildAirframe({ ...usualAnswers('conventional'), motors: 2 });
+  const [left, right] = twin.motors as [Motor, Motor];
+  const at = (place: Partial<MotorPlace>): Motor => ({
+    ...left,
+    place: { forwardMm: 0, rightMm: 0, downMm: 0, upDeg: 0, rightDeg: 0, ...place },
+  });
+  // Worked by hand from r × F in ISO 1151-1 axes, for one unit of thrust.
+  it.each<[string, Partial<MotorPlace>, Partial<Record<'roll' | 'pitch' | 'yaw', number>>]>([
+    ['in the nose, straight ahead', { forwardMm: 400 }, {}],
+    ['on the left', { rightMm: -300 }, { yaw: 300 }],
+    ['on the right', { rightMm: 300 }, { yaw: -300 }],
+    ['on a pylon above', { downMm: -200 }, { pitch: -200 }],
+    ['below', { downMm: 150 }, { pitch: 150 }],
+    ['thrust line up, ahead', { forwardMm: 400, upDeg: 30 }, { pitch: 200 }],
+    ['steered to the right in the bow', { forwardMm: 400, rightDeg: 30 }, { yaw: 200 }],
+    ['steered to the right in the stern', { forwardMm: -400, rightDeg: 30 }, { yaw: -200 }],
+    ['straight up, out on the left', { rightMm: -300, upDeg: 90 }, { roll: 300 }],
+  ])('%s', (_, place, arms) => {
+    const found = motorArms(twin, at(place));
+    for (const axis of ['roll', 'pitch', 'yaw'] as const)
+      expect(found[axis], axis).toBeCloseTo(arms[axis] ?? 0, 6);
+  });
+  it('two stand side by side, and one that is moved takes the other with it', () => {
+    expect(motorPlaceOf(twin, left).rightMm).toBe(-motorPlaceOf(twin, right).rightMm);
+    expect(thrustWords(twin, left)).toBe('more of it: turns the nose right');
+    const moved = movedMotor(twin, left.id, { rightMm: -420, rightDeg: 2 });
+    expect(moved.motors.map((m) => [m.place?.rightMm, m.place?.rightDeg])).toEqual([
+      [-420, 2],
+      [420, -2],
+    ]);
+    expect(() => movedMotor(twin, 'nothing', {})).toThrow('there is no motor "nothing"');
   });
 });

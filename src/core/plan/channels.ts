@@ -96,8 +96,11 @@ const WAYS: Record<WayId, WayOut> = {
   },
 };
 
-/** With neither a mode nor a gain channel nothing in the hands could stop the unit: one of them at most. */
-const ONE_OF: ReadonlySet<WayId> = new Set(['fixed-mode', 'drop-gain-lead']);
+/**
+ * Ways that take what the hands command the unit by. With neither a mode nor a gain channel nothing could stop it, so
+ * one of them at most is taken, and none for the sake of another part.
+ */
+export const DEAR_WAYS: ReadonlySet<WayId> = new Set(['fixed-mode', 'drop-gain-lead']);
 
 /** What each way takes off the list, or undefined where it does not apply. */
 function applyWay(
@@ -154,7 +157,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       functions = applyWay(id, functions, unit);
       ways.push(WAYS[id]);
     });
-    if (!functions || ways.filter((w) => ONE_OF.has(w.id)).length > 1) continue;
+    if (!functions || ways.filter((w) => DEAR_WAYS.has(w.id)).length > 1) continue;
     const left: readonly ChannelFunction[] = functions;
     // What the person has fixed by hand is not given away.
     if (pins.some((p) => wanted.includes(p.carries) && !left.includes(p.carries))) continue;

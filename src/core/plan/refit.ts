@@ -9,7 +9,7 @@ import {
   type Unit,
 } from '../setup';
 import { composeSetup } from './compose';
-import type { WayId } from './channels';
+import { DEAR_WAYS } from './channels';
 import { orderFunctions, type Mixer } from './functions';
 import { applyPlan, planFor } from './replan';
 import { rewrite } from './wishes/write';
@@ -21,9 +21,6 @@ export interface Refit {
   transmitter?: Transmitter;
   mixer?: Mixer;
 }
-
-/** Ways to free a channel that are too dear to be taken for the sake of another part. */
-const COSTLY: readonly WayId[] = ['fixed-mode', 'drop-gain-lead'];
 
 export type Refitted = { ok: true; setup: Setup } | { ok: false; reasons: string[] };
 
@@ -42,7 +39,7 @@ export function refit(setup: Setup, change: Refit): Refitted {
   const plan = planFor(next);
   if (plan.impossible.length > 0) return { ok: false, reasons: plan.impossible };
   const given = planFor(setup).taken.map((w) => w.id);
-  const costly = plan.taken.filter((w) => COSTLY.includes(w.id) && !given.includes(w.id));
+  const costly = plan.taken.filter((w) => DEAR_WAYS.has(w.id) && !given.includes(w.id));
   if (costly.length > 0)
     return {
       ok: false,

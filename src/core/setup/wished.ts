@@ -1,9 +1,9 @@
 import type { Mix, ProgramWishes } from './schema/intents';
 
 /** Controls a mix names. */
-const controlsOfMix = (mix: Mix): (string | undefined)[] => [
-  'control' in mix ? mix.control : undefined,
-  'only' in mix ? mix.only?.control : undefined,
+export const controlsOfMix = (mix: Mix): string[] => [
+  ...('control' in mix ? [mix.control] : []),
+  ...('only' in mix && mix.only ? [mix.only.control] : []),
 ];
 
 /** Every control that some choice names, once for each naming. */

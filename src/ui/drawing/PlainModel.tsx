@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { Airframe } from '@/core/setup';
 import { apply, eulerMatrix, multiply, type Matrix3 } from '@/core/space';
-import { deflect, shapeOf, type Point } from './shape';
+import { deflect, shapeOf, stillQuads, type Point } from './shape';
 
 /** Seen from behind and above. */
 const EYE_PITCH_DEG = 28;
@@ -98,7 +98,7 @@ export function PlainModel({
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const flat = seenFrom(asideDeg, attitudeDeg);
   const faces = [
-    ...[...shape.fixed, ...shape.over, ...shape.motors.flatMap((m) => m.quads)].map((quad) => ({
+    ...stillQuads(shape).map((quad) => ({
       points: quad.map(flat),
       mark: false,
       moves: false,

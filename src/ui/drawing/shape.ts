@@ -19,6 +19,13 @@ export interface ModelShape {
   radiusMm: number;
 }
 
+/** Everything that stands still, for a drawing that hides what lies behind by itself. */
+export const stillQuads = ({ fixed, over, motors }: ModelShape): Quad[] => [
+  ...fixed,
+  ...over,
+  ...motors.flatMap((m) => m.quads),
+];
+
 const mirror = (quad: Quad): Quad =>
   quad.map(([x, y, z]) => [x, -y, z] as const) as unknown as Quad;
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { withLeads } from '@/core/model';
 import { functionOf, kindOf, leadChoices, servedBy, type ChannelFunction } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
@@ -16,20 +17,11 @@ export function Lead({ of }: { of: string }) {
   const choices = leadChoices(base, kindOf(airframe).onSurface);
   const paired = actuators.some((a) => a !== own && servedBy(a.carries) === base);
   if (!paired || choices.length === 1) return null;
-  const put = (carries: ChannelFunction) => {
-    const change = <T extends { id: string }>(list: readonly T[]) =>
-      list.map((a) => (a.id === of ? { ...a, carries } : a));
+  const put = (carries: ChannelFunction) =>
     take(
-      {
-        airframe: {
-          ...airframe,
-          servos: change(airframe.servos),
-          motors: change(airframe.motors),
-        },
-      },
+      { airframe: withLeads(airframe, { [of]: carries }) },
       `${own.label} on ${functionOf(carries).words}`.slice(0, 80),
     );
-  };
   return (
     <label className="flex flex-col gap-1 text-sm font-semibold">
       its lead carries

@@ -39,33 +39,26 @@ interface Item {
   outlines: readonly string[];
 }
 
-/** Surfaces and motors alike, as they stand in a drawing. */
+type Outlined = readonly string[];
+type Standing = { id: string; label: string; place?: unknown };
+type At = Pick<Item, 'forwardMm' | 'rightMm'>;
+
+const itemOf = (
+  { id, label, place }: Standing,
+  { forwardMm, rightMm }: At,
+  central: boolean,
+  outlines: Outlined,
+): Item => ({ id, label, forwardMm, rightMm, said: place !== undefined, central, outlines });
+
+/** Surfaces and motors alike, each where it is in the airframe; `view` may be of one that is still being dragged. */
 const itemsOf = (airframe: Airframe, { moving, motors }: ReturnType<typeof planView>): Item[] => [
-  ...moving.map(({ surface, outlines }): Item => {
-    const { forwardMm, rightMm } = placeOf(airframe, surface);
-    const { id, label, place, side } = surface;
-    return {
-      id,
-      label,
-      forwardMm,
-      rightMm,
-      said: place !== undefined,
-      central: side === 'centre',
-      outlines,
-    };
+  ...moving.map(({ surface: { id }, outlines }) => {
+    const surface = airframe.surfaces.find((s) => s.id === id)!;
+    return itemOf(surface, placeOf(airframe, surface), surface.side === 'centre', outlines);
   }),
-  ...motors.map(({ motor, outlines }): Item => {
-    const { forwardMm, rightMm } = motorPlaceOf(airframe, motor);
-    const { id, label, place } = motor;
-    return {
-      id,
-      label,
-      forwardMm,
-      rightMm,
-      said: place !== undefined,
-      central: airframe.motors.length < 2,
-      outlines,
-    };
+  ...motors.map(({ motor: { id }, outlines }) => {
+    const motor = airframe.motors.find((m) => m.id === id)!;
+    return itemOf(motor, motorPlaceOf(airframe, motor), airframe.motors.length < 2, outlines);
   }),
 ];
 
@@ -123,8 +116,7 @@ export function PartsDrawing({
         <circle r={strokeMm * 5} />
         <path d={`M ${-strokeMm * 9} 0 H ${strokeMm * 9} M 0 ${-strokeMm * 9} V ${strokeMm * 9}`} />
       </g>
-      {itemsOf(shown ?? airframe, view).map(({ id, label, said, central, outlines }) => {
-        const { forwardMm, rightMm } = itemsOf(airframe, view).find((item) => item.id === id)!;
+      {itemsOf(airframe, view).map(({ id, label, forwardMm, rightMm, said, central, outlines }) => {
         return (
           <g
             key={id}

@@ -5,7 +5,7 @@ import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import { kindOf, type Airframe, type Axis, type Mounting } from '@/core/setup';
 import { eulerMatrix, mountingMatrix, multiply } from '@/core/space';
-import { deflect, shapeOf, type Point } from '../drawing/shape';
+import { deflect, shapeOf, stillQuads, type Point } from '../drawing/shape';
 import { Moving, Part, TO_SCREEN, loft, matrix4, plate, useColours } from '../drawing/solid';
 
 interface SceneProps {
@@ -53,10 +53,7 @@ function Model({
   const colours = useColours();
   const shape = useMemo(() => shapeOf(airframe), [airframe]);
   const body = useMemo(() => loft(shape.body), [shape]);
-  const fixed = useMemo(
-    () => [...shape.fixed, ...shape.over, ...shape.motors.flatMap((m) => m.quads)].map(plate),
-    [shape],
-  );
+  const fixed = useMemo(() => stillQuads(shape).map(plate), [shape]);
   useEffect(() => {
     // In a narrow window the eye steps back until the wings fit.
     const back = Math.max(1, 1.7 / (size.width / size.height));

@@ -15,7 +15,6 @@ const rudderLines = ({ program }: Setup) =>
   );
 
 export const aileronRudder: MixKind<'aileron-rudder'> = {
-  title: 'Rudder with the ailerons',
   when: 'For wings that swing the wrong way when they roll: sailplanes and high wings above all. With a unit that damps yaw it is seldom needed.',
   offered: (setup) =>
     kindOf(setup.airframe).moves === 'air' &&

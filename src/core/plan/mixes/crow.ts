@@ -2,7 +2,7 @@ import { kindOf, type Setup } from '../../setup';
 import { SWITCHES, TURNABLE } from '../offers/kinds';
 import { addLine, labelOf, type Draft } from '../wishes/draft';
 import type { MixBy, MixKind } from './mix';
-import { lowers } from './senses';
+import { lowers } from '../wishes/senses';
 
 type Crow = MixBy<'crow'>;
 
@@ -75,7 +75,6 @@ function write(draft: Draft, mix: Crow): void {
 }
 
 export const crow: MixKind<'crow'> = {
-  title: 'Crow',
   when: 'For landing a sailplane in a small place: ailerons up and flaps down brake hard, and the elevator keeps the nose where it is. Leave the ailerons at least half of their way, or they no longer roll the model.',
   offered: (setup) => kindOf(setup.airframe).moves === 'air' && hasRole(setup, 'aileron'),
   first: (_, free) => ({ mix: 'crow', control: free([...TURNABLE, ...SWITCHES]), ...USUAL }),

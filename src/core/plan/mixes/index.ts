@@ -1,5 +1,7 @@
+import { MIX_NAMES } from '../../model';
 import {
   MIX_IDS,
+  capital,
   controlsWished,
   type ControlKind,
   type Mix,
@@ -31,7 +33,10 @@ const KINDS: Kinds = {
 const kindOf = <I extends MixId>(id: I): MixKind<I> => KINDS[id] as unknown as MixKind<I>;
 
 /** What a mix is called, and when it is chosen. */
-export const mixWords = (id: MixId): { title: string; when: string } => KINDS[id];
+export const mixWords = (id: MixId): { title: string; when: string } => ({
+  title: capital(MIX_NAMES[id]),
+  when: KINDS[id].when,
+});
 
 /** Mixes a model has the parts for. */
 export const mixesFor = (setup: Setup): MixId[] => MIX_IDS.filter((id) => KINDS[id].offered(setup));

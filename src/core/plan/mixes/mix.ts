@@ -37,7 +37,6 @@ export type Piece<M> =
 
 /** One mix: for which models it is, how it begins, what it writes, and the sentence it is said in. */
 export interface MixKind<I extends MixId = MixId> {
-  title: string;
   /** When practitioners choose it. */
   when: string;
   /** Whether the model has the parts it is about. */

@@ -3,7 +3,7 @@ import { makeSetup } from '../../../../tests/kit/setups';
 import { answersOf, rebuildAirframe } from '../../catalogue';
 import { compileChain } from '../../chain';
 import { allExpectations } from '../../directions';
-import { VARIANTS } from '../../model';
+import { builtWith, withLeads } from '../../model';
 import {
   parseSetup,
   type Airframe,
@@ -28,12 +28,8 @@ function having(
   variants: readonly string[] = [],
   leads: Leads = {},
 ): Setup {
-  const built = variants.reduce((a, id) => VARIANTS.find((v) => v.id === id)!.add(a), airframe);
-  const carrying = <T extends { id: string; carries: ChannelFunction }>(list: T[]): T[] =>
-    list.map((s) => ({ ...s, carries: leads[s.id] ?? s.carries }));
-  const next = refit(setup, {
-    airframe: { ...built, servos: carrying(built.servos), motors: carrying(built.motors) },
-  });
+  const built = builtWith(airframe, variants);
+  const next = refit(setup, { airframe: withLeads(built, leads) });
   if (!next.ok) throw new Error(next.reasons.join('; '));
   return next.setup;
 }
@@ -216,6 +212,12 @@ describe('mixes that are chosen', () => {
       [-1, 0],
       [-1, -1],
     ]);
+    // The position its switch rests in turns the model, whichever that is.
+    const middle = structuredClone(before);
+    middle.transmitter.controls.find((c) => c.id === 'st')!.rest = 0;
+    expect(mixed(middle, 'rear-axle').intents.program.mixes).toEqual([
+      { mix: 'rear-axle', control: 'st', at: ['straight', 'against', 'with'] },
+    ]);
     // Whichever position it rests in, the wheels are looked at where they turn the model.
     const crab = mixed(before, 'rear-axle', { at: ['with', 'straight', 'against'] });
     expect(mattering(crab)).toEqual([]);
@@ -324,7 +326,7 @@ describe('mixes that are chosen', () => {
       twin,
       'differential-thrust',
       (s) => {
-        for (const l of s.program.lines) if (l.id.startsWith('thrust-')) l.sharePct = -5;
+        for (const l of s.program.lines) if (l.id.startsWith('thrust-')) l.sharePct *= 0.05;
       },
       /stop mixes: Differential thrust is chosen, but nowhere/,
     ],
@@ -351,7 +353,7 @@ describe('mixes that are chosen', () => {
       winglets,
       'outward-rudders',
       (s) => {
-        const swap = { 'outward-left': 'outward-right', 'outward-right': 'outward-left' } as const;
+        const swap = { 'left-only': 'right-only', 'right-only': 'left-only' } as const;
         for (const l of s.program.lines)
           if (l.id.startsWith('outward')) l.shape = swap[l.shape as keyof typeof swap];
       },

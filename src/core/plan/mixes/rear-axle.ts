@@ -1,7 +1,8 @@
-import { positionWord, positionsOf } from '../../chain';
+import { placesOf, positionsOf } from '../../chain';
+import { isRearWheel } from '../../model';
 import { servedBy, type AxleWay, type Setup } from '../../setup';
 import { SWITCHES } from '../offers/kinds';
-import { addLine, kindOf, type Draft } from '../wishes/draft';
+import { addLine, kindOf, restPosition, type Draft } from '../wishes/draft';
 import { combinations } from '../wishes/modes';
 import type { MixBy, MixKind } from './mix';
 
@@ -20,8 +21,11 @@ const WAY_WORDS: Readonly<Record<AxleWay, string>> = {
 };
 
 /** Ways for the positions of a switch to begin with; the one it rests in turns the model. */
-const waysFor = (setup: Setup, control: string): AxleWay[] =>
-  positionsOf(kindOf(setup, control)) === 3 ? ['against', 'straight', 'with'] : ['against', 'with'];
+function waysFor(setup: Setup, control: string): AxleWay[] {
+  const three = positionsOf(kindOf(setup, control)) === 3;
+  const others: AxleWay[] = three ? ['straight', 'with'] : ['with'];
+  return others.toSpliced(restPosition(setup, control), 0, 'against');
+}
 
 const rear = ({ program }: Setup) =>
   program.outputs.filter((o) => o.carries !== 'steering' && servedBy(o.carries) === 'steering');
@@ -54,9 +58,8 @@ function write(draft: Draft, mix: RearAxle): void {
 }
 
 export const rearAxle: MixKind<'rear-axle'> = {
-  title: 'Rear steering by a switch',
   when: 'For crawlers: against the front wheels it turns in the smallest circle, with them it moves sideways (crab), and straight it follows as an ordinary car does.',
-  offered: ({ airframe }) => airframe.surfaces.some((s) => s.id.startsWith('rear-')),
+  offered: ({ airframe }) => airframe.surfaces.some((s) => isRearWheel(airframe, s)),
   first(setup, free) {
     const control = free(KINDS);
     return {
@@ -67,7 +70,7 @@ export const rearAxle: MixKind<'rear-axle'> = {
   },
   write,
   says(setup, mix) {
-    const kind = kindOf(setup, mix.control);
+    const places = placesOf(kindOf(setup, mix.control));
     return [
       {
         kind: 'control',
@@ -80,10 +83,10 @@ export const rearAxle: MixKind<'rear-axle'> = {
       ' steers the rear wheels: ',
       ...mix.at.flatMap((way, i) => [
         ...(i > 0 ? [', '] : []),
-        `${positionWord(kind, i)} `,
+        `${places[i]![0]} `,
         {
           kind: 'choice',
-          label: `rear wheels, ${positionWord(kind, i)}`,
+          label: `rear wheels, ${places[i]![0]}`,
           value: way,
           options: Object.entries(WAY_WORDS).map(([value, words]) => ({ value, words })),
           set: (value: string): RearAxle => ({

@@ -1,9 +1,10 @@
-import { axisFunction, positionWord, positionsOf, stickOf, switchPosition } from '../../chain';
+import { axisFunction, positionWord, positionsOf, stickOf } from '../../chain';
 import { motorArms } from '../../model';
 import { kindOf, type Setup, type ThrustWay } from '../../setup';
 import { PRESSABLE } from '../offers/kinds';
-import { addLine, kindOf as kindOfControl, type Draft } from '../wishes/draft';
+import { addLine, kindOf as kindOfControl, restPosition, type Draft } from '../wishes/draft';
 import type { MixBy, MixKind } from './mix';
+import { oneSided } from './one-sided';
 
 type Thrust = MixBy<'differential-thrust'>;
 
@@ -35,14 +36,13 @@ const canOppose = (setup: Setup): boolean =>
   setup.airframe.motors.every((m) => m.reverse === 'reverses') && restsBetween(setup);
 
 /** Where a switch means "on": its end away from where it rests. */
-function onPosition({ transmitter }: Setup, id: string): number {
-  const { kind, rest } = transmitter.controls.find((c) => c.id === id)!;
-  const last = positionsOf(kind) - 1;
-  return switchPosition(kind, rest) === last ? 0 : last;
+function onPosition(setup: Setup, id: string): number {
+  const last = positionsOf(kindOfControl(setup, id)) - 1;
+  return restPosition(setup, id) === last ? 0 : last;
 }
 
 function write(draft: Draft, mix: Thrust): void {
-  const { setup, reasons, own, owner } = draft;
+  const { setup, reasons } = draft;
   const channels = sides(setup);
   const stick = stickOfYaw(setup);
   if (!channels.some((c) => c.way > 0) || !channels.some((c) => c.way < 0)) {
@@ -89,24 +89,17 @@ function write(draft: Draft, mix: Thrust): void {
       continue;
     }
     // One that turns the model left is on the right: it goes slower while the stick is right.
-    const right = way < 0;
-    const shape = right ? 'thrust-right' : 'thrust-left';
-    own.shapes.push({
-      id: shape,
-      label: right ? 'Stick right of its middle' : 'Stick left of its middle',
-      points: [
-        { inPct: -100, outPct: right ? 0 : 100 },
-        { inPct: 0, outPct: 0 },
-        { inPct: 100, outPct: right ? 100 : 0 },
-      ],
-      owner,
+    const side = way < 0 ? 'right' : 'left';
+    const slower = side === 'right' ? -1 : 1;
+    addLine(draft, {
+      ...line,
+      shape: oneSided(draft, side),
+      sharePct: slower * travel * mix.sharePct,
     });
-    addLine(draft, { ...line, shape, sharePct: -travel * mix.sharePct });
   }
 }
 
 export const thrust: MixKind<'differential-thrust'> = {
-  title: 'Differential thrust',
   when: 'For taxiing a twin on the ground or on the water, where the rudder has no air yet; most switch it off to fly. Motors against each other turn a boat on the spot at low speed.',
   offered: ({ airframe }) => airframe.motors.length > 1,
   first: (setup, free) => {

@@ -1,7 +1,7 @@
-import { compileChain } from '../../chain';
 import type { ChannelFunction, ProgramWishes, Setup, WishId } from '../../setup';
 import { addLine, channelOf, held, kindOf, labelOf, type Draft } from './draft';
-import { combinations } from './modes';
+import { byPosition } from './by-position';
+import { lowers } from './senses';
 import { WISH_TITLES } from './words';
 
 /** Share of the aileron travel that flaperons give away as flaps. Common practice, no source. */
@@ -19,33 +19,15 @@ export function writeFlaps(draft: Draft, wish: NonNullable<ProgramWishes['flaps'
   for (const { carries, channel } of setup.program.outputs) {
     if (!FLAPS.some((f) => f === carries)) continue;
     const whole = carries.startsWith('flaperon') ? FLAPERON_SHARE : 1;
-    const valueOf = (pct: number) => Math.round(pct * whole * downSense(setup, carries, channel));
-    const line = { channel, purpose: carries.startsWith('flaperon') ? 'mix' : 'other' } as const;
-    const values = wish.downPct.map(valueOf);
-    const [low, high] = [values[0]!, values.at(-1)!];
-    if (values.length < 3 || values[1] === (low + high) / 2) {
-      addLine(draft, {
-        ...line,
-        id: `flaps-${carries}`,
-        label: `Flaps by ${labelOf(setup, wish.control)}`,
-        follows: { kind: 'control', id: wish.control },
-        sharePct: (high - low) / 2,
-        shiftPct: (high + low) / 2,
-        effect: 'adds',
-      });
-      continue;
-    }
-    combinations(setup, [wish.control]).forEach(({ when, words }, i) =>
-      addLine(draft, {
-        ...line,
-        id: `flaps-${carries}-${i + 1}`,
-        label: `${words}: flaps ${wish.downPct[i]} % down`.slice(0, 80),
-        follows: { kind: 'fixed' },
-        sharePct: values[i]!,
-        when,
-        effect: 'adds',
-      }),
-    );
+    const sense = lowers(setup, channel, ['flap', 'flaperon']) ?? 1;
+    const valueOf = (pct: number) => Math.round(pct * whole * (sense || 1));
+    byPosition(draft, wish.control, wish.downPct.map(valueOf), {
+      id: `flaps-${carries}`,
+      channel,
+      purpose: carries.startsWith('flaperon') ? 'mix' : 'other',
+      follows: `Flaps by ${labelOf(setup, wish.control)}`,
+      at: (words, i) => `${words}: flaps ${wish.downPct[i]} % down`,
+    });
   }
 }
 
@@ -60,37 +42,6 @@ function slowed(
     if (seconds) output.slowS = seconds;
     else delete output.slowS;
   }
-}
-
-/** Which way a channel must go to lower what depends on it: +1, −1. */
-function downSense(setup: Setup, carries: ChannelFunction, channel: number): 1 | -1 {
-  const servo = setup.airframe.servos.find((s) => s.carries === carries)?.id;
-  const at = setup.airframe.surfaces.findIndex((s) => s.servo === servo);
-  if (at < 0) return 1;
-  const read = (valuePct: number): number => {
-    const raised = compileChain({
-      ...setup,
-      program: {
-        ...setup.program,
-        lines: [
-          ...setup.program.lines,
-          {
-            id: 'raised',
-            channel,
-            follows: { kind: 'fixed' },
-            sharePct: valuePct,
-            shiftPct: 0,
-            effect: 'takes-over',
-          },
-        ],
-      },
-    });
-    const frame = raised.newFrame();
-    raised.step(raised.restStimulus(), raised.newMemory(), frame);
-    return frame.surfaceDeg[at]!;
-  };
-  // Full travel: a switch-only channel rounds smaller values to the same position.
-  return read(100) >= read(-100) ? 1 : -1;
 }
 
 /** A channel that follows a control from end to end. */

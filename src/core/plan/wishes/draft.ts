@@ -1,4 +1,4 @@
-import { positionsOf } from '../../chain';
+import { positionsOf, switchPosition } from '../../chain';
 import { withWhatIsRead } from './hanging';
 import type {
   ChannelFunction,
@@ -83,6 +83,14 @@ export function kindOf(setup: Setup, control: string): ControlKind {
 
 export const labelOf = (setup: Setup, control: string): string =>
   setup.transmitter.controls.find((c) => c.id === control)?.label ?? control;
+
+/** Where a control rests, in percent. */
+export const restOf = (setup: Setup, control: string): number =>
+  setup.transmitter.controls.find((c) => c.id === control)!.rest;
+
+/** The position a switch rests in; of anything else the end it rests at. */
+export const restPosition = (setup: Setup, control: string): number =>
+  switchPosition(kindOf(setup, control), restOf(setup, control));
 
 /** A control at the end that means "on": pressed, or nearest to the body. */
 export const held = (setup: Setup, control: string): Condition => ({

@@ -1,9 +1,9 @@
-import { switchPosition } from '../../chain';
 import { devicesOf, type Device } from '../../model';
 import type { DeviceWish, ProgramWishes, Setup } from '../../setup';
 import { flapPlaces } from './devices';
-import { addLine, kindOf, labelOf, type Draft } from './draft';
-import { combinations } from './modes';
+import { TURNABLE } from '../offers/kinds';
+import { byPosition } from './by-position';
+import { kindOf, labelOf, restOf, restPosition, type Draft } from './draft';
 
 /**
  * Winch, lights, hook: what each does in each position of its control, on the channel of its lead.
@@ -19,29 +19,13 @@ export function writeDevices(draft: Draft, wishes: NonNullable<ProgramWishes['de
     }
     if (seconds) output.slowS = seconds;
     else delete output.slowS;
-    const line = { channel: output.channel, effect: 'adds', purpose: 'other' } as const;
-    const [low, high] = [atPct[0]!, atPct.at(-1)!];
-    if (atPct.length < 3 || atPct[1] === (low + high) / 2) {
-      addLine(draft, {
-        ...line,
-        id: `device-${device}`,
-        label: `${servo.label} by ${labelOf(setup, control)}`.slice(0, 80),
-        follows: { kind: 'control', id: control },
-        sharePct: (high - low) / 2,
-        shiftPct: (high + low) / 2,
-      });
-      continue;
-    }
-    combinations(setup, [control]).forEach(({ when, words }, i) =>
-      addLine(draft, {
-        ...line,
-        id: `device-${device}-${i + 1}`,
-        label: `${servo.label}: ${words}`.slice(0, 80),
-        follows: { kind: 'fixed' },
-        sharePct: atPct[i]!,
-        when,
-      }),
-    );
+    byPosition(draft, control, atPct, {
+      id: `device-${device}`,
+      channel: output.channel,
+      purpose: 'other',
+      follows: `${servo.label} by ${labelOf(setup, control)}`,
+      at: (words) => `${servo.label}: ${words}`,
+    });
   }
 }
 
@@ -55,10 +39,10 @@ export function deviceOn(
   control: string,
 ): DeviceWish {
   const places = flapPlaces(setup, control);
-  const { rest } = setup.transmitter.controls.find((c) => c.id === control)!;
-  const kind = kindOf(setup, control);
-  const restsAt =
-    kind.startsWith('switch') || kind === 'momentary' ? switchPosition(kind, rest) : 0;
+  // Anything that rests between its ends is safe in the middle of what it does.
+  if (TURNABLE.includes(kindOf(setup, control)) && restOf(setup, control) === 0)
+    return { device: id, control, atPct: [states[0]!.pct, states.at(-1)!.pct] };
+  const restsAt = restPosition(setup, control);
   const others = states.filter((s) => s.pct !== safePct).map((s) => s.pct);
   if (places < states.length) others.reverse();
   const atPct = Array.from({ length: places }, (_, i) =>

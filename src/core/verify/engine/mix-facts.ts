@@ -2,7 +2,7 @@ import type { Frame } from '../../chain';
 import {
   armsOf,
   devicesOf,
-  isRearAxle,
+  isRearWheel,
   mixOf,
   motorArms,
   oneWayOf,
@@ -32,7 +32,7 @@ export class MixFacts {
 
   /** Whether a wheel is on the axle that a switch decides. */
   isRear(surface: number): boolean {
-    return isRearAxle(this.setup, this.setup.airframe.surfaces[surface]!);
+    return isRearWheel(this.setup.airframe, this.setup.airframe.surfaces[surface]!);
   }
 
   /** Where that switch must be for the wheel to turn the model. */

@@ -1,6 +1,7 @@
 'use client';
 
-import { PRESSABLE, SWITCHES, TURNABLE, combinations, flapsOn } from '@/core/plan';
+import { placesOf } from '@/core/chain';
+import { PRESSABLE, SWITCHES, TURNABLE, flapsOn } from '@/core/plan';
 import type { ControlKind, Setup } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { ControlWord } from '../ControlWord';
@@ -12,11 +13,7 @@ const has = (setup: Setup, ...functions: string[]) =>
 function Flaps({ setup, wishes, wish }: Sentenced) {
   const { flaps: f } = wishes;
   const control = setup.transmitter.controls.find((c) => c.id === f?.control);
-  const places = !f
-    ? []
-    : control && SWITCHES.includes(control.kind)
-      ? combinations(setup, [f.control]).map((c) => c.words.slice(control.label.length + 1))
-      : ['far', 'near'];
+  const places = control ? placesOf(control.kind).map(([words]) => words) : [];
   return (
     <>
       <ControlWord

@@ -2,7 +2,7 @@
 
 import { Fragment } from 'react';
 import { mixesFor, mixSentence, mixWords, withMix, withMixAs, withoutMix } from '@/core/plan';
-import { MIX_IDS, type Mix, type MixId } from '@/core/setup';
+import { controlsOfMix, MIX_IDS, type Mix, type MixId } from '@/core/setup';
 import { NumberWord } from '../../fields/NumberWord';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord } from '../ControlWord';
@@ -66,16 +66,7 @@ const sentenceOf = (id: MixId): Sentence => ({
     first: (setup, wishes) => withMix(setup, wishes, id),
   },
   drop: (wishes) => withoutMix(wishes, id),
-  controls: (w) =>
-    (w.mixes ?? []).flatMap((m) =>
-      m.mix !== id
-        ? []
-        : 'control' in m
-          ? [m.control]
-          : 'only' in m && m.only
-            ? [m.only.control]
-            : [],
-    ),
+  controls: (w) => (w.mixes ?? []).flatMap((m) => (m.mix === id ? controlsOfMix(m) : [])),
   Says: (props) => <Says id={id} {...props} />,
   when: () => mixWords(id).when,
 });

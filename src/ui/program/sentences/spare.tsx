@@ -2,7 +2,7 @@
 
 import { DEVICES, type Device } from '@/core/model';
 import { deviceOn, devicesWished } from '@/core/plan';
-import { positionWord } from '@/core/chain';
+import { placesOf } from '@/core/chain';
 import type { DeviceWish, ProgramWishes } from '@/core/setup';
 import { PickWord } from '../../parts/PickWord';
 import { ControlWord } from '../ControlWord';
@@ -31,7 +31,7 @@ function Says({ device, setup, wishes, wish }: Sentenced & { device: Device }) {
         <>
           :{' '}
           {own.wished.atPct.map((pct, i) => {
-            const place = positionWord(control.kind, i);
+            const place = placesOf(control.kind)[i]![0];
             return (
               <span key={place}>
                 {i > 0 && ', '}
