@@ -89,3 +89,45 @@ test('a boat with two motors and two rudders, a car whose rear wheels steer: tic
     await expect(page.getByText('No problems found').first()).toBeVisible();
   }
 });
+
+test('any part is added, mirrored and removed on the drawing, by keys; what makes no sense says why', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Built bunting');
+  await page.goto(`/models/${id}/model`);
+  const drawing = page.getByRole('group', { name: 'The model from above' });
+  const part = (name: string) => drawing.getByRole('button', { name: new RegExp(`^${name}`) });
+
+  await page.getByRole('button', { name: 'Add a part' }).focus();
+  await page.keyboard.press('Enter');
+  await expectAccessible(page);
+  for (let i = 0; i < 2; i += 1) await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menuitem', { name: 'A rudder' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
+  await expect(part('Second rudder')).toBeVisible();
+  // It is open: its servo has a lead, its place can be typed.
+  await expect(page.getByLabel('its lead carries')).toBeVisible();
+  await page.getByRole('button', { name: 'Mirror second rudder' }).click();
+  await expect(
+    page.getByText('Not changed: second rudder is in the middle: move it to one side first'),
+  ).toBeVisible();
+  const aside = page.getByLabel('to the right of it, mm');
+  await aside.fill('150');
+  await aside.press('Enter');
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
+  await page.getByRole('button', { name: 'Mirror second rudder' }).click();
+  await expect(page.getByText('Saved, version 4')).toBeVisible();
+  await expect(part('Left rudder')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove right rudder' }).click();
+  await expect(page.getByText('Saved, version 5')).toBeVisible();
+
+  await part('Elevator').click();
+  await page.getByRole('button', { name: 'Remove elevator' }).click();
+  await expect(
+    page.getByText('Not changed: without elevator nothing could lift or lower its nose'),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(`/models/${id}/proof`);
+  await expect(page.getByText('No problems found').first()).toBeVisible();
+});

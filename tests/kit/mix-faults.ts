@@ -1,3 +1,4 @@
+import { placeOf } from '@/core/model';
 import type { Line, Setup } from '@/core/setup';
 import { crawler, sixServos, twin } from '../setups/all';
 import { addLine, at, channelOf, outputOf } from './add-entries';
@@ -95,6 +96,27 @@ export const MIX_FAULTS: readonly Mutation[] = [
           surface.linkage.sense = surface.linkage.sense === 'same' ? 'opposite' : 'same';
     },
     crawler.make,
+  ),
+  m(
+    'mixes',
+    'flaps further out than the ailerons, mixed with their stick against them',
+    (s) => {
+      for (const flap of s.airframe.surfaces)
+        if (flap.role === 'flap') {
+          const place = placeOf(s.airframe, flap);
+          flap.place = { ...place, rightMm: 4 * place.rightMm };
+        }
+      for (const [channel, sharePct] of [
+        ['flap', -60],
+        ['flap2', 60],
+      ] as const)
+        addLine(s, channel, {
+          follows: { kind: 'control', id: 'stick-aileron' },
+          sharePct,
+          purpose: 'mix',
+        });
+    },
+    sixServos.make,
   ),
   m(
     'devices-stop',

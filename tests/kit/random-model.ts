@@ -5,7 +5,7 @@ import {
   usualAnswers,
   type AirframeAnswers,
 } from '@/core/catalogue';
-import { movedPart, placeOf, VARIANTS } from '@/core/model';
+import { movedPart, newPartsFor, placeOf, VARIANTS, withoutPart, withPart } from '@/core/model';
 import { choose, composeSetup, mixesFor, withMix } from '@/core/plan';
 import {
   AIRFRAME_KINDS,
@@ -74,6 +74,20 @@ export function randomModel(seed: number): Made {
     if (!coin(0.25) || !variant.fits(airframe) || variant.has(airframe)) continue;
     airframe = variant.add(airframe);
     besides.push(variant.id);
+  }
+  for (const { id } of newPartsFor(airframe)) {
+    if (!coin(0.12)) continue;
+    const more = withPart(airframe, id);
+    if (!more.ok) continue;
+    airframe = more.airframe;
+    besides.push(`more ${id}`);
+  }
+  if (coin(0.15) && airframe.surfaces.length > 0) {
+    const less = withoutPart(airframe, pick(airframe.surfaces).id);
+    if (less.ok) {
+      airframe = less.airframe;
+      besides.push('one part less');
+    }
   }
   airframe = withLeadsBy(airframe, random);
   if (coin(0.4) && airframe.surfaces.length > 0) {

@@ -21,6 +21,7 @@ export { pairedSwitches } from './19-paired-switches';
 export { template } from './20-template';
 export { captureChannel } from './21-capture-channel';
 export { twin } from './22-twin';
+export { stickGestures } from './23-stick-gestures';
 export { wingletRudders } from './24-winglets';
 export { twoMotorBoat } from './25-two-motor-boat';
 export { crawler } from './26-crawler';

@@ -569,6 +569,32 @@ const DEMANDS: Partial<Record<Name, Record<string, (asked: Asked) => void>>> = {
     },
     'labelled plugs': (a) => expect(a.wires).toContain('E: Left panel servo'),
   },
+  stickGestures: {
+    'the wing type by a corner of its own, so many seconds, confirmed by twitches': (a) =>
+      expect(a.row('wing-type')).toBe(
+        'delta; hold the elevator stick away from you and the aileron stick left for 3 s; it answers with 3 twitches',
+      ),
+    'each direction by its own corner, and none for what is normal': (a) => {
+      expect(a.row('direction pitch')).toBe('normal; factory setting: no stick gesture');
+      const setup = structuredClone(a.setup);
+      setup.unit.settings.axes.roll.reversed = true;
+      expect(settingRows(setup).find((r) => r.id === 'direction roll')!.how).toBe(
+        'hold the rudder stick right and the aileron stick right for 3 s; it answers with one twitch',
+      );
+    },
+    'level by another corner': (a) =>
+      expect(levelCaptureOf(a.setup).words).toBe(
+        'hold the elevator stick back and the aileron stick right and the rudder stick left for 3 s',
+      ),
+    'a channel reversed on the way moves the corner': ({ setup: plain }) => {
+      const setup = structuredClone(plain);
+      const aileron = setup.program.outputs.find((o) => o.carries === 'aileron')!;
+      aileron.reversed = true;
+      expect(settingRows(setup).find((r) => r.id === 'wing-type')!.how).toContain(
+        'the aileron stick right',
+      );
+    },
+  },
 };
 
 describe.each(Object.entries(DEMANDS) as [Name, Record<string, (asked: Asked) => void>][])(

@@ -1,3 +1,4 @@
+import { USUAL_LINKAGE, USUAL_SERVO } from '../model';
 import {
   kindEntry,
   type Airframe,
@@ -99,14 +100,6 @@ function measures(
   };
 }
 
-export const USUAL_LINKAGE: Omit<Linkage, 'sense'> = {
-  armMm: 10,
-  hornMm: 16,
-  rodMm: 120,
-  armOffsetDeg: 0,
-  hornOffsetDeg: 0,
-};
-
 /**
  * Builds an airframe. Linkages are assumed to move the right way for a transmitter with nothing
  * reversed; what the real ones do is learned from what the person sees.
@@ -118,17 +111,7 @@ export function buildAirframe(answers: AirframeAnswers): Airframe {
   const size = MEASURES[answers.kind];
 
   const servo = (id: string, label: string, carries: ChannelFunction) => {
-    servos.push({
-      id,
-      label,
-      carries,
-      rotation: 'normal',
-      reversible: false,
-      degAt500Us: 45,
-      limitDeg: 60,
-      secondsPer60Deg: 0.12,
-      pulse: 'digital',
-    });
+    servos.push({ ...USUAL_SERVO, id, label, carries });
     return id;
   };
   const surface = (

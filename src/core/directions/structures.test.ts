@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { makeSetup, watchAs } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
+import { sixServos } from '../../../tests/setups/all';
+import { withPart } from '../model';
 import { applyPatch } from '../patch';
+import { refit } from '../plan';
 import { AXES, MOUNTINGS, type AirframeKind, type Mounting, type Setup } from '../setup';
 import { factAtoms } from './atoms';
 import { allExpectations } from './checks';
@@ -208,6 +211,45 @@ describe('what to look at next', () => {
         found = after;
         expect(rounds).toBeLessThan(12);
       }
+    }
+  });
+});
+
+describe('a model with twelve servos', () => {
+  /** A sailplane with six servos and a second pair of ailerons and flaps, a second rudder and elevator. */
+  const twelve = (): Setup => {
+    const six = sixServos.make();
+    const airframe = ['ailerons', 'flaps', 'rudder', 'elevator'].reduce((built, part) => {
+      const more = withPart(built, part);
+      if (!more.ok) throw new Error(more.reason);
+      return more.airframe;
+    }, six.airframe);
+    const planned = refit(six, { airframe });
+    if (!planned.ok) throw new Error(planned.reasons.join('; '));
+    return planned.setup;
+  };
+  const written = twelve();
+  const rods = factAtoms(written).filter((a) => a.place === 'linkage');
+  const swaps = others2(written).filter(([s]) => s!.id.startsWith('swap-'));
+  it('has them', () => {
+    expect(written.airframe.servos).toHaveLength(12);
+    expect(swaps.length).toBeGreaterThan(8);
+  });
+  it.each(share([...rods.keys()], 4))('rods, mounting, plugs: case %i is put right', (at) => {
+    const swap = swaps[(at * 7) % swaps.length]![0]!;
+    const mounting = others[(at * 5) % others.length]!;
+    const pair = [rods[at]!, rods[(at + 5) % rods.length]!];
+    for (const model of [
+      realOf(written, pair),
+      applyPatch(mounted(written, mounting), rods[at]!.patch),
+      realOf(written, [swap]),
+    ]) {
+      const seen = watchAs(written, model, true);
+      const found = diagnose(written, seen);
+      expect(found.contradiction).toBeUndefined();
+      expect(watchAs(written, found.learnedSetup, true)).toEqual(seen);
+      expect(found.proved).toBe(true);
+      expect(allRight(found.correctedSetup)).toBe(true);
     }
   });
 });

@@ -11,6 +11,8 @@ export {
 export { withLeads } from './leads';
 export { isRearWheel, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
 export { motorArms, motorPlaceOf, movedMotor } from './motors';
-export { doesWords, movedPart, thrustWords, type Moved } from './moved';
+export { mirroredPart, newPartsFor, NEW_PARTS, withoutPart, withPart, type NewPart } from './built';
+export { doesWords, motorOutWords, movedPart, thrustWords, type Changed } from './moved';
 export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
 export { builtWith, VARIANTS, type Variant } from './variants';
+export { USUAL_LINKAGE, USUAL_SERVO } from './usual';

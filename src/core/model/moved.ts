@@ -4,7 +4,7 @@ import { authority, idleAxes } from './moment';
 import { motorArms } from './motors';
 import { isSamePlace, placeOf } from './place';
 
-export type Moved = { ok: true; airframe: Airframe } | { ok: false; reason: string };
+export type Changed = { ok: true; airframe: Airframe } | { ok: false; reason: string };
 
 /** A thrust line that passes the balance point nearer than this share of the span turns nothing to speak of. */
 const LEAST_SHARE = 0.03;
@@ -28,7 +28,7 @@ function twinOf(airframe: Airframe, surface: Surface): Surface | undefined {
  * A part put somewhere else; the one across from it goes with it.
  * @param change millimetres and degrees, within the ranges of the format
  */
-export function movedPart(airframe: Airframe, id: string, change: Partial<Place>): Moved {
+export function movedPart(airframe: Airframe, id: string, change: Partial<Place>): Changed {
   const own = airframe.surfaces.find((s) => s.id === id);
   if (!own) throw new RangeError(`there is no part "${id}"`);
   const twin = twinOf(airframe, own);
@@ -82,3 +82,20 @@ export function thrustWords(airframe: Airframe, motor: Motor): string | undefine
   ];
   return words.length === 0 ? undefined : `more of it: ${words.join(' and ')}`;
 }
+
+/**
+ * What the model does when one motor alone stops while the others run, and what stops that: told as such, a rudder
+ * may not be enough at low speed. Undefined where the one that stops turns nothing.
+ */
+export function motorOutWords(airframe: Airframe, motor: Motor): string | undefined {
+  const yaw = motorArms(airframe, motor).yaw;
+  if (airframe.motors.length < 2) return undefined;
+  if (Math.abs(yaw) < LEAST_SHARE * airframe.measures.spanMm) return undefined;
+  const { front, onSurface } = kindOf(airframe);
+  const [towards, against] = yaw > 0 ? SIDES : SIDES.toReversed();
+  return `If it stops alone, the ${front} turns ${towards}. Close the throttle, then steer ${against}${
+    onSurface ? '' : '; a correction may not be enough at low speed'
+  }.`;
+}
+
+const SIDES = [MOVEMENT_WORDS.left, MOVEMENT_WORDS.right] as const;

@@ -97,8 +97,11 @@ function halved(id: string, words: string, role: Role, name: string): Variant {
   };
 }
 
-const isAhead = (airframe: Airframe) =>
-  ofRole(airframe, 'elevator').some((s) => (s.place?.forwardMm ?? -1) > 0);
+/** Every elevator is ahead of the wing: one ahead and one behind is another model. */
+const isAhead = (airframe: Airframe) => {
+  const own = ofRole(airframe, 'elevator');
+  return own.length > 0 && own.every((s) => (s.place?.forwardMm ?? -1) > 0);
+};
 
 /** Where one of two rudders stands on a model without a tail. Common practice, no source. */
 function wingPlace(airframe: Airframe, rudder: Surface): Place {

@@ -15,7 +15,7 @@ import type { Mixer } from './functions';
 import { learnTravel } from './travel';
 import { banksFor, plugIn, wingTypeOf } from './plugs';
 import { USUAL_RATE } from './figures';
-import { untouched, usualRecovery } from './usual';
+import { leadPulled, untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
@@ -74,6 +74,7 @@ export function composeSetup(
       positionMm: { x: 0, y: 0, z: 0 },
       plugs,
       gainLead: assignment.some((a) => a.carries === 'gain'),
+      ...leadPulled(plan),
       unitHardware: '',
       unitFirmware: '',
       transmitterFirmware: '',

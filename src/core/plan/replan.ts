@@ -8,7 +8,7 @@ import {
 import { planChannels, type Assignment, type ChannelPlan } from './channels';
 import { mixesFor } from './mixes';
 import { banksFor, plugIn, wingTypeOf } from './plugs';
-import { untouched, usualRecovery } from './usual';
+import { leadPulled, untouched, usualRecovery } from './usual';
 import { firstWishes } from './wishes/first';
 import { rewriteAll } from './wishes/write';
 
@@ -73,6 +73,7 @@ export function applyPlan(
       ...setup.installation,
       plugs,
       gainLead: target.has('gain') || setup.installation.gainLead,
+      ...leadPulled(plan, setup.installation.gainLeadLastPct),
     },
     intents: { ...setup.intents, wishes: [...wishes], pins: [...pins] },
   };

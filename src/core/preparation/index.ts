@@ -46,7 +46,7 @@ export function safeScript(setup: Setup): ScriptStep[] {
 /** Every line of the unit's settings, entered and confirmed. */
 export function unitScript(setup: Setup): ScriptStep[] {
   const presses = (setup.unit.traits.presses ?? []).map((p) => `${p.for}=${p.presses}`);
-  const { dials, gestures } = setup.unit.traits;
+  const { dials, gestures, orientationLearned } = setup.unit.traits;
   const corners = gestures?.map(({ for: what, holds, seconds, twitches }) =>
     [what, ...holds.map((h) => `${h.stick}=${h.at}`), seconds, twitches ?? 0].join(' '),
   );
@@ -62,6 +62,7 @@ export function unitScript(setup: Setup): ScriptStep[] {
             dials,
             presses,
             ...(corners && { corners }),
+            ...(id === 'orientation' && orientationLearned ? { learned: orientationLearned } : {}),
           }),
           rows.map(standsAt),
         ] as const,

@@ -54,6 +54,8 @@ export const UNIT = sentences('unit', {
     dials: string;
     presses: string[];
     corners?: string[] | undefined;
+    /** How it is told which way it is mounted. */
+    learned?: string | undefined;
   }) => `${what.label}: ${CONFIRMED[by]}.`,
   'stands-at': ({ row }: { row: Named }) => row.label,
   'switch-on': () => 'Switch it off and on with the model lying still, then go through its modes.',

@@ -25,7 +25,10 @@ export const orientation: Setting = {
           ...inSettings('orientation'),
         },
         unit.settings.orientation,
-        orientations.map((m) => [m, mountingWords(m, airframe)] as const),
+        // What is set has words of its own, whatever this unit can be set to.
+        [...new Set([...orientations, unit.settings.orientation])].map(
+          (m) => [m, mountingWords(m, airframe)] as const,
+        ),
       ),
     ];
   },

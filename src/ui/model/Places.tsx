@@ -1,7 +1,15 @@
 'use client';
 
 import { useState } from 'react';
-import { doesWords, motorPlaceOf, thrustWords, movedMotor, movedPart, placeOf } from '@/core/model';
+import {
+  doesWords,
+  motorOutWords,
+  motorPlaceOf,
+  thrustWords,
+  movedMotor,
+  movedPart,
+  placeOf,
+} from '@/core/model';
 import { difference } from '@/core/patch';
 import { pointer, type Motor, type MotorPlace, type Place, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
@@ -9,6 +17,7 @@ import { TextField } from '../fields/TextField';
 import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
+import { AddPart, PartButtons } from './Building';
 import { Lead } from './Lead';
 import { PartsDrawing } from './PartsDrawing';
 
@@ -50,6 +59,7 @@ export function Places() {
           Not moved: {refused}.
         </p>
       )}
+      <AddPart onAdded={setOpen} />
       <ul className="divide-y divide-(--card-edge)">
         {airframe.surfaces.map((surface, i) => (
           <li key={surface.id}>
@@ -129,6 +139,7 @@ const MOTOR_FIELDS: readonly (readonly [
 function MotorPart({ motor }: { motor: Motor }) {
   const { airframe } = useModel((s) => s.setup);
   const place = motorPlaceOf(airframe, motor);
+  const out = motorOutWords(airframe, motor);
   const { move } = useMove();
   return (
     <div className="flex flex-col gap-3 pb-3">
@@ -146,6 +157,8 @@ function MotorPart({ motor }: { motor: Motor }) {
         ))}
       </div>
       <p className="text-soft text-sm">{motor.place ? SAID : ASSUMED}</p>
+      {out && <p className="text-sm">{out}</p>}
+      <PartButtons id={motor.id} label={motor.label} />
     </div>
   );
 }
@@ -183,6 +196,7 @@ function Part({ surface, at }: { surface: Surface; at: number }) {
       </div>
       <p className="text-soft text-sm">{surface.place ? SAID : ASSUMED}</p>
       <Lead of={surface.servo} />
+      <PartButtons id={surface.id} label={surface.label} />
     </div>
   );
 }

@@ -40,10 +40,17 @@ export class MixFacts {
     return rearTurnsAt(this.setup, this.setup.airframe.surfaces[surface]!);
   }
 
-  /** All surfaces together about an axis. @param throwDeg the most each can do, degrees */
-  surfaces(axis: Axis, throwDeg: readonly number[]): Turning {
+  /**
+   * Surfaces together about an axis: all of them, or those that are asked for.
+   * @param throwDeg the most each can do, degrees
+   */
+  surfaces(
+    axis: Axis,
+    throwDeg: readonly number[],
+    counts: (surface: number) => boolean = () => true,
+  ): Turning {
     const { airframe } = this.setup;
-    const arms = airframe.surfaces.map((s) => armsOf(airframe, s)[axis]);
+    const arms = airframe.surfaces.map((s, i) => (counts(i) ? armsOf(airframe, s)[axis] : 0));
     return {
       most: arms.reduce((sum, arm, i) => sum + Math.abs(arm) * throwDeg[i]!, 0),
       by: ({ surfaceDeg }) => arms.reduce((sum, arm, i) => sum + arm * surfaceDeg[i]!, 0),

@@ -1,5 +1,6 @@
 import { pointer, type AxleWay, type Mix } from '../../setup';
 import type { Claim, Facts, Moment, Scope } from '../engine';
+import { mixedOnPurpose } from './on-purpose';
 import type { Requirement } from './requirement';
 
 /** Brakes may turn the model by this share of what its controls can. Planning figure, no source. */
@@ -155,13 +156,66 @@ function axleClaims(facts: Facts): Claim[] {
   );
 }
 
+/** What a stick moves besides its own surfaces may take away this much of what those do. Planning figure, no source. */
+const FOUGHT_SHARE = 0.5;
+
+/** Lines meant as mixes, by what else they move: together with a stick's own surfaces they must still turn the model its way. */
+function togetherClaims(facts: Facts): Claim[] {
+  const { setup } = facts;
+  const { surfaces } = setup.airframe;
+  return facts.hands.flatMap(({ axis, at, asks }): Claim[] => {
+    const control = setup.transmitter.controls[at]!;
+    const isOwn = (s: number) => facts.surfaces.authority[s]![axis] !== undefined;
+    const mixed = surfaces.flatMap((_, s) =>
+      !isOwn(s) && mixedOnPurpose(facts, facts.surfaces.channels[s]!, control.id) ? [s] : [],
+    );
+    const own = facts.mixes.surfaces(axis, facts.surfaces.throwDeg, isOwn);
+    if (mixed.length === 0 || own.most === 0) return [];
+    const all = facts.mixes.surfaces(axis, facts.surfaces.throwDeg);
+    const turning = ({ by }: typeof all, seen: readonly Moment[]) =>
+      asks * (by(seen.at(-1)!.frame) - by(seen[0]!.frame));
+    const channels = surfaces.flatMap((_, s) =>
+      isOwn(s) || mixed.includes(s) ? facts.surfaces.channels[s]! : [],
+    );
+    return [
+      {
+        key: `together ${control.id}`,
+        form: 'sweep',
+        asked: 'always',
+        control: at,
+        scope: scopeOf([...new Set(channels)]),
+        severity: 'stop',
+        where: pointer('airframe', 'surfaces', mixed[0]!),
+        about: { axis, control: control.id, how: 'fights' },
+        shows: `${control.label} at its end`,
+        when: (now) => !now.launching,
+        holds: (_, seen) =>
+          (turning(all, seen) - FOUGHT_SHARE * turning(own, seen)) / (2 * own.most),
+        says: ({ seen }) => {
+          const left = Math.round((100 * turning(all, seen)) / turning(own, seen));
+          const names = mixed.map((s) => surfaces[s]!.label.toLowerCase()).join(' and ');
+          return left > 0
+            ? `Mixed with ${control.label}, the ${names} take away what its own surfaces do: ${left} % of it remains.`
+            : `Mixed with ${control.label}, the ${names} turn the model against it.`;
+        },
+      },
+    ];
+  });
+}
+
 export const mixesWork: Requirement = {
   id: 'mixes',
   title: 'Mixes do what they are for',
-  must: 'Crow neither rolls nor swings the model; motors that turn it turn it where the stick points; rear wheels do in each position of their switch what was chosen for it.',
+  must: 'Crow neither rolls nor swings the model; motors that turn it turn it where the stick points; rear wheels do in each position of their switch what was chosen for it; surfaces mixed with a stick leave at least half of what its own surfaces do.',
   from: 'The choice of a mix; the turning moment of each part about the balance point (ISO 1151-1 signs).',
   leavesOut: 'What crow does to the nose: how much elevator it needs is found in flight.',
-  applies: (setup) => (setup.intents.program.mixes ?? []).length > 0,
+  applies: ({ intents, program }) =>
+    (intents.program.mixes ?? []).length > 0 || program.lines.some((l) => l.purpose === 'mix'),
   looksAt: (facts) => [...facts.steering, ...facts.motorChannels],
-  claims: (facts) => [...crowClaims(facts), ...thrustClaims(facts), ...axleClaims(facts)],
+  claims: (facts) => [
+    ...crowClaims(facts),
+    ...thrustClaims(facts),
+    ...axleClaims(facts),
+    ...togetherClaims(facts),
+  ],
 };

@@ -1,13 +1,6 @@
-import {
-  allReads,
-  isDevice,
-  pointer,
-  readsOfLine,
-  STEERING_STICKS,
-  type Axis,
-  type Sense,
-} from '../../setup';
+import { isDevice, pointer, STEERING_STICKS, type Axis, type Sense } from '../../setup';
 import type { Claim, Facts, Moment, Scope } from '../engine';
+import { mixedOnPurpose } from './on-purpose';
 import type { Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
@@ -23,17 +16,6 @@ const surfaceScope = (facts: Facts, surface: number, sticks: Scope['sticks']): S
   sticks,
   unit: 'in-use',
 });
-
-/** Mixes the person chose: lines meant as mixes let a control move what it otherwise must not. */
-function mixedOnPurpose({ setup }: Facts, channels: readonly number[], control: string): boolean {
-  const { program } = setup;
-  return program.lines.some(
-    (l) =>
-      l.purpose === 'mix' &&
-      channels.includes(l.channel) &&
-      allReads(program, readsOfLine(l)).some((r) => r.kind === 'control' && r.id === control),
-  );
-}
 
 /** Angles of a surface at the places of a sweep; undefined where launch help, which ends with a stick, has a part in it. */
 const angles = (seen: readonly Moment[], surface: number): number[] | undefined =>
