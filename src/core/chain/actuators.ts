@@ -13,11 +13,16 @@ function portOf(setup: Setup, id: string, ports: ReadonlyMap<string, number>): n
 export const servoReachDeg = ({ limitDeg, degAt500Us }: Servo): number =>
   Math.min(limitDeg, (degAt500Us * (PORT_MAX_US - CENTRE_US)) / 500);
 
+/** Sixth and seventh links, cut where a servo takes its time. */
+export interface Actuators {
+  /** `frame.servoDeg` where the pulses of `frame.portsUs` send each servo, and `frame.motorPct`. */
+  servos(frame: Frame): void;
+  /** `frame.surfaceDeg` through the linkages, for servos where `frame.servoDeg` has them. */
+  surfaces(frame: Frame): void;
+}
+
 /** Sixth and seventh links: servo rotation from the pulse, surface angle through the linkage. */
-export function compileActuators(
-  setup: Setup,
-  ports: ReadonlyMap<string, number>,
-): (frame: Frame) => void {
+export function compileActuators(setup: Setup, ports: ReadonlyMap<string, number>): Actuators {
   const servos = setup.airframe.servos.map((servo) => ({
     port: portOf(setup, servo.id, ports),
     degPerUs: ((servo.rotation === 'reversed' ? -1 : 1) * servo.degAt500Us) / 500,
@@ -46,29 +51,32 @@ export function compileActuators(
     stopUs: motor.stopUs,
     pctPerUs: 100 / (motor.fullUs - motor.stopUs),
   }));
-  return (frame) => {
-    const { servoDeg, surfaceDeg } = frame;
-    for (let i = 0; i < servos.length; i++) {
-      const { port, degPerUs, limit } = servos[i]!;
-      const us = port < 0 ? NaN : frame.portsUs[port]!;
-      // Without pulses a servo rests; on the bench it is found at its centre.
-      const deg = us !== us ? 0 : (us - CENTRE_US) * degPerUs;
-      servoDeg[i] = deg > limit ? limit : deg < -limit ? -limit : deg;
-    }
-    for (let i = 0; i < surfaces.length; i++) {
-      const { sense, horn, servo, twin } = surfaces[i]!;
-      // A second surface moved the same way by the same signal is its mirror image.
-      surfaceDeg[i] =
-        twin < 0
-          ? sense * horn(servoDeg[servo]!)
-          : sense * surfaces[twin]!.sense * surfaceDeg[twin]!;
-    }
-    for (let i = 0; i < motors.length; i++) {
-      const { port, stopUs, pctPerUs } = motors[i]!;
-      const us = port < 0 ? NaN : frame.portsUs[port]!;
-      // A speed controller without pulses stops its motor.
-      const pct = us !== us ? 0 : (us - stopUs) * pctPerUs;
-      frame.motorPct[i] = pct < 0 ? 0 : pct > 100 ? 100 : pct;
-    }
+  return {
+    servos({ portsUs, servoDeg, motorPct }) {
+      for (let i = 0; i < servos.length; i++) {
+        const { port, degPerUs, limit } = servos[i]!;
+        const us = port < 0 ? NaN : portsUs[port]!;
+        // Without pulses a servo rests; on the bench it is found at its centre.
+        const deg = us !== us ? 0 : (us - CENTRE_US) * degPerUs;
+        servoDeg[i] = deg > limit ? limit : deg < -limit ? -limit : deg;
+      }
+      for (let i = 0; i < motors.length; i++) {
+        const { port, stopUs, pctPerUs } = motors[i]!;
+        const us = port < 0 ? NaN : portsUs[port]!;
+        // A speed controller without pulses stops its motor.
+        const pct = us !== us ? 0 : (us - stopUs) * pctPerUs;
+        motorPct[i] = pct < 0 ? 0 : pct > 100 ? 100 : pct;
+      }
+    },
+    surfaces({ servoDeg, surfaceDeg }) {
+      for (let i = 0; i < surfaces.length; i++) {
+        const { sense, horn, servo, twin } = surfaces[i]!;
+        // A second surface moved the same way by the same signal is its mirror image.
+        surfaceDeg[i] =
+          twin < 0
+            ? sense * horn(servoDeg[servo]!)
+            : sense * surfaces[twin]!.sense * surfaceDeg[twin]!;
+      }
+    },
   };
 }

@@ -3,7 +3,7 @@ import { compileActuators } from './actuators';
 import { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 import { carriedChannels, compileLink } from './link';
 import { compileSender, restStimulusOf } from './sender';
-import { compileUnit } from './unit';
+import { compileUnit, USUAL_UNIT, type UnitConstants } from './unit';
 
 /** A Setup compiled: what everything does for any stick, switch and movement of the model. */
 export interface Chain {
@@ -15,18 +15,28 @@ export interface Chain {
   send(stimulus: Stimulus, memory: Memory, frame: Frame): void;
   /** The rest of a moment from pulses that arrived: unit, servos and motors for `frame.receivedUs`. */
   fromLink(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+  /** The unit alone: from `frame.receivedUs` to `frame.portsUs`. */
+  unit(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+  /** Where its pulses send each servo and motor; a servo takes its time, which the bench does not wait for. */
+  servos(frame: Frame): void;
+  /** Surfaces for servos as they stand. */
+  surfaces(frame: Frame): void;
   newMemory(): Memory;
   newFrame(): Frame;
   /** Nobody touches anything: controls at rest, model level and still, link up, no time passing. */
   restStimulus(): Stimulus;
 }
 
-/** Compiles a valid Setup. Throws nothing for a Setup that `parseSetup` accepted. */
-export function compileChain(setup: Setup): Chain {
+/**
+ * Compiles a valid Setup. Throws nothing for a Setup that `parseSetup` accepted. Its joints (`send`, `unit`, `servos`,
+ * `surfaces`) one after another are `step`, to the bit.
+ * @param constants how strongly this unit answers, which no leaflet says
+ */
+export function compileChain(setup: Setup, constants: UnitConstants = USUAL_UNIT): Chain {
   const sender = compileSender(setup);
   const { layout } = sender;
   const link = compileLink(setup);
-  const unit = compileUnit(setup);
+  const unit = compileUnit(setup, constants);
   const actuators = compileActuators(setup, layout.ports);
   return {
     setup,
@@ -35,7 +45,8 @@ export function compileChain(setup: Setup): Chain {
       sender.step(stimulus, memory, frame);
       link(stimulus.linkUp, memory, frame);
       unit(stimulus, memory, frame);
-      actuators(frame);
+      actuators.servos(frame);
+      actuators.surfaces(frame);
     },
     send(stimulus, memory, frame) {
       sender.step(stimulus, memory, frame);
@@ -43,8 +54,12 @@ export function compileChain(setup: Setup): Chain {
     },
     fromLink(stimulus, memory, frame) {
       unit(stimulus, memory, frame);
-      actuators(frame);
+      actuators.servos(frame);
+      actuators.surfaces(frame);
     },
+    unit,
+    servos: actuators.servos,
+    surfaces: actuators.surfaces,
     newMemory: sender.newMemory,
     newFrame() {
       const frame = sender.newFrame();

@@ -1,4 +1,5 @@
 export * from './chain';
+export { USUAL_UNIT, type UnitConstants } from './unit';
 export { compileSender, restStimulusOf, type Sender } from './sender';
 export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export {

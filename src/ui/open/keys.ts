@@ -10,7 +10,7 @@ export function isTyping(target: EventTarget | null): boolean {
   return (
     element.isContentEditable ||
     element.closest(
-      'input, select, textarea, [role="slider"], [role="radio"], [role="dialog"], [role="alertdialog"]',
+      'input, select, textarea, [role="slider"], [role="radio"], [role="dialog"], [role="alertdialog"], [role="menu"]',
     ) !== null
   );
 }

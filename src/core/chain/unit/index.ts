@@ -2,7 +2,7 @@ import { AXES, type Setup } from '../../setup';
 import type { Frame, Memory, Stimulus } from '../frame';
 import { compileReading, compileSticks, readFunction, senses } from './decode';
 import { compileGain } from './gain';
-import { pitchWithThrottleDeg } from './laws';
+import { pitchWithThrottleDeg, type UnitConstants } from './laws';
 import { compileModeSelect } from './modes';
 import { compilePorts } from './ports';
 import { compileSensor } from './sensor';
@@ -29,13 +29,14 @@ export const knowsLinkLost = ({
 /** Fifth link: the unit, interpreted from its traits and settings. */
 export function compileUnit(
   setup: Setup,
+  constants: UnitConstants,
 ): (stimulus: Stimulus, memory: Memory, frame: Frame) => void {
   const { traits, settings } = setup.unit;
   const selectMode = compileModeSelect(setup);
   const readGain = compileGain(setup);
   const readSticks = compileSticks(setup);
-  const sense = compileSensor(setup);
-  const stabilize = compileStabilize(setup);
+  const sense = compileSensor(setup, constants);
+  const stabilize = compileStabilize(setup, constants);
   const ports = compilePorts(setup);
   const axisSense = senses(setup);
   const throttle = compileReading(setup, 'throttle');

@@ -4,14 +4,30 @@ import type { GainLaw, UnitSettings } from '../../setup';
  * How strongly a unit of gain 100 %, class ×1 answers. Model figures, no source: they make the
  * movement on the bench about as large as a real unit's, and no verdict depends on their size.
  */
-/** Output per rate of rotation in rate damping. */
-export const RATE_PCT_PER_DEG_S = 0.5;
-/** Output per degree drifted in attitude hold. */
-export const HOLD_PCT_PER_DEG = 3;
-/** Output per degree from the wanted attitude in self-levelling, as a multiple of full/limit. */
-export const LEVEL_STRENGTH = 1;
-/** Damping inside self-levelling. */
-export const LEVEL_RATE_PCT_PER_DEG_S = 0.15;
+export interface UnitConstants {
+  /** Output per rate of rotation in rate damping. */
+  ratePctPerDegS: number;
+  /** Output per degree drifted in attitude hold. */
+  holdPctPerDeg: number;
+  /** Output per degree from the wanted attitude in self-levelling, as a multiple of full/limit. */
+  levelStrength: number;
+  /** Damping inside self-levelling. */
+  levelRatePctPerDegS: number;
+  /**
+   * What levelling does far from level, which no leaflet says: bank and pitch angle by angle, or the shortest way
+   * round. Alike as long as the model is upright.
+   */
+  beyond: 'angles' | 'shortest';
+}
+
+export const USUAL_UNIT: UnitConstants = {
+  ratePctPerDegS: 0.5,
+  holdPctPerDeg: 3,
+  levelStrength: 1,
+  levelRatePctPerDegS: 0.15,
+  beyond: 'angles',
+};
+
 /** A stick further out than this moves the hold reference. */
 export const HOLD_DEADBAND_PCT = 5;
 /** A stick out further than this rolls or loops on, where levelling lets it. */

@@ -1,6 +1,7 @@
 import type { Setup } from '../../setup';
 import { eulerMatrix, mountingMatrix, multiply, transpose, type Matrix3 } from '../../space';
 import type { Frame, Stimulus } from '../frame';
+import type { UnitConstants } from './laws';
 
 /**
  * Rotation from the model's true axes to the axes the unit believes in: how it sits (with skew),
@@ -18,7 +19,10 @@ export function beliefMatrix(setup: Setup): Matrix3 {
 const RAD = Math.PI / 180;
 
 /** What the unit thinks the model is doing: rates, and bank and pitch from the pull of gravity. */
-export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) => void {
+export function compileSensor(
+  setup: Setup,
+  { beyond }: Pick<UnitConstants, 'beyond'>,
+): (stimulus: Stimulus, frame: Frame) => void {
   const [a, b, c, d, e, f, g, h, i] = beliefMatrix(setup);
   const { roll, pitch } = setup.unit.settings.levelOffsetDeg;
   const { levelCapture } = setup.installation;
@@ -36,6 +40,12 @@ export function compileSensor(setup: Setup): (stimulus: Stimulus, frame: Frame) 
     const flat = Math.sqrt(seenY * seenY + seenZ * seenZ);
     out.roll = flat < 1e-9 ? 0 : Math.atan2(seenY, seenZ) / RAD;
     out.pitch = Math.atan2(-seenX, flat) / RAD;
+    if (beyond === 'angles') return;
+    // The one turn that brings its idea of down straight below it, as a part about each axis.
+    const side = Math.sqrt(seenX * seenX + seenY * seenY);
+    const turn = Math.atan2(side, seenZ) / RAD;
+    out.roll = side < 1e-9 ? turn : (turn * seenY) / side;
+    out.pitch = side < 1e-9 ? 0 : (-turn * seenX) / side;
   };
   // Whatever it saw when level was captured it calls level: how the model lay, and how it sits out of square.
   const captured = { roll: 0, pitch: 0 };

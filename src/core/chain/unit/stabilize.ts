@@ -1,14 +1,6 @@
 import { AXES, type Mode, type Setup } from '../../setup';
 import type { Frame, Memory, Stimulus } from '../frame';
-import {
-  HOLD_DEADBAND_PCT,
-  HOLD_PCT_PER_DEG,
-  LEVEL_RATE_PCT_PER_DEG_S,
-  LEVEL_STRENGTH,
-  RATE_PCT_PER_DEG_S,
-  ROLL_THROUGH_PCT,
-  fadeOf,
-} from './laws';
+import { HOLD_DEADBAND_PCT, ROLL_THROUGH_PCT, fadeOf, type UnitConstants } from './laws';
 
 /** Attitude the unit aims for with sticks centred, and how far a stick may ask. */
 export interface Target {
@@ -25,8 +17,12 @@ export interface Target {
  */
 export function compileStabilize(
   setup: Setup,
+  constants: UnitConstants,
 ): (stimulus: Stimulus, memory: Memory, frame: Frame, target: Target) => void {
   const { axes } = setup.unit.settings;
+  const { ratePctPerDegS, holdPctPerDeg, levelStrength } = constants;
+  /** It drifts no further than its surface can answer: at its stop it does not wind up. */
+  const mostHeldDeg = 100 / holdPctPerDeg;
   const fades = Float64Array.from(AXES, (axis) => axes[axis].fadePct);
   const rollsThrough = setup.unit.settings.levelKind === 'rolls-through';
   const holdAllowed = AXES.map((axis) => axes[axis].holdAllowed);
@@ -53,16 +49,20 @@ export function compileStabilize(
       fade[i] = left;
       let held = 0;
       if (holds && holdAllowed[i] && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
-        held = holdErrorDeg[i]! + rates[i]! * stimulus.dtS;
+        held = Math.max(
+          -mostHeldDeg,
+          Math.min(mostHeldDeg, holdErrorDeg[i]! + rates[i]! * stimulus.dtS),
+        );
       holdErrorDeg[i] = held;
       const strength = off ? 0 : (-gainPct[i]! / 100) * left;
-      heldPct[i] = strength * HOLD_PCT_PER_DEG * held;
-      correctionPct[i] = strength * RATE_PCT_PER_DEG_S * rates[i]! + heldPct[i]!;
+      heldPct[i] = strength * holdPctPerDeg * held;
+      correctionPct[i] = strength * ratePctPerDegS * rates[i]! + heldPct[i]!;
     }
     if (off) return;
 
     if (levels(mode, stickPct[0]!))
       correctionPct[0] = levelling(
+        constants,
         gainPct[0]!,
         stickPct[0]!,
         target.rollDeg,
@@ -73,6 +73,7 @@ export function compileStabilize(
       );
     if (levels(mode, stickPct[1]!))
       correctionPct[1] = levelling(
+        constants,
         gainPct[1]!,
         stickPct[1]!,
         target.pitchDeg,
@@ -84,12 +85,14 @@ export function compileStabilize(
     if (mode === 'trainer') {
       // Damping inside the limits, pushed back once past them.
       correctionPct[0]! += pushBack(
+        levelStrength,
         gainPct[0]!,
         frame.believedRollDeg,
         target.rollLimitDeg,
         target.rollLimitDeg,
       );
       correctionPct[1]! += pushBack(
+        levelStrength,
         gainPct[1]!,
         frame.believedPitchDeg,
         target.pitchUpLimitDeg,
@@ -104,6 +107,7 @@ export function compileStabilize(
  * grows with gain, so that with no gain the sticks stay direct.
  */
 function levelling(
+  { levelStrength, levelRatePctPerDegS }: UnitConstants,
   gainPct: number,
   stickPct: number,
   neutralDeg: number,
@@ -120,13 +124,19 @@ function levelling(
   const taken = Math.min(1, gain);
   return (
     gain *
-      ((100 * LEVEL_STRENGTH * (wantedDeg - believedDeg)) / full -
-        LEVEL_RATE_PCT_PER_DEG_S * rateDegPerS) -
+      ((100 * levelStrength * (wantedDeg - believedDeg)) / full -
+        levelRatePctPerDegS * rateDegPerS) -
     taken * stickPct
   );
 }
 
-function pushBack(gainPct: number, deg: number, upLimitDeg: number, downLimitDeg: number): number {
+function pushBack(
+  levelStrength: number,
+  gainPct: number,
+  deg: number,
+  upLimitDeg: number,
+  downLimitDeg: number,
+): number {
   const over = deg > upLimitDeg ? deg - upLimitDeg : deg < -downLimitDeg ? deg + downLimitDeg : 0;
-  return (-gainPct / 100) * LEVEL_STRENGTH * 4 * over;
+  return (-gainPct / 100) * levelStrength * 4 * over;
 }

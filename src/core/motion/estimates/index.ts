@@ -1,0 +1,8 @@
+export { ESTIMATES, CENTRAL, drawOf, type Draw, type Estimate, type EstimateId } from './spread';
+export { inertiaOf } from './inertia';
+export { FINITE, finiteShare, helmbold, SECTION_SLOPE } from './lift';
+export { flapOf, type FlapEffect } from './flap';
+export { dragOf } from './drag';
+export { fuselageOf } from './fuselage';
+export { thrustOf, type Thrust } from './thrust';
+export { unitOf } from './unit';

@@ -1,0 +1,277 @@
+import {
+  compileChain,
+  openThrottle,
+  releaseCut,
+  type Chain,
+  type Frame,
+  type Memory,
+  type Stimulus,
+} from '../chain';
+import type { Setup } from '../setup';
+import { unitOf, CENTRAL, type Draw } from './estimates';
+import { rungeKutta } from './rk4';
+import type { Scenario } from './scenario';
+import { Servos } from './servo';
+import {
+  attitudeOf,
+  D,
+  P,
+  Q,
+  R,
+  RAD,
+  readAttitude,
+  setAttitude,
+  STATES,
+  U,
+  W,
+  V,
+  type Attitude,
+} from './state';
+import { cruising, trimmed } from './trim';
+import type { Controls, Vehicle } from './vehicle';
+import { windOf } from './wind';
+
+/** Steps of time, seconds: the body's, the unit's loop, the transmitter's frame. */
+export interface Steps {
+  bodyS: number;
+  unitS: number;
+  sendS: number;
+}
+
+/** The largest that pass step halving; see `motion.test.ts`. */
+export const STEPS: Steps = { bodyS: 0.005, unitS: 0.005, sendS: 0.02 };
+/** A gyro's own low-pass. Planning figure. */
+const GYRO_S = 0.006;
+/** A model stands about so high above what it lands on, of its length. */
+const STANDS = 0.1;
+
+/** Everything about a moment of a motion; reused for the next one, so what is to be kept is copied. */
+export interface Moment {
+  timeS: number;
+  state: Float64Array;
+  attitude: Attitude;
+  heightM: number;
+  airspeedMps: number;
+  frame: Frame;
+  controls: Controls;
+  hands: Float64Array;
+  linkUp: boolean;
+}
+
+/** Reduces a motion to an answer without keeping it. */
+export interface Observer<T> {
+  /** @returns true where it has seen enough */
+  see(moment: Moment): boolean | void;
+  answer(): T;
+}
+
+export interface Pilot {
+  setup: Setup;
+  vehicle: Vehicle;
+  chain: Chain;
+  draw: Draw;
+}
+
+export type Ready = { ok: true; pilot: Pilot } | { ok: false; reason: string };
+
+/** A Setup made ready to fly: its chain round its body. */
+export function readyToFly(setup: Setup, draw: Draw = CENTRAL): Ready {
+  const flyable = trimmed(setup, draw);
+  if (!flyable.ok) return flyable;
+  return {
+    ok: true,
+    pilot: {
+      setup,
+      vehicle: flyable.vehicle,
+      chain: compileChain(setup, unitOf(draw)),
+      draw,
+    },
+  };
+}
+
+/** The same dice for the same seed (mulberry32, public domain). */
+export function seeded(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = a;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Controls as a scenario starts: at rest, ready to fly, the throttle where the usual speed needs it, then as it says. */
+export function startingHands({ setup, chain, vehicle }: Pilot, scenario: Scenario): Float64Array {
+  const hands = Float64Array.from(setup.transmitter.controls, (c) => c.rest);
+  releaseCut(setup, hands);
+  const frame = chain.newFrame();
+  const stimulus = chain.restStimulus();
+  let [low, high] = [0, 1];
+  if (vehicle.trim.motorPct > 0)
+    for (let i = 0; i < 18; i++) {
+      const middle = (low + high) / 2;
+      openThrottle(setup, hands, middle);
+      stimulus.controls.set(hands);
+      const memory = chain.newMemory();
+      memory.armed = true;
+      chain.step(stimulus, memory, frame);
+      if ((frame.motorPct[0] ?? 0) < vehicle.trim.motorPct) low = middle;
+      else high = middle;
+    }
+  openThrottle(setup, hands, vehicle.trim.motorPct > 0 ? high : 0);
+  for (const [id, value] of Object.entries(scenario.start.controls)) {
+    const at = chain.layout.controls.get(id);
+    if (at !== undefined) hands[at] = value;
+  }
+  return hands;
+}
+
+/** Body state at the start of a scenario. */
+function startingState({ setup, vehicle }: Pilot, { start }: Scenario): Float64Array {
+  const y = cruising(setup, vehicle, start.heightM);
+  const usual = attitudeOf(y);
+  const speed = Math.hypot(y[U]!, y[W]!);
+  const to = start.speedMps ?? speed;
+  // Another speed is flown at the same angle to the wind.
+  y[U] = (y[U]! * to) / speed;
+  y[W] = (y[W]! * to) / speed;
+  setAttitude(y, {
+    rollDeg: start.rollDeg,
+    pitchDeg: start.pitchDeg ?? usual.pitchDeg,
+    headingDeg: start.headingDeg,
+  });
+  y[P] = (start.rates.rollDegS ?? 0) * RAD;
+  y[Q] = (start.rates.pitchDegS ?? 0) * RAD;
+  y[R] = (start.rates.yawDegS ?? 0) * RAD;
+  return y;
+}
+
+/** How long before the start the program and the unit stand as they are, so that delays and latches are over. */
+const BEFORE_S = 3;
+
+/**
+ * Plays a scenario: the chain closed round the body, each joint on its own step. Ends with its time, with the ground,
+ * or when every observer has seen enough.
+ */
+export function play(
+  pilot: Pilot,
+  scenario: Scenario,
+  observers: readonly Observer<unknown>[],
+  steps: Steps = STEPS,
+): void {
+  const { setup, chain, vehicle, draw } = pilot;
+  const hands = startingHands(pilot, scenario);
+  const y = startingState(pilot, scenario);
+  const stimulus: Stimulus = chain.restStimulus();
+  stimulus.controls.set(hands);
+  const memory: Memory = chain.newMemory();
+  memory.armed = true;
+  const frame = chain.newFrame();
+  const controls: Controls = {
+    surfaceDeg: new Float64Array(setup.airframe.surfaces.length),
+    motorPct: frame.motorPct,
+    wind: new Float64Array(3),
+  };
+  const servos = new Servos(setup.airframe.servos, draw.servo);
+  const sent = new Float64Array(setup.airframe.servos.length);
+  const attitude = attitudeOf(y);
+  const groundM = (STANDS * setup.airframe.measures.lengthMm) / 1000;
+  const airspeed = Math.hypot(y[U]!, y[V]!, y[W]!);
+  const wind = windOf(scenario.wind, seeded(scenario.seed), airspeed);
+  const rates = Float64Array.of(y[P]!, y[Q]!, y[R]!);
+  const derivative = vehicle.derivative(controls);
+  const integrate = rungeKutta(STATES);
+
+  const feel = (dtS: number) => {
+    stimulus.rollDeg = attitude.rollDeg;
+    stimulus.pitchDeg = attitude.pitchDeg;
+    stimulus.rollRateDegPerS = rates[0]! / RAD;
+    stimulus.pitchRateDegPerS = rates[1]! / RAD;
+    stimulus.yawRateDegPerS = rates[2]! / RAD;
+    stimulus.dtS = dtS;
+  };
+  // What the hands did before: latches, delays and slow channels have come to rest, the model held level and still.
+  stimulus.dtS = steps.sendS;
+  for (let t = 0; t < BEFORE_S; t += steps.sendS) chain.step(stimulus, memory, frame);
+  feel(0);
+  chain.step(stimulus, memory, frame);
+  servos.put(frame.servoDeg);
+  sent.set(frame.servoDeg);
+  controls.surfaceDeg.set(frame.surfaceDeg);
+  // The wind carries it from the first moment: its speed is through the air.
+  wind(0, controls.wind);
+  addWind(y, controls.wind);
+
+  const moment: Moment = {
+    timeS: 0,
+    state: y,
+    attitude,
+    heightM: -y[D]!,
+    airspeedMps: airspeed,
+    frame,
+    controls,
+    hands: stimulus.controls,
+    linkUp: true,
+  };
+  const waiting = new Set(observers);
+  const show = () => {
+    for (const o of waiting) if (o.see(moment) === true) waiting.delete(o);
+  };
+  show();
+
+  let [nextSend, nextUnit, nextHand, nextSignal] = [0, 0, 0, 0];
+  const smooth = 1 - Math.exp(-steps.bodyS / GYRO_S);
+  const count = Math.round(scenario.seconds / steps.bodyS);
+  for (let i = 0; i < count && (waiting.size > 0 || observers.length === 0); i++) {
+    const t = i * steps.bodyS;
+    if (t >= nextSend - 1e-9) {
+      nextSend += steps.sendS;
+      for (; nextHand < scenario.hands.length && scenario.hands[nextHand]!.atS <= t; nextHand++)
+        for (const [id, value] of Object.entries(scenario.hands[nextHand]!.controls)) {
+          const at = chain.layout.controls.get(id);
+          if (at !== undefined) stimulus.controls[at] = value;
+        }
+      for (
+        ;
+        nextSignal < scenario.signal.length && scenario.signal[nextSignal]!.atS <= t;
+        nextSignal++
+      )
+        stimulus.linkUp = scenario.signal[nextSignal]!.up;
+      feel(steps.sendS);
+      chain.send(stimulus, memory, frame);
+    }
+    if (t >= nextUnit - 1e-9) {
+      nextUnit += steps.unitS;
+      feel(steps.unitS);
+      chain.unit(stimulus, memory, frame);
+      chain.servos(frame);
+      sent.set(frame.servoDeg);
+    }
+    servos.step(t, steps.bodyS, sent);
+    frame.servoDeg.set(servos.deg);
+    chain.surfaces(frame);
+    controls.surfaceDeg.set(frame.surfaceDeg);
+    wind(t, controls.wind);
+    integrate(derivative, y, steps.bodyS);
+    readAttitude(y, attitude);
+    rates[0]! += smooth * (y[P]! - rates[0]!);
+    rates[1]! += smooth * (y[Q]! - rates[1]!);
+    rates[2]! += smooth * (y[R]! - rates[2]!);
+    moment.timeS = t + steps.bodyS;
+    moment.heightM = -y[D]!;
+    moment.airspeedMps = Math.hypot(y[U]!, y[V]!, y[W]!);
+    moment.linkUp = stimulus.linkUp;
+    show();
+    if (moment.heightM <= groundM || !Number.isFinite(y[U]!)) break;
+  }
+}
+
+/** A steady wind added to what the model does through the air. */
+function addWind(y: Float64Array, [north, east, down]: Float64Array): void {
+  const [a, b, c, d] = [y[6]!, y[7]!, y[8]!, y[9]!];
+  const [n, e, z] = [north!, east!, down!];
+  y[U]! += (1 - 2 * (c * c + d * d)) * n + 2 * (b * c + a * d) * e + 2 * (b * d - a * c) * z;
+  y[V]! += 2 * (b * c - a * d) * n + (1 - 2 * (b * b + d * d)) * e + 2 * (c * d + a * b) * z;
+  y[W]! += 2 * (b * d + a * c) * n + 2 * (c * d - a * b) * e + (1 - 2 * (b * b + c * c)) * z;
+}

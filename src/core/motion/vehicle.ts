@@ -1,0 +1,261 @@
+import { motorPlaceOf } from '../model';
+import type { Airframe, Setup } from '../setup';
+import { AIR_KG_M3, SECTION_DRAG, sectionAt } from './air';
+import { rigidBody, type Inertia } from './body';
+import { dragOf, fuselageOf, inertiaOf, thrustOf, type Draw, type Thrust } from './estimates';
+import { OSWALD } from './estimates/drag';
+import type { Derivative } from './rk4';
+import { P, Q, Q0, Q1, Q2, Q3, R, RAD, U, V, W, WASH } from './state';
+import { stripsOf, type Strip } from './strips';
+
+/** What stands on the model for a moment: where its surfaces and motors are, and the wind over the ground. */
+export interface Controls {
+  /** Degrees, in the order of the airframe; as the chain has them. */
+  surfaceDeg: Float64Array;
+  motorPct: Float64Array;
+  /** Air over the ground in earth axes, m/s. */
+  wind: Float64Array;
+}
+
+/** What keeps a model in the air at its usual speed, found by `trimOf`. */
+export interface Trim {
+  /** Wing to body, radians. */
+  incidence: number;
+  /** Moments that balance it there, as shares of q·S·c (pitch) and q·S·b (roll, yaw). */
+  pitch: number;
+  roll: number;
+  yaw: number;
+  /** Motors at its usual speed, percent; 0 where it glides. */
+  motorPct: number;
+  /** Path below level, radians. */
+  descent: number;
+}
+
+export const NO_TRIM: Trim = { incidence: 0, pitch: 0, roll: 0, yaw: 0, motorPct: 0, descent: 0 };
+
+/** A model that flies: the forces of its parts on a rigid body. */
+export interface Vehicle {
+  inertia: Inertia;
+  strips: readonly Strip[];
+  wingM2: number;
+  chordM: number;
+  spanM: number;
+  thrust: Thrust;
+  trim: Trim;
+  /** Forces (N) and moments (N·m) in body axes, and how fast the downwash changes. */
+  forces(y: Float64Array, controls: Controls, force: Float64Array, moment: Float64Array): number;
+  derivative(controls: Controls): Derivative;
+}
+
+/** Dynamic pressure at a tail behind a wing. Common practice, no source. */
+const TAIL_PRESSURE = 0.92;
+
+/** What a vehicle is made of before it is trimmed. */
+export interface Parts {
+  setup: Setup;
+  draw: Draw;
+  strips: readonly Strip[];
+  thrust: Thrust;
+  trim: Trim;
+}
+
+/** A vehicle of parts that are known. Its strips are copied into plain arrays: the inner loop makes nothing. */
+export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle {
+  const { airframe } = setup;
+  const { measures } = airframe;
+  const [spanM, chordM] = [measures.spanMm / 1000, measures.chordMm / 1000];
+  const wingM2 = spanM * chordM;
+  const aspect = spanM / chordM;
+  const inertia = inertiaOf(measures, draw);
+  const fuselage = fuselageOf(measures.lengthMm / 1000, draw.body);
+  const area = strips.reduce((sum, s) => sum + s.areaM2, 0);
+  const wholeDrag = dragOf(measures.glideRatio, aspect, draw.drag) * wingM2;
+  /** What the body adds to the drag of the strips: q times this, m². */
+  const bodyDrag = Math.max(0.1 * wholeDrag, wholeDrag - area * SECTION_DRAG);
+  const motors = airframe.motors.map((m) => {
+    const place = motorPlaceOf(airframe, m);
+    const [up, right] = [place.upDeg * RAD, place.rightDeg * RAD];
+    return {
+      x: place.forwardMm / 1000,
+      y: place.rightMm / 1000,
+      z: place.downMm / 1000,
+      fx: Math.cos(up) * Math.cos(right),
+      fy: Math.cos(up) * Math.sin(right),
+      fz: -Math.sin(up),
+      share: 1 / airframe.motors.length,
+    };
+  });
+  const count = strips.length;
+  const wings = strips.filter((s) => s.wing).length;
+  const field = (pick: (s: Strip) => number) => Float64Array.from(strips, pick);
+  const [sx, sy, sz] = [field((s) => s.at[0]), field((s) => s.at[1]), field((s) => s.at[2])];
+  const turned = (s: Strip): readonly [Strip['chord'], Strip['normal']] => {
+    if (!s.wing) return [s.chord, s.normal];
+    // The wing stands to the body at its incidence.
+    const [sin, cos] = [Math.sin(trim.incidence), Math.cos(trim.incidence)];
+    const [n0, n1, n2] = s.normal;
+    return [
+      [cos, n1 * sin, n2 * sin],
+      [-sin + n0, n1 * cos, n2 * cos],
+    ];
+  };
+  const axes = strips.map(turned);
+  const axis = (which: 0 | 1, i: 0 | 1 | 2) => Float64Array.from(axes, (a) => a[which][i]);
+  const [cx, cy, cz] = [axis(0, 0), axis(0, 1), axis(0, 2)];
+  const [nx, ny, nz] = [axis(1, 0), axis(1, 1), axis(1, 2)];
+  const areas = field((s) => s.areaM2);
+  const chords = field((s) => s.chordM);
+  const surfaces = Int32Array.from(strips, (s) => s.surface);
+  const across = Int32Array.from(strips, (s) => s.across);
+  const [tau, flapMoment] = [field((s) => s.tau), field((s) => s.moment)];
+  const [alike, against] = [field((s) => s.alike), field((s) => s.against)];
+  const slopes = field((s) => s.slope);
+  const induced = field((s) => 1 / (Math.PI * OSWALD * s.aspect));
+  const behind = Uint8Array.from(strips, (s) => (s.behind ? 1 : 0));
+  const angle = new Float64Array(count);
+  const kept = new Float64Array(count);
+  const [alongChord, alongNormal] = [new Float64Array(count), new Float64Array(count)];
+  const section = { lift: 0, drag: 0 };
+  const tailAt = strips.reduce((x, s) => (s.behind ? Math.min(x, s.at[0]) : x), 0);
+  const tailArm = Math.max(0.05, -tailAt);
+
+  const forces: Vehicle['forces'] = (y, { surfaceDeg, motorPct, wind }, force, moment) => {
+    const [a, b, c, d] = [y[Q0]!, y[Q1]!, y[Q2]!, y[Q3]!];
+    const [wn, we, wd] = [wind[0]!, wind[1]!, wind[2]!];
+    // Wind in body axes: the transpose of body to earth.
+    const wu = (1 - 2 * (c * c + d * d)) * wn + 2 * (b * c + a * d) * we + 2 * (b * d - a * c) * wd;
+    const wv = 2 * (b * c - a * d) * wn + (1 - 2 * (b * b + d * d)) * we + 2 * (c * d + a * b) * wd;
+    const ww = 2 * (b * d + a * c) * wn + 2 * (c * d - a * b) * we + (1 - 2 * (b * b + c * c)) * wd;
+    const u = y[U]! - wu;
+    const v = y[V]! - wv;
+    const w = y[W]! - ww;
+    const [p, q, r] = [y[P]!, y[Q]!, y[R]!];
+    const wash = y[WASH]!;
+    const speed2 = u * u + v * v + w * w;
+    const speed = Math.sqrt(speed2);
+    let [fx, fy, fz, mx, my, mz] = [0, 0, 0, 0, 0, 0];
+    let wingLift = 0;
+
+    for (let i = 0; i < count; i++) {
+      const [x, yy, z] = [sx[i]!, sy[i]!, sz[i]!];
+      const su = u + q * z - r * yy;
+      const sv = v + r * x - p * z;
+      const sw = w + p * yy - q * x - (behind[i] === 1 ? wash * Math.abs(u) : 0);
+      const vc = su * cx[i]! + sv * cy[i]! + sw * cz[i]!;
+      const vn = su * nx[i]! + sv * ny[i]! + sw * nz[i]!;
+      alongChord[i] = vc;
+      alongNormal[i] = vn;
+      angle[i] = Math.atan2(-vn, vc);
+      const at = surfaces[i]!;
+      kept[i] = angle[i]! + (at < 0 ? 0 : tau[i]! * flapAngle(surfaceDeg[at]!));
+    }
+    for (let i = 0; i < count; i++) {
+      const vc = alongChord[i]!;
+      const vn = alongNormal[i]!;
+      const local2 = vc * vc + vn * vn;
+      if (local2 < 1e-8) continue;
+      const local = Math.sqrt(local2);
+      const mine = kept[i]!;
+      const other = kept[across[i]!]!;
+      const left = 0.5 * (alike[i]! * (mine + other) + against[i]! * (mine - other));
+      sectionAt(angle[i]!, left, slopes[i]!, induced[i]!, section);
+      const pressure = 0.5 * AIR_KG_M3 * local2 * (behind[i] === 1 ? TAIL_PRESSURE : 1);
+      const lift = pressure * areas[i]! * section.lift;
+      const drag = pressure * areas[i]! * section.drag;
+      const along = (-vn * lift - vc * drag) / local;
+      const across1 = (vc * lift - vn * drag) / local;
+      const dx = along * cx[i]! + across1 * nx[i]!;
+      const dy = along * cy[i]! + across1 * ny[i]!;
+      const dz = along * cz[i]! + across1 * nz[i]!;
+      fx += dx;
+      fy += dy;
+      fz += dz;
+      const [x, yy, z] = [sx[i]!, sy[i]!, sz[i]!];
+      mx += yy * dz - z * dy;
+      my += z * dx - x * dz;
+      mz += x * dy - yy * dx;
+      const at = surfaces[i]!;
+      if (at >= 0) {
+        // About the span: normal × chord points along it, nose up positive for a level wing.
+        const turn =
+          pressure * areas[i]! * chords[i]! * flapMoment[i]! * flapAngle(surfaceDeg[at]!);
+        mx += turn * (cy[i]! * nz[i]! - cz[i]! * ny[i]!);
+        my += turn * (cz[i]! * nx[i]! - cx[i]! * nz[i]!);
+        mz += turn * (cx[i]! * ny[i]! - cy[i]! * nx[i]!);
+      }
+      if (i < wings) wingLift += section.lift * areas[i]!;
+    }
+    const pressure = 0.5 * AIR_KG_M3 * speed2;
+    if (speed > 1e-4) {
+      const drag = (pressure * bodyDrag) / speed;
+      fx -= drag * u;
+      fy -= drag * v + (pressure * fuselage.sideM2 * 0.6 * v * Math.abs(v)) / speed2;
+      fz -= drag * w;
+      // A body turns itself across the wind.
+      const across2 = 0.5 * AIR_KG_M3 * fuselage.turning * u;
+      my += across2 * w;
+      mz -= across2 * v;
+    }
+    const forward = u > 0 ? u : 0;
+    for (let i = 0; i < motors.length; i++) {
+      const m = motors[i]!;
+      const pull =
+        ((m.share * thrust.staticN * motorPct[i]!) / 100) *
+        Math.max(-0.2, 1 - forward / thrust.pitchMps);
+      const [tx, ty, tz] = [pull * m.fx, pull * m.fy, pull * m.fz];
+      fx += tx;
+      fy += ty;
+      fz += tz;
+      mx += m.y * tz - m.z * ty;
+      my += m.z * tx - m.x * tz;
+      mz += m.x * ty - m.y * tx;
+    }
+    const trimmed = 0.5 * AIR_KG_M3 * u * Math.abs(u) * wingM2;
+    force[0] = fx;
+    force[1] = fy;
+    force[2] = fz;
+    moment[0] = mx + trimmed * spanM * trim.roll;
+    moment[1] = my + trimmed * chordM * trim.pitch;
+    moment[2] = mz + trimmed * spanM * trim.yaw;
+    const wanted = (2 * wingLift) / wingM2 / (Math.PI * aspect);
+    return ((wanted - wash) * Math.max(1, speed)) / tailArm;
+  };
+
+  return {
+    inertia,
+    strips,
+    wingM2,
+    chordM,
+    spanM,
+    thrust,
+    trim,
+    forces,
+    derivative(controls) {
+      const force = new Float64Array(3);
+      const moment = new Float64Array(3);
+      return (y, out) => {
+        const washing = forces(y, controls, force, moment);
+        rigidBody(inertia, y, force, moment, out);
+        out[WASH] = washing;
+      };
+    },
+  };
+}
+
+/** A flap turned far gives less and less: radians that count of degrees it stands at. Planning figure. */
+const FULL = 30 * RAD;
+const flapAngle = (deg: number): number => {
+  const x = (deg * RAD) / FULL;
+  return (FULL * x) / Math.sqrt(1 + x * x * 0.5);
+};
+
+/** Strips and thrust for an airframe whose wing stands `aheadM` ahead of the balance point. */
+export const untrimmed = (setup: Setup, draw: Draw, aheadM: number): Parts => ({
+  setup,
+  draw,
+  strips: stripsOf(setup.airframe, draw, aheadM),
+  thrust: thrustOf(1, weightN(setup.airframe), setup.airframe.measures.cruiseMps, draw.thrust),
+  trim: NO_TRIM,
+});
+
+export const weightN = ({ measures }: Airframe): number => (measures.massG / 1000) * 9.80665;
