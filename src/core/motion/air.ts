@@ -4,6 +4,8 @@ export const AIR_KG_M3 = 1.225;
 /** Past this angle a section lets go; over the next ones it becomes a flat plate, radians. Planning figures. */
 const STALL = 0.21;
 const STALLED = 0.35;
+/** A section carries no more than this. Planning figure. */
+const MOST_LIFT = 1.3;
 /** A section's own drag at no lift. Planning figure. */
 export const SECTION_DRAG = 0.012;
 /** Lift and drag of a flat plate across the wind (Hoerner, Fluid-Dynamic Drag, from memory). */
@@ -28,12 +30,16 @@ export function sectionAt(
   induced: number,
   out: Section,
 ): void {
-  const size = Math.abs(wind);
-  const x = (size - STALL) / (STALLED - STALL);
-  const plate = x <= 0 ? 0 : x >= 1 ? 1 : x * x * (3 - 2 * x);
-  const most = 1.3;
+  const size = wind < 0 ? -wind : wind;
   const line = slope * kept;
-  const lift = line > most ? most : line < -most ? -most : line;
+  const lift = line > MOST_LIFT ? MOST_LIFT : line < -MOST_LIFT ? -MOST_LIFT : line;
+  if (size <= STALL) {
+    out.lift = lift;
+    out.drag = SECTION_DRAG + lift * lift * induced;
+    return;
+  }
+  const x = (size - STALL) / (STALLED - STALL);
+  const plate = x >= 1 ? 1 : x * x * (3 - 2 * x);
   const sin = Math.sin(wind);
   out.lift = (1 - plate) * lift + plate * PLATE_LIFT * Math.sin(2 * wind);
   out.drag = SECTION_DRAG + (1 - plate) * lift * lift * induced + plate * PLATE_DRAG * sin * sin;

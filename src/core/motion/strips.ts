@@ -52,7 +52,7 @@ const ON_WING: ReadonlySet<Surface['role']> = new Set(['aileron', 'flaperon', 'f
 
 /** Dihedral by what must turn a model into its bank, degrees. Common practice, no source. */
 const dihedralDeg = ({ kind }: Airframe): number =>
-  kind === 'three-channel' ? 6 : kind === 'flying-wing' ? 0.5 : kind === 'v-tail' ? 4 : 2.5;
+  kind === 'three-channel' ? 6 : kind === 'flying-wing' ? 0.5 : kind === 'v-tail' ? 4 : 3.5;
 
 /**
  * The wing in strips, its quarter chord so far ahead of the balance point.

@@ -1,0 +1,34 @@
+export { ESTIMATES, CENTRAL, drawOf, type Draw, type EstimateId } from './estimates';
+export { halfTimeS, linearized, polesOf, type Pole } from './linear';
+export { ownMotionWords, ownMotions } from './own';
+export {
+  ending,
+  recovering,
+  settling,
+  tracking,
+  type Ending,
+  type Point,
+  type Recovery,
+  type Settled,
+} from './observers';
+export {
+  ATTITUDES,
+  panicMap,
+  panicScenario,
+  panicStates,
+  type PanicCell,
+  type PanicMap,
+  type PanicState,
+} from './panic-map';
+export { play, readyToFly, seeded, STEPS, type Moment, type Observer, type Pilot } from './runner';
+export { readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
+export { endedWell, fly, shownOf, storyWords, turnedWords, type Flown, type Shown } from './shown';
+export {
+  flies,
+  SHOWN_IN,
+  SITUATION_IDS,
+  SITUATIONS,
+  situationOf,
+  type SituationId,
+} from './situations';
+export { attitudeOf } from './state';

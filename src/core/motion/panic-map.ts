@@ -1,0 +1,214 @@
+import type { Setup } from '../setup';
+import { panicControlOf, witnessOfRow, type Proof, type Witness } from '../verify';
+import { CENTRAL, drawOf, type Draw } from './estimates';
+import { recovering } from './observers';
+import { play, readyToFly, seeded, type Pilot, type Steps } from './runner';
+import { scenario, type Scenario } from './scenario';
+
+/** Attitudes panic is tried from. */
+export const ATTITUDES = [
+  { id: 'level', words: 'level', rollDeg: 0, pitchDeg: 0 },
+  { id: 'banked', words: 'bank 90°', rollDeg: 90, pitchDeg: 0 },
+  { id: 'inverted', words: 'inverted', rollDeg: 178, pitchDeg: 0 },
+  { id: 'inverted-up', words: 'inverted, nose 30° up', rollDeg: 178, pitchDeg: 30 },
+  { id: 'up', words: 'nose 60° up', rollDeg: 0, pitchDeg: 60 },
+  { id: 'down', words: 'nose 60° down', rollDeg: 0, pitchDeg: -60 },
+  { id: 'spiral', words: 'bank 70°, nose 40° down', rollDeg: 70, pitchDeg: -40 },
+] as const;
+
+/** Speeds it is tried at, of the usual one. */
+export const SPEED_SHARES = [0.65, 0.85, 1, 1.25, 1.55] as const;
+
+/** High enough that the ground has no part in it, and time enough to come back. */
+const HEIGHT_M = 400;
+const SECONDS = 10;
+
+/** Steps of a batch: half as many, which changes a height by less than its spread; see `motion.test.ts`. */
+const COARSE: Steps = { bodyS: 0.01, unitS: 0.01, sendS: 0.02 };
+
+/** A state panic is pressed in, and the states that are the same to the unit. */
+export interface PanicState {
+  witness: Witness;
+  /** How many states of the proof it stands for. */
+  count: number;
+}
+
+/** Height until level again over everything it may be; lost where it does not come back within ten seconds. */
+export interface PanicCell {
+  attitude: (typeof ATTITUDES)[number]['id'];
+  speedMps: number;
+  leastM: number;
+  mostM: number;
+  /** Flights that did not come back, of all. */
+  lost: number;
+  flights: number;
+  /** The worst of them, to be played again. */
+  worst: { state: number; draw: number; scenario: Scenario };
+}
+
+export interface PanicMap {
+  states: PanicState[];
+  speeds: number[];
+  cells: PanicCell[];
+  draws: number;
+}
+
+/** Panic is for somebody who has let go of the sticks: the state with those that steer released. */
+function letGo(setup: Setup, witness: Witness): Witness {
+  const steers = (id: string) =>
+    setup.transmitter.controls.some(
+      (c) => c.id === id && c.kind === 'stick' && c.hand !== 'throttle',
+    );
+  return {
+    ...witness,
+    controls: Object.fromEntries(Object.entries(witness.controls).filter(([id]) => !steers(id))),
+    ...(witness.steps
+      ? { steps: witness.steps.filter((s) => 'waitS' in s || !steers(s.control)) }
+      : {}),
+  };
+}
+
+/** States of the proof in which panic can be pressed; those that give the unit the same pulses and memory once. */
+export function panicStates(setup: Setup, proof: Proof): PanicState[] {
+  const panic = panicControlOf(setup);
+  const ready = readyToFly(setup);
+  if (!panic || !ready.ok) return [];
+  const { chain } = ready.pilot;
+  const found = new Map<string, PanicState>();
+  proof.rows.forEach((row, at) => {
+    if (!row.panic) return;
+    const witness = witnessOfRow(setup, at, 'panic from here');
+    if (!witness) return;
+    const released = letGo(setup, witness);
+    const stimulus = chain.restStimulus();
+    const memory = chain.newMemory();
+    memory.armed = true;
+    const frame = chain.newFrame();
+    stimulus.dtS = 0.05;
+    const moves =
+      witness.steps ??
+      Object.entries(released.controls).map(([control, value]) => ({ control, value }));
+    for (const move of moves) {
+      if ('waitS' in move) stimulus.dtS = move.waitS;
+      else stimulus.controls[chain.layout.controls.get(move.control)!] = move.value;
+      chain.send(stimulus, memory, frame);
+      stimulus.dtS = 0.05;
+    }
+    stimulus.controls[panic.at] = panic.value;
+    for (let i = 0; i < 40; i++) chain.send(stimulus, memory, frame);
+    const key = [...frame.receivedUs, ...memory.logic.slice(0, setup.program.logic.length)]
+      .map((x) => Math.round(x * 10))
+      .join();
+    const known = found.get(key);
+    if (known) known.count += 1;
+    else found.set(key, { witness: released, count: 1 });
+  });
+  return [...found.values()];
+}
+
+/** Panic pressed in a state from an attitude at a speed. */
+export function panicScenario(
+  setup: Setup,
+  { witness }: PanicState,
+  attitude: (typeof ATTITUDES)[number],
+  speedMps: number,
+  heightM = HEIGHT_M,
+): Scenario {
+  const panic = panicControlOf(setup)!;
+  const standing = Object.fromEntries(
+    Object.entries(witness.controls).filter(([id]) => id !== panic.id),
+  );
+  return scenario({
+    start: {
+      heightM,
+      speedMps,
+      rollDeg: attitude.rollDeg,
+      pitchDeg: attitude.pitchDeg,
+      controls: standing,
+    },
+    hands: [{ atS: 0, controls: { [panic.id]: panic.value } }],
+    seconds: SECONDS,
+  });
+}
+
+/**
+ * The whole map, a cell at a time: first everything as estimated, then over the spreads.
+ * @param draws how many models it may be are tried, with the first as estimated
+ * @returns yields the map as far as it is
+ */
+export function* panicMap(
+  setup: Setup,
+  proof: Proof,
+  draws: number,
+  seed = 1,
+): Generator<PanicMap> {
+  const states = panicStates(setup, proof);
+  const { cruiseMps } = setup.airframe.measures;
+  const speeds = SPEED_SHARES.map((share) => Math.round(share * cruiseMps * 10) / 10);
+  const cells = new Map<string, PanicCell>();
+  const random = seeded(seed);
+  const gone = new Set<string>();
+  const map = (done: number): PanicMap => ({
+    states,
+    speeds,
+    cells: [...cells.values()],
+    draws: done,
+  });
+  if (states.length === 0) return;
+  for (let draw = 0; draw < draws; draw++) {
+    const own: Draw = draw === 0 ? CENTRAL : drawOf(random);
+    const ready = readyToFly(setup, own);
+    if (!ready.ok) continue;
+    for (const attitude of ATTITUDES)
+      for (const speedMps of speeds) {
+        for (let state = 0; state < states.length; state++)
+          // What does not come back as estimated is lost: it is not tried again.
+          if (
+            !gone.has(`${attitude.id} ${speedMps} ${state}`) &&
+            !tried(ready.pilot, cells, states[state]!, state, attitude, speedMps, draw)
+          )
+            gone.add(`${attitude.id} ${speedMps} ${state}`);
+        // The first picture comes as it is made.
+        if (draw === 0) yield map(1);
+      }
+    yield map(draw + 1);
+  }
+}
+
+function tried(
+  pilot: Pilot,
+  cells: Map<string, PanicCell>,
+  from: PanicState,
+  state: number,
+  attitude: (typeof ATTITUDES)[number],
+  speedMps: number,
+  draw: number,
+): boolean {
+  const made = panicScenario(pilot.setup, from, attitude, speedMps);
+  const watch = recovering();
+  play(pilot, made, [watch], COARSE);
+  const { levelS, heightLostM } = watch.answer();
+  const key = `${attitude.id} ${speedMps}`;
+  const height = levelS === undefined ? Infinity : heightLostM;
+  const cell = cells.get(key);
+  if (!cell) {
+    cells.set(key, {
+      attitude: attitude.id,
+      speedMps,
+      leastM: height,
+      mostM: height,
+      lost: levelS === undefined ? 1 : 0,
+      flights: 1,
+      worst: { state, draw, scenario: made },
+    });
+    return levelS !== undefined;
+  }
+  cell.flights += 1;
+  if (levelS === undefined) cell.lost += 1;
+  cell.leastM = Math.min(cell.leastM, height);
+  if (height > cell.mostM) {
+    cell.mostM = height;
+    cell.worst = { state, draw, scenario: made };
+  }
+  return levelS !== undefined;
+}
