@@ -13,11 +13,13 @@ import { infer, type Reading } from '../core/infer';
 import { readSetup, writeWishes } from '../core/plan';
 import { sheetFor, sheetMarkdown } from '../core/sheets';
 import { checkDirections } from './check';
+import { moved, OBSERVER_NAMES } from './move';
 import { combinationCsv, combinationTable } from './table';
 
 const USAGE =
   'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
-  `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE | infer FILE READINGS.csv`;
+  `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE | infer FILE READINGS.csv | ` +
+  `move FILE SCENARIO.json [--csv | --observe ${OBSERVER_NAMES.join('|')}]`;
 
 /** What a command says and how it went: 0 well, 1 something to fix, 2 unusable. */
 export interface Outcome {
@@ -148,6 +150,17 @@ const COMMANDS: Record<string, Command> = {
     if (readings === undefined) throw new Unusable([{ path: '', reason: USAGE }]);
     const found = infer(setup.transmitter, loadReadings(setup, readings));
     return { ...well(json(found)), status: found.ok ? 0 : 1 };
+  },
+  /** Flies a scenario: where it is, what moves and in which mode over time; 1 where it ends badly. */
+  move(setup, [file, ...flags]) {
+    if (file === undefined) throw new Unusable([{ path: '', reason: USAGE }]);
+    const at = flags.indexOf('--observe');
+    const made = moved(setup, textOf(file), {
+      csv: flags.includes('--csv'),
+      observe: at < 0 ? undefined : (flags[at + 1] ?? ''),
+    });
+    if (!made.ok) throw new Unusable(made.problems);
+    return { ...well(made.text), status: made.well ? 0 : 1 };
   },
   /** The same Setup, its fields in the order of the format: twice the same bytes. */
   fmt: (setup) => well(json(setup)),

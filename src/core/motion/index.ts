@@ -23,12 +23,13 @@ export {
 export { play, readyToFly, seeded, STEPS, type Moment, type Observer, type Pilot } from './runner';
 export { readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
 export { endedWell, fly, shownOf, storyWords, turnedWords, type Flown, type Shown } from './shown';
-export {
-  flies,
-  SHOWN_IN,
-  SITUATION_IDS,
-  SITUATIONS,
-  situationOf,
-  type SituationId,
-} from './situations';
+export { SHOWN_IN, situationFor } from './shown-in';
+export { flies, SITUATION_IDS, SITUATIONS, situationOf, type SituationId } from './situations';
 export { attitudeOf } from './state';
+export {
+  motionFile,
+  MOTION_FORMAT,
+  MOTION_VERSION,
+  readMotion,
+  type MotionFile,
+} from './motion-file';

@@ -1,5 +1,5 @@
 import type { Setup } from '../setup';
-import type { Finding, RequirementId } from '../verify';
+import type { Finding } from '../verify';
 import { CENTRAL, type Draw } from './estimates';
 import {
   ending,
@@ -13,7 +13,8 @@ import {
 } from './observers';
 import { play, readyToFly } from './runner';
 import type { Scenario } from './scenario';
-import { flies, SHOWN_IN, SITUATIONS, situationOf, type SituationId } from './situations';
+import { situationFor } from './shown-in';
+import { flies, SITUATIONS, situationOf, type SituationId } from './situations';
 
 /** A motion made to be looked at: what happened, and every so often a moment of it. */
 export interface Flown {
@@ -60,13 +61,7 @@ export type Shown =
 /** What would show a finding: its state in a usual situation; or why nothing flies. */
 export function shownOf(setup: Setup, finding: Finding): Shown {
   if (!flies(setup)) return { ok: false, why: 'it does not fly: put it on the rig' };
-  if (!finding.witness)
-    return { ok: false, why: 'it is not about one state: nothing flies for it' };
-  const id: RequirementId | undefined =
-    finding.requirements[0] ??
-    (finding.rule in SHOWN_IN ? (finding.rule as RequirementId) : undefined);
-  if (!id) return { ok: false, why: 'it is seen on the rig: nothing needs to fly for it' };
-  const shown = SHOWN_IN[id];
+  const shown = situationFor(finding);
   if (typeof shown !== 'string') return { ok: false, why: shown.why };
   const scenario = situationOf(setup, shown, finding.witness);
   const late = scenario.seconds - situationOf(setup, shown).seconds;

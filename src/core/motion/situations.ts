@@ -1,5 +1,5 @@
 import { kindOf, type Setup } from '../setup';
-import { panicControlOf, type RequirementId, type Witness } from '../verify';
+import { panicControlOf, type Witness } from '../verify';
 import { scenario, type Scenario, type ScenarioInput } from './scenario';
 
 /** A usual situation a state is put into, so that what is wrong with it can be seen to happen. */
@@ -78,36 +78,6 @@ export const SITUATIONS = {
 
 export type SituationId = keyof typeof SITUATIONS;
 export const SITUATION_IDS = Object.keys(SITUATIONS) as SituationId[];
-
-const ON_RIG = 'it is seen on the rig: nothing needs to fly for it';
-
-/** For each requirement the situation that shows what fails, or why nothing flies. */
-export const SHOWN_IN: Readonly<Record<RequirementId, SituationId | { why: string }>> = {
-  'motor-cut': { why: ON_RIG },
-  'motor-low': { why: ON_RIG },
-  'motor-rest': { why: ON_RIG },
-  'motor-lost': 'lost',
-  throttle: { why: ON_RIG },
-  sticks: 'stick',
-  'sticks-alone': 'stick',
-  devices: { why: ON_RIG },
-  'devices-stop': { why: ON_RIG },
-  mixes: 'stick',
-  linkages: 'stick',
-  'steering-stop': { why: ON_RIG },
-  corrections: 'pass',
-  level: 'hands-off',
-  modes: 'pass',
-  'mode-margins': 'pass',
-  rest: 'hands-off',
-  gain: 'pass',
-  panic: 'inverted',
-  'link-lost': 'lost',
-  launch: 'launch',
-  'master-off': { why: ON_RIG },
-  voice: { why: 'it is heard: nothing needs to fly for it' },
-  gesture: { why: ON_RIG },
-};
 
 /** Whether anything can be shown of a model by flying it. */
 export const flies = ({ airframe }: Pick<Setup, 'airframe'>): boolean =>

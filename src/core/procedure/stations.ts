@@ -46,7 +46,7 @@ export function wayTitle(group: WayGroup, airframe: Pick<Airframe, 'kind' | 'mot
 }
 
 /** Places that belong to every step: the order of work as a whole, and the rig in full. */
-export const EVERYWHERE = { job: 'The whole job', rig: 'Rig' } as const;
+export const EVERYWHERE = { job: 'The whole job', rig: 'Rig', fly: 'Fly' } as const;
 
 export type PlaceId = (typeof WAY)[WayGroup][number];
 export type StationId = PlaceId | keyof typeof EVERYWHERE;

@@ -118,5 +118,7 @@ export function useColours() {
     card: colour('--card'),
     line: colour('--card-edge'),
     focus: colour('--focus'),
+    sky: colour('--sky'),
+    ground: colour('--ground'),
   };
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import Link from 'next/link';
+import { situationFor } from '@/core/motion';
+import { kindOf } from '@/core/setup';
 import type { Finding, Severity } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
@@ -64,7 +67,10 @@ export function FindingsOf({ step }: { step: StepId }) {
 
 function FindingList({ findings }: { findings: readonly Finding[] }) {
   const edit = useModel((s) => s.edit);
-  const { reasons } = useVerdict();
+  const id = useModel((s) => s.id);
+  const canFly = useModel((s) => kindOf(s.setup.airframe).moves === 'air');
+  const all = useVerdict();
+  const { reasons } = all;
   const show = useShow();
   return (
     <ul className="mt-2 flex flex-col gap-4">
@@ -88,6 +94,14 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
                   {r.label}
                 </button>
               ))}
+              {canFly && typeof situationFor(first) === 'string' && (
+                <Link
+                  className="btn text-left text-sm"
+                  href={`/models/${id}/fly?finding=${all.findings?.indexOf(first) ?? 0}`}
+                >
+                  See it fly
+                </Link>
+              )}
               {first.witness && (
                 <button
                   type="button"

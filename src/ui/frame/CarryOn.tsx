@@ -18,7 +18,8 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const evidence = useModel((s) => s.evidence);
   const { job, pending } = useJob();
   const { open } = useBench();
-  if (!job || pending || here === undefined || here === 'rig' || here === 'job') return null;
+  if (!job || pending || here === undefined || here === 'rig' || here === 'fly' || here === 'job')
+    return null;
   const own = job.filter((j) => j.step.station === here);
   if (own.length === 0 || own.some((j) => !isDone(j.status))) return null;
   const next = nextFrom(job, here);

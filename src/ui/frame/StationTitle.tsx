@@ -11,6 +11,7 @@ const DECIDE_WORDS: Partial<Record<StationId, string>> = {
   unit: 'What kind of unit it is decides everything the app works out.',
   plan: 'Which function on which channel, which servo in which plug, and why.',
   proof: 'Every combination of the controls that matter, tried.',
+  fly: 'Your program flies your model: see what happens before anything is risked.',
 };
 
 /** The name of the station and what is to be done there, with the cautions that go with it. */

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { EVERYWHERE, type StationId } from '@/core/procedure';
+import { kindOf } from '@/core/setup';
 import { STATUS_WORDS, StatusMark } from '../status/StatusMark';
 import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
@@ -25,6 +26,7 @@ export function WayRail({ here }: { here: StationId | undefined }) {
 /** Every station that applies, under what the bench is set up for, with its status. */
 export function WayList({ here, tall = false }: { here: StationId | undefined; tall?: boolean }) {
   const id = useModel((s) => s.id);
+  const flies = useModel((s) => kindOf(s.setup.airframe).moves === 'air');
   const { way, next, pending } = useJob();
   const row = tall ? 'min-h-11' : 'min-h-6 pointer-coarse:min-h-11';
   return (
@@ -76,7 +78,7 @@ export function WayList({ here, tall = false }: { here: StationId | undefined; t
         </section>
       ))}
       <p className="mt-1.5 flex gap-3 text-sm">
-        {(['job', 'rig'] as const).map((place) => (
+        {(flies ? (['job', 'rig', 'fly'] as const) : (['job', 'rig'] as const)).map((place) => (
           <Link
             key={place}
             href={`/models/${id}/${place}`}

@@ -52,7 +52,8 @@ function useFocusOnArrival(here: StationId | undefined) {
 export function Workspace({ theme, children }: { theme: Theme; children: React.ReactNode }) {
   const here = useHere();
   const setup = useModel((s) => s.setup);
-  const full = here === 'rig';
+  // The field needs the room of the rig.
+  const full = here === 'rig' || here === 'fly';
   const { way } = useJob();
   const open = !isDone(way.flatMap((p) => p.places).find((p) => p.id === here)?.status);
   const blind = (here === 'sticks' || here === 'corrections') && open;

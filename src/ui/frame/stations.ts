@@ -5,6 +5,7 @@ import type { StationId } from '@/core/procedure';
 export const LOADERS: Record<StationId, () => Promise<ComponentType>> = {
   job: () => import('../job/JobStation').then((m) => m.JobStation),
   rig: () => import('../rig/RigStation').then((m) => m.RigStation),
+  fly: () => import('../fly/FlyStation').then((m) => m.FlyStation),
   model: () => import('../model/ModelStation').then((m) => m.ModelStation),
   transmitter: () => import('../transmitter/TransmitterStation').then((m) => m.TransmitterStation),
   unit: () => import('../unit/UnitStation').then((m) => m.UnitStation),

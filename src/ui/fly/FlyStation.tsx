@@ -1,0 +1,272 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import {
+  ATTITUDES,
+  ESTIMATES,
+  motionFile,
+  readMotion,
+  shownOf,
+  SITUATIONS,
+  situationOf,
+  type PanicCell,
+  type Scenario,
+  type SituationId,
+} from '@/core/motion';
+import { applyPatch } from '@/core/patch';
+import { kindOf, parseSetup, type Setup } from '@/core/setup';
+import type { Finding } from '@/core/verify';
+import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
+import { Fold } from '../parts/Fold';
+import { Section } from '../parts/Section';
+import { PanicMapTable } from './PanicMapTable';
+import { Replay, type Shown } from './Replay';
+import { usePanicMap, useOverview } from './useFlights';
+
+/** What was chosen to be looked at. */
+type Chosen =
+  | { kind: 'situation'; id: SituationId }
+  | { kind: 'finding'; at: number }
+  | { kind: 'cell'; words: string; scenario: Scenario }
+  | { kind: 'file'; words: string; scenario: Scenario };
+
+/** The model with the first repair of a finding, where it has one that leaves a whole Setup. */
+function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup } | undefined {
+  const [remedy] = finding.remedies;
+  if (!remedy) return undefined;
+  const read = parseSetup(applyPatch(setup, remedy.patch));
+  return read.ok ? { label: remedy.label, setup: read.value } : undefined;
+}
+
+/** What is shown for a choice; nothing where it is gone. */
+function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): Shown | undefined {
+  switch (chosen.kind) {
+    case 'situation': {
+      const { words, atS } = SITUATIONS[chosen.id];
+      return { words, atS, setup, scenario: situationOf(setup, chosen.id) };
+    }
+    case 'finding': {
+      const finding = findings[chosen.at];
+      if (!finding) return undefined;
+      const shown = shownOf(setup, finding);
+      if (!shown.ok) return undefined;
+      const after = repaired(setup, finding);
+      return {
+        words: shown.words,
+        says: finding.says,
+        atS: shown.atS,
+        setup,
+        scenario: shown.scenario,
+        ...(after ? { after } : {}),
+      };
+    }
+    case 'cell':
+    case 'file':
+      return { words: chosen.words, atS: 0, setup, scenario: chosen.scenario };
+  }
+}
+
+/** Situations and findings flown: what happens, before anything is risked. */
+export function FlyStation() {
+  const setup = useModel((s) => s.setup);
+  if (kindOf(setup.airframe).moves !== 'air')
+    return (
+      <p className="card">
+        This model does not fly: nothing can be shown of it here yet. Its program runs on the rig.
+      </p>
+    );
+  return <Field setup={setup} />;
+}
+
+function Field({ setup }: { setup: Setup }) {
+  const { findings } = useVerdict();
+  const asked = useSearchParams().get('finding');
+  const [chosen, setChosen] = useState<Chosen | undefined>(
+    asked === null ? undefined : { kind: 'finding', at: Number(asked) || 0 },
+  );
+  const [mapAsked, setMapAsked] = useState(false);
+  const overview = useOverview(setup);
+  const panic = usePanicMap(setup, mapAsked);
+  const shown = useMemo(
+    () =>
+      shownFor(setup, findings ?? [], chosen ?? { kind: 'situation', id: 'pass' }) ??
+      (chosen?.kind === 'finding' && findings === undefined
+        ? undefined
+        : shownFor(setup, [], { kind: 'situation', id: 'pass' })),
+    [setup, findings, chosen],
+  );
+  const wrong = (findings ?? []).flatMap((finding, at) => {
+    const flown = shownOf(setup, finding);
+    return flown.ok && finding.severity !== 'note' ? [{ at, finding }] : [];
+  });
+  const answer = overview && 'answer' in overview ? overview.answer : undefined;
+  if (answer && !answer.ok)
+    return (
+      <p className="card border-caution" role="alert">
+        It cannot be flown here: {answer.reason}. Change it at Model.
+      </p>
+    );
+  const isChosen = (other: Chosen) =>
+    JSON.stringify(other) === JSON.stringify(chosen ?? { kind: 'situation', id: 'pass' });
+  const row = (key: string, words: string, says: string, well: boolean, to: Chosen) => (
+    <li key={key}>
+      <button
+        type="button"
+        aria-pressed={isChosen(to)}
+        className="flex min-h-11 w-full flex-col rounded px-2 py-1 text-left hover:bg-(--shade) aria-pressed:bg-(--shade)"
+        onClick={() => setChosen(to)}
+      >
+        <span className={isChosen(to) ? 'font-bold' : ''}>{words}</span>
+        <span className={`text-sm ${well ? 'text-proven' : 'text-stop font-semibold'}`}>
+          {says}
+        </span>
+      </button>
+    </li>
+  );
+  return (
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
+      <div className="flex min-w-0 flex-col gap-3">
+        {shown ? <Replay shown={shown} /> : <p className="card">Looking for what is wrong …</p>}
+        <Files setup={setup} shown={shown} onRead={setChosen} />
+      </div>
+      <div className="flex min-w-0 flex-col gap-4">
+        {wrong.length > 0 && (
+          <Section title="What is wrong, seen to happen">
+            <ul className="mt-1">
+              {wrong.map(({ at, finding }) =>
+                row(
+                  `finding ${at}`,
+                  finding.says,
+                  finding.severity === 'stop' ? 'a stop' : 'a caution',
+                  false,
+                  {
+                    kind: 'finding',
+                    at,
+                  },
+                ),
+              )}
+            </ul>
+          </Section>
+        )}
+        <Section title="Usual situations">
+          {answer ? (
+            <ul className="mt-1">
+              {answer.situations.map((s) =>
+                row(s.id, s.words, s.story, s.well, { kind: 'situation', id: s.id }),
+              )}
+            </ul>
+          ) : (
+            <p className="text-soft" aria-live="polite">
+              {overview && 'failed' in overview ? `Not flown: ${overview.failed}.` : 'Flying …'}
+            </p>
+          )}
+        </Section>
+        {answer && (
+          <Section title="How it moves by itself">
+            <ul className="mt-1 list-disc pl-5">
+              {answer.own.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+            <p className="text-soft mt-1 text-sm">At its usual speed, the unit off.</p>
+          </Section>
+        )}
+      </div>
+      <Section title="Panic, from everywhere" className="card @4xl:col-span-2">
+        {!panic && !mapAsked && (
+          <button type="button" className="btn mt-1" onClick={() => setMapAsked(true)}>
+            Fly the panic map
+          </button>
+        )}
+        {mapAsked && !panic && <p aria-live="polite">Flying …</p>}
+        {panic?.failed !== undefined && <p role="alert">Not flown: {panic.failed}.</p>}
+        {panic?.done && !panic.map && panic.failed === undefined && (
+          <p>No control of this program calls panic recovery.</p>
+        )}
+        {panic?.map && (
+          <PanicMapTable
+            map={panic.map}
+            done={panic.done}
+            onShow={(cell) => setChosen(chosenCell(cell))}
+          />
+        )}
+      </Section>
+      <Fold className="card @4xl:col-span-2" title="What this rests on">
+        <ul className="list-disc pl-5 text-sm">
+          {Object.values(ESTIMATES).map(({ words, source, factor }) => (
+            <li key={words}>
+              {words}: up to {factor} times as much, or as little. {source}.
+            </li>
+          ))}
+        </ul>
+        <p className="mt-2 text-sm">
+          Measures are those of Model. Not in it: a spin, a hovering model, a propeller’s slipstream
+          and torque, the way home of a unit that navigates. A flight here proves nothing about the
+          real model, and counts nowhere as proof.
+        </p>
+      </Fold>
+    </div>
+  );
+}
+
+const chosenCell = ({ attitude, speedMps, worst }: PanicCell): Chosen => ({
+  kind: 'cell',
+  words: `Panic at once, ${ATTITUDES.find((a) => a.id === attitude)!.words}, ${speedMps} m/s`,
+  scenario: worst.scenario,
+});
+
+/** A motion kept as a file, and one read from a file. */
+function Files({
+  setup,
+  shown,
+  onRead,
+}: {
+  setup: Setup;
+  shown: Shown | undefined;
+  onRead: (chosen: Chosen) => void;
+}) {
+  const [problem, setProblem] = useState<string>();
+  const keep = () => {
+    if (!shown) return;
+    const text = motionFile(setup.name, shown.scenario, shown.words);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+    link.download = 'motion.json';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readMotion(
+      await file.text(),
+      setup.transmitter.controls.map((c) => c.id),
+    );
+    setProblem(
+      read.ok ? undefined : `${read.problems[0]!.path} ${read.problems[0]!.reason}`.trim(),
+    );
+    if (read.ok) onRead({ kind: 'file', words: read.value.story, scenario: read.value.scenario });
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <button type="button" className="btn" disabled={!shown} onClick={keep}>
+        Save this flight
+      </button>
+      <label className="btn cursor-pointer">
+        Open a flight
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          onChange={(e) => void take(e.target.files?.[0])}
+        />
+      </label>
+      {problem && (
+        <p role="alert" className="text-stop w-full text-sm">
+          File not opened: {problem}.
+        </p>
+      )}
+    </div>
+  );
+}

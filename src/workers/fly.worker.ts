@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { createFlights } from './flights';
+
+expose(createFlights());
