@@ -4,6 +4,7 @@ import '../src/core/verify/prover';
 import { makeSetup } from '../tests/kit/setups';
 import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';
+import { motionRatios } from './motion';
 import { pageRatios } from './pages';
 import { patchRatio } from './patch';
 import { plannerRatio } from './planner';
@@ -75,6 +76,7 @@ const median = (values: number[]) => values.toSorted((a, b) => a - b)[values.len
 const ratio = median(rounds.map(([a, b]) => a / b));
 console.log(`chain evaluations a second: ${median(rounds.map(([a]) => a)).toExponential(2)}`);
 console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 0.3)`);
+motionRatios();
 await plannerRatio();
 await proofRatios();
 await diagnosisRatio();

@@ -175,4 +175,26 @@ describe('tolvan', () => {
     );
     expect(tolvan('sheet', path, '--style', 'poem').status).toBe(2);
   });
+  it('flies a scenario: rows over time, an answer, or in words where it is wrong', () => {
+    const setup = file('flies.json', makeSetup());
+    const pass = file('pass.json', { start: { heightM: 40, rollDeg: 20 }, seconds: 2 });
+    const rows = tolvan('move', setup, pass, '--csv').stdout.trim().split('\r\n');
+    expect(rows[0]).toMatch(
+      /^time_s,north_m,east_m,height_m,roll_deg,.*,mode,gain_pct,aileron-left_deg,/,
+    );
+    expect(rows.length).toBe(22);
+    const settled = tolvan('move', setup, pass, '--observe', 'ending');
+    expect(JSON.parse(settled.stdout)).toMatchObject({ flying: true });
+    expect(JSON.parse(tolvan('move', setup, pass).stdout)).toMatchObject({
+      story: expect.stringContaining('still flying') as string,
+    });
+    const bad = file('bad.json', { start: { heightM: 40, controls: { zz: 1 } }, seconds: 2 });
+    expect(tolvan('move', setup, bad).complaints[0]).toContain('/start/controls/zz');
+    expect(tolvan('move', setup, pass, '--observe', 'luck').complaints[0]).toContain(
+      'must be one of',
+    );
+    expect(tolvan('move', setup, join(folder, 'none.json')).status).toBe(2);
+    const car = file('car.json', makeSetup('car', 'steering-menu', 'surface-six'));
+    expect(tolvan('move', car, pass).complaints[0]).toContain('it does not fly');
+  });
 });

@@ -22,9 +22,16 @@ export function rigidBody(
   moment: Float64Array,
   out: Float64Array,
 ): void {
-  const [a, b, c, d] = [y[Q0]!, y[Q1]!, y[Q2]!, y[Q3]!];
-  const [u, v, w] = [y[U]!, y[V]!, y[W]!];
-  const [p, q, r] = [y[P]!, y[Q]!, y[R]!];
+  const a = y[Q0]!;
+  const b = y[Q1]!;
+  const c = y[Q2]!;
+  const d = y[Q3]!;
+  const u = y[U]!;
+  const v = y[V]!;
+  const w = y[W]!;
+  const p = y[P]!;
+  const q = y[Q]!;
+  const r = y[R]!;
   const r11 = 1 - 2 * (c * c + d * d);
   const r12 = 2 * (b * c - a * d);
   const r13 = 2 * (b * d + a * c);

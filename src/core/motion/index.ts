@@ -20,7 +20,17 @@ export {
   type PanicMap,
   type PanicState,
 } from './panic-map';
-export { play, readyToFly, seeded, STEPS, type Moment, type Observer, type Pilot } from './runner';
+export {
+  BATCH,
+  play,
+  readyToFly,
+  seeded,
+  STEPS,
+  type Steps,
+  type Moment,
+  type Observer,
+  type Pilot,
+} from './runner';
 export { readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
 export { endedWell, fly, shownOf, storyWords, turnedWords, type Flown, type Shown } from './shown';
 export { SHOWN_IN, situationFor } from './shown-in';

@@ -167,7 +167,7 @@ describe('a model as it was trimmed', () => {
         }).at(-1)!;
         return [northM, eastM, heightM] as const;
       };
-      const [coarse, fine] = [at(0.005), at(0.0025)];
+      const [coarse, fine] = [at(0.01), at(0.005)];
       const span = setup.airframe.measures.spanMm / 1000;
       coarse.forEach((x, i) => expect(Math.abs(x - fine[i]!) / span).toBeLessThan(0.01));
     },

@@ -2,7 +2,7 @@ import type { Setup } from '../setup';
 import { panicControlOf, witnessOfRow, type Proof, type Witness } from '../verify';
 import { CENTRAL, drawOf, type Draw } from './estimates';
 import { recovering } from './observers';
-import { play, readyToFly, seeded, type Pilot, type Steps } from './runner';
+import { BATCH, play, readyToFly, seeded, type Pilot } from './runner';
 import { scenario, type Scenario } from './scenario';
 
 /** Attitudes panic is tried from. */
@@ -22,9 +22,6 @@ export const SPEED_SHARES = [0.65, 0.85, 1, 1.25, 1.55] as const;
 /** High enough that the ground has no part in it, and time enough to come back. */
 const HEIGHT_M = 400;
 const SECONDS = 10;
-
-/** Steps of a batch: half as many, which changes a height by less than its spread; see `motion.test.ts`. */
-const COARSE: Steps = { bodyS: 0.01, unitS: 0.01, sendS: 0.02 };
 
 /** A state panic is pressed in, and the states that are the same to the unit. */
 export interface PanicState {
@@ -186,7 +183,7 @@ function tried(
 ): boolean {
   const made = panicScenario(pilot.setup, from, attitude, speedMps);
   const watch = recovering();
-  play(pilot, made, [watch], COARSE);
+  play(pilot, made, [watch], BATCH);
   const { levelS, heightLostM } = watch.answer();
   const key = `${attitude.id} ${speedMps}`;
   const height = levelS === undefined ? Infinity : heightLostM;

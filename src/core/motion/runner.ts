@@ -39,8 +39,10 @@ export interface Steps {
   sendS: number;
 }
 
-/** The largest that pass step halving; see `motion.test.ts`. */
+/** Of a flight that is looked at: the unit’s loop as quick as usual ones. */
 export const STEPS: Steps = { bodyS: 0.005, unitS: 0.005, sendS: 0.02 };
+/** Of many flights, for heights and times: the largest that pass step halving; see `motion.test.ts`. */
+export const BATCH: Steps = { bodyS: 0.01, unitS: 0.01, sendS: 0.02 };
 /** A gyro's own low-pass. Planning figure. */
 const GYRO_S = 0.006;
 /** A model stands about so high above what it lands on, of its length. */

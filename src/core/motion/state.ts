@@ -39,7 +39,10 @@ export function setAttitude(y: Float64Array, { rollDeg, pitchDeg, headingDeg }: 
 
 /** Reads bank (−180…180), pitch (−90…90) and heading out of a state, without making anything. */
 export function readAttitude(y: Float64Array, out: Attitude): void {
-  const [a, b, c, d] = [y[Q0]!, y[Q1]!, y[Q2]!, y[Q3]!];
+  const a = y[Q0]!;
+  const b = y[Q1]!;
+  const c = y[Q2]!;
+  const d = y[Q3]!;
   const down = 2 * (b * d - a * c);
   out.rollDeg = Math.atan2(2 * (a * b + c * d), 1 - 2 * (b * b + c * c)) / RAD;
   out.pitchDeg = -Math.asin(down > 1 ? 1 : down < -1 ? -1 : down) / RAD;

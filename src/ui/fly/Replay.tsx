@@ -11,7 +11,7 @@ import { SETTING_UP } from '../words';
 import { FlyChart } from './FlyChart';
 import { ENLARGED, MARKS_M, type Eye } from './eye';
 import { useFlight, type Wanted } from './useFlights';
-import { usePlayback } from './usePlayback';
+import { STEP_S, usePlayback } from './usePlayback';
 
 const FlyScene = dynamic(() => import('./FlyScene'), {
   ssr: false,
@@ -169,8 +169,8 @@ export function Replay({ shown }: { shown: Shown }) {
           <input
             type="range"
             min={0}
-            max={Math.max(0.1, lengthS)}
-            step={0.1}
+            max={Math.max(0.1, Math.ceil(10 * lengthS) / 10)}
+            step={STEP_S}
             value={play.timeS}
             className="h-11 accent-(--accent)"
             onChange={(e) => play.to(Number(e.target.value))}

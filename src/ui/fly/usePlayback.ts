@@ -1,5 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
+/** A replay is pulled by steps of this. */
+export const STEP_S = 0.1;
+
 /** A flight is played from its start at once, unless the person wants less movement. */
 const calm = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -48,7 +51,8 @@ export function usePlayback(flight: unknown, lengthS: number) {
     back: (s: number) => setTime((t) => Math.max(0, t - s)),
     to: (s: number) => {
       setRunning(false);
-      setTime(s);
+      // The last step of a slider is its end.
+      setTime(s > lengthS - STEP_S ? lengthS : Math.max(0, s));
     },
   };
 }

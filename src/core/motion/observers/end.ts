@@ -94,7 +94,10 @@ export function ending(groundM: number): Observer<Ending> {
 
 /** Speed towards the ground, m/s. */
 export function sinkOf(y: Float64Array): number {
-  const [a, b, c, d] = [y[6]!, y[7]!, y[8]!, y[9]!];
+  const a = y[6]!;
+  const b = y[7]!;
+  const c = y[8]!;
+  const d = y[9]!;
   return (
     2 * (b * d - a * c) * y[U]! + 2 * (c * d + a * b) * y[V]! + (1 - 2 * (b * b + c * c)) * y[W]!
   );
