@@ -51,7 +51,7 @@ await open(`${skua}/job`);
 await shot('job');
 
 const loon = await modelPath('Loon');
-for (const station of ['plan', 'throws', 'panic', 'logbook'])
+for (const station of ['plan', 'throws', 'logbook'])
   await open(`${loon}/${station}`).then(() => shot(station));
 await open(`${loon}/program`);
 await page.keyboard.press('1');
@@ -106,10 +106,28 @@ for (const key of ['Down', 'Up']) {
 }
 await shot('sticks');
 
+// A fault flown before and after its repair, with its chart, and the panic map of another model.
+
+await page.setViewportSize({ width: 1280, height: 860 });
+await open(`${otter}/fly?finding=2`);
+await page.getByText(/nose rises, still flying/).waitFor();
+await page
+  .getByText(/^nose drops/)
+  .first()
+  .waitFor();
+const moment = page.getByLabel(/^moment/);
+for (let i = 0; i < 18; i++) await moment.press('ArrowRight');
+await page.waitForTimeout(1500);
+await shot('fly');
+await open(`${loon}/fly`);
+await page.getByRole('button', { name: 'Fly the panic map' }).click();
+await page.getByText(/of 20 models it may be\. Press/).waitFor({ timeout: 120_000 });
+await page
+  .getByRole('heading', { name: 'Panic, from everywhere' })
+  .evaluate((e) => e.scrollIntoView());
+await shot('panic-map');
+
 await page.setViewportSize({ width: 390, height: 844 });
-await open(`${loon}/program`);
-await page.getByRole('button', { name: 'Show the rig' }).click();
-await shot('program-phone');
 await open(`${loon}/preflight`);
 await page.getByRole('button', { name: 'Go through it now' }).click();
 for (let i = 0; i < 4; i++) await page.keyboard.press('y');
