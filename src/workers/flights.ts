@@ -2,6 +2,7 @@ import '../core/verify/prover';
 import {
   endedWell,
   fly,
+  footprintOf,
   ownMotions,
   ownMotionWords,
   panicMap,
@@ -10,6 +11,7 @@ import {
   situationOf,
   storyWords,
   type Flown,
+  type Landing,
   type PanicMap,
   type Scenario,
   type SituationId,
@@ -80,6 +82,16 @@ export function createFlights() {
         });
       }
       return { ok: true, situations, own: ownMotionWords(ownMotions(setup)) };
+    },
+    /** Where it comes down without a signal, told as far as it is. */
+    async footprint(setup: Setup, draws: number, told: (landings: Landing[]) => void) {
+      let last: Landing[] = [];
+      for (const landings of footprintOf(setup, draws)) {
+        last = landings;
+        told(landings);
+        await breathe();
+      }
+      return last;
     },
     /** The panic map, told as far as it is; undefined where nothing calls panic. */
     async panic(

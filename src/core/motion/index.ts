@@ -1,4 +1,5 @@
 export { ESTIMATES, CENTRAL, drawOf, type Draw, type EstimateId } from './estimates';
+export { footprintOf, footprintWords, LOST_IN, type Landing } from './footprint';
 export { halfTimeS, linearized, polesOf, type Pole } from './linear';
 export { ownMotionWords, ownMotions } from './own';
 export {

@@ -8,6 +8,8 @@ import { REQUIREMENTS, verify, type Finding } from '../verify';
 import {
   endedWell,
   fly,
+  footprintOf,
+  footprintWords,
   motionFile,
   readMotion,
   scenario,
@@ -114,6 +116,19 @@ describe('Show it', () => {
     });
     const car = makeSetup('car', 'steering-menu', 'surface-six');
     expect(shownOf(car, finding)).toMatchObject({ ok: false });
+  });
+});
+
+describe('where it comes down without a signal', () => {
+  it('further with the wind than against it, and in words', () => {
+    const all = [...footprintOf(makeSetup('t-tail'), 20)].at(-1)!;
+    expect(all).toHaveLength(20);
+    const down = all.filter((l) => !l.flying);
+    expect(down.length).toBeGreaterThan(10);
+    const mean = down.reduce((sum, l) => sum + l.downwindM, 0) / down.length;
+    expect(mean).toBeGreaterThan(0);
+    expect(footprintWords(all).join(' ')).toMatch(/^Down after \d+ to \d+ s\. .* m from where/);
+    expect([...footprintOf(makeSetup('t-tail'), 3)].at(-1)).toEqual(all.slice(0, 3));
   });
 });
 

@@ -21,6 +21,7 @@ import { useModel } from '../open/modelStore';
 import { useVerdict } from '../open/verdict';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
+import { Footprint } from './Footprint';
 import { PanicMapTable } from './PanicMapTable';
 import { Replay, type Shown } from './Replay';
 import { usePanicMap, useOverview } from './useFlights';
@@ -193,6 +194,7 @@ function Field({ setup }: { setup: Setup }) {
           />
         )}
       </Section>
+      <Footprint setup={setup} />
       <Fold className="card @4xl:col-span-2" title="What this rests on">
         <ul className="list-disc pl-5 text-sm">
           {Object.values(ESTIMATES).map(({ words, source, factor }) => (

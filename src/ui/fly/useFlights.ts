@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { PanicMap, Scenario } from '@/core/motion';
+import type { Landing, PanicMap, Scenario } from '@/core/motion';
 import type { Setup } from '@/core/setup';
 import type { FlightAnswer, Overview } from '@/workers/flights';
 import { flightLine } from './flightLine';
@@ -78,6 +78,41 @@ export function usePanicMap(setup: Setup, asked: boolean) {
           }),
         ),
       (map) => setKnown({ of: setup, ...(map ? { map } : {}), done: true }),
+      (failed) => setKnown({ of: setup, failed, done: true }),
+    );
+    return () => {
+      cancel();
+      line.close();
+    };
+  }, [setup, asked]);
+  return known?.of === setup ? known : undefined;
+}
+
+/** Models it may be that are followed without a signal. */
+export const LOST = 500;
+
+/** Where it comes down without a signal, as far as it is; ended by the next edit. */
+export function useFootprint(setup: Setup, asked: boolean) {
+  const [known, setKnown] = useState<{
+    of: Setup;
+    landings?: Landing[];
+    failed?: string;
+    done: boolean;
+  }>();
+  useEffect(() => {
+    if (!asked) return undefined;
+    const line = flightLine();
+    const cancel = line.ask(
+      (remote, heard) =>
+        remote.footprint(
+          setup,
+          LOST,
+          proxy((landings: Landing[]) => {
+            heard();
+            setKnown({ of: setup, landings, done: false });
+          }),
+        ),
+      (landings) => setKnown({ of: setup, landings, done: true }),
       (failed) => setKnown({ of: setup, failed, done: true }),
     );
     return () => {

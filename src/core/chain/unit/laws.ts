@@ -9,6 +9,8 @@ export interface UnitConstants {
   ratePctPerDegS: number;
   /** Output per degree drifted in attitude hold. */
   holdPctPerDeg: number;
+  /** Drift it holds against at most, degrees: one that knows its stops does not wind up. */
+  holdMostDeg: number;
   /** Output per degree from the wanted attitude in self-levelling, as a multiple of full/limit. */
   levelStrength: number;
   /** Damping inside self-levelling. */
@@ -23,6 +25,7 @@ export interface UnitConstants {
 export const USUAL_UNIT: UnitConstants = {
   ratePctPerDegS: 0.5,
   holdPctPerDeg: 3,
+  holdMostDeg: Infinity,
   levelStrength: 1,
   levelRatePctPerDegS: 0.15,
   beyond: 'angles',

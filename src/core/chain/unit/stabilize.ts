@@ -20,9 +20,7 @@ export function compileStabilize(
   constants: UnitConstants,
 ): (stimulus: Stimulus, memory: Memory, frame: Frame, target: Target) => void {
   const { axes } = setup.unit.settings;
-  const { ratePctPerDegS, holdPctPerDeg, levelStrength } = constants;
-  /** It drifts no further than its surface can answer: at its stop it does not wind up. */
-  const mostHeldDeg = 100 / holdPctPerDeg;
+  const { ratePctPerDegS, holdPctPerDeg, holdMostDeg, levelStrength } = constants;
   const fades = Float64Array.from(AXES, (axis) => axes[axis].fadePct);
   const rollsThrough = setup.unit.settings.levelKind === 'rolls-through';
   const holdAllowed = AXES.map((axis) => axes[axis].holdAllowed);
@@ -50,8 +48,8 @@ export function compileStabilize(
       let held = 0;
       if (holds && holdAllowed[i] && Math.abs(stickPct[i]!) <= HOLD_DEADBAND_PCT)
         held = Math.max(
-          -mostHeldDeg,
-          Math.min(mostHeldDeg, holdErrorDeg[i]! + rates[i]! * stimulus.dtS),
+          -holdMostDeg,
+          Math.min(holdMostDeg, holdErrorDeg[i]! + rates[i]! * stimulus.dtS),
         );
       holdErrorDeg[i] = held;
       const strength = off ? 0 : (-gainPct[i]! / 100) * left;

@@ -11,6 +11,8 @@ const RATE = 5;
 export const unitOf = ({ unitRate, unitLevel, shortest }: Draw): UnitConstants => ({
   ratePctPerDegS: RATE * USUAL_UNIT.ratePctPerDegS * unitRate,
   holdPctPerDeg: USUAL_UNIT.holdPctPerDeg * unitLevel,
+  // No further than its surface can answer.
+  holdMostDeg: 100 / (USUAL_UNIT.holdPctPerDeg * unitLevel),
   levelStrength: USUAL_UNIT.levelStrength * unitLevel,
   levelRatePctPerDegS: USUAL_UNIT.levelRatePctPerDegS * unitRate,
   beyond: shortest ? 'shortest' : 'angles',

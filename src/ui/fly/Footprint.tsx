@@ -1,0 +1,105 @@
+'use client';
+
+import { useState } from 'react';
+import { footprintWords, LOST_IN, type Landing } from '@/core/motion';
+import type { Setup } from '@/core/setup';
+import { Section } from '../parts/Section';
+import { LOST, useFootprint } from './useFlights';
+
+/** Where a model without a signal comes down: in words, and every one as a dot from above. */
+export function Footprint({ setup }: { setup: Setup }) {
+  const [asked, setAsked] = useState(false);
+  const found = useFootprint(setup, asked);
+  return (
+    <Section title="Signal lost: where it comes down" className="card @4xl:col-span-2">
+      <p className="text-soft text-sm">
+        {LOST_IN.heightM} m high, wind of {LOST_IN.windMps} m/s, any heading; {LOST} models it may
+        be.
+      </p>
+      {!asked && (
+        <button type="button" className="btn mt-1" onClick={() => setAsked(true)}>
+          Follow it down
+        </button>
+      )}
+      {found?.failed !== undefined && <p role="alert">Not flown: {found.failed}.</p>}
+      {asked && !found && <p aria-live="polite">Flying …</p>}
+      {found?.landings && (
+        <div className="mt-1 flex flex-wrap items-start gap-4">
+          <ul className="min-w-60 flex-1 list-disc pl-5">
+            {footprintWords(found.landings).map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+            {!found.done && (
+              <li className="text-soft">
+                {found.landings.length} of {LOST}: still flying.
+              </li>
+            )}
+          </ul>
+          <Above landings={found.landings} />
+        </div>
+      )}
+    </Section>
+  );
+}
+
+const RINGS = 3;
+
+/** From above, the wind blowing to the right; circles around the place where the signal was lost. */
+function Above({ landings }: { landings: readonly Landing[] }) {
+  const far = Math.max(40, ...landings.map((l) => Math.hypot(l.downwindM, l.acrossM)));
+  const step = [10, 20, 50, 100, 200, 500, 1000].find((s) => s * RINGS >= far) ?? far;
+  const most = step * RINGS * 1.12;
+  return (
+    <svg
+      viewBox={`${-most} ${-most} ${2 * most} ${2 * most}`}
+      className="h-64 w-64"
+      role="img"
+      aria-label={`From above, circles every ${step} m, the wind from the left`}
+    >
+      {Array.from({ length: RINGS }, (_, i) => (
+        <g key={i}>
+          <circle
+            r={step * (i + 1)}
+            fill="none"
+            stroke="var(--card-edge)"
+            vectorEffect="non-scaling-stroke"
+          />
+          <text
+            x={0}
+            y={-step * (i + 1)}
+            textAnchor="middle"
+            fontSize={most * 0.07}
+            fill="var(--ink-soft)"
+          >
+            {step * (i + 1)} m
+          </text>
+        </g>
+      ))}
+      <path
+        d={`M ${-most * 0.97} ${most * 0.9} h ${most * 0.3} m ${-most * 0.07} ${-most * 0.05} l ${most * 0.07} ${most * 0.05} l ${-most * 0.07} ${most * 0.05}`}
+        fill="none"
+        stroke="var(--ink-soft)"
+        vectorEffect="non-scaling-stroke"
+      />
+      <text x={-most * 0.97} y={most * 0.82} fontSize={most * 0.08} fill="var(--ink-soft)">
+        wind
+      </text>
+      {landings.map((l, i) => (
+        <circle
+          key={i}
+          cx={l.downwindM}
+          cy={-l.acrossM}
+          r={most * 0.014}
+          fill={l.flying ? 'none' : l.how === 'crashed' ? 'var(--stop)' : 'var(--accent)'}
+          stroke={l.flying ? 'var(--ink)' : 'none'}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      <path
+        d={`M ${-most * 0.04} 0 H ${most * 0.04} M 0 ${-most * 0.04} V ${most * 0.04}`}
+        stroke="var(--ink)"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
