@@ -60,6 +60,9 @@ function quantile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 }
 
+const along = (downwindM: number): string =>
+  `${Math.abs(Math.round(downwindM))} m ${downwindM < 0 ? 'against the wind' : 'with it'}`;
+
 /** What landings come to, nine of ten between: "90–140 m with the wind …". */
 export function footprintWords(landings: readonly Landing[]): string[] {
   const down = landings.filter((l) => !l.flying);
@@ -71,7 +74,17 @@ export function footprintWords(landings: readonly Landing[]): string[] {
   const up = landings.length - down.length;
   return [
     `Down after ${range((l) => l.seconds)} s.`,
-    `${range((l) => Math.hypot(l.downwindM, l.acrossM))} m from where the signal was lost, ${range((l) => l.downwindM)} m of it with the wind.`,
+    `${range((l) => Math.hypot(l.downwindM, l.acrossM))} m from where the signal was lost: from ${along(
+      quantile(
+        down.map((l) => l.downwindM),
+        0.05,
+      ),
+    )} to ${along(
+      quantile(
+        down.map((l) => l.downwindM),
+        0.95,
+      ),
+    )}.`,
     `At ${range((l) => l.speedMps)} m/s; ${crashed} of ${down.length} crash, the others land softly or hard.`,
     ...(up > 0
       ? [`${up} of ${landings.length} were still in the air after ${LOST_IN.seconds} s.`]

@@ -47,7 +47,8 @@ const RINGS = 3;
 /** From above, the wind blowing to the right; circles around the place where the signal was lost. */
 function Above({ landings }: { landings: readonly Landing[] }) {
   const far = Math.max(40, ...landings.map((l) => Math.hypot(l.downwindM, l.acrossM)));
-  const step = [10, 20, 50, 100, 200, 500, 1000].find((s) => s * RINGS >= far) ?? far;
+  const step =
+    [10, 20, 30, 50, 75, 100, 150, 200, 300, 400, 500, 1000].find((s) => s * RINGS >= far) ?? far;
   const most = step * RINGS * 1.12;
   return (
     <svg
