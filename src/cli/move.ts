@@ -8,6 +8,7 @@ import {
   recovering,
   settling,
   storyWords,
+  touchesM,
   tracking,
   type Observer,
 } from '../core/motion';
@@ -15,10 +16,10 @@ import type { Problem, Setup } from '../core/setup';
 
 /** Observers that can be asked for by name. */
 const OBSERVERS = {
-  ending: () => ending(0.1),
+  ending: (setup) => ending(touchesM(setup)),
   recovery: () => recovering(),
   settled: () => settling(5),
-} satisfies Record<string, () => Observer<unknown>>;
+} satisfies Record<string, (setup: Setup) => Observer<unknown>>;
 
 export const OBSERVER_NAMES = Object.keys(OBSERVERS);
 
@@ -64,7 +65,7 @@ export function moved(
         ok: false,
         problems: [{ path: '', reason: `--observe must be one of: ${OBSERVER_NAMES.join(', ')}` }],
       };
-    const observer: Observer<unknown> = OBSERVERS[asked.observe as keyof typeof OBSERVERS]();
+    const observer: Observer<unknown> = OBSERVERS[asked.observe as keyof typeof OBSERVERS](setup);
     play(ready.pilot, read.value, [observer]);
     return { ok: true, text: `${JSON.stringify(observer.answer(), null, 2)}\n`, well: true };
   }

@@ -1,7 +1,5 @@
+import { G_MPS2 } from '../level';
 import { D, E, N, P, Q, Q0, Q1, Q2, Q3, R, U, V, W } from './state';
-
-/** Standard gravity, m/s². */
-export const G_MPS2 = 9.80665;
 
 /** Mass in kilograms, moments of inertia about the body axes in kg·m²; products of inertia are left out. */
 export interface Inertia {

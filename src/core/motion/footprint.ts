@@ -1,7 +1,7 @@
 import type { Setup } from '../setup';
 import { CENTRAL, drawOf } from './estimates';
 import { ending, type Ending } from './observers';
-import { BATCH, play, readyToFly, seeded } from './runner';
+import { BATCH, play, readyToFly, seeded, touchesM } from './runner';
 import { scenario } from './scenario';
 
 /** Where one of the models it may be came down after the signal was lost. */
@@ -34,7 +34,7 @@ export function* footprintOf(setup: Setup, draws: number, seed = 1): Generator<L
     const headingDeg = 360 * random() - 180;
     const dice = Math.floor(random() * 2 ** 31);
     if (!ready.ok) continue;
-    const end = ending((0.1 * setup.airframe.measures.lengthMm) / 1000);
+    const end = ending(touchesM(setup));
     play(
       ready.pilot,
       scenario({

@@ -26,6 +26,7 @@ export {
   play,
   readyToFly,
   seeded,
+  touchesM,
   STEPS,
   type Steps,
   type Moment,

@@ -7,7 +7,8 @@ import { compileChain } from '../chain';
 import { composeSetup, unsuited } from '../plan';
 import { kindOf, measured, type Setup } from '../setup';
 import { proofOf } from '../verify';
-import { rigidBody, G_MPS2 } from './body';
+import { G_MPS2 } from '../level';
+import { rigidBody } from './body';
 import {
   CENTRAL,
   drawOf,

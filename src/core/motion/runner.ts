@@ -45,8 +45,12 @@ export const STEPS: Steps = { bodyS: 0.005, unitS: 0.005, sendS: 0.02 };
 export const BATCH: Steps = { bodyS: 0.01, unitS: 0.01, sendS: 0.02 };
 /** A gyro's own low-pass. Planning figure. */
 const GYRO_S = 0.006;
-/** A model stands about so high above what it lands on, of its length. */
+/** A model stands about so high above what it lands on, of its length. As drawn. */
 const STANDS = 0.1;
+
+/** Height of the balance point when it touches, metres. */
+export const touchesM = ({ airframe }: Pick<Setup, 'airframe'>): number =>
+  (STANDS * airframe.measures.lengthMm) / 1000;
 
 /** Everything about a moment of a motion; reused for the next one, so what is to be kept is copied. */
 export interface Moment {
@@ -193,7 +197,7 @@ export function play(
   const servos = new Servos(setup.airframe.servos, draw.servo);
   const sent = new Float64Array(setup.airframe.servos.length);
   const attitude = attitudeOf(y);
-  const groundM = (STANDS * setup.airframe.measures.lengthMm) / 1000;
+  const groundM = touchesM(setup);
   const airspeed = Math.hypot(y[U]!, y[V]!, y[W]!);
   const wind = windOf(scenario.wind, seeded(scenario.seed), airspeed);
   const rates = Float64Array.of(y[P]!, y[Q]!, y[R]!);

@@ -11,7 +11,7 @@ import {
   type Reaction,
   type Recovery,
 } from './observers';
-import { play, readyToFly } from './runner';
+import { play, readyToFly, touchesM } from './runner';
 import type { Scenario } from './scenario';
 import { situationFor } from './shown-in';
 import { flies, SITUATIONS, situationOf, type SituationId } from './situations';
@@ -29,7 +29,6 @@ export interface Flown {
 const EVERY_S = 1 / 30;
 /** How long the answer to something is watched. */
 const REACTION_S = 0.7;
-const STANDS = 0.1;
 
 export type Outcome = { ok: true; flown: Flown } | { ok: false; reason: string };
 
@@ -37,7 +36,7 @@ export type Outcome = { ok: true; flown: Flown } | { ok: false; reason: string }
 export function fly(setup: Setup, scenario: Scenario, atS = 1, draw: Draw = CENTRAL): Outcome {
   const ready = readyToFly(setup, draw);
   if (!ready.ok) return ready;
-  const end = ending((STANDS * setup.airframe.measures.lengthMm) / 1000);
+  const end = ending(touchesM(setup));
   const reaction = reacting(atS, REACTION_S);
   const track = tracking(EVERY_S);
   const recovery = recovering(atS);

@@ -49,6 +49,10 @@ export function readAttitude(y: Float64Array, out: Attitude): void {
   out.headingDeg = Math.atan2(2 * (a * d + b * c), 1 - 2 * (c * c + d * d)) / RAD;
 }
 
+/** The short way between two headings or banks, −180…180. */
+export const shortWay = (deg: number): number =>
+  deg > 180 ? deg - 360 : deg < -180 ? deg + 360 : deg;
+
 export const attitudeOf = (y: Float64Array): Attitude => {
   const out = { rollDeg: 0, pitchDeg: 0, headingDeg: 0 };
   readAttitude(y, out);

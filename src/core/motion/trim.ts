@@ -1,7 +1,6 @@
 import { compileChain, USUAL_UNIT } from '../chain';
 import { kindOf, type Setup } from '../setup';
 import { AIR_KG_M3 } from './air';
-import { G_MPS2 } from './body';
 import { thrustOf, type Draw } from './estimates';
 import { D, E, N, RAD, setAttitude, STATES, U, V, W, WASH } from './state';
 import { untrimmed, vehicleOf, weightN, type Controls, type Parts, type Vehicle } from './vehicle';
@@ -188,5 +187,3 @@ export function cruising(setup: Setup, vehicle: Vehicle, heightM: number): Float
   settled(vehicle, y, controls);
   return y;
 }
-
-export { G_MPS2 };

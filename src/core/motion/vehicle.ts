@@ -1,3 +1,4 @@
+import { G_MPS2 } from '../level';
 import { motorPlaceOf } from '../model';
 import type { Airframe, Setup } from '../setup';
 import { AIR_KG_M3, SECTION_DRAG, sectionAt } from './air';
@@ -288,4 +289,4 @@ export const untrimmed = (setup: Setup, draw: Draw, aheadM: number): Parts => ({
   trim: NO_TRIM,
 });
 
-export const weightN = ({ measures }: Airframe): number => (measures.massG / 1000) * 9.80665;
+export const weightN = ({ measures }: Airframe): number => (measures.massG / 1000) * G_MPS2;

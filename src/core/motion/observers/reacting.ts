@@ -1,4 +1,5 @@
 import type { Moment, Observer } from '../runner';
+import { shortWay } from '../state';
 
 /** How far it has turned from just before a moment to a little later, degrees: roll right, nose up, nose right. */
 export interface Reaction {
@@ -6,8 +7,6 @@ export interface Reaction {
   pitchDeg: number;
   headingDeg: number;
 }
-
-const wrapped = (deg: number): number => (deg > 180 ? deg - 360 : deg < -180 ? deg + 360 : deg);
 
 /** @param atS when something is done @param forS how long its answer is watched */
 export function reacting(atS: number, forS: number): Observer<Reaction> {
@@ -21,9 +20,9 @@ export function reacting(atS: number, forS: number): Observer<Reaction> {
         before.headingDeg = attitude.headingDeg;
         return;
       }
-      turned.rollDeg = wrapped(attitude.rollDeg - before.rollDeg);
+      turned.rollDeg = shortWay(attitude.rollDeg - before.rollDeg);
       turned.pitchDeg = attitude.pitchDeg - before.pitchDeg;
-      turned.headingDeg = wrapped(attitude.headingDeg - before.headingDeg);
+      turned.headingDeg = shortWay(attitude.headingDeg - before.headingDeg);
       return timeS >= atS + forS;
     },
     answer: () => ({ ...turned }),

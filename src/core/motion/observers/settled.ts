@@ -1,4 +1,5 @@
 import type { Moment, Observer } from '../runner';
+import { shortWay } from '../state';
 import { sinkOf } from './end';
 
 /** What it settles at: averages over the last part of a flight. */
@@ -22,7 +23,7 @@ export function settling(fromS: number): Observer<Settled> {
     see({ timeS, attitude, airspeedMps, state }: Moment) {
       if (timeS < fromS) return;
       if (before === undefined) first = timeS;
-      else turned += wrapped(attitude.headingDeg - before);
+      else turned += shortWay(attitude.headingDeg - before);
       before = attitude.headingDeg;
       last = timeS;
       sum.sinkMps += sinkOf(state);
@@ -40,5 +41,3 @@ export function settling(fromS: number): Observer<Settled> {
     }),
   };
 }
-
-const wrapped = (deg: number): number => (deg > 180 ? deg - 360 : deg < -180 ? deg + 360 : deg);
