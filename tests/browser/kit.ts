@@ -33,16 +33,26 @@ export const test = base.extend<{ confirms: boolean; tour: boolean }>({
     if (!tour) await page.context().addInitScript(() => localStorage.setItem('tolvan-tour', 'yes'));
     if (confirms) await page.context().addInitScript(confirmAll);
     const live = page.locator('html[data-live], main h1:text("Page not found")').first();
+    const gate = page
+      .locator('fieldset')
+      .filter({ has: page.locator('legend', { hasText: 'Before you go on' }) })
+      .first();
+    const heard = async (url: string) => {
+      if (!/\/models\/(?!new)/.test(url)) return;
+      await live.waitFor({ state: 'attached' });
+      // As long as a gate is open no key is heard below it. Where a test holds its answers back it stays open.
+      if (confirms) await gate.waitFor({ state: 'detached', timeout: 5000 }).catch(() => undefined);
+    };
     const goto = page.goto.bind(page);
     page.goto = async (url, options) => {
       const response = await goto(url, options);
-      if (/\/models\/(?!new)/.test(url)) await live.waitFor({ state: 'attached' });
+      await heard(url);
       return response;
     };
     const reload = page.reload.bind(page);
     page.reload = async (options) => {
       const response = await reload(options);
-      if (/\/models\/(?!new)/.test(page.url())) await live.waitFor({ state: 'attached' });
+      await heard(page.url());
       return response;
     };
     await give(page);

@@ -6,6 +6,7 @@ test('somebody who only says "could not tell" is led to a way to see it', async 
   await page.goto(`/models/${id}/corrections`);
   const section = page.locator('section[data-check]');
   await expect(section).toHaveAttribute('data-check', 'correction-roll');
+  await expect(page.getByText('You said: The propeller is off')).toBeVisible();
   const aid = page.getByRole('status', { name: 'A way to see it' });
   await page.keyboard.press('u');
   await expect(aid).toContainText('Turn the gain fully up');
