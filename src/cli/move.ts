@@ -74,7 +74,7 @@ export function moved(
     if (!outcome.ok)
       return { ok: false, problems: [{ path: '/airframe', reason: outcome.reason }] };
     const { ending: end, points } = outcome.flown;
-    const story = storyWords(outcome.flown, 1);
+    const story = storyWords(outcome.flown);
     const well = endedWell(outcome.flown);
     return { ok: true, text: `${JSON.stringify({ story, ending: end, points }, null, 2)}\n`, well };
   }

@@ -10,6 +10,7 @@ import {
   SITUATIONS,
   situationOf,
   storyWords,
+  type Draw,
   type Flown,
   type Landing,
   type PanicMap,
@@ -54,14 +55,14 @@ const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 /** Flights, away from the page. */
 export function createFlights() {
   return {
-    /** One scenario, everything as estimated. @param atS when something happens in it */
-    flight(setup: Setup, scenario: Scenario, atS: number): FlightAnswer {
-      const outcome = fly(setup, scenario, atS);
+    /** One scenario with one of the models it may be. */
+    flight(setup: Setup, scenario: Scenario, draw: Draw): FlightAnswer {
+      const outcome = fly(setup, scenario, draw);
       if (!outcome.ok) return outcome;
       const { flown } = outcome;
       return {
         ok: true,
-        flight: { flown, story: storyWords(flown, atS), well: endedWell(flown) },
+        flight: { flown, story: storyWords(flown), well: endedWell(flown) },
       };
     },
     /** Every usual situation, nobody touching anything, and how the model moves by itself. */
@@ -69,15 +70,15 @@ export function createFlights() {
       const situations: SituationAnswer[] = [];
       for (const id of SITUATION_IDS) {
         if (!isUsual(setup, id)) continue;
-        const { words, atS } = SITUATIONS[id];
-        const outcome = fly(setup, situationOf(setup, id), atS);
+        const { words } = SITUATIONS[id];
+        const outcome = fly(setup, situationOf(setup, id));
         if (!outcome.ok) return outcome;
         heard();
         await breathe();
         situations.push({
           id,
           words,
-          story: storyWords(outcome.flown, atS),
+          story: storyWords(outcome.flown),
           well: endedWell(outcome.flown),
         });
       }

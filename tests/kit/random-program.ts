@@ -1,3 +1,4 @@
+import { randomOf } from '@/core/dice';
 import {
   parseSetup,
   type Condition,
@@ -10,16 +11,7 @@ import {
 } from '@/core/setup';
 import { makeSetup } from './setups';
 
-/** Numbers that come again for the same seed (mulberry32). */
-export function randomOf(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { randomOf };
 
 /** Anywhere a hand may put a control: a position of a switch, or some place between the ends. */
 export function anywhere(kind: ControlKind, random: () => number): number {

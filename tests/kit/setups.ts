@@ -8,7 +8,7 @@ import {
   type Observation,
 } from '@/core/directions';
 import { composeSetup } from '@/core/plan';
-import { measured, type AirframeKind, type Setup } from '@/core/setup';
+import { AIRFRAME_KINDS, kindOf, measured, type AirframeKind, type Setup } from '@/core/setup';
 
 /** A clean Setup of shipped parts. */
 export function makeSetup(
@@ -39,3 +39,6 @@ export function watchAs(written: Setup, real: Setup, extra = false): Observation
     seen: predictions.get(check.id)?.get(surface.id)?.movement ?? 'centre',
   }));
 }
+
+/** Every kind of model that flies. */
+export const FLYING_KINDS = AIRFRAME_KINDS.filter((kind) => kindOf({ kind }).moves === 'air');

@@ -1,7 +1,8 @@
 import { positionsOf, switchValue } from '../chain';
 import { isSwitched, type Control, type Transmitter } from '../setup';
 import { byEye, HALF_WAY_PCT } from '../sheets';
-import { coveringRows, randomOf } from './design';
+import { randomOf } from '../dice';
+import { coveringRows } from './design';
 import { controlsIn, explain, positionAt, predict, SAME_PCT, type Seen, type Tree } from './tree';
 
 /** Where the controls are and what the monitor showed then. */

@@ -1,3 +1,4 @@
+import { randomOf } from '../dice';
 import { positionsOf, switchValue } from '../chain';
 import { isSwitched, type Control } from '../setup';
 import { HALF_WAY_PCT } from '../sheets';
@@ -112,14 +113,3 @@ function rowsFrom(controls: readonly Control[], seed: number): number[][] {
 const ATTEMPTS = 20;
 const RESTARTS = 10;
 const SHUFFLE = 8;
-
-/** Numbers from 0 to 1, the same for the same seed (mulberry32, public domain). */
-export function randomOf(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}

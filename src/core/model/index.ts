@@ -4,14 +4,19 @@ export {
   authority,
   hingeOf,
   idleAxes,
+  pushOf,
   spanwise,
   type Arms,
   type Authority,
+  type Vector,
 } from './moment';
 export { withLeads } from './leads';
 export { isRearWheel, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
-export { motorArms, motorPlaceOf, movedMotor } from './motors';
-export { mirroredPart, newPartsFor, NEW_PARTS, withoutPart, withPart, type NewPart } from './built';
+export { motorArms, motorPlaceOf, movedMotor, thrustLine } from './motors';
+export { withPart } from './added';
+export { mirroredPart } from './mirrored';
+export { newPartsFor, NEW_PARTS, type NewPart } from './new-parts';
+export { withoutPart } from './removed';
 export { doesWords, motorOutWords, movedPart, thrustWords, type Changed } from './moved';
 export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
 export { builtWith, VARIANTS, type Variant } from './variants';

@@ -54,16 +54,19 @@ const edgeOf = ({ role }: Pick<Surface, 'role'>): Vector =>
   role === 'wheel' ? [1, 0, 0] : [-1, 0, 0];
 
 /**
- * What a part does when it moves its positive way, as r × F about the balance point (mechanics, no source).
- * The force of air or water is opposite to where the trailing edge goes; a tyre pulls where its front points.
+ * Where a part pushes the model when it moves its positive way, as a unit vector: air and water opposite to where
+ * the trailing edge goes, a tyre where its front points.
  */
+export function pushOf(place: Place, surface: Pick<Surface, 'role' | 'side'>): Vector {
+  const goes = cross(hingeOf(place, surface), edgeOf(surface));
+  return surface.role === 'wheel' ? goes : [-goes[0] || 0, -goes[1] || 0, -goes[2] || 0];
+}
+
+/** What a part does when it moves its positive way, as r × F about the balance point (mechanics, no source). */
 export function armsOf(airframe: Drawn, surface: Placed): Arms {
   const place = placeOf(airframe, surface);
-  const goes = cross(hingeOf(place, surface), edgeOf(surface));
-  const way = surface.role === 'wheel' ? 1 : -1;
-  const force: Vector = [way * goes[0], way * goes[1], way * goes[2]];
   const at: Vector = [place.forwardMm, place.rightMm, place.downMm];
-  const [roll, pitch, yaw] = cross(at, force);
+  const [roll, pitch, yaw] = cross(at, pushOf(place, surface));
   return { roll, pitch, yaw };
 }
 

@@ -1,5 +1,5 @@
 import { kindOf, type Airframe, type Motor, type MotorPlace } from '../setup';
-import type { Arms } from './moment';
+import type { Arms, Vector } from './moment';
 
 /** Share of the span at which each of two motors stands from the middle. Common practice, no source. */
 const OUT = { air: 0.2, wheels: 0.25, water: 0.18 } as const;
@@ -28,17 +28,21 @@ export function motorPlaceOf(airframe: Airframe, motor: Motor): MotorPlace {
   };
 }
 
+/** Which way a motor pulls, as a unit vector in body axes. */
+export function thrustLine({ upDeg, rightDeg }: Pick<MotorPlace, 'upDeg' | 'rightDeg'>): Vector {
+  const [up, right] = [(upDeg * Math.PI) / 180, (rightDeg * Math.PI) / 180];
+  return [Math.cos(up) * Math.cos(right), Math.cos(up) * Math.sin(right), -Math.sin(up)];
+}
+
 /**
  * Turning moment of a motor about each axis for one unit of thrust, in millimetres: r × F about the balance
  * point in ISO 1151-1 axes, the thrust along its line (mechanics, no source). Roll right, nose up, nose right
  * are positive.
  */
 export function motorArms(airframe: Airframe, motor: Motor): Arms {
-  const { forwardMm: x, rightMm: y, downMm: z, upDeg, rightDeg } = motorPlaceOf(airframe, motor);
-  const [up, right] = [(upDeg * Math.PI) / 180, (rightDeg * Math.PI) / 180];
-  const fx = Math.cos(up) * Math.cos(right);
-  const fy = Math.cos(up) * Math.sin(right);
-  const fz = -Math.sin(up);
+  const place = motorPlaceOf(airframe, motor);
+  const { forwardMm: x, rightMm: y, downMm: z } = place;
+  const [fx, fy, fz] = thrustLine(place);
   return { roll: y * fz - z * fy, pitch: z * fx - x * fz, yaw: x * fy - y * fx };
 }
 

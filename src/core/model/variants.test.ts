@@ -1,17 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { turnstoneSetup } from '../../demo/models/turnstone';
+import { fitted, mattering, sticks, transmitterFor } from '../../../tests/kit/fitted';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import { answersOf, buildAirframe, rebuildAirframe, UNITS, usualAnswers } from '../catalogue';
-import { allExpectations } from '../directions';
 import { refit, unsuited } from '../plan';
-import { AIRFRAME_KINDS, kindOf, parseSetup, roleOf, type Setup } from '../setup';
+import { AIRFRAME_KINDS, kindOf, roleOf } from '../setup';
 import { monitorOf, sheetFor } from '../sheets';
-import { verify } from '../verify';
 import { deviceOf, doesWords, movedPart, VARIANTS } from './index';
-
-const transmitterFor = (kind: Setup['airframe']['kind']) =>
-  kindOf({ kind }).onSurface ? 'surface-six' : 'line-sixteen';
 
 /** A model of each kind with a unit that suits it, and one thing built differently. */
 const CASES = AIRFRAME_KINDS.flatMap((kind) => {
@@ -25,26 +21,6 @@ const CASES = AIRFRAME_KINDS.flatMap((kind) => {
     suited.map((unit) => ({ kind, id: variant.id, unit, variant, airframe })),
   );
 });
-
-const mattering = (setup: Setup) =>
-  verify(setup)
-    .filter((f) => f.severity !== 'note')
-    .map((f) => `${f.severity} ${f.rule}: ${f.says}`);
-
-/** A model whose plan takes an airframe, as Model does it. */
-function fitted(setup: Setup, airframe: Setup['airframe']): Setup {
-  const next = refit(setup, { airframe });
-  if (!next.ok) throw new Error(next.reasons.join('; '));
-  const read = parseSetup(JSON.parse(JSON.stringify(next.setup)));
-  if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  return read.value;
-}
-
-/** Each stick with what it moves and where. */
-const sticks = (setup: Setup) =>
-  allExpectations(setup)
-    .filter((e) => e.check.kind === 'stick')
-    .map((e) => `${e.check.axis}: ${e.surface.label} ${e.movement}`);
 
 describe('what a model may have besides', () => {
   it('is there for every kind that can have it', () => {

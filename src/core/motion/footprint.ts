@@ -1,7 +1,8 @@
+import { randomOf } from '../dice';
 import type { Setup } from '../setup';
 import { CENTRAL, drawOf } from './estimates';
 import { ending, type Ending } from './observers';
-import { BATCH, play, readyToFly, seeded, touchesM } from './runner';
+import { BATCH, play, readyToFly, touchesM } from './runner';
 import { scenario } from './scenario';
 
 /** Where one of the models it may be came down after the signal was lost. */
@@ -27,7 +28,7 @@ const AT_ONCE = 10;
  * @returns yields the landings so far
  */
 export function* footprintOf(setup: Setup, draws: number, seed = 1): Generator<Landing[]> {
-  const random = seeded(seed);
+  const random = randomOf(seed);
   const landings: Landing[] = [];
   for (let i = 0; i < draws; i++) {
     const ready = readyToFly(setup, i === 0 ? CENTRAL : drawOf(random));

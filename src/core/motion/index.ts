@@ -25,7 +25,6 @@ export {
   BATCH,
   play,
   readyToFly,
-  seeded,
   touchesM,
   STEPS,
   type Steps,
@@ -33,7 +32,7 @@ export {
   type Observer,
   type Pilot,
 } from './runner';
-export { readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
+export { happensAtS, readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
 export { endedWell, fly, shownOf, storyWords, turnedWords, type Flown, type Shown } from './shown';
 export { SHOWN_IN, situationFor } from './shown-in';
 export { flies, SITUATION_IDS, SITUATIONS, situationOf, type SituationId } from './situations';

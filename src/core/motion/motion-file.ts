@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { describeIssue, type Result } from '../setup';
 import { readScenario, ScenarioSchema, type Scenario } from './scenario';
 
 export const MOTION_FORMAT = 'tolvan-motion';
@@ -23,12 +24,9 @@ export type MotionFile = z.infer<typeof MotionSchema>;
 export const motionFile = (model: string, scenario: Scenario, story: string): string =>
   `${JSON.stringify({ format: MOTION_FORMAT, version: MOTION_VERSION, model, scenario, story } satisfies MotionFile, null, 2)}\n`;
 
-export type MotionRead =
-  { ok: true; value: MotionFile } | { ok: false; problems: { path: string; reason: string }[] };
-
 /** Reads a motion from a file. @param controls ids of the transmitter's controls: others are refused with their path */
-export function readMotion(text: string, controls: readonly string[]): MotionRead {
-  const refused = (path: string, reason: string): MotionRead => ({
+export function readMotion(text: string, controls: readonly string[]): Result<MotionFile> {
+  const refused = (path: string, reason: string): Result<MotionFile> => ({
     ok: false,
     problems: [{ path, reason }],
   });
@@ -40,14 +38,7 @@ export function readMotion(text: string, controls: readonly string[]): MotionRea
     return refused('', 'the file is not JSON');
   }
   const parsed = MotionSchema.safeParse(raw);
-  if (!parsed.success)
-    return {
-      ok: false,
-      problems: parsed.error.issues.map((issue) => ({
-        path: `/${issue.path.map(String).join('/')}`,
-        reason: issue.message,
-      })),
-    };
+  if (!parsed.success) return { ok: false, problems: parsed.error.issues.flatMap(describeIssue) };
   const scenario = readScenario(parsed.data.scenario, controls);
   if (!scenario.ok)
     return {

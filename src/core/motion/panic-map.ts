@@ -1,9 +1,18 @@
+import type { Chain } from '../chain';
+import { randomOf } from '../dice';
 import type { Setup } from '../setup';
-import { panicControlOf, witnessOfRow, type Proof, type Witness } from '../verify';
+import {
+  panicControlOf,
+  witnessOfRow,
+  type PanicControl,
+  type Proof,
+  type Witness,
+} from '../verify';
 import { CENTRAL, drawOf, type Draw } from './estimates';
 import { recovering } from './observers';
-import { BATCH, play, readyToFly, seeded, type Pilot } from './runner';
+import { BATCH, play, readyToFly, type Pilot } from './runner';
 import { scenario, type Scenario } from './scenario';
+import { apart, startedFrom } from './situations';
 
 /** Attitudes panic is tried from. */
 export const ATTITUDES = [
@@ -23,6 +32,9 @@ export const SPEED_SHARES = [0.65, 0.85, 1, 1.25, 1.55] as const;
 const HEIGHT_M = 400;
 const SECONDS = 10;
 
+/** Steps in which a program comes to rest, seconds. */
+const SETTLE_S = 0.05;
+
 /** A state panic is pressed in, and the states that are the same to the unit. */
 export interface PanicState {
   witness: Witness;
@@ -40,7 +52,7 @@ export interface PanicCell {
   lost: number;
   flights: number;
   /** The worst of them, to be played again. */
-  worst: { state: number; draw: number; scenario: Scenario };
+  worst: { draw: Draw; scenario: Scenario };
 }
 
 export interface PanicMap {
@@ -48,21 +60,6 @@ export interface PanicMap {
   speeds: number[];
   cells: PanicCell[];
   draws: number;
-}
-
-/** Panic is for somebody who has let go of the sticks: the state with those that steer released. */
-function letGo(setup: Setup, witness: Witness): Witness {
-  const steers = (id: string) =>
-    setup.transmitter.controls.some(
-      (c) => c.id === id && c.kind === 'stick' && c.hand !== 'throttle',
-    );
-  return {
-    ...witness,
-    controls: Object.fromEntries(Object.entries(witness.controls).filter(([id]) => !steers(id))),
-    ...(witness.steps
-      ? { steps: witness.steps.filter((s) => 'waitS' in s || !steers(s.control)) }
-      : {}),
-  };
 }
 
 /** States of the proof in which panic can be pressed; those that give the unit the same pulses and memory once. */
@@ -76,31 +73,39 @@ export function panicStates(setup: Setup, proof: Proof): PanicState[] {
     if (!row.panic) return;
     const witness = witnessOfRow(setup, at, 'panic from here');
     if (!witness) return;
-    const released = letGo(setup, witness);
-    const stimulus = chain.restStimulus();
-    const memory = chain.newMemory();
-    memory.armed = true;
-    const frame = chain.newFrame();
-    stimulus.dtS = 0.05;
-    const moves =
-      witness.steps ??
-      Object.entries(released.controls).map(([control, value]) => ({ control, value }));
-    for (const move of moves) {
-      if ('waitS' in move) stimulus.dtS = move.waitS;
-      else stimulus.controls[chain.layout.controls.get(move.control)!] = move.value;
-      chain.send(stimulus, memory, frame);
-      stimulus.dtS = 0.05;
-    }
-    stimulus.controls[panic.at] = panic.value;
-    for (let i = 0; i < 40; i++) chain.send(stimulus, memory, frame);
-    const key = [...frame.receivedUs, ...memory.logic.slice(0, setup.program.logic.length)]
-      .map((x) => Math.round(x * 10))
-      .join();
+    // Panic is for somebody who has let go of the sticks.
+    const released = apart(setup, witness).standing;
+    const key = sentBy(setup, chain, released, panic);
     const known = found.get(key);
     if (known) known.count += 1;
     else found.set(key, { witness: released, count: 1 });
   });
   return [...found.values()];
+}
+
+/** What the unit is sent with panic pressed in a state, and what the program remembers: alike, it does the same. */
+function sentBy(setup: Setup, chain: Chain, witness: Witness, panic: PanicControl): string {
+  const stimulus = chain.restStimulus();
+  const memory = chain.newMemory();
+  memory.armed = true;
+  const frame = chain.newFrame();
+  const put = (control: string, value: number) => {
+    stimulus.controls[chain.layout.controls.get(control)!] = value;
+  };
+  const send = (dtS: number) => {
+    stimulus.dtS = dtS;
+    chain.send(stimulus, memory, frame);
+  };
+  if (!witness.steps)
+    for (const [control, value] of Object.entries(witness.controls)) put(control, value);
+  for (const move of witness.steps ?? []) {
+    if ('control' in move) put(move.control, move.value);
+    send('waitS' in move ? move.waitS : SETTLE_S);
+  }
+  stimulus.controls[panic.at] = panic.value;
+  for (let t = 0; t < 2; t += SETTLE_S) send(SETTLE_S);
+  const remembered = memory.logic.slice(0, setup.program.logic.length);
+  return [...frame.receivedUs, ...remembered].map((x) => Math.round(x * 10)).join();
 }
 
 /** Panic pressed in a state from an attitude at a speed. */
@@ -112,20 +117,12 @@ export function panicScenario(
   heightM = HEIGHT_M,
 ): Scenario {
   const panic = panicControlOf(setup)!;
-  const standing = Object.fromEntries(
-    Object.entries(witness.controls).filter(([id]) => id !== panic.id),
-  );
-  return scenario({
-    start: {
-      heightM,
-      speedMps,
-      rollDeg: attitude.rollDeg,
-      pitchDeg: attitude.pitchDeg,
-      controls: standing,
-    },
+  const made = scenario({
+    start: { heightM, speedMps, rollDeg: attitude.rollDeg, pitchDeg: attitude.pitchDeg },
     hands: [{ atS: 0, controls: { [panic.id]: panic.value } }],
     seconds: SECONDS,
   });
+  return { ...made, start: startedFrom(made.start, witness) };
 }
 
 /**
@@ -143,7 +140,7 @@ export function* panicMap(
   const { cruiseMps } = setup.airframe.measures;
   const speeds = SPEED_SHARES.map((share) => Math.round(share * cruiseMps * 10) / 10);
   const cells = new Map<string, PanicCell>();
-  const random = seeded(seed);
+  const random = randomOf(seed);
   const gone = new Set<string>();
   const map = (done: number): PanicMap => ({
     states,
@@ -162,7 +159,7 @@ export function* panicMap(
           // What does not come back as estimated is lost: it is not tried again.
           if (
             !gone.has(`${attitude.id} ${speedMps} ${state}`) &&
-            !tried(ready.pilot, cells, states[state]!, state, attitude, speedMps, draw)
+            !tried(ready.pilot, cells, states[state]!, attitude, speedMps)
           )
             gone.add(`${attitude.id} ${speedMps} ${state}`);
         // The first picture comes as it is made.
@@ -176,10 +173,8 @@ function tried(
   pilot: Pilot,
   cells: Map<string, PanicCell>,
   from: PanicState,
-  state: number,
   attitude: (typeof ATTITUDES)[number],
   speedMps: number,
-  draw: number,
 ): boolean {
   const made = panicScenario(pilot.setup, from, attitude, speedMps);
   const watch = recovering();
@@ -196,7 +191,7 @@ function tried(
       mostM: height,
       lost: levelS === undefined ? 1 : 0,
       flights: 1,
-      worst: { state, draw, scenario: made },
+      worst: { draw: pilot.draw, scenario: made },
     });
     return levelS !== undefined;
   }
@@ -205,7 +200,7 @@ function tried(
   cell.leastM = Math.min(cell.leastM, height);
   if (height > cell.mostM) {
     cell.mostM = height;
-    cell.worst = { state, draw, scenario: made };
+    cell.worst = { draw: pilot.draw, scenario: made };
   }
   return levelS !== undefined;
 }

@@ -7,6 +7,7 @@ import {
   type Memory,
   type Stimulus,
 } from '../chain';
+import { randomOf } from '../dice';
 import type { Setup } from '../setup';
 import { unitOf, CENTRAL, type Draw } from './estimates';
 import { rungeKutta } from './rk4';
@@ -22,6 +23,7 @@ import {
   readAttitude,
   setAttitude,
   STATES,
+  toBody,
   U,
   W,
   V,
@@ -58,6 +60,8 @@ export interface Moment {
   state: Float64Array;
   attitude: Attitude;
   heightM: number;
+  /** Over the ground, and through the air. */
+  speedMps: number;
   airspeedMps: number;
   frame: Frame;
   controls: Controls;
@@ -110,16 +114,12 @@ function fastestOf(setup: Setup, vehicle: Vehicle): number {
 /** A step times a pole may be so much: Runge–Kutta is stable to 2.78, and a dive is faster than the usual speed. */
 const STIFF = 1.1;
 
-/** The same dice for the same seed (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+/** Puts controls where they are named; `readScenario` refuses those a transmitter has not. */
+function put(chain: Chain, hands: Float64Array, controls: Readonly<Record<string, number>>): void {
+  for (const [id, value] of Object.entries(controls)) {
+    const at = chain.layout.controls.get(id);
+    if (at !== undefined) hands[at] = value;
+  }
 }
 
 /** Controls as a scenario starts: at rest, ready to fly, the throttle where the usual speed needs it, then as it says. */
@@ -141,10 +141,7 @@ export function startingHands({ setup, chain, vehicle }: Pilot, scenario: Scenar
       else high = middle;
     }
   openThrottle(setup, hands, vehicle.trim.motorPct > 0 ? high : 0);
-  for (const [id, value] of Object.entries(scenario.start.controls)) {
-    const at = chain.layout.controls.get(id);
-    if (at !== undefined) hands[at] = value;
-  }
+  put(chain, hands, scenario.start.controls);
   return hands;
 }
 
@@ -170,6 +167,8 @@ function startingState({ setup, vehicle }: Pilot, { start }: Scenario): Float64A
 
 /** How long before the start the program and the unit stand as they are, so that delays and latches are over. */
 const BEFORE_S = 3;
+/** One control after another, where the order matters. */
+const BETWEEN_S = 0.1;
 
 /**
  * Plays a scenario: the chain closed round the body, each joint on its own step. Ends with its time, with the ground,
@@ -199,7 +198,7 @@ export function play(
   const attitude = attitudeOf(y);
   const groundM = touchesM(setup);
   const airspeed = Math.hypot(y[U]!, y[V]!, y[W]!);
-  const wind = windOf(scenario.wind, seeded(scenario.seed), airspeed);
+  const wind = windOf(scenario.wind, randomOf(scenario.seed), airspeed);
   const rates = Float64Array.of(y[P]!, y[Q]!, y[R]!);
   const derivative = vehicle.derivative(controls);
   const integrate = rungeKutta(STATES);
@@ -212,9 +211,18 @@ export function play(
     stimulus.yawRateDegPerS = rates[2]! / RAD;
     stimulus.dtS = dtS;
   };
-  // What the hands did before: latches, delays and slow channels have come to rest, the model held level and still.
-  stimulus.dtS = steps.sendS;
-  for (let t = 0; t < BEFORE_S; t += steps.sendS) chain.step(stimulus, memory, frame);
+  // What the hands did before, the model held level and still; then latches, delays and slow channels come to rest.
+  const stand = (forS: number) => {
+    stimulus.dtS = steps.sendS;
+    for (let t = 0; t < forS; t += steps.sendS) chain.step(stimulus, memory, frame);
+  };
+  for (const move of scenario.start.before)
+    if ('waitS' in move) stand(move.waitS);
+    else {
+      put(chain, stimulus.controls, { [move.control]: move.value });
+      stand(BETWEEN_S);
+    }
+  stand(BEFORE_S);
   feel(0);
   chain.step(stimulus, memory, frame);
   servos.put(frame.servoDeg);
@@ -222,13 +230,16 @@ export function play(
   controls.surfaceDeg.set(frame.surfaceDeg);
   // The wind carries it from the first moment: its speed is through the air.
   wind(0, controls.wind);
-  addWind(y, controls.wind);
+  const gust = new Float64Array(3);
+  toBody(y, controls.wind, gust);
+  for (const [i, at] of [U, V, W].entries()) y[at]! += gust[i]!;
 
   const moment: Moment = {
     timeS: 0,
     state: y,
     attitude,
     heightM: -y[D]!,
+    speedMps: Math.hypot(y[U]!, y[V]!, y[W]!),
     airspeedMps: airspeed,
     frame,
     controls,
@@ -250,10 +261,7 @@ export function play(
     if (t >= nextSend - 1e-9) {
       nextSend += steps.sendS;
       for (; nextHand < scenario.hands.length && scenario.hands[nextHand]!.atS <= t; nextHand++)
-        for (const [id, value] of Object.entries(scenario.hands[nextHand]!.controls)) {
-          const at = chain.layout.controls.get(id);
-          if (at !== undefined) stimulus.controls[at] = value;
-        }
+        put(chain, stimulus.controls, scenario.hands[nextHand]!.controls);
       for (
         ;
         nextSignal < scenario.signal.length && scenario.signal[nextSignal]!.atS <= t;
@@ -283,18 +291,11 @@ export function play(
     rates[2]! += smooth * (y[R]! - rates[2]!);
     moment.timeS = t + steps.bodyS;
     moment.heightM = -y[D]!;
-    moment.airspeedMps = Math.hypot(y[U]!, y[V]!, y[W]!);
+    toBody(y, controls.wind, gust);
+    moment.speedMps = Math.hypot(y[U]!, y[V]!, y[W]!);
+    moment.airspeedMps = Math.hypot(y[U]! - gust[0]!, y[V]! - gust[1]!, y[W]! - gust[2]!);
     moment.linkUp = stimulus.linkUp;
     show();
     if (moment.heightM <= groundM) break;
   }
-}
-
-/** A steady wind added to what the model does through the air. */
-function addWind(y: Float64Array, [north, east, down]: Float64Array): void {
-  const [a, b, c, d] = [y[6]!, y[7]!, y[8]!, y[9]!];
-  const [n, e, z] = [north!, east!, down!];
-  y[U]! += (1 - 2 * (c * c + d * d)) * n + 2 * (b * c + a * d) * e + 2 * (b * d - a * c) * z;
-  y[V]! += 2 * (b * c - a * d) * n + (1 - 2 * (b * b + d * d)) * e + 2 * (c * d + a * b) * z;
-  y[W]! += 2 * (b * d + a * c) * n + 2 * (c * d - a * b) * e + (1 - 2 * (b * b + c * c)) * z;
 }

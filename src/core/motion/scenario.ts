@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { describeIssue, type Result } from '../setup';
 
 /** The hands at a moment: controls by their ids, −100…100. They stay until moved again. */
-const HandsSchema = z.record(z.string().min(1).max(40), z.number().min(-100).max(100));
+const Pct = z.number().min(-100).max(100);
+const HandsSchema = z.record(z.string().min(1).max(40), Pct);
 
 const Mps = (most: number) => z.number().min(-most).max(most);
 
@@ -23,6 +25,16 @@ export const ScenarioSchema = z.strictObject({
       .default({}),
     /** Controls before it starts; the others are at rest, the throttle where its usual speed needs it. */
     controls: HandsSchema.default({}),
+    /** What the hands do before it starts, where the order matters: latches and delays remember it. */
+    before: z
+      .array(
+        z.union([
+          z.strictObject({ control: z.string().min(1).max(40), value: Pct }),
+          z.strictObject({ waitS: z.number().min(0).max(60) }),
+        ]),
+      )
+      .max(100)
+      .default([]),
   }),
   /** Moves of the hands, in order of time. */
   hands: z
@@ -58,23 +70,19 @@ export type ScenarioInput = z.input<typeof ScenarioSchema>;
 
 export const scenario = (input: ScenarioInput): Scenario => ScenarioSchema.parse(input);
 
-export type ScenarioRead =
-  { ok: true; value: Scenario } | { ok: false; problems: { path: string; reason: string }[] };
+/** When something happens in a scenario first: hands, signal or a gust; from its start where nothing does. */
+export function happensAtS({ hands, signal, wind }: Scenario): number {
+  const times = [...hands, ...signal, ...(wind.gust ? [wind.gust] : [])].map((h) => h.atS);
+  return times.length === 0 ? 0 : Math.min(...times);
+}
 
 /**
  * Reads a scenario from anything at all.
  * @param controls ids of the transmitter's controls: others are refused with their path
  */
-export function readScenario(raw: unknown, controls: readonly string[]): ScenarioRead {
+export function readScenario(raw: unknown, controls: readonly string[]): Result<Scenario> {
   const parsed = ScenarioSchema.safeParse(raw);
-  if (!parsed.success)
-    return {
-      ok: false,
-      problems: parsed.error.issues.map((issue) => ({
-        path: `/${issue.path.map(String).join('/')}`,
-        reason: issue.message,
-      })),
-    };
+  if (!parsed.success) return { ok: false, problems: parsed.error.issues.flatMap(describeIssue) };
   const value = parsed.data;
   const unknown = (hands: Readonly<Record<string, number>>, at: string) =>
     Object.keys(hands)
@@ -82,6 +90,9 @@ export function readScenario(raw: unknown, controls: readonly string[]): Scenari
       .map((id) => ({ path: `${at}/${id}`, reason: `the transmitter has no control "${id}"` }));
   const problems = [
     ...unknown(value.start.controls, '/start/controls'),
+    ...value.start.before.flatMap((m, i) =>
+      'control' in m ? unknown({ [m.control]: m.value }, `/start/before/${i}`) : [],
+    ),
     ...value.hands.flatMap((h, i) => unknown(h.controls, `/hands/${i}/controls`)),
   ];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value };

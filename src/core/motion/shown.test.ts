@@ -31,7 +31,7 @@ const SPOILED = MUTATIONS.flatMap(({ requirement, words, start, spoil }) => {
 const flown = (setup: Setup, finding: Finding) => {
   const shown = shownOf(setup, finding);
   if (!shown.ok) return undefined;
-  const outcome = fly(setup, shown.scenario, shown.atS);
+  const outcome = fly(setup, shown.scenario);
   return outcome.ok ? { shown, flown: outcome.flown } : undefined;
 };
 
@@ -49,7 +49,7 @@ describe('Show it', () => {
     for (const finding of verify(setup).filter((f) => f.severity === 'stop')) {
       const seen = flown(setup, finding);
       if (!seen) continue;
-      const story = storyWords(seen.flown, seen.shown.atS);
+      const story = storyWords(seen.flown);
       expect(story, finding.says).toMatch(/flying|ground|level/);
       for (const p of seen.flown.points)
         expect(Number.isFinite(p.heightM + p.rollDeg + p.airspeedMps)).toBe(true);
@@ -75,7 +75,7 @@ describe('Show it', () => {
       const before = flown(setup, finding)!;
       const read = parseSetup(applyPatch(setup, finding.remedies[0]!.patch));
       if (!read.ok) throw new Error('the repair leaves no Setup');
-      const after = fly(read.value, before.shown.scenario, before.shown.atS);
+      const after = fly(read.value, before.shown.scenario);
       if (!after.ok) throw new Error(after.reason);
       const turn = (r: { rollDeg: number; pitchDeg: number }) =>
         carries === 'aileron' ? r.rollDeg : r.pitchDeg;
@@ -95,7 +95,7 @@ describe('Show it', () => {
       const before = flown(setup, finding)!;
       expect(endedWell(before.flown)).toBe(false);
       const right = makeSetup(kind);
-      const after = fly(right, before.shown.scenario, before.shown.atS);
+      const after = fly(right, before.shown.scenario);
       if (!after.ok) throw new Error(after.reason);
       expect(endedWell(after.flown)).toBe(true);
     },

@@ -12,7 +12,7 @@ import {
   type Recovery,
 } from './observers';
 import { play, readyToFly, touchesM } from './runner';
-import type { Scenario } from './scenario';
+import { happensAtS, type Scenario } from './scenario';
 import { situationFor } from './shown-in';
 import { flies, SITUATIONS, situationOf, type SituationId } from './situations';
 
@@ -32,10 +32,11 @@ const REACTION_S = 0.7;
 
 export type Outcome = { ok: true; flown: Flown } | { ok: false; reason: string };
 
-/** Plays one scenario with one model, everything as estimated. @param atS when something happens in it */
-export function fly(setup: Setup, scenario: Scenario, atS = 1, draw: Draw = CENTRAL): Outcome {
+/** Plays one scenario with one model: as estimated, unless another it may be is given. */
+export function fly(setup: Setup, scenario: Scenario, draw: Draw = CENTRAL): Outcome {
   const ready = readyToFly(setup, draw);
   if (!ready.ok) return ready;
+  const atS = happensAtS(scenario);
   const end = ending(touchesM(setup));
   const reaction = reacting(atS, REACTION_S);
   const track = tracking(EVERY_S);
@@ -54,7 +55,7 @@ export function fly(setup: Setup, scenario: Scenario, atS = 1, draw: Draw = CENT
 }
 
 export type Shown =
-  | { ok: true; situation: SituationId; words: string; atS: number; scenario: Scenario }
+  | { ok: true; situation: SituationId; words: string; scenario: Scenario }
   | { ok: false; why: string };
 
 /** What would show a finding: its state in a usual situation; or why nothing flies. */
@@ -62,14 +63,11 @@ export function shownOf(setup: Setup, finding: Finding): Shown {
   if (!flies(setup)) return { ok: false, why: 'it does not fly: put it on the rig' };
   const shown = situationFor(finding);
   if (typeof shown !== 'string') return { ok: false, why: shown.why };
-  const scenario = situationOf(setup, shown, finding.witness);
-  const late = scenario.seconds - situationOf(setup, shown).seconds;
   return {
     ok: true,
     situation: shown,
     words: SITUATIONS[shown].words,
-    atS: SITUATIONS[shown].atS + late,
-    scenario,
+    scenario: situationOf(setup, shown, finding.witness),
   };
 }
 
@@ -92,10 +90,13 @@ const startsOver = ({ start }: Scenario): boolean =>
   Math.abs(start.rollDeg) > 60 || Math.abs(start.pitchDeg ?? 0) > 45;
 
 /** What happened, in words: "rolls right, on its back after 0.6 s, on the ground after 1.4 s". Times from what was done. */
-export function storyWords(
-  { ending: e, reaction, recovery, scenario }: Omit<Flown, 'points'>,
-  atS: number,
-): string {
+export function storyWords({
+  ending: e,
+  reaction,
+  recovery,
+  scenario,
+}: Omit<Flown, 'points'>): string {
+  const atS = happensAtS(scenario);
   const since = (s: number) => seconds(Math.max(0, s - atS));
   const over = startsOver(scenario);
   const down =

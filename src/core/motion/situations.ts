@@ -1,4 +1,4 @@
-import { kindOf, type Setup } from '../setup';
+import { isSteeringStick, kindOf, type Setup } from '../setup';
 import { panicControlOf, type Witness } from '../verify';
 import { scenario, type Scenario, type ScenarioInput } from './scenario';
 
@@ -7,11 +7,11 @@ interface Situation {
   /** As a heading: "On its back at 60 m". */
   words: string;
   make(setup: Setup): ScenarioInput;
-  /** When something happens in it: hands of a witness that move surfaces move then. */
-  atS: number;
 }
 
-const SIDE_GUST = { atS: 1, lastsS: 0.8, northMps: 0, eastMps: 4, upMps: 2 };
+/** When something happens: the model has flown straight till then. */
+const THEN_S = 1;
+const SIDE_GUST = { atS: THEN_S, lastsS: 0.8, northMps: 0, eastMps: 4, upMps: 2 };
 /** A hand throws about so fast, from about so high. Common practice, no source. */
 const THROWN = { mps: 8, heightM: 1.9 } as const;
 
@@ -19,44 +19,38 @@ const THROWN = { mps: 8, heightM: 1.9 } as const;
 export const SITUATIONS = {
   pass: {
     words: 'Level pass at 40 m, a gust from the left',
-    atS: 1,
     make: () => ({ start: { heightM: 40 }, wind: { gust: SIDE_GUST }, seconds: 12 }),
   },
   stick: {
     words: 'Level pass at 60 m, the stick moved after 1 s',
-    atS: 1,
     make: () => ({ start: { heightM: 60 }, seconds: 6 }),
   },
   'hands-off': {
     words: 'Level pass at 40 m, sticks released',
-    atS: 1,
     make: () => ({ start: { heightM: 40 }, seconds: 30 }),
   },
   inverted: {
     words: 'On its back at 60 m, panic after 1 s',
-    atS: 1,
     make: (setup) => {
       const panic = panicControlOf(setup);
       return {
         start: { heightM: 60, rollDeg: 178, pitchDeg: 0 },
-        hands: panic ? [{ atS: 1, controls: { [panic.id]: panic.value } }] : [],
+        hands: panic ? [{ atS: THEN_S, controls: { [panic.id]: panic.value } }] : [],
         seconds: 12,
       };
     },
   },
   lost: {
     words: 'Signal lost at 50 m, wind of 4 m/s',
-    atS: 1,
     make: () => ({
       start: { heightM: 50 },
       wind: { eastMps: 4, turbulenceMps: 0.4 },
-      signal: [{ atS: 1, up: false }],
+      signal: [{ atS: THEN_S, up: false }],
       seconds: 120,
     }),
   },
   launch: {
     words: 'Thrown by hand at 8 m/s',
-    atS: 0.3,
     make: (setup) => {
       const { launch } = setup.intents.program;
       const throttle = setup.transmitter.controls.find((c) => c.hand === 'throttle');
@@ -83,57 +77,55 @@ export const SITUATION_IDS = Object.keys(SITUATIONS) as SituationId[];
 export const flies = ({ airframe }: Pick<Setup, 'airframe'>): boolean =>
   kindOf(airframe).moves === 'air';
 
-/** A moved control waits so long for the next, so that what is in order stays in order. */
-const BETWEEN_S = 0.3;
-
 /**
- * A situation with the hands of a state in it: switches and knobs stand so from the start (or are moved in order, where
- * the order matters), sticks are moved when something happens.
+ * A situation with the hands of a state in it: switches and knobs stand so from the start, or were moved in order where
+ * the order matters; sticks are moved when something happens.
  */
 export function situationOf(setup: Setup, id: SituationId, witness?: Witness): Scenario {
-  const { make, atS } = SITUATIONS[id] as Situation;
-  const made = scenario(make(setup));
+  const made = scenario((SITUATIONS[id] as Situation).make(setup));
   if (!witness) return made;
-  const { controls } = setup.transmitter;
-  const panic = panicControlOf(setup);
-  const kind = (control: string) => controls.find((c) => c.id === control)?.kind;
-  const moves = (control: string) =>
-    kind(control) === 'stick' && controls.find((c) => c.id === control)?.hand !== 'throttle';
-  const steps = witness.steps ?? [];
-  const ordered = steps.length > 0;
-  let at = 0;
-  const before = steps.flatMap((s) => {
-    if ('waitS' in s) {
-      at += s.waitS;
-      return [];
-    }
-    at += BETWEEN_S;
-    return [{ atS: at, controls: { [s.control]: s.value } }];
-  });
-  const standing = Object.entries(witness.controls).filter(
-    ([control]) => !moves(control) && !(id === 'inverted' && control === panic?.id),
-  );
-  const moving = Object.entries(witness.controls).filter(([control]) => moves(control));
-  const late = ordered ? at : 0;
-  return scenario({
+  const { standing, moved } = apart(setup, witness);
+  // Panic is pressed when the situation has it.
+  const panic = id === 'inverted' ? panicControlOf(setup)?.id : undefined;
+  return {
     ...made,
-    start: {
-      ...made.start,
-      controls: ordered
-        ? made.start.controls
-        : { ...made.start.controls, ...Object.fromEntries(standing) },
-    },
+    start: startedFrom(made.start, without(standing, panic)),
     hands: [
-      ...before,
-      ...made.hands.map((h) => ({ ...h, atS: h.atS + late })),
-      ...(id === 'stick' && moving.length > 0
-        ? [{ atS: atS + late, controls: Object.fromEntries(moving) }]
+      ...made.hands,
+      ...(id === 'stick' && Object.keys(moved).length > 0
+        ? [{ atS: THEN_S, controls: moved }]
         : []),
     ],
-    signal: made.signal.map((s) => ({ ...s, atS: s.atS + late })),
-    wind: made.wind.gust
-      ? { ...made.wind, gust: { ...made.wind.gust, atS: made.wind.gust.atS + late } }
-      : made.wind,
-    seconds: made.seconds + late,
-  });
+  };
 }
+
+/** A state with its steering sticks released, and where it has them. */
+export function apart(setup: Setup, witness: Witness): { standing: Witness; moved: Hands } {
+  const sticks = setup.transmitter.controls.filter(isSteeringStick).map((c) => c.id);
+  const moved = Object.entries(witness.controls).filter(([id]) => sticks.includes(id));
+  return {
+    standing: sticks.reduce((left, id) => without(left, id), witness),
+    moved: Object.fromEntries(moved),
+  };
+}
+
+type Hands = Readonly<Record<string, number>>;
+
+/** A state without one of its controls. */
+function without({ steps, ...witness }: Witness, id: string | undefined): Witness {
+  const controls = Object.entries(witness.controls).filter(([own]) => own !== id);
+  return {
+    ...witness,
+    controls: Object.fromEntries(controls),
+    ...(steps ? { steps: steps.filter((s) => 'waitS' in s || s.control !== id) } : {}),
+  };
+}
+
+/** A start in a state of the program: what was moved in order was moved before. */
+export const startedFrom = (
+  start: Scenario['start'],
+  { controls, steps }: Witness,
+): Scenario['start'] =>
+  steps
+    ? { ...start, before: [...start.before, ...steps] }
+    : { ...start, controls: { ...start.controls, ...controls } };

@@ -49,6 +49,31 @@ export function readAttitude(y: Float64Array, out: Attitude): void {
   out.headingDeg = Math.atan2(2 * (a * d + b * c), 1 - 2 * (c * c + d * d)) / RAD;
 }
 
+/** Air or speed over the ground, in earth axes, as the body feels it: the transpose of body to earth. */
+export function toBody(y: Float64Array, earth: Float64Array, out: Float64Array): void {
+  const a = y[Q0]!;
+  const b = y[Q1]!;
+  const c = y[Q2]!;
+  const d = y[Q3]!;
+  const n = earth[0]!;
+  const e = earth[1]!;
+  const z = earth[2]!;
+  out[0] = (1 - 2 * (c * c + d * d)) * n + 2 * (b * c + a * d) * e + 2 * (b * d - a * c) * z;
+  out[1] = 2 * (b * c - a * d) * n + (1 - 2 * (b * b + d * d)) * e + 2 * (c * d + a * b) * z;
+  out[2] = 2 * (b * d + a * c) * n + 2 * (c * d - a * b) * e + (1 - 2 * (b * b + c * c)) * z;
+}
+
+/** Speed towards the ground, m/s. */
+export function sinkOf(y: Float64Array): number {
+  const a = y[Q0]!;
+  const b = y[Q1]!;
+  const c = y[Q2]!;
+  const d = y[Q3]!;
+  return (
+    2 * (b * d - a * c) * y[U]! + 2 * (c * d + a * b) * y[V]! + (1 - 2 * (b * b + c * c)) * y[W]!
+  );
+}
+
 /** The short way between two headings or banks, −180…180. */
 export const shortWay = (deg: number): number =>
   deg > 180 ? deg - 360 : deg < -180 ? deg + 360 : deg;

@@ -1,9 +1,7 @@
-import { hingeOf, placeOf, type Placed } from '../model';
+import { hingeOf, placeOf, pushOf, type Placed, type Vector } from '../model';
 import { type Airframe, type Surface } from '../setup';
 import { FINITE, finiteShare, flapOf, SECTION_SLOPE, type Draw } from './estimates';
 import { RAD } from './state';
-
-type Vector = readonly [x: number, y: number, z: number];
 
 /** A piece of a lifting part: where it is, which way its chord and its lift point, how large it is, what moves on it. */
 export interface Strip {
@@ -40,12 +38,6 @@ const TAIL_STRIPS = 3;
 const TAIL_FLAP = 0.38;
 /** A fin on a body counts as longer than it is. Common practice, no source. */
 const FIN_ENDPLATE = 1.55;
-
-const cross = (a: Vector, b: Vector): Vector => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
 
 /** Roles whose parts are the trailing edge of the wing. */
 const ON_WING: ReadonlySet<Surface['role']> = new Set(['aileron', 'flaperon', 'flap', 'elevon']);
@@ -116,9 +108,7 @@ function tailStrips(
   const chord = surface.chordMm / TAIL_FLAP / 1000;
   const long = place.spanMm / 1000;
   const hinge = hingeOf(place, surface);
-  // What moves its positive way pushes the other way.
-  const goes = cross(hinge, [-1, 0, 0]);
-  const normal: Vector = [-goes[0] || 0, -goes[1] || 0, -goes[2] || 0];
+  const normal = pushOf(place, surface);
   const upright = Math.abs(place.tiltDeg) > 60;
   const aspect = Math.max(0.8, (long / chord) * (upright ? FIN_ENDPLATE : 1));
   const whole = upright || surface.side === 'centre' ? aspect : 2 * aspect;

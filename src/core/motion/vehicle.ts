@@ -1,12 +1,12 @@
 import { G_MPS2 } from '../level';
-import { motorPlaceOf } from '../model';
+import { motorPlaceOf, thrustLine } from '../model';
 import type { Airframe, Setup } from '../setup';
 import { AIR_KG_M3, SECTION_DRAG, sectionAt } from './air';
 import { rigidBody, type Inertia } from './body';
 import { dragOf, fuselageOf, inertiaOf, thrustOf, type Draw, type Thrust } from './estimates';
 import { OSWALD } from './estimates/drag';
 import type { Derivative } from './rk4';
-import { P, Q, Q0, Q1, Q2, Q3, R, RAD, U, V, W, WASH } from './state';
+import { P, Q, R, RAD, toBody, U, V, W, WASH } from './state';
 import { stripsOf, type Strip } from './strips';
 
 /** What stands on the model for a moment: where its surfaces and motors are, and the wind over the ground. */
@@ -18,7 +18,7 @@ export interface Controls {
   wind: Float64Array;
 }
 
-/** What keeps a model in the air at its usual speed, found by `trimOf`. */
+/** What keeps a model in the air at its usual speed, found by `trimmed`. */
 export interface Trim {
   /** Wing to body, radians. */
   incidence: number;
@@ -76,15 +76,14 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
   const bodyDrag = Math.max(0.1 * wholeDrag, wholeDrag - area * SECTION_DRAG);
   const motors = airframe.motors.map((m) => {
     const place = motorPlaceOf(airframe, m);
-    const up = place.upDeg * RAD;
-    const right = place.rightDeg * RAD;
+    const [fx, fy, fz] = thrustLine(place);
     return {
       x: place.forwardMm / 1000,
       y: place.rightMm / 1000,
       z: place.downMm / 1000,
-      fx: Math.cos(up) * Math.cos(right),
-      fy: Math.cos(up) * Math.sin(right),
-      fz: -Math.sin(up),
+      fx,
+      fy,
+      fz,
       share: 1 / airframe.motors.length,
     };
   });
@@ -119,25 +118,16 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
   const kept = new Float64Array(count);
   const [alongChord, alongNormal] = [new Float64Array(count), new Float64Array(count)];
   const flaps = new Float64Array(airframe.surfaces.length);
+  const gust = new Float64Array(3);
   const section = { lift: 0, drag: 0 };
   const tailAt = strips.reduce((x, s) => (s.behind ? Math.min(x, s.at[0]) : x), 0);
   const tailArm = Math.max(0.05, -tailAt);
 
   const forces: Vehicle['forces'] = (y, { surfaceDeg, motorPct, wind }, force, moment) => {
-    const a = y[Q0]!;
-    const b = y[Q1]!;
-    const c = y[Q2]!;
-    const d = y[Q3]!;
-    const wn = wind[0]!;
-    const we = wind[1]!;
-    const wd = wind[2]!;
-    // Wind in body axes: the transpose of body to earth.
-    const wu = (1 - 2 * (c * c + d * d)) * wn + 2 * (b * c + a * d) * we + 2 * (b * d - a * c) * wd;
-    const wv = 2 * (b * c - a * d) * wn + (1 - 2 * (b * b + d * d)) * we + 2 * (c * d + a * b) * wd;
-    const ww = 2 * (b * d + a * c) * wn + 2 * (c * d - a * b) * we + (1 - 2 * (b * b + c * c)) * wd;
-    const u = y[U]! - wu;
-    const v = y[V]! - wv;
-    const w = y[W]! - ww;
+    toBody(y, wind, gust);
+    const u = y[U]! - gust[0]!;
+    const v = y[V]! - gust[1]!;
+    const w = y[W]! - gust[2]!;
     const p = y[P]!;
     const q = y[Q]!;
     const r = y[R]!;
@@ -166,10 +156,10 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       alongNormal[i] = vn;
       const t = -vn / vc;
       // Nearly always the wind comes from ahead: the series is exact to 1e-9 there, and many times quicker.
-      const a = vc > 0 && t < 0.2 && t > -0.2 ? nearAtan(t) : Math.atan2(-vn, vc);
-      angle[i] = a;
+      const from = vc > 0 && t < 0.2 && t > -0.2 ? nearAtan(t) : Math.atan2(-vn, vc);
+      angle[i] = from;
       const at = surfaces[i]!;
-      kept[i] = at < 0 ? a : a + tau[i]! * flaps[at]!;
+      kept[i] = at < 0 ? from : from + tau[i]! * flaps[at]!;
     }
     for (let i = 0; i < count; i++) {
       const vc = alongChord[i]!;

@@ -54,7 +54,7 @@ export const UNIT = sentences('unit', {
     dials: string;
     presses: string[];
     corners?: string[] | undefined;
-    /** How it is told which way it is mounted. */
+    /** How the unit learns its mounting. */
     learned?: string | undefined;
   }) => `${what.label}: ${CONFIRMED[by]}.`,
   'stands-at': ({ row }: { row: Named }) => row.label,

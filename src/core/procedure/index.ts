@@ -15,6 +15,7 @@ export {
 export { STEPS } from './steps';
 export {
   EVERYWHERE,
+  isWhole,
   PLACE_IDS,
   STATION_IDS,
   wayTitle,

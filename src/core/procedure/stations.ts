@@ -48,6 +48,9 @@ export function wayTitle(group: WayGroup, airframe: Pick<Airframe, 'kind' | 'mot
 /** Places that belong to every step: the order of work as a whole, and the rig in full. */
 export const EVERYWHERE = { job: 'The whole job', rig: 'Rig', fly: 'Fly' } as const;
 
+/** Of those, the ones that take the whole window: nothing stands beside or below them. */
+export const isWhole = (id: StationId | undefined): boolean => id === 'rig' || id === 'fly';
+
 export type PlaceId = (typeof WAY)[WayGroup][number];
 export type StationId = PlaceId | keyof typeof EVERYWHERE;
 

@@ -1,4 +1,4 @@
-import type { ChannelFunction } from './functions';
+import { STEERING_STICKS, type ChannelFunction } from './functions';
 import type { Transmitter } from './schema/transmitter';
 
 /** What is said of the hands of a transmitter. */
@@ -42,3 +42,7 @@ export function handsOn({ hands, controls }: Held): NonNullable<Transmitter['han
 
 /** What the hands of this transmitter are called. */
 export const handWords = (transmitter: Held): HandWords => WORDS[handsOn(transmitter)];
+
+/** A stick that turns the model, and not the throttle. */
+export const isSteeringStick = ({ kind, hand }: Transmitter['controls'][number]): boolean =>
+  kind === 'stick' && hand !== undefined && STEERING_STICKS.includes(hand);

@@ -49,6 +49,10 @@ export interface Finding extends Omit<Found, 'without' | 'of'> {
   requirements: RequirementId[];
 }
 
+/** Names a finding as long as it is there, whatever else is found. */
+export const findingKey = ({ rule, says }: Pick<Finding, 'rule' | 'says'>): string =>
+  `${rule} ${says}`;
+
 /** What a failure is about, for rules to recognise. */
 export interface About {
   axis?: Axis;

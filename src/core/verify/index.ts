@@ -1,3 +1,4 @@
+export { findingKey } from './finding';
 export type { About, Failure, Finding, Remedy, Severity, Witness, WitnessStep } from './finding';
 export type { Rule } from './rule';
 export * from './explore';

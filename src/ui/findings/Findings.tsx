@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { situationFor } from '@/core/motion';
 import { kindOf } from '@/core/setup';
-import type { Finding, Severity } from '@/core/verify';
+import { findingKey, type Finding, type Severity } from '@/core/verify';
 import type { Status } from '@/core/logbook';
 import { STEPS, type StepId } from '@/core/procedure';
 import { useModel } from '../open/modelStore';
@@ -69,15 +69,14 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
   const edit = useModel((s) => s.edit);
   const id = useModel((s) => s.id);
   const canFly = useModel((s) => kindOf(s.setup.airframe).moves === 'air');
-  const all = useVerdict();
-  const { reasons } = all;
+  const { reasons } = useVerdict();
   const show = useShow();
   return (
     <ul className="mt-2 flex flex-col gap-4">
       {groupsOf(findings).map(([first, ...others]) => {
         const rule = reasons[first.rule] ?? { title: first.rule, why: '' };
         return (
-          <li key={`${first.rule} ${first.says}`}>
+          <li key={findingKey(first)}>
             <StatusMark status={STATUS[first.severity]} words={rule.title} />
             {[first, ...others].map((f) => (
               <p key={f.says}>{f.says}</p>
@@ -97,7 +96,7 @@ function FindingList({ findings }: { findings: readonly Finding[] }) {
               {canFly && typeof situationFor(first) === 'string' && (
                 <Link
                   className="btn text-left text-sm"
-                  href={`/models/${id}/fly?finding=${all.findings?.indexOf(first) ?? 0}`}
+                  href={`/models/${id}/fly?finding=${encodeURIComponent(findingKey(first))}`}
                 >
                   See it fly
                 </Link>

@@ -62,15 +62,7 @@ export function FlyChart({
             vectorEffect="non-scaling-stroke"
           />
         ))}
-        <line
-          x1={x(atS)}
-          x2={x(atS)}
-          y1={0}
-          y2={HIGH}
-          stroke="var(--accent)"
-          strokeDasharray="5 4"
-          vectorEffect="non-scaling-stroke"
-        />
+        <At x={x(atS)} stroke="var(--accent)" dashes="5 4" />
         <path
           d={line(other)}
           fill="none"
@@ -85,16 +77,22 @@ export function FlyChart({
           strokeWidth={2}
           vectorEffect="non-scaling-stroke"
         />
-        <line
-          x1={x(timeS)}
-          x2={x(timeS)}
-          y1={0}
-          y2={HIGH}
-          stroke="var(--ink)"
-          strokeWidth={1.5}
-          vectorEffect="non-scaling-stroke"
-        />
+        <At x={x(timeS)} stroke="var(--ink)" />
       </svg>
     </figure>
   );
 }
+
+/** A moment, as an upright line. */
+const At = ({ x, stroke, dashes }: { x: number; stroke: string; dashes?: string }) => (
+  <line
+    x1={x}
+    x2={x}
+    y1={0}
+    y2={HIGH}
+    stroke={stroke}
+    strokeWidth={1.5}
+    strokeDasharray={dashes}
+    vectorEffect="non-scaling-stroke"
+  />
+);

@@ -4,19 +4,21 @@ import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import {
   ATTITUDES,
+  CENTRAL,
   ESTIMATES,
   motionFile,
   readMotion,
   shownOf,
   SITUATIONS,
   situationOf,
+  type Draw,
   type PanicCell,
   type Scenario,
   type SituationId,
 } from '@/core/motion';
 import { applyPatch } from '@/core/patch';
 import { kindOf, parseSetup, type Setup } from '@/core/setup';
-import type { Finding } from '@/core/verify';
+import { findingKey, type Finding } from '@/core/verify';
 import { useModel } from '../open/modelStore';
 import { useVerdict } from '../open/verdict';
 import { Fold } from '../parts/Fold';
@@ -29,9 +31,8 @@ import { usePanicMap, useOverview } from './useFlights';
 /** What was chosen to be looked at. */
 type Chosen =
   | { kind: 'situation'; id: SituationId }
-  | { kind: 'finding'; at: number }
-  | { kind: 'cell'; words: string; scenario: Scenario }
-  | { kind: 'file'; words: string; scenario: Scenario };
+  | { kind: 'finding'; key: string }
+  | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw };
 
 /** The model with the first repair of a finding, where it has one that leaves a whole Setup. */
 function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup } | undefined {
@@ -45,11 +46,11 @@ function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup
 function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): Shown | undefined {
   switch (chosen.kind) {
     case 'situation': {
-      const { words, atS } = SITUATIONS[chosen.id];
-      return { words, atS, setup, scenario: situationOf(setup, chosen.id) };
+      const { words } = SITUATIONS[chosen.id];
+      return { words, setup, scenario: situationOf(setup, chosen.id), draw: CENTRAL };
     }
     case 'finding': {
-      const finding = findings[chosen.at];
+      const finding = findings.find((f) => findingKey(f) === chosen.key);
       if (!finding) return undefined;
       const shown = shownOf(setup, finding);
       if (!shown.ok) return undefined;
@@ -57,15 +58,14 @@ function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): S
       return {
         words: shown.words,
         says: finding.says,
-        atS: shown.atS,
         setup,
         scenario: shown.scenario,
+        draw: CENTRAL,
         ...(after ? { after } : {}),
       };
     }
-    case 'cell':
-    case 'file':
-      return { words: chosen.words, atS: 0, setup, scenario: chosen.scenario };
+    case 'flight':
+      return { words: chosen.words, setup, scenario: chosen.scenario, draw: chosen.draw };
   }
 }
 
@@ -85,7 +85,7 @@ function Field({ setup }: { setup: Setup }) {
   const { findings } = useVerdict();
   const asked = useSearchParams().get('finding');
   const [chosen, setChosen] = useState<Chosen | undefined>(
-    asked === null ? undefined : { kind: 'finding', at: Number(asked) || 0 },
+    asked === null ? undefined : { kind: 'finding', key: asked },
   );
   const [mapAsked, setMapAsked] = useState(false);
   const overview = useOverview(setup);
@@ -98,9 +98,9 @@ function Field({ setup }: { setup: Setup }) {
         : shownFor(setup, [], { kind: 'situation', id: 'pass' })),
     [setup, findings, chosen],
   );
-  const wrong = (findings ?? []).flatMap((finding, at) => {
+  const wrong = (findings ?? []).flatMap((finding) => {
     const flown = shownOf(setup, finding);
-    return flown.ok && finding.severity !== 'note' ? [{ at, finding }] : [];
+    return flown.ok && finding.severity !== 'note' ? [finding] : [];
   });
   const answer = overview && 'answer' in overview ? overview.answer : undefined;
   if (answer && !answer.ok)
@@ -136,16 +136,13 @@ function Field({ setup }: { setup: Setup }) {
         {wrong.length > 0 && (
           <Section title="What is wrong, seen to happen">
             <ul className="mt-1">
-              {wrong.map(({ at, finding }) =>
+              {wrong.map((finding) =>
                 row(
-                  `finding ${at}`,
+                  findingKey(finding),
                   finding.says,
                   finding.severity === 'stop' ? 'a stop' : 'a caution',
                   false,
-                  {
-                    kind: 'finding',
-                    at,
-                  },
+                  { kind: 'finding', key: findingKey(finding) },
                 ),
               )}
             </ul>
@@ -183,12 +180,12 @@ function Field({ setup }: { setup: Setup }) {
         )}
         {mapAsked && !panic && <p aria-live="polite">Flying …</p>}
         {panic?.failed !== undefined && <p role="alert">Not flown: {panic.failed}.</p>}
-        {panic?.done && !panic.map && panic.failed === undefined && (
+        {panic?.done && !panic.so && panic.failed === undefined && (
           <p>No control of this program calls panic recovery.</p>
         )}
-        {panic?.map && (
+        {panic?.so && (
           <PanicMapTable
-            map={panic.map}
+            map={panic.so}
             done={panic.done}
             onShow={(cell) => setChosen(chosenCell(cell))}
           />
@@ -214,9 +211,10 @@ function Field({ setup }: { setup: Setup }) {
 }
 
 const chosenCell = ({ attitude, speedMps, worst }: PanicCell): Chosen => ({
-  kind: 'cell',
+  kind: 'flight',
   words: `Panic at once, ${ATTITUDES.find((a) => a.id === attitude)!.words}, ${speedMps} m/s`,
   scenario: worst.scenario,
+  draw: worst.draw,
 });
 
 /** A motion kept as a file, and one read from a file. */
@@ -248,7 +246,13 @@ function Files({
     setProblem(
       read.ok ? undefined : `${read.problems[0]!.path} ${read.problems[0]!.reason}`.trim(),
     );
-    if (read.ok) onRead({ kind: 'file', words: read.value.story, scenario: read.value.scenario });
+    if (read.ok)
+      onRead({
+        kind: 'flight',
+        words: read.value.story,
+        scenario: read.value.scenario,
+        draw: CENTRAL,
+      });
   };
   return (
     <div className="flex flex-wrap items-center gap-2">

@@ -23,19 +23,19 @@ export function Footprint({ setup }: { setup: Setup }) {
       )}
       {found?.failed !== undefined && <p role="alert">Not flown: {found.failed}.</p>}
       {asked && !found && <p aria-live="polite">Flying …</p>}
-      {found?.landings && (
+      {found?.so && (
         <div className="mt-1 flex flex-wrap items-start gap-4">
           <ul className="min-w-60 flex-1 list-disc pl-5">
-            {footprintWords(found.landings).map((words) => (
+            {footprintWords(found.so).map((words) => (
               <li key={words}>{words}</li>
             ))}
             {!found.done && (
               <li className="text-soft">
-                {found.landings.length} of {LOST}: still flying.
+                {found.so.length} of {LOST}: still flying.
               </li>
             )}
           </ul>
-          <Above landings={found.landings} />
+          <Above landings={found.so} />
         </div>
       )}
     </Section>

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import type { Point, Scenario } from '@/core/motion';
+import { happensAtS, type Draw, type Point, type Scenario } from '@/core/motion';
 import { modeWords } from '@/core/chain';
 import type { Mode, Setup } from '@/core/setup';
 import { Pictured } from '../drawing/Pictured';
@@ -22,9 +22,10 @@ const FlyScene = dynamic(() => import('./FlyScene'), {
 export interface Shown {
   words: string;
   says?: string;
-  atS: number;
   setup: Setup;
   scenario: Scenario;
+  /** Which of the models it may be. */
+  draw: Draw;
   after?: { label: string; setup: Setup };
 }
 
@@ -47,7 +48,7 @@ export function Replay({ shown }: { shown: Shown }) {
   const [eye, setEye] = useState<Eye>('pilot');
   const after = repairedFirst === shown;
   const now = useMemo<Wanted>(
-    () => ({ setup: shown.setup, scenario: shown.scenario, atS: shown.atS }),
+    () => ({ setup: shown.setup, scenario: shown.scenario, draw: shown.draw }),
     [shown],
   );
   const then = useMemo<Wanted | undefined>(
@@ -55,7 +56,7 @@ export function Replay({ shown }: { shown: Shown }) {
       shown.after && {
         setup: shown.after.setup,
         scenario: shown.scenario,
-        atS: shown.atS,
+        draw: shown.draw,
       },
     [shown],
   );
@@ -146,7 +147,7 @@ export function Replay({ shown }: { shown: Shown }) {
         other={other}
         lengthS={lengthS}
         timeS={play.timeS}
-        atS={shown.atS}
+        atS={happensAtS(shown.scenario)}
         onTo={play.to}
       />
       <div className="flex flex-wrap items-end gap-2">

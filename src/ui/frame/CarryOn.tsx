@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { isDone, isTest, checklist } from '@/core/logbook';
-import { nextFrom, type JobStep, type StationId } from '@/core/procedure';
+import { EVERYWHERE, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { useBench } from '../open/useBench';
 import { TestScript } from '../checks/TestScript';
 import { useJob } from '../open/job';
@@ -18,8 +18,7 @@ export function CarryOn({ here }: { here: StationId | undefined }) {
   const evidence = useModel((s) => s.evidence);
   const { job, pending } = useJob();
   const { open } = useBench();
-  if (!job || pending || here === undefined || here === 'rig' || here === 'fly' || here === 'job')
-    return null;
+  if (!job || pending || here === undefined || here in EVERYWHERE) return null;
   const own = job.filter((j) => j.step.station === here);
   if (own.length === 0 || own.some((j) => !isDone(j.status))) return null;
   const next = nextFrom(job, here);

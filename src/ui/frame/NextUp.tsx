@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { isReady, nextFrom, type JobStep, type StationId } from '@/core/procedure';
+import { isReady, isWhole, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
@@ -48,7 +48,7 @@ export function NextLink({ head = false }: { head?: boolean }) {
 export function NextUp({ here }: { here: StationId | undefined }) {
   const { job, way } = useJob();
   const next = useNextFrom();
-  if (!job || here === undefined || here === 'rig' || here === 'fly') return null;
+  if (!job || here === undefined || isWhole(here)) return null;
   const place = way.flatMap((p) => p.places).find((p) => p.id === here);
   return (
     <footer className="mt-6 flex flex-wrap items-center justify-between gap-3 border-t-2 border-(--card-edge) pt-3 print:hidden">

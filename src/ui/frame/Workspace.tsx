@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useRef } from 'react';
 import { isDone } from '@/core/logbook';
-import type { StationId } from '@/core/procedure';
+import { isWhole, type StationId } from '@/core/procedure';
 import type { Theme } from '../theme/themes';
 import { RigDock } from '../dock/RigDock';
 import { RigProvider } from '../live/rigStore';
@@ -52,8 +52,7 @@ function useFocusOnArrival(here: StationId | undefined) {
 export function Workspace({ theme, children }: { theme: Theme; children: React.ReactNode }) {
   const here = useHere();
   const setup = useModel((s) => s.setup);
-  // The field needs the room of the rig.
-  const full = here === 'rig' || here === 'fly';
+  const full = isWhole(here);
   const { way } = useJob();
   const open = !isDone(way.flatMap((p) => p.places).find((p) => p.id === here)?.status);
   const blind = (here === 'sticks' || here === 'corrections') && open;

@@ -1,32 +1,15 @@
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
 import type { Prover } from '@/workers/proof.worker';
 import { proverLine } from './proverLine';
+import { useLine, type Asked } from './useLine';
 
-/** What was asked of the prover: its answer, or in words why there is none. */
-export type Asked<T> = { answer: T } | { failed: string };
+export type { Asked } from './useLine';
 
 /**
  * Asks the prover something beside the verdict, in a worker of its own.
  * @param ask stable between renders; undefined where there is nothing to ask
  * @returns undefined while it is worked out
  */
-export function useProver<T>(
+export const useProver = <T>(
   ask: ((prover: Remote<Prover>) => Promise<T>) | undefined,
-): Asked<T> | undefined {
-  const [known, setKnown] = useState<{ of: unknown; is: Asked<T> }>();
-  useEffect(() => {
-    if (!ask) return undefined;
-    const line = proverLine();
-    const cancel = line.ask(
-      ask,
-      (answer) => setKnown({ of: ask, is: { answer } }),
-      (failed) => setKnown({ of: ask, is: { failed } }),
-    );
-    return () => {
-      cancel();
-      line.close();
-    };
-  }, [ask]);
-  return known?.of === ask ? known?.is : undefined;
-}
+): Asked<T> | undefined => useLine(proverLine, ask);

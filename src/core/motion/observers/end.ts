@@ -1,5 +1,5 @@
 import type { Moment, Observer } from '../runner';
-import { U, V, W } from '../state';
+import { sinkOf } from '../state';
 
 /** How a flight went: still flying, landed, or when and how it was lost. */
 export interface Ending {
@@ -12,6 +12,7 @@ export interface Ending {
   downS: number | undefined;
   /** How it met the ground. */
   how: 'landed' | 'hard' | 'crashed' | undefined;
+  /** Over the ground, and towards it. */
   speedMps: number;
   sinkMps: number;
   /** Where it was at the end, over the ground from where it began: north, east, metres. */
@@ -58,7 +59,7 @@ export function ending(groundM: number): Observer<Ending> {
   };
   let began = false;
   return {
-    see({ timeS, attitude, heightM, airspeedMps, state }: Moment) {
+    see({ timeS, attitude, heightM, speedMps, state }: Moment) {
       const { rollDeg, pitchDeg } = attitude;
       const upsideDown = Math.abs(rollDeg) > BACK_DEG;
       // A flight that begins on its back is lost only once it has been upright.
@@ -67,7 +68,7 @@ export function ending(groundM: number): Observer<Ending> {
         seen.lostS = timeS;
         seen.onItsBack = upsideDown;
       }
-      seen.speedMps = airspeedMps;
+      seen.speedMps = speedMps;
       seen.sinkMps = sinkOf(state);
       seen.northM = state[0]!;
       seen.eastM = state[1]!;
@@ -90,15 +91,4 @@ export function ending(groundM: number): Observer<Ending> {
     },
     answer: () => ({ ...seen }),
   };
-}
-
-/** Speed towards the ground, m/s. */
-export function sinkOf(y: Float64Array): number {
-  const a = y[6]!;
-  const b = y[7]!;
-  const c = y[8]!;
-  const d = y[9]!;
-  return (
-    2 * (b * d - a * c) * y[U]! + 2 * (c * d + a * b) * y[V]! + (1 - 2 * (b * b + c * c)) * y[W]!
-  );
 }

@@ -1,5 +1,5 @@
 export { reacting, type Reaction } from './reacting';
-export { ending, sinkOf, type Ending } from './end';
+export { ending, type Ending } from './end';
 export { recovering, type Recovery } from './level';
 export { settling, type Settled } from './settled';
 export { tracking, type Point } from './track';

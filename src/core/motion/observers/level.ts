@@ -1,5 +1,5 @@
 import type { Moment, Observer } from '../runner';
-import { sinkOf } from './end';
+import { sinkOf } from '../state';
 
 /** Height lost from the start until it is level again and stays so; undefined where it never is. */
 export interface Recovery {

@@ -1,6 +1,5 @@
 import type { Moment, Observer } from '../runner';
-import { shortWay } from '../state';
-import { sinkOf } from './end';
+import { shortWay, sinkOf } from '../state';
 
 /** What it settles at: averages over the last part of a flight. */
 export interface Settled {

@@ -1,4 +1,4 @@
-import { authority } from '../../model';
+import { authority, mixOf } from '../../model';
 import { kindOf, type Setup } from '../../setup';
 import { addLine } from '../wishes/draft';
 import type { MixKind } from './mix';
@@ -23,6 +23,12 @@ export const aileronRudder: MixKind<'aileron-rudder'> = {
     rudderLines(setup).length > 0,
   first: () => ({ mix: 'aileron-rudder', sharePct: SHARE_PCT }),
   write(draft, { sharePct }) {
+    if (mixOf(draft.setup, 'outward-rudders')) {
+      draft.reasons.push(
+        'The rudders move outward only, each on its own side: the aileron stick would pull one of them inward. Choose one of the two.',
+      );
+      return;
+    }
     // The aileron stick turns the same way as the rudder stick beside it, whatever the channel does with that.
     for (const line of rudderLines(draft.setup))
       addLine(draft, {

@@ -1,3 +1,4 @@
+import { armsOf } from '../../model';
 import { kindOf, type Setup } from '../../setup';
 import { SWITCHES, TURNABLE } from '../offers/kinds';
 import { addLine, labelOf, type Draft } from '../wishes/draft';
@@ -15,6 +16,18 @@ const ELEVATORS = ['elevator', 'ruddervator', 'elevon'] as const;
 
 const hasRole = ({ airframe }: Setup, role: string) =>
   airframe.surfaces.some((s) => s.role === role);
+
+/** Of what they can do in roll, parts that go down together may leave this much over. Planning figure, no source. */
+const LOPSIDED_SHARE = 0.1;
+
+/** Whether parts of these roles, moved alike, roll the model. */
+function isLopsided({ airframe }: Setup, roles: readonly string[]): boolean {
+  const rolls = airframe.surfaces
+    .filter((s) => roles.includes(s.role))
+    .map((s) => armsOf(airframe, s).roll);
+  const sum = rolls.reduce((a, b) => a + b, 0);
+  return Math.abs(sum) > LOPSIDED_SHARE * rolls.reduce((a, b) => a + Math.abs(b), 0);
+}
 
 /** The stick that has no motor to work, on a sailplane. */
 const freeStick = ({ airframe, transmitter }: Setup): string[] =>
@@ -56,6 +69,13 @@ function write(draft: Draft, mix: Crow): void {
   if (lines.some((l) => l.roles === AILERONS && l.way === 0)) {
     reasons.push(
       'Both ailerons are on one channel, so one goes down when the other goes up: give each aileron a channel of its own first (Model: a servo and a channel for each).',
+    );
+    return;
+  }
+  const oneSided = parts.find((p) => p.pct !== 0 && isLopsided(setup, p.roles));
+  if (oneSided) {
+    reasons.push(
+      `The ${oneSided.name} are not alike on both sides, so crow would roll the model: give it the same on the other side first (Model: Mirror).`,
     );
     return;
   }

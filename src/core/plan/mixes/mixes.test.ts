@@ -3,7 +3,7 @@ import { makeSetup } from '../../../../tests/kit/setups';
 import { answersOf, rebuildAirframe } from '../../catalogue';
 import { compileChain } from '../../chain';
 import { allExpectations } from '../../directions';
-import { builtWith, withLeads } from '../../model';
+import { builtWith, withLeads, withoutPart } from '../../model';
 import {
   parseSetup,
   type Airframe,
@@ -365,6 +365,27 @@ describe('mixes that are chosen', () => {
     expect(mattering(setup).join('\n')).toMatch(found);
   });
 
+  it('crow where one aileron is missing is refused: it would roll the model', () => {
+    const setup = having(makeSetup(), makeSetup().airframe, [], {
+      'aileron-right': 'aileron2',
+    });
+    const half = withoutPart(setup.airframe, 'aileron-left');
+    if (!half.ok) throw new Error(half.reason);
+    const next = refit(setup, { airframe: half.airframe });
+    if (!next.ok) throw new Error(next.reasons.join('; '));
+    expect(tried(next.setup, 'crow')).toMatchObject({
+      ok: false,
+      reasons: [expect.stringContaining('are not alike on both sides')],
+    });
+  });
+  it('the rudder with the ailerons is refused where rudders move outward only, and the other way round', () => {
+    const twin = having(makeSetup(), makeSetup().airframe, ['two-rudders'], {
+      'rudder-second': 'rudder2',
+    });
+    const words = { ok: false, reasons: [expect.stringContaining('move outward only')] };
+    expect(tried(mixed(twin, 'outward-rudders'), 'aileron-rudder')).toMatchObject(words);
+    expect(tried(mixed(twin, 'aileron-rudder'), 'outward-rudders')).toMatchObject(words);
+  });
   it('taken out, the program is what it was', () => {
     const before = sailplane();
     const setup = mixed(before, 'crow');
