@@ -1,3 +1,4 @@
+export { takeOver, type ByHand, type TakenOver } from './by-hand';
 export { ESTIMATES, CENTRAL, drawOf, type Draw, type EstimateId } from './estimates';
 export { footprintOf, footprintWords, LOST_IN, type Landing } from './footprint';
 export { halfTimeS, linearized, polesOf, type Pole } from './linear';
@@ -23,10 +24,12 @@ export {
 } from './panic-map';
 export {
   BATCH,
+  begin,
   play,
   readyToFly,
   touchesM,
   STEPS,
+  type Flight,
   type Steps,
   type Moment,
   type Observer,

@@ -170,16 +170,22 @@ const BEFORE_S = 3;
 /** One control after another, where the order matters. */
 const BETWEEN_S = 0.1;
 
-/**
- * Plays a scenario: the chain closed round the body, each joint on its own step. Ends with its time, with the ground,
- * or when every observer has seen enough.
- */
-export function play(
-  pilot: Pilot,
-  scenario: Scenario,
-  observers: readonly Observer<unknown>[],
-  steps: Steps = STEPS,
-): void {
+/** A flight that is under way: the chain closed round the body, each joint on its own step. */
+export interface Flight {
+  /** Where it is now; the same object with every step. */
+  moment: Moment;
+  /** Moves controls: sent with the next frame of the transmitter. */
+  hand(controls: Readonly<Record<string, number>>): void;
+  /** Loses the signal, or restores it. */
+  signal(up: boolean): void;
+  /** Whether the next step sends: what was moved until now counts from there. */
+  sends(): boolean;
+  /** One step of the body. @returns false where it is over: its time is up, or it is on the ground */
+  step(): boolean;
+}
+
+/** Puts a model into the start of a scenario. */
+export function begin(pilot: Pilot, scenario: Scenario, steps: Steps = STEPS): Flight {
   const { setup, chain, vehicle, draw } = pilot;
   const hands = startingHands(pilot, scenario);
   const y = startingState(pilot, scenario);
@@ -246,25 +252,27 @@ export function play(
     hands: stimulus.controls,
     linkUp: true,
   };
-  const waiting = new Set(observers);
-  const show = () => {
-    for (const o of waiting) if (o.see(moment) === true) waiting.delete(o);
-  };
-  show();
-
   let [nextSend, nextUnit, nextHand, nextSignal] = [0, 0, 0, 0];
   const smooth = 1 - Math.exp(-steps.bodyS / GYRO_S);
   const count = Math.round(scenario.seconds / steps.bodyS);
   const parts = Math.ceil((steps.bodyS * pilot.fastest) / STIFF);
-  for (let i = 0; i < count && (waiting.size > 0 || observers.length === 0); i++) {
+  let i = 0;
+  let over = false;
+  const sends = () => i * steps.bodyS >= nextSend - 1e-9;
+  const step = () => {
+    if (over) return false;
     const t = i * steps.bodyS;
-    if (t >= nextSend - 1e-9) {
+    if (sends()) {
       nextSend += steps.sendS;
-      for (; nextHand < scenario.hands.length && scenario.hands[nextHand]!.atS <= t; nextHand++)
+      for (
+        ;
+        nextHand < scenario.hands.length && scenario.hands[nextHand]!.atS <= t + 1e-9;
+        nextHand++
+      )
         put(chain, stimulus.controls, scenario.hands[nextHand]!.controls);
       for (
         ;
-        nextSignal < scenario.signal.length && scenario.signal[nextSignal]!.atS <= t;
+        nextSignal < scenario.signal.length && scenario.signal[nextSignal]!.atS <= t + 1e-9;
         nextSignal++
       )
         stimulus.linkUp = scenario.signal[nextSignal]!.up;
@@ -284,7 +292,9 @@ export function play(
     controls.surfaceDeg.set(frame.surfaceDeg);
     wind(t, controls.wind);
     for (let k = 0; k < parts; k++) integrate(derivative, y, steps.bodyS / parts);
-    if (!Number.isFinite(y[U]!)) break;
+    i += 1;
+    over = i >= count || !Number.isFinite(y[U]!);
+    if (over && i < count) return false;
     readAttitude(y, attitude);
     rates[0]! += smooth * (y[P]! - rates[0]!);
     rates[1]! += smooth * (y[Q]! - rates[1]!);
@@ -295,7 +305,37 @@ export function play(
     moment.speedMps = Math.hypot(y[U]!, y[V]!, y[W]!);
     moment.airspeedMps = Math.hypot(y[U]! - gust[0]!, y[V]! - gust[1]!, y[W]! - gust[2]!);
     moment.linkUp = stimulus.linkUp;
+    over ||= moment.heightM <= groundM;
+    return !over;
+  };
+  return {
+    moment,
+    hand: (moved) => put(chain, stimulus.controls, moved),
+    signal(up) {
+      stimulus.linkUp = up;
+    },
+    sends,
+    step,
+  };
+}
+
+/** Plays a scenario: ends with its time, with the ground, or when every observer has seen enough. */
+export function play(
+  pilot: Pilot,
+  scenario: Scenario,
+  observers: readonly Observer<unknown>[],
+  steps: Steps = STEPS,
+): void {
+  const flight = begin(pilot, scenario, steps);
+  const waiting = new Set(observers);
+  const show = () => {
+    for (const o of waiting) if (o.see(flight.moment) === true) waiting.delete(o);
+  };
+  show();
+  let goesOn = true;
+  while (goesOn && (waiting.size > 0 || observers.length === 0)) {
+    goesOn = flight.step();
+    if (!Number.isFinite(flight.moment.state[U]!)) return;
     show();
-    if (moment.heightM <= groundM) break;
   }
 }

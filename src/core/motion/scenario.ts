@@ -36,14 +36,14 @@ export const ScenarioSchema = z.strictObject({
       .max(100)
       .default([]),
   }),
-  /** Moves of the hands, in order of time. */
+  /** Moves of the hands, in order of time: as many as ten minutes have frames of a transmitter. */
   hands: z
     .array(z.strictObject({ atS: z.number().min(0).max(600), controls: HandsSchema }))
-    .max(500)
+    .max(30_000)
     .default([]),
   signal: z
     .array(z.strictObject({ atS: z.number().min(0).max(600), up: z.boolean() }))
-    .max(50)
+    .max(1000)
     .default([]),
   wind: z
     .strictObject({

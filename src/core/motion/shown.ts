@@ -26,7 +26,7 @@ export interface Flown {
 }
 
 /** Moments kept of a motion that is shown. */
-const EVERY_S = 1 / 30;
+export const EVERY_S = 1 / 30;
 /** How long the answer to something is watched. */
 const REACTION_S = 0.7;
 

@@ -20,8 +20,9 @@ export function FlyChart({
   lengthS: number;
   timeS: number;
   /** When something was done. */
-  atS: number;
-  onTo: (s: number) => void;
+  atS?: number;
+  /** Goes to a moment. */
+  onTo?: (s: number) => void;
 }) {
   const x = (s: number) => (WIDE * s) / Math.max(0.1, lengthS);
   const y = (deg: number) => EDGE + ((HIGH - 2 * EDGE) * (180 - deg)) / 360;
@@ -42,12 +43,12 @@ export function FlyChart({
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
-        className="h-16 w-full cursor-pointer"
+        className={`h-16 w-full ${onTo ? 'cursor-pointer' : ''}`}
         preserveAspectRatio="none"
         aria-hidden
         onPointerDown={(e) => {
           const box = e.currentTarget.getBoundingClientRect();
-          onTo((lengthS * (e.clientX - box.left)) / box.width);
+          onTo?.((lengthS * (e.clientX - box.left)) / box.width);
         }}
       >
         {[-180, -90, 0, 90, 180].map((deg) => (
@@ -62,7 +63,7 @@ export function FlyChart({
             vectorEffect="non-scaling-stroke"
           />
         ))}
-        <At x={x(atS)} stroke="var(--accent)" dashes="5 4" />
+        {atS !== undefined && <At x={x(atS)} stroke="var(--accent)" dashes="5 4" />}
         <path
           d={line(other)}
           fill="none"

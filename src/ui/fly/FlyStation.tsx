@@ -32,7 +32,7 @@ import { usePanicMap, useOverview } from './useFlights';
 type Chosen =
   | { kind: 'situation'; id: SituationId }
   | { kind: 'finding'; key: string }
-  | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw };
+  | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw; of?: Setup };
 
 /** The model with the first repair of a finding, where it has one that leaves a whole Setup. */
 function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup } | undefined {
@@ -65,7 +65,12 @@ function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): S
       };
     }
     case 'flight':
-      return { words: chosen.words, setup, scenario: chosen.scenario, draw: chosen.draw };
+      return {
+        words: chosen.words,
+        setup: chosen.of ?? setup,
+        scenario: chosen.scenario,
+        draw: chosen.draw,
+      };
   }
 }
 
@@ -129,7 +134,23 @@ function Field({ setup }: { setup: Setup }) {
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_22rem]">
       <div className="flex min-w-0 flex-col gap-3">
-        {shown ? <Replay shown={shown} /> : <p className="card">Looking for what is wrong …</p>}
+        {shown ? (
+          <Replay
+            shown={shown}
+            onFlown={(scenario, of) =>
+              setChosen({
+                kind: 'flight',
+                words: `Flown by hand: ${shown.words.replace(/^Flown by hand: /, '')}`,
+                scenario,
+                draw: shown.draw,
+                // With the repair it was flown with.
+                ...(of === setup ? {} : { of }),
+              })
+            }
+          />
+        ) : (
+          <p className="card">Looking for what is wrong …</p>
+        )}
         <Files setup={setup} shown={shown} onRead={setChosen} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">

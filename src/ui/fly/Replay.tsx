@@ -1,22 +1,22 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { happensAtS, type Draw, type Point, type Scenario } from '@/core/motion';
-import { modeWords } from '@/core/chain';
-import type { Mode, Setup } from '@/core/setup';
-import { Pictured } from '../drawing/Pictured';
+import {
+  happensAtS,
+  takeOver,
+  type ByHand,
+  type Draw,
+  type Point,
+  type Scenario,
+} from '@/core/motion';
+import type { Setup } from '@/core/setup';
 import { Choice } from '../fields/Choice';
-import { SETTING_UP } from '../words';
 import { FlyChart } from './FlyChart';
-import { ENLARGED, MARKS_M, type Eye } from './eye';
+import type { Eye } from './eye';
+import { FlownByHand } from './FlownByHand';
+import { Stage } from './Stage';
 import { useFlight, type Wanted } from './useFlights';
 import { STEP_S, usePlayback } from './usePlayback';
-
-const FlyScene = dynamic(() => import('./FlyScene'), {
-  ssr: false,
-  loading: () => <p className="text-soft p-4">{SETTING_UP}</p>,
-});
 
 /** What is shown: a scenario with a Setup, and with its repair where there is one. */
 export interface Shown {
@@ -42,8 +42,17 @@ function momentAt(points: readonly Point[], timeS: number): Point | undefined {
   return points[low];
 }
 
-/** One situation flown: as it is, after the repair, side by side; played, stopped, pulled. */
-export function Replay({ shown }: { shown: Shown }) {
+/** One situation flown: as it is, after the repair, side by side; played, stopped, pulled, taken over. */
+export function Replay({
+  shown,
+  onFlown,
+}: {
+  shown: Shown;
+  /** A flight was taken over, and is over. */
+  onFlown: (scenario: Scenario, setup: Setup) => void;
+}) {
+  const [taken, setTaken] = useState<{ of: Shown; setup: Setup; flight: ByHand }>();
+  const [refused, setRefused] = useState<string>();
   const [repairedFirst, setRepaired] = useState<Shown>();
   const [eye, setEye] = useState<Eye>('pilot');
   const after = repairedFirst === shown;
@@ -90,58 +99,54 @@ export function Replay({ shown }: { shown: Shown }) {
       <strong className={found?.well ? 'text-proven' : 'text-stop'}>{found?.story ?? '…'}</strong>
     </button>
   );
+  const takeIt = () => {
+    const { setup } = after && then ? then : now;
+    // Played to its end there is nothing left to take: it starts again.
+    const taking = takeOver(
+      setup,
+      shown.scenario,
+      play.timeS >= lengthS ? 0 : play.timeS,
+      shown.draw,
+    );
+    setRefused(taking.ok ? undefined : taking.reason);
+    if (taking.ok) setTaken({ of: shown, setup, flight: taking.flight });
+  };
+  if (taken?.of === shown)
+    return (
+      <FlownByHand
+        setup={taken.setup}
+        flight={taken.flight}
+        words={shown.words}
+        eye={eye}
+        onOver={(scenario) => {
+          setTaken(undefined);
+          onFlown(scenario, taken.setup);
+        }}
+      />
+    );
   return (
     <section className="flex flex-col gap-3" aria-label={shown.words}>
       <div>
         <h2 className="text-lg font-bold">{shown.words}</h2>
         {shown.says && <p>{shown.says}</p>}
       </div>
-      {failed && (
+      {(failed ?? refused) && (
         <p role="alert" className="text-stop">
-          Not flown: {failed}.
+          Not flown: {failed ?? refused}.
         </p>
       )}
       <div className="flex flex-wrap gap-2" aria-live="polite">
         {tab(false, 'As it is', one)}
         {shown.after && tab(true, `After “${shown.after.label}”`, two)}
       </div>
-      <div className="card relative h-72 overflow-hidden p-0 @lg:h-[21rem]">
-        {at && (
-          <Pictured plain={<Plain points={points} at={at} />}>
-            <FlyScene
-              airframe={shown.setup.airframe}
-              points={points}
-              other={other}
-              at={at}
-              eye={eye}
-            />
-          </Pictured>
-        )}
-        {eye === 'pilot' && at && (
-          <p className="bg-card/85 text-soft absolute right-2 bottom-2 rounded px-2 text-sm">
-            drawn {ENLARGED} times its size; lines every {MARKS_M} m
-          </p>
-        )}
-        {at && (
-          <dl className="bg-card/85 absolute top-2 left-2 flex flex-wrap gap-x-4 rounded px-2 py-1 text-sm tabular-nums">
-            {(
-              [
-                ['height', `${Math.round(at.heightM)} m`],
-                ['speed', `${Math.round(at.airspeedMps)} m/s`],
-                ['bank', `${Math.round(at.rollDeg)}°`],
-                ['nose', `${Math.round(at.pitchDeg)}°`],
-                ['mode', modeWords(shown.setup.unit, at.mode as Mode)],
-                ['gain', `${Math.round(at.gainPct)} %`],
-              ] as const
-            ).map(([name, value]) => (
-              <div key={name} className="flex gap-1">
-                <dt className="text-soft">{name}</dt>
-                <dd className="font-semibold">{value}</dd>
-              </div>
-            ))}
-          </dl>
-        )}
-      </div>
+      <Stage
+        airframe={shown.setup.airframe}
+        unit={shown.setup.unit}
+        points={points}
+        other={other}
+        at={at}
+        eye={eye}
+      />
       <FlyChart
         points={points}
         other={other}
@@ -164,6 +169,9 @@ export function Replay({ shown }: { shown: Shown }) {
         </button>
         <button type="button" className="btn" onClick={() => play.back(10)}>
           10 s back
+        </button>
+        <button type="button" className="btn" disabled={!flight} onClick={takeIt}>
+          Take over
         </button>
         <label className="flex min-w-40 flex-1 flex-col text-sm font-semibold">
           moment: {play.timeS.toFixed(1)} s
@@ -188,25 +196,5 @@ export function Replay({ shown }: { shown: Shown }) {
         />
       </div>
     </section>
-  );
-}
-
-/** Where there is no 3D: height over the way it went, from the side. */
-function Plain({ points, at }: { points: readonly Point[]; at: Point }) {
-  const most = Math.max(20, ...points.map((p) => p.heightM));
-  const north = points.map((p) => p.northM);
-  const [from, to] = [Math.min(...north), Math.max(1, ...north)];
-  const x = (p: Point) => (100 * (p.northM - from)) / Math.max(1, to - from);
-  const y = (p: Point) => 100 - (95 * p.heightM) / most;
-  return (
-    <svg viewBox="0 0 100 100" className="h-full w-full" preserveAspectRatio="none" aria-hidden>
-      <polyline
-        points={points.map((p) => `${x(p)},${y(p)}`).join(' ')}
-        fill="none"
-        stroke="var(--accent)"
-        vectorEffect="non-scaling-stroke"
-      />
-      <circle cx={x(at)} cy={y(at)} r={1.5} fill="var(--ink)" />
-    </svg>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { DropdownMenu } from 'radix-ui';
-import { createContext, use, useEffect, useMemo, useRef } from 'react';
+import { createContext, use, useMemo, useRef } from 'react';
 import { switchPosition } from '@/core/chain';
 import { tagsOf, tagWords, type Tag } from '@/core/controls';
 import { jobsFor, type JobId } from '@/core/plan';
@@ -9,6 +9,7 @@ import type { Setup } from '@/core/setup';
 import { useStrings } from '../drawing/useStrings';
 import { usePointing, useRig } from '../live/rigStore';
 import { labelClass, layoutOf } from '../transmitter/layout';
+import { useFaceShown } from '../live/useFaceShown';
 import { LiveFace, type LabelProps } from '../transmitter/LiveFace';
 import type { Sentenced } from './wishing';
 
@@ -25,22 +26,6 @@ const JOB_WORDS: Record<JobId, string> = {
 };
 
 const SentencedContext = createContext<Sentenced | undefined>(undefined);
-
-/** Says to the rig whether this transmitter is on the screen: there is never a second one beside it. */
-function useFaceShown(face: React.RefObject<HTMLElement | null>) {
-  const setFaceShown = useRig((s) => s.setFaceShown);
-  useEffect(() => {
-    const watch = new IntersectionObserver(
-      ([entry]) => setFaceShown(entry!.intersectionRatio > 0.4),
-      { threshold: [0.4] },
-    );
-    if (face.current) watch.observe(face.current);
-    return () => {
-      watch.disconnect();
-      setFaceShown(false);
-    };
-  }, [face, setFaceShown]);
-}
 
 /** The transmitter as the person's own is laid out, with a tag on each control that does something. */
 export function TaggedFace(props: Sentenced) {
