@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, openModel, tabTo, test } from './kit';
 
@@ -67,4 +68,55 @@ test('on a phone: usual situations, the panic map, its worst flown again; a flig
   await page.getByLabel(/^moment/).focus();
   await page.keyboard.press('End');
   await expectAccessible(page);
+});
+
+test('a flight is taken over: by keys, by a finger on a stick; kept as it was flown', async ({
+  page,
+}) => {
+  await openModel(page, 'Loon', 'Fly');
+  const saved = async () => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save this flight' }).click();
+    const text = await readFile(await (await download).path(), 'utf8');
+    return (JSON.parse(text) as { scenario: { hands: { controls: object }[]; seconds: number } })
+      .scenario;
+  };
+  const bank = async () =>
+    Number(/-?\d+/.exec((await page.locator('dd').nth(2).textContent()) ?? '')?.[0]);
+  const stop = page.getByRole('button', { name: 'Stop and look at it' });
+  const takeOver = page.getByRole('button', { name: 'Take over' });
+  await expect(page.getByText(/As it is: .*still flying/)).toBeVisible({ timeout: 60_000 });
+  // Nobody moves anything: nothing is kept of the hands.
+  await expect(takeOver).toBeEnabled({ timeout: 60_000 });
+  await takeOver.focus();
+  await page.keyboard.press('Enter');
+  await expect(stop).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: /^Flown by hand: Level pass/ })).toBeVisible();
+  expect((await saved()).hands).toEqual([]);
+  // Arrow right: it rolls right; let go, the stick is in the middle again.
+  await expect(takeOver).toBeEnabled({ timeout: 60_000 });
+  await takeOver.focus();
+  await page.keyboard.press('Enter');
+  await expect(stop).toBeFocused();
+  await page.keyboard.down('ArrowRight');
+  await expect.poll(bank).toBeGreaterThan(15);
+  await page.keyboard.up('ArrowRight');
+  const aileron = page.getByRole('slider', { name: 'Aileron stick' }).first();
+  await expect(aileron).toHaveValue('0');
+  // A finger on the same stick, to the left.
+  const pad = (await page.locator('[data-pad="right"]').first().boundingBox())!;
+  await page.mouse.move(pad.x + pad.width / 2, pad.y + pad.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(pad.x + 4, pad.y + pad.height / 2);
+  await expect.poll(bank).toBeLessThan(-10);
+  await page.mouse.up();
+  await expectAccessible(page);
+  await stop.click();
+  const { hands } = await saved();
+  expect(hands.length).toBeGreaterThan(3);
+  await expect(page.getByText(/As it is: /)).toBeVisible({ timeout: 60_000 });
+  // The rig stands as it stood before.
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await expect(page.getByRole('slider', { name: 'Throttle stick' }).first()).toHaveValue('-100');
 });

@@ -53,7 +53,7 @@ export function FlownByHand({
         at={at}
         eye={eye}
       />
-      <div ref={face} className="card">
+      <div ref={face} className="card @max-lg:p-2">
         <LiveFace className="mx-auto h-60 max-w-2xl" />
         <div className="mt-1 flex flex-wrap items-center gap-3">
           <LinkButton />
@@ -63,7 +63,7 @@ export function FlownByHand({
           </p>
         </div>
       </div>
-      <FlyChart points={points} other={[]} lengthS={at.timeS} timeS={at.timeS} />
+      <FlyChart unit={setup.unit} points={points} other={[]} lengthS={at.timeS} timeS={at.timeS} />
     </section>
   );
 }

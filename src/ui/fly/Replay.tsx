@@ -148,6 +148,7 @@ export function Replay({
         eye={eye}
       />
       <FlyChart
+        unit={shown.setup.unit}
         points={points}
         other={other}
         lengthS={lengthS}

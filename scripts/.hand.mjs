@@ -1,0 +1,32 @@
+import { chromium } from '@playwright/test';
+import { find } from './chromium.mjs';
+const browser = await chromium.launch({ executablePath: find() });
+const phone = process.argv[2]==='phone';
+const context = await browser.newContext({ viewport: phone?{width:390,height:844}:{ width: 1280, height: 800 }, hasTouch: phone });
+const page = await context.newPage();
+page.on('pageerror', e=>console.log('ERR',e.message));
+page.on('console', m=>m.type()==='error'&&console.log('con',m.text()));
+await page.addInitScript(() => localStorage.setItem('tolvan-tour', 'yes'));
+await page.addInitScript(() =>
+  setInterval(() => {
+    const gate = [...document.querySelectorAll('fieldset')].find((f) => f.querySelector('legend')?.textContent?.startsWith('Before you go on'));
+    for (const box of gate?.querySelectorAll('input:not(:checked)') ?? []) box.click();
+  }, 100));
+await page.goto('http://127.0.0.1:4460');
+const href=(await page.getByRole('link',{name:process.argv[3]??'Loon'}).first().getAttribute('href')).replace(/\/[^/]*$/,'');
+await page.goto('http://127.0.0.1:4460'+href+'/fly');
+await page.getByRole('button',{name:'Take over'}).waitFor();
+await page.waitForTimeout(3500);
+await page.screenshot({path:'/tmp/x/h0.png'});
+await page.getByRole('button',{name:'Take over'}).click();
+await page.waitForTimeout(500);
+await page.keyboard.down('ArrowRight'); await page.waitForTimeout(700); 
+await page.screenshot({path:'/tmp/x/h1.png'});
+await page.keyboard.up('ArrowRight');
+const t0=await page.evaluate(()=>new Promise(r=>{let n=0;const s=performance.now();const f=()=>{n++;if(performance.now()-s>3000)r(n/3);else requestAnimationFrame(f)};requestAnimationFrame(f)}));
+console.log('frames/s by hand',t0);
+if(phone) await page.screenshot({path:'/tmp/x/h1b.png',fullPage:true});
+await page.getByRole('button',{name:'Stop and look at it'}).click();
+await page.waitForTimeout(2500);
+await page.screenshot({path:'/tmp/x/h2.png'});
+await browser.close();
