@@ -3,6 +3,9 @@ import {
   endedWell,
   fly,
   footprintOf,
+  launchesOf,
+  levelHands,
+  levelOffBy,
   ownMotions,
   ownMotionWords,
   panicMap,
@@ -11,11 +14,15 @@ import {
   situationOf,
   storyWords,
   type Draw,
+  type Drift,
   type Flown,
   type Landing,
+  type LevelOff,
+  type LostIn,
   type PanicMap,
   type Scenario,
   type SituationId,
+  type Thrown,
 } from '../core/motion';
 import type { Setup } from '../core/setup';
 import { hasPanic } from '../core/recovery';
@@ -52,6 +59,17 @@ function isUsual(setup: Setup, id: SituationId): boolean {
 /** Work that takes a while of its own: one turn of the event loop, so that a next question can end it. */
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
+/** Tells what there is with every turn. @returns the last of it; undefined where there was nothing */
+async function tellingSoFar<T>(work: Generator<T>, told: (so: T) => void): Promise<T | undefined> {
+  let last: T | undefined;
+  for (const so of work) {
+    last = so;
+    told(so);
+    await breathe();
+  }
+  return last;
+}
+
 /** Flights, away from the page. */
 export function createFlights() {
   return {
@@ -85,14 +103,15 @@ export function createFlights() {
       return { ok: true, situations, own: ownMotionWords(ownMotions(setup)) };
     },
     /** Where it comes down without a signal, told as far as it is. */
-    async footprint(setup: Setup, draws: number, told: (landings: Landing[]) => void) {
-      let last: Landing[] = [];
-      for (const landings of footprintOf(setup, draws)) {
-        last = landings;
-        told(landings);
-        await breathe();
-      }
-      return last;
+    footprint: (setup: Setup, lostIn: LostIn, draws: number, told: (so: Landing[]) => void) =>
+      tellingSoFar(footprintOf(setup, lostIn, draws), told),
+    /** How it goes thrown by hand, told as far as it is. */
+    launches: (setup: Setup, draws: number, told: (so: Thrown[]) => void) =>
+      tellingSoFar(launchesOf(setup, draws), told),
+    /** By how much level was captured wrong; undefined where its motion does not say, or the unit never levels. */
+    async levelOff(setup: Setup, drift: Drift, draws: number, told: (so: LevelOff) => void) {
+      const hands = levelHands(setup, proofOf(setup));
+      return hands && tellingSoFar(levelOffBy(setup, hands, drift, draws), told);
     },
     /** The panic map, told as far as it is; undefined where nothing calls panic. */
     async panic(
@@ -101,14 +120,7 @@ export function createFlights() {
       told: (map: PanicMap) => void,
     ): Promise<PanicMap | undefined> {
       const proof = proofOf(setup);
-      if (!proof.panic) return undefined;
-      let last: PanicMap | undefined;
-      for (const map of panicMap(setup, proof, draws)) {
-        last = map;
-        told(map);
-        await breathe();
-      }
-      return last;
+      return proof.panic ? tellingSoFar(panicMap(setup, proof, draws), told) : undefined;
     },
   };
 }

@@ -210,12 +210,19 @@ test('a sink in the air becomes another block on the bench', async ({ page }) =>
   await expect(page.getByText(/too low; 1° is/)).toBeVisible();
   await page.getByLabel('sinks by').fill('0.8');
   await page.getByLabel('sinks by').press('Enter');
-  await expect(page.getByText(/level was captured about 3.5° too low/)).toBeVisible();
-  await page.getByRole('button', { name: /It flies 5.5° nose up/ }).click();
+  // Flown with other captures until it does the same: more than the path alone says.
+  const flies = page.getByRole('button', { name: /It flies \d+\.[05]° nose up/ });
+  await expect(flies).toBeEnabled({ timeout: 90_000 });
+  await expect(page.getByText(/do.* the same: [\d.]+° to [\d.]+°, over \d+ models/)).toBeVisible();
+  const pitch = Number(/\d+\.\d/.exec((await flies.textContent()) ?? '')?.[0]);
+  expect(pitch).toBeGreaterThan(5.5);
+  await flies.click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
-  await expect(page.getByLabel('flies nose up by')).toHaveValue('5.5');
+  await expect(page.getByLabel('flies nose up by')).toHaveValue(String(pitch));
   await page.getByLabel('turns right by').fill('4');
   await page.getByLabel('turns right by').press('Enter');
-  await page.getByRole('button', { name: /Set the level offset in roll to -/ }).click();
+  const offset = page.getByRole('button', { name: /Set the level offset in roll to -/ });
+  await expect(offset).toBeEnabled({ timeout: 90_000 });
+  await offset.click();
   await expect(page.getByText('Saved, version 3')).toBeVisible();
 });

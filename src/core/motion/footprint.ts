@@ -17,8 +17,16 @@ export interface Landing {
   flying: boolean;
 }
 
-/** The wind it is lost in, how high, and how long it is followed. Planning figures. */
-export const LOST_IN = { windMps: 4, heightM: 50, seconds: 120 } as const;
+/** How high the signal is lost, in which wind. */
+export interface LostIn {
+  heightM: number;
+  windMps: number;
+}
+
+/** Where nobody says otherwise. Planning figures. */
+export const LOST_IN: LostIn = { windMps: 4, heightM: 50 };
+/** It is followed so long. */
+const SECONDS = 120;
 /** How many are flown between two looks. */
 const AT_ONCE = 10;
 
@@ -27,7 +35,12 @@ const AT_ONCE = 10;
  * which way it was flying.
  * @returns yields the landings so far
  */
-export function* footprintOf(setup: Setup, draws: number, seed = 1): Generator<Landing[]> {
+export function* footprintOf(
+  setup: Setup,
+  { heightM, windMps }: LostIn,
+  draws: number,
+  seed = 1,
+): Generator<Landing[]> {
   const random = randomOf(seed);
   const landings: Landing[] = [];
   for (let i = 0; i < draws; i++) {
@@ -39,10 +52,10 @@ export function* footprintOf(setup: Setup, draws: number, seed = 1): Generator<L
     play(
       ready.pilot,
       scenario({
-        start: { heightM: LOST_IN.heightM, headingDeg },
+        start: { heightM, headingDeg },
         signal: [{ atS: 0.5, up: false }],
-        wind: { eastMps: LOST_IN.windMps, turbulenceMps: 0.5 },
-        seconds: LOST_IN.seconds,
+        wind: { eastMps: windMps, turbulenceMps: 0.5 },
+        seconds: SECONDS,
         seed: dice,
       }),
       [end],
@@ -67,8 +80,7 @@ const along = (downwindM: number): string =>
 /** What landings come to, nine of ten between: "90–140 m with the wind …". */
 export function footprintWords(landings: readonly Landing[]): string[] {
   const down = landings.filter((l) => !l.flying);
-  if (down.length === 0)
-    return [`None of ${landings.length} came down within ${LOST_IN.seconds} s.`];
+  if (down.length === 0) return [`None of ${landings.length} came down within ${SECONDS} s.`];
   const range = (pick: (l: Landing) => number) =>
     [0.05, 0.95].map((share) => Math.round(quantile(down.map(pick), share))).join(' to ');
   const crashed = down.filter((l) => l.how === 'crashed').length;
@@ -87,8 +99,6 @@ export function footprintWords(landings: readonly Landing[]): string[] {
       ),
     )}.`,
     `At ${range((l) => l.speedMps)} m/s; ${crashed} of ${down.length} crash, the others land softly or hard.`,
-    ...(up > 0
-      ? [`${up} of ${landings.length} were still in the air after ${LOST_IN.seconds} s.`]
-      : []),
+    ...(up > 0 ? [`${up} of ${landings.length} were still in the air after ${SECONDS} s.`] : []),
   ];
 }

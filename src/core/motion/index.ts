@@ -1,6 +1,8 @@
 export { takeOver, type ByHand, type TakenOver } from './by-hand';
 export { ESTIMATES, CENTRAL, drawOf, type Draw, type EstimateId } from './estimates';
-export { footprintOf, footprintWords, LOST_IN, type Landing } from './footprint';
+export { footprintOf, footprintWords, LOST_IN, type Landing, type LostIn } from './footprint';
+export { launchesOf, thrownWords, type Thrown } from './launches';
+export { levelHands, levelOffBy, type Drift, type LevelHands, type LevelOff } from './levelled';
 export { halfTimeS, linearized, polesOf, type Pole } from './linear';
 export { ownMotionWords, ownMotions } from './own';
 export {
@@ -16,6 +18,7 @@ export {
 export {
   ATTITUDES,
   panicMap,
+  panicMapWords,
   panicScenario,
   panicStates,
   type PanicCell,

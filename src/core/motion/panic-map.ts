@@ -40,6 +40,8 @@ export interface PanicState {
   witness: Witness;
   /** How many states of the proof it stands for. */
   count: number;
+  /** Whether the proof has it that panic levels the model from here. */
+  righted: boolean;
 }
 
 /** Height until level again over everything it may be; lost where it does not come back within ten seconds. */
@@ -78,7 +80,7 @@ export function panicStates(setup: Setup, proof: Proof): PanicState[] {
     const key = sentBy(setup, chain, released, panic);
     const known = found.get(key);
     if (known) known.count += 1;
-    else found.set(key, { witness: released, count: 1 });
+    else found.set(key, { witness: released, count: 1, righted: row.panic.righted });
   });
   return [...found.values()];
 }
@@ -203,4 +205,30 @@ function tried(
     cell.worst = { draw: pilot.draw, scenario: made };
   }
   return levelS !== undefined;
+}
+
+/** What a map comes to: the worst of it, and from inverted at its usual speed. */
+export function panicMapWords({ cells, speeds }: PanicMap): string[] {
+  const words = (id: PanicCell['attitude']) => ATTITUDES.find((a) => a.id === id)!.words;
+  const lost = cells.filter((c) => c.lost > 0);
+  const back = cells.filter((c) => c.lost < c.flights && Number.isFinite(c.leastM));
+  const [worst] = cells.filter((c) => c.lost === 0).toSorted((a, b) => b.mostM - a.mostM);
+  const inverted = back.find((c) => c.attitude === 'inverted' && c.speedMps === speeds[2]);
+  return [
+    ...(inverted
+      ? [
+          `From inverted at its usual speed: ${Math.round(inverted.leastM)} ${inverted.lost > 0 ? 'm or more' : `to ${Math.round(inverted.mostM)} m`} of height.`,
+        ]
+      : []),
+    ...(worst
+      ? [
+          `The most where it always comes back: ${Math.round(worst.mostM)} m, from ${words(worst.attitude)} at ${worst.speedMps} m/s.`,
+        ]
+      : []),
+    ...(lost.length > 0
+      ? [
+          `Not level within ${SECONDS} s, some of the time: ${[...new Set(lost.map((c) => words(c.attitude)))].join('; ')}.`,
+        ]
+      : []),
+  ];
 }

@@ -10,6 +10,7 @@ import {
   fly,
   footprintOf,
   footprintWords,
+  LOST_IN,
   motionFile,
   readMotion,
   scenario,
@@ -121,14 +122,14 @@ describe('Show it', () => {
 
 describe('where it comes down without a signal', () => {
   it('further with the wind than against it, and in words', () => {
-    const all = [...footprintOf(makeSetup('t-tail'), 20)].at(-1)!;
+    const all = [...footprintOf(makeSetup('t-tail'), LOST_IN, 20)].at(-1)!;
     expect(all).toHaveLength(20);
     const down = all.filter((l) => !l.flying);
     expect(down.length).toBeGreaterThan(10);
     const mean = down.reduce((sum, l) => sum + l.downwindM, 0) / down.length;
     expect(mean).toBeGreaterThan(0);
     expect(footprintWords(all).join(' ')).toMatch(/^Down after \d+ to \d+ s\. .* m from where/);
-    expect([...footprintOf(makeSetup('t-tail'), 3)].at(-1)).toEqual(all.slice(0, 3));
+    expect([...footprintOf(makeSetup('t-tail'), LOST_IN, 3)].at(-1)).toEqual(all.slice(0, 3));
   });
 });
 

@@ -2,7 +2,7 @@ import { compileChain, USUAL_UNIT } from '../chain';
 import { kindOf, type Setup } from '../setup';
 import { AIR_KG_M3 } from './air';
 import { thrustOf, type Draw } from './estimates';
-import { D, E, N, RAD, setAttitude, STATES, U, V, W, WASH } from './state';
+import { D, E, N, setAttitude, STATES, U, V, W, WASH } from './state';
 import { untrimmed, vehicleOf, weightN, type Controls, type Parts, type Vehicle } from './vehicle';
 
 /** A model that can be flown, or what about its measures makes that impossible, in words. */
@@ -52,13 +52,16 @@ function senseless({ airframe }: Setup): string | undefined {
   return undefined;
 }
 
-/** A state at its usual speed, in level flight or on its glide path. */
-function usualState(speed: number, pitchRad: number, descent: number): Float64Array {
+/**
+ * A state at its usual speed, in level flight or on its glide path. Body axes are those of the model as it flies, like
+ * on the rig: whatever its nose does at its usual speed is 0° here, and how level was captured is the chain's to know.
+ */
+function usualState(speed: number, descent: number): Float64Array {
   const y = new Float64Array(STATES);
   y[N] = y[E] = y[D] = y[V] = 0;
-  y[U] = speed * Math.cos(pitchRad + descent);
-  y[W] = speed * Math.sin(pitchRad + descent);
-  setAttitude(y, { rollDeg: 0, pitchDeg: pitchRad / RAD, headingDeg: 0 });
+  y[U] = speed * Math.cos(descent);
+  y[W] = speed * Math.sin(descent);
+  setAttitude(y, { rollDeg: 0, pitchDeg: 0, headingDeg: 0 });
   return y;
 }
 
@@ -95,7 +98,7 @@ function slopesAt(vehicle: Vehicle, y: Float64Array, controls: Controls) {
 
 /**
  * A model trimmed at its usual speed with its surfaces as the program leaves them and the unit off: where its wing
- * stands from its static margin, its incidence from the pitch it flies at, its power from its drag.
+ * stands from its static margin, its incidence and power from its usual speed.
  */
 export function trimmed(setup: Setup, draw: Draw): Flyable {
   const reason = senseless(setup);
@@ -108,16 +111,11 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
   const chord = measures.chordMm / 1000;
   const span = measures.spanMm / 1000;
   const wanted = -STATIC_MARGIN * draw.margin * chord;
-  const pitch = measures.flyingPitchDeg * RAD;
 
   let ahead = 0.05 * chord;
   for (let i = 0; i < 6; i++) {
     const parts = untrimmed(setup, draw, ahead);
-    const { lift, pitch: turning } = slopesAt(
-      vehicleOf(parts),
-      usualState(speed, 0.05, 0),
-      controls,
-    );
+    const { lift, pitch: turning } = slopesAt(vehicleOf(parts), usualState(speed, 0.05), controls);
     ahead += wanted - turning / lift;
   }
   if (!Number.isFinite(ahead) || Math.abs(ahead) > FURTHEST * chord)
@@ -130,17 +128,17 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
   const powered = airframe.motors.length > 0;
   let parts: Parts = untrimmed(setup, draw, ahead);
   let { incidence, descent, motorPct } = parts.trim;
-  incidence = 0.05 - pitch;
+  incidence = 0.05;
   const q = 0.5 * AIR_KG_M3 * speed * speed * span * chord;
   let last = { force: new Float64Array(3), moment: new Float64Array(3) };
   for (let i = 0; i < 60; i++) {
     parts = { ...parts, trim: { incidence, descent, motorPct, pitch: 0, roll: 0, yaw: 0 } };
     const vehicle = vehicleOf(parts);
     controls.motorPct.fill(motorPct);
-    const y = usualState(speed, pitch, descent);
+    const y = usualState(speed, descent);
     last = settled(vehicle, y, controls);
-    const short = last.force[2]! + weight * Math.cos(pitch);
-    const pull = last.force[0]! - weight * Math.sin(pitch);
+    const short = last.force[2]! + weight;
+    const pull = last.force[0]!;
     incidence += (0.7 * short) / (q * 4);
     if (!powered) {
       // The air comes from further below the steeper it glides: what changes is the angle, and the wing with it.
@@ -149,7 +147,7 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
       incidence -= steeper;
       continue;
     }
-    const drag = Math.max(0.01, -(pull - pullOf(parts, motorPct, speed, pitch)));
+    const drag = Math.max(0.01, -(pull - pullOf(parts, motorPct, speed)));
     parts = { ...parts, thrust: thrustOf(drag, weight, speed, draw.thrust) };
     motorPct = Math.min(
       100,
@@ -167,20 +165,18 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
   if (!Object.values(trim).every(Number.isFinite) || Math.abs(incidence) > 0.6)
     return {
       ok: false,
-      reason:
-        'at its usual speed and pitch its wing would not carry it: measure its speeds and the pitch it flies at again',
+      reason: 'at its usual speed its wing would not carry it: measure its speeds again',
     };
   return { ok: true, vehicle: vehicleOf({ ...parts, trim }) };
 }
 
 /** Forward pull of the motors at a setting; thrust lines that lean are near enough to straight ahead for this. */
-const pullOf = ({ thrust }: Parts, pct: number, speed: number, pitch: number): number =>
-  ((thrust.staticN * pct) / 100) * (1 - (speed * Math.cos(pitch)) / thrust.pitchMps);
+const pullOf = ({ thrust }: Parts, pct: number, speed: number): number =>
+  ((thrust.staticN * pct) / 100) * (1 - speed / thrust.pitchMps);
 
 /** The model at its usual speed as it was trimmed, at a height and heading north. */
 export function cruising(setup: Setup, vehicle: Vehicle, heightM: number): Float64Array {
-  const { cruiseMps, flyingPitchDeg } = setup.airframe.measures;
-  const y = usualState(cruiseMps, flyingPitchDeg * RAD, vehicle.trim.descent);
+  const y = usualState(setup.airframe.measures.cruiseMps, vehicle.trim.descent);
   y[D] = -heightM;
   const controls = restingControls(setup);
   controls.motorPct.fill(vehicle.trim.motorPct);

@@ -1,4 +1,3 @@
-export * from './flight';
 export * from './ground';
 export { afterLoss, motorMust, type AfterLoss } from './lost';
 export { failsafeScript, hasPanic, panicScript } from './scripts';

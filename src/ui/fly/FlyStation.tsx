@@ -24,6 +24,7 @@ import { useVerdict } from '../open/verdict';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
 import { Footprint } from './Footprint';
+import { Launches } from './Launches';
 import { PanicMapTable } from './PanicMapTable';
 import { Replay, type Shown } from './Replay';
 import { usePanicMap, useOverview } from './useFlights';
@@ -212,7 +213,8 @@ function Field({ setup }: { setup: Setup }) {
           />
         )}
       </Section>
-      <Footprint setup={setup} />
+      <Footprint setup={setup} className="@4xl:col-span-2" />
+      {setup.intents.program.launch && <Launches setup={setup} />}
       <Fold className="card @4xl:col-span-2" title="What this rests on">
         <ul className="list-disc pl-5 text-sm">
           {Object.values(ESTIMATES).map(({ words, source, factor }) => (

@@ -1,26 +1,54 @@
 'use client';
 
 import { useState } from 'react';
-import { footprintWords, LOST_IN, type Landing } from '@/core/motion';
+import { footprintWords, LOST_IN, type Landing, type LostIn } from '@/core/motion';
 import type { Setup } from '@/core/setup';
+import { NumberField } from '../fields/NumberField';
 import { Section } from '../parts/Section';
 import { LOST, useFootprint } from './useFlights';
 
 /** Where a model without a signal comes down: in words, and every one as a dot from above. */
-export function Footprint({ setup }: { setup: Setup }) {
-  const [asked, setAsked] = useState(false);
+export function Footprint({ setup, className = '' }: { setup: Setup; className?: string }) {
+  const [heightM, setHeight] = useState(LOST_IN.heightM);
+  const [windMps, setWind] = useState(LOST_IN.windMps);
+  const [asked, setAsked] = useState<LostIn>();
   const found = useFootprint(setup, asked);
+  const put = (lostIn: LostIn) => {
+    setHeight(lostIn.heightM);
+    setWind(lostIn.windMps);
+    if (asked) setAsked(lostIn);
+  };
   return (
-    <Section title="Signal lost: where it comes down" className="card @4xl:col-span-2">
-      <p className="text-soft text-sm">
-        {LOST_IN.heightM} m high, wind of {LOST_IN.windMps} m/s, any heading; {LOST} models it may
-        be.
-      </p>
-      {!asked && (
-        <button type="button" className="btn mt-1" onClick={() => setAsked(true)}>
-          Follow it down
-        </button>
-      )}
+    <Section title="Signal lost: where it comes down" className={`card ${className}`}>
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-28">
+          <NumberField
+            label="height"
+            unit="m"
+            min={5}
+            max={500}
+            step={5}
+            value={heightM}
+            onCommit={(v) => put({ heightM: v, windMps })}
+          />
+        </div>
+        <div className="w-28">
+          <NumberField
+            label="wind"
+            unit="m/s"
+            min={0}
+            max={30}
+            value={windMps}
+            onCommit={(v) => put({ heightM, windMps: v })}
+          />
+        </div>
+        {!asked && (
+          <button type="button" className="btn" onClick={() => setAsked({ heightM, windMps })}>
+            Follow it down
+          </button>
+        )}
+      </div>
+      <p className="text-soft text-sm">Any heading; {LOST} models it may be.</p>
       {found?.failed !== undefined && <p role="alert">Not flown: {found.failed}.</p>}
       {asked && !found && <p aria-live="polite">Flying …</p>}
       {found?.so && (

@@ -1,6 +1,15 @@
 import { proxy } from 'comlink';
 import { useCallback } from 'react';
-import type { Draw, Landing, PanicMap, Scenario } from '@/core/motion';
+import type {
+  Draw,
+  Drift,
+  Landing,
+  LevelOff,
+  LostIn,
+  PanicMap,
+  Scenario,
+  Thrown,
+} from '@/core/motion';
 import type { Setup } from '@/core/setup';
 import type { FlightAnswer, Flights, Overview } from '@/workers/flights';
 import { useLine, useProgress } from '../open/useLine';
@@ -53,12 +62,32 @@ export function usePanicMap(setup: Setup, asked: boolean) {
 /** Models it may be that are followed without a signal. */
 export const LOST = 500;
 
-/** Where it comes down without a signal, as far as it is; ended by the next edit. */
-export function useFootprint(setup: Setup, asked: boolean) {
+/** Where it comes down without a signal, as far as it is; ended by the next edit. @param lostIn stable between renders */
+export function useFootprint(setup: Setup, lostIn: LostIn | undefined) {
   const ask = useCallback(
-    (flights: Remote<Flights>, so: (landings: Landing[]) => void) =>
-      flights.footprint(setup, LOST, proxy(so)),
+    (flights: Remote<Flights>, so: (landings: Landing[] | undefined) => void) =>
+      flights.footprint(setup, lostIn!, LOST, proxy(so)),
+    [setup, lostIn],
+  );
+  return useProgress(flightLine, lostIn && ask);
+}
+
+/** How it goes thrown by hand, as far as it is. @param asked whether it is wanted */
+export function useLaunches(setup: Setup, asked: boolean) {
+  const ask = useCallback(
+    (flights: Remote<Flights>, so: (thrown: Thrown[] | undefined) => void) =>
+      flights.launches(setup, DRAWS, proxy(so)),
     [setup],
   );
   return useProgress(flightLine, asked ? ask : undefined);
+}
+
+/** By how much level was captured wrong, as far as it is known. @param drift stable between renders */
+export function useLevelOff(setup: Setup, drift: Drift | undefined) {
+  const ask = useCallback(
+    (flights: Remote<Flights>, so: (off: LevelOff | undefined) => void) =>
+      flights.levelOff(setup, drift!, DRAWS, proxy(so)),
+    [setup, drift],
+  );
+  return useProgress(flightLine, drift && ask);
 }

@@ -1,16 +1,16 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { checklist } from '@/core/logbook';
-import { fromInverted } from '@/core/recovery';
+import { flies } from '@/core/motion';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { useModel } from '../open/modelStore';
-import { useVerdict, WhenProved } from '../open/verdict';
+import { WhenProved } from '../open/verdict';
+import { PanicFlown } from '../fly/PanicFlown';
 import { PitchChart } from './PitchChart';
 import { TestScript } from '../checks/TestScript';
-import { Measured } from '../measure/Measured';
 import { Section } from '../parts/Section';
 
 /** Panic recovery: limits, what it costs in height, and the test with the model in hand. */
@@ -27,14 +27,9 @@ function Panic() {
   const setup = useModel((s) => s.setup);
   const evidence = useModel((s) => s.evidence);
   const edit = useModel((s) => s.edit);
-  const { proof } = useVerdict();
   const script = useMemo(() => checklist(setup, evidence, 'panic'), [setup, evidence]);
   const { settings, traits } = setup.unit;
   const own = setup.program.outputs.some((o) => o.carries === 'recovery');
-  const slowestMs = Math.max(
-    0,
-    ...(proof?.rows ?? []).flatMap((r) => (r.panic?.righted ? [r.panic.afterMs] : [])),
-  );
   const set = (path: string, value: number, label: string) =>
     edit([{ op: 'replace', path, value }], label)[0]?.reason;
   const limits = own && settings.recovery ? settings.recovery : undefined;
@@ -122,51 +117,10 @@ function Panic() {
             source).
           </p>
         </Section>
-        <Cost slowestMs={slowestMs} />
+        {flies(setup) && <PanicFlown setup={setup} />}
         {traits.extras.includes('pitch-with-throttle') && <PitchWithPower />}
       </aside>
     </div>
-  );
-}
-
-/** Time and height from inverted, from what the model rolls and flies. */
-function Cost({ slowestMs }: { slowestMs: number }) {
-  const cruise = useModel((s) => s.setup.airframe.measures.cruiseMps);
-  const [rollRate, setRollRate] = useState(180);
-  const [speed, setSpeed] = useState(cruise);
-  const cost = fromInverted({
-    rollRateDegPerS: rollRate,
-    speedMps: speed,
-    delayS: slowestMs / 1000,
-  });
-  return (
-    <Section title="From inverted to level" className="card flex flex-col gap-3">
-      <div className="grid grid-cols-2 items-end gap-2">
-        <NumberField
-          label="it rolls"
-          unit="°/s"
-          min={20}
-          max={720}
-          step={10}
-          value={rollRate}
-          onCommit={setRollRate}
-        />
-        <NumberField label="at" unit="m/s" min={2} max={120} value={speed} onCommit={setSpeed} />
-      </div>
-      <p>
-        <strong className="num text-2xl">
-          <Measured value={cost.heightM} unit="m" />
-        </strong>{' '}
-        of height, <strong className="num">{cost.totalS.toFixed(1)} s</strong>
-      </p>
-      <p className="text-soft text-sm">
-        {(slowestMs / 1000).toFixed(1)} s until panic acts, {cost.rollS.toFixed(1)} s to roll
-        upright (<Measured value={cost.rollingM} unit="m" />
-        ), then a pull-out at twice its weight (
-        <Measured value={cost.pullOutM} unit="m" />
-        ). A planning figure, not a promise: fly high enough to be wrong about it.
-      </p>
-    </Section>
   );
 }
 

@@ -24,13 +24,14 @@ export const levelCaptured: Rule = {
     const highDeg = -frame.believedPitchDeg;
     if (Math.abs(highDeg) <= GOOD_DEG) return [];
     const { flyingPitchDeg, cruiseMps } = airframe.measures;
+    // Held exactly; a unit that gives way sinks less.
     const sink = cruiseMps * Math.sin((Math.abs(highDeg) * Math.PI) / 180);
     return [
       {
         severity: Math.abs(highDeg) > BAD_DEG ? 'stop' : 'caution',
         says:
           highDeg < 0
-            ? `Level was captured ${(-highDeg).toFixed(1)}° too low: in self-levelling it sinks by about ${sink.toFixed(1)} m/s.`
+            ? `Level was captured ${(-highDeg).toFixed(1)}° too low: in self-levelling it sinks, by up to ${sink.toFixed(1)} m/s.`
             : `Level was captured ${highDeg.toFixed(1)}° too high: in self-levelling it flies nose-high, slows and mushes down.`,
         where: '/installation/levelCapture/pitchDeg',
         remedies: [

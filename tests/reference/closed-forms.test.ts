@@ -1,6 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { G_MPS2, loadFactor, turnRadiusM, turnRateDegPerS } from '../level';
-import { footprint, fromInverted, glideAt, glideWithPitch } from './flight';
+import { G_MPS2, loadFactor, turnRadiusM, turnRateDegPerS } from '../../src/core/level';
+import { buildAirframe, TRANSMITTERS, usualAnswers } from '../../src/core/catalogue';
+import {
+  ATTITUDES,
+  footprintOf,
+  panicScenario,
+  panicStates,
+  play,
+  readyToFly,
+  recovering,
+  STEPS,
+  type Observer,
+} from '../../src/core/motion';
+import { composeSetup } from '../../src/core/plan';
+import { measured } from '../../src/core/setup';
+import { LAKE_HOLLOW } from '../../src/demo/lake-hollow';
+import { proofOf } from '../../src/core/verify';
+import { makeSetup } from '../kit/setups';
+import { footprint, fromInverted, glideAt, glideWithPitch } from '../kit/closed-forms';
 
 const KNOT_MPS = 1852 / 3600;
 const FOOT_M = 0.3048;
@@ -93,5 +110,65 @@ describe('from inverted to level', () => {
       fromInverted({ rollRateDegPerS, speedMps: 15, delayS }).heightM;
     expect(at(180, 0.5)).toBeGreaterThan(at(180, 0));
     expect(at(360, 0)).toBeLessThan(at(180, 0));
+  });
+});
+
+describe('what is flown, against them', () => {
+  const shipped = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup)
+    .map((setup) => ({
+      name: setup.name,
+      setup,
+      states: panicStates(setup, proofOf(setup)).filter((s) => s.righted),
+    }))
+    .filter(({ states }) => states.length > 0);
+  it('there are shipped models with panic', () => expect(shipped.length).toBeGreaterThan(2));
+  it.each(shipped)(
+    '$name: from inverted it loses as much height as the point mass does, within a factor of four',
+    ({ setup, states }) => {
+      const { cruiseMps } = setup.airframe.measures;
+      const ready = readyToFly(setup);
+      if (!ready.ok) throw new Error(ready.reason);
+      const inverted = ATTITUDES.find((a) => a.id === 'inverted')!;
+      const back = states.map((state) => {
+        const watch = recovering();
+        let quickest = 0;
+        let before = 178;
+        const rolling: Observer<undefined> = {
+          see({ attitude: { rollDeg } }) {
+            const by = Math.abs(rollDeg - before);
+            // From one side of upside down to the other is no roll.
+            if (by < 90) quickest = Math.max(quickest, by / STEPS.bodyS);
+            before = rollDeg;
+          },
+          answer: () => undefined,
+        };
+        play(ready.pilot, panicScenario(setup, state, inverted, cruiseMps), [watch, rolling]);
+        const { levelS, heightLostM } = watch.answer();
+        const point = fromInverted({ rollRateDegPerS: quickest, speedMps: cruiseMps, delayS: 0.1 });
+        expect(levelS).toBeDefined();
+        return heightLostM / point.heightM;
+      });
+      for (const ratio of back) {
+        expect(ratio).toBeGreaterThan(1 / 4);
+        expect(ratio).toBeLessThan(4);
+      }
+    },
+  );
+  it('lost in still air a glider comes down as far as its glide reaches, no further', () => {
+    const plain = makeSetup('t-tail');
+    const setup = composeSetup(
+      'Glider',
+      measured(buildAirframe({ ...usualAnswers('t-tail'), motors: 0 })),
+      plain.unit,
+      TRANSMITTERS['line-sixteen']!,
+    );
+    const { glideRatio, cruiseMps } = setup.airframe.measures;
+    const lostIn = { heightM: 50, windMps: 0 };
+    const all = [...footprintOf(setup, lostIn, 20)].at(-1)!.filter((l) => !l.flying);
+    const reach = footprint({ ...lostIn, glideRatio, speedMps: cruiseMps, bankDeg: 0 });
+    const far = all.map((l) => Math.hypot(l.downwindM, l.acrossM));
+    expect(all.length).toBeGreaterThan(10);
+    // Drag is known to a fifth, and it may fly slower or faster than its best glide.
+    expect(Math.max(...far)).toBeLessThan(1.4 * reach.downwindM);
   });
 });

@@ -1,4 +1,4 @@
-import { G_MPS2, turnRadiusM } from '../level';
+import { G_MPS2, turnRadiusM } from '../../src/core/level';
 
 /** How far from where the signal is lost the model can come down. All lengths in metres. */
 export interface Footprint {
