@@ -24,9 +24,9 @@ import {
   type SituationId,
   type Thrown,
 } from '../core/motion';
-import type { Setup } from '../core/setup';
+import type { Mode, Setup } from '../core/setup';
 import { hasPanic } from '../core/recovery';
-import { proofOf } from '../core/verify';
+import { proofOf, stateIn, type Witness } from '../core/verify';
 
 /** A flight as it is shown, with its story. */
 export interface ShownFlight {
@@ -41,6 +41,7 @@ export type FlightAnswer = { ok: true; flight: ShownFlight } | { ok: false; reas
 export interface SituationAnswer {
   id: SituationId;
   words: string;
+  scenario: Scenario;
   story: string;
   well: boolean;
 }
@@ -48,12 +49,32 @@ export interface SituationAnswer {
 export type Overview =
   { ok: true; situations: SituationAnswer[]; own: string[] } | { ok: false; reason: string };
 
-/** Whether a situation says something about a model that nobody steers. */
+/** Whether a situation says something about a model: about what its unit and program do. */
 function isUsual(setup: Setup, id: SituationId): boolean {
-  if (id === 'stick') return false;
-  if (id === 'inverted') return hasPanic(setup);
-  if (id === 'launch') return setup.intents.program.launch !== undefined;
-  return true;
+  const { settings, traits } = setup.unit;
+  switch (id) {
+    case 'stick':
+      return false;
+    case 'inverted':
+      return hasPanic(setup);
+    case 'launch':
+      return setup.intents.program.launch !== undefined;
+    case 'turn':
+      return traits.axes.includes('yaw') && settings.axes.yaw.holdAllowed;
+    case 'power':
+      return settings.pitchWithThrottle !== undefined && setup.airframe.motors.length > 0;
+    case 'full-stick':
+      return traits.axes.includes('roll');
+    default:
+      return true;
+  }
+}
+
+/** The state a situation is flown in where nothing else is asked; nothing where no switch brings its mode. */
+function usualState(setup: Setup, id: SituationId): Witness | undefined {
+  const { mode } = SITUATIONS[id] as { mode?: Mode };
+  if (!mode) return { controls: {}, words: '' };
+  return stateIn(setup, proofOf(setup), mode, '').witness;
 }
 
 /** Work that takes a while of its own: one turn of the event loop, so that a next question can end it. */
@@ -87,15 +108,18 @@ export function createFlights() {
     async overview(setup: Setup, heard: () => void): Promise<Overview> {
       const situations: SituationAnswer[] = [];
       for (const id of SITUATION_IDS) {
-        if (!isUsual(setup, id)) continue;
+        const state = isUsual(setup, id) ? usualState(setup, id) : undefined;
+        if (!state) continue;
         const { words } = SITUATIONS[id];
-        const outcome = fly(setup, situationOf(setup, id));
+        const scenario = situationOf(setup, id, state);
+        const outcome = fly(setup, scenario);
         if (!outcome.ok) return outcome;
         heard();
         await breathe();
         situations.push({
           id,
           words,
+          scenario,
           story: storyWords(outcome.flown),
           well: endedWell(outcome.flown),
         });

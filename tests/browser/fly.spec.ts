@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
+import { fly, readMotion } from '@/core/motion';
+import { LAKE_HOLLOW } from '@/demo/lake-hollow';
 import { expectAccessible, expectNoSideways, openModel, tabTo, test } from './kit';
 
 test('a wrong sign is seen to happen, and after its repair the same again, by keyboard', async ({
@@ -57,8 +59,26 @@ test('on a phone: usual situations, the panic map, its worst flown again; a flig
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save this flight' }).click();
   const path = await (await download).path();
+  // Ten seconds in the browser and here: the same to a millionth of its span.
+  const loon = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).find((s) =>
+    s.name.startsWith('Loon'),
+  )!;
+  const kept = readMotion(
+    await readFile(path, 'utf8'),
+    loon.transmitter.controls.map((c) => c.id),
+  );
+  if (!kept.ok) throw new Error(JSON.stringify(kept.problems));
+  const here = fly(loon, kept.value.scenario, kept.value.draw);
+  if (!here.ok) throw new Error(here.reason);
+  const { seconds, northM, eastM, heightM } = kept.value.outcome!;
+  const { ending } = here.flown;
+  expect(seconds).toBeCloseTo(10, 6);
+  const off = Math.hypot(northM - ending.northM, eastM - ending.eastM, heightM - ending.heightM);
+  expect(off / (loon.airframe.measures.spanMm / 1000)).toBeLessThan(1e-6);
   await page.getByLabel('Open a flight').setInputFiles(path);
   await expect(page.getByRole('heading', { name: /Panic at once/ })).toBeVisible();
+  await expect(page.getByText(/^As it is: level after/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/otherwise than when it was kept/)).toBeHidden();
   await page.getByLabel('Open a flight').setInputFiles({
     name: 'other.json',
     mimeType: 'application/json',

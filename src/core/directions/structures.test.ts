@@ -125,7 +125,7 @@ describe('every other single thing', () => {
     ['conventional', 'autopilot'],
     ['conventional', 'dial-gyro'],
   ] as const;
-  it.each(share(MODELS, 2))(
+  it.each(share(MODELS, 4))(
     '%s with %s: offered, and its remedy brings the plan back',
     (kind, unit) => {
       const written = makeSetup(kind, unit);
@@ -185,7 +185,7 @@ describe('every other single thing', () => {
 });
 
 describe('what to look at next', () => {
-  it.each(share(KINDS, 2))('%s: always splits explanations that are equally good', (kind) => {
+  it.each(share(KINDS, 4))('%s: always splits explanations that are equally good', (kind) => {
     const written = makeSetup(kind);
     for (const mounting of others) {
       const all = watchAs(written, mounted(written, mounting), true);
@@ -235,7 +235,7 @@ describe('a model with twelve servos', () => {
     expect(written.airframe.servos).toHaveLength(12);
     expect(swaps.length).toBeGreaterThan(8);
   });
-  it.each(share([...rods.keys()], 4))('rods, mounting, plugs: case %i is put right', (at) => {
+  it.each(share([...rods.keys()], 8))('rods, mounting, plugs: case %i is put right', (at) => {
     const swap = swaps[(at * 7) % swaps.length]![0]!;
     const mounting = others[(at * 5) % others.length]!;
     const pair = [rods[at]!, rods[(at + 5) % rods.length]!];

@@ -48,5 +48,7 @@ export {
   MOTION_FORMAT,
   MOTION_VERSION,
   readMotion,
+  sameOutcome,
   type MotionFile,
+  type Outcome,
 } from './motion-file';

@@ -3,7 +3,7 @@ import type { Setup } from '../setup';
 import { CENTRAL, drawOf } from './estimates';
 import { ending } from './observers';
 import { BATCH, play, readyToFly, touchesM } from './runner';
-import { situationOf } from './situations';
+import { HAND_M, situationOf } from './situations';
 
 /** Speeds a hand throws at, m/s. Common practice, no source. */
 export const THROWS_MPS = [6, 7, 8, 9, 10] as const;
@@ -54,10 +54,13 @@ export function* launchesOf(setup: Setup, draws: number, seed = 1): Generator<Th
   }
 }
 
+/** Lower than the hand that threw it by so much is no lower. */
+const AS_HIGH_M = 0.05;
+
 /** "8 m/s: flies away in 20 of 20, 1.4 m above the ground at its lowest." */
 export const thrownWords = ({ speedMps, flights, lost, leastM }: Thrown): string =>
   `${speedMps} m/s: ${
     lost === flights
       ? 'on the ground every time'
-      : `flies away in ${flights - lost} of ${flights}, ${leastM.toFixed(1)} m above the ground at its lowest`
+      : `flies away in ${flights - lost} of ${flights}, ${leastM > HAND_M - AS_HIGH_M ? 'never lower than the hand' : `${leastM.toFixed(1)} m above the ground at its lowest`}`
   }.`;

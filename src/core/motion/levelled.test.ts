@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FLYING_KINDS, makeSetup } from '../../../tests/kit/setups';
+import { share } from '../../../tests/kit/share';
 import { LAKE_HOLLOW } from '../../demo/lake-hollow';
 import { bankOfDrift, levels, pitchLowBy } from '../level';
 import { kindOf, type Setup } from '../setup';
@@ -30,7 +31,7 @@ function settles(setup: Setup, controls: LevelHands, pitch: number, roll: number
 }
 
 describe('level, captured right and wrong', () => {
-  it.each(FLYING_KINDS)(
+  it.each(share(FLYING_KINDS, 3))(
     '%s: as it flies it holds its height; what it does wrong is led back to the capture',
     (kind) => {
       const setup = makeSetup(kind);
@@ -77,7 +78,7 @@ describe('level, captured right and wrong', () => {
       (s) => kindOf(s.airframe).moves === 'air' && levels(s),
     );
     expect(shipped.length).toBeGreaterThan(5);
-    for (const setup of shipped) {
+    for (const setup of share(shipped, 3)) {
       const hands = levelHands(setup, proofOf(setup));
       if (!hands) continue;
       expect(Math.abs(settles(setup, hands, 0, 0).sinkMps), setup.name).toBeLessThan(0.1);

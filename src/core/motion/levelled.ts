@@ -1,7 +1,7 @@
 import { randomOf } from '../dice';
 import { bankOfDrift, pitchLowBy } from '../level';
 import type { Setup } from '../setup';
-import type { Proof } from '../verify';
+import { stateIn, type Proof } from '../verify';
 import { CENTRAL, drawOf, type Draw } from './estimates';
 import { settling, type Settled } from './observers';
 import { BATCH, play, readyToFly } from './runner';
@@ -10,22 +10,9 @@ import { scenario } from './scenario';
 /** Switches and knobs as they stand in a state in which the unit levels. */
 export type LevelHands = Readonly<Record<string, number>>;
 
-/**
- * The state of the proof nearest to rest in which it levels with some gain, reached by switches alone; nothing where
- * there is none.
- */
-export function levelHands(setup: Setup, { rows, controls }: Proof): LevelHands | undefined {
-  const rest = controls.map((id) => setup.transmitter.controls.find((c) => c.id === id)?.rest);
-  const moved = ({ values }: Proof['rows'][number]) =>
-    values.filter((value, i) => value !== rest[i]).length;
-  const [nearest] = rows
-    .filter(
-      ({ mode, gainPct, remembered }) =>
-        mode === 'level' && gainPct[0] > 0 && remembered.length === 0,
-    )
-    .toSorted((a, b) => moved(a) - moved(b));
-  return nearest && Object.fromEntries(controls.map((id, i) => [id, nearest.values[i]!]));
-}
+/** The state nearest to rest in which it levels; nothing where no switch alone brings it. */
+export const levelHands = (setup: Setup, proof: Proof): LevelHands | undefined =>
+  stateIn(setup, proof, 'level', '').witness?.controls;
 
 /** High enough that it can sink all the while. */
 const HEIGHT_M = 400;

@@ -1,4 +1,4 @@
-import type { Finding, RequirementId } from '../verify';
+import type { Finding, RequirementId, RuleId } from '../verify';
 import type { SituationId } from './situations';
 
 const ON_RIG = 'it is seen on the rig: nothing needs to fly for it';
@@ -31,9 +31,18 @@ export const SHOWN_IN: Readonly<Record<RequirementId, SituationId | { why: strin
   gesture: { why: ON_RIG },
 };
 
+/** Mistakes that are shown in another situation than the requirement they explain, or explain none. */
+const RULE_SHOWN_IN: Readonly<Partial<Record<RuleId, SituationId>>> = {
+  M21: 'hands-off',
+  M33: 'turn',
+  M48: 'full-stick',
+};
+
 /** The situation that shows a finding; nothing where nothing needs to fly for it, or it is not about one state. */
 export function situationFor(finding: Finding): SituationId | { why: string } {
   if (!finding.witness) return { why: 'it is not about one state: nothing flies for it' };
+  const own = RULE_SHOWN_IN[finding.rule as RuleId];
+  if (own) return own;
   const id = [...finding.requirements, finding.rule].find((r): r is RequirementId => r in SHOWN_IN);
   return id ? SHOWN_IN[id] : { why: ON_RIG };
 }

@@ -3,9 +3,12 @@ import { MUTATIONS } from '../../../tests/kit/mutations';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import { applyPatch } from '../patch';
-import { kindOf, parseSetup, type Setup } from '../setup';
-import { REQUIREMENTS, verify, type Finding } from '../verify';
+import { kindOf, parseSetup, type Mode, type Setup } from '../setup';
+import { proofOf, REQUIREMENTS, stateIn, verify, type Finding } from '../verify';
+import { randomOf } from '../dice';
 import {
+  CENTRAL,
+  drawOf,
   endedWell,
   fly,
   footprintOf,
@@ -13,11 +16,14 @@ import {
   LOST_IN,
   motionFile,
   readMotion,
+  sameOutcome,
   scenario,
   SHOWN_IN,
   shownOf,
+  situationOf,
   SITUATIONS,
   storyWords,
+  type SituationId,
 } from './index';
 
 /** Programs with a seeded fault that flies, spoiled. */
@@ -104,7 +110,7 @@ describe('Show it', () => {
   it('says why nothing flies', () => {
     const setup = makeSetup();
     const finding: Finding = {
-      rule: 'M33',
+      rule: 'M12',
       requirements: [],
       severity: 'caution',
       says: '',
@@ -117,6 +123,83 @@ describe('Show it', () => {
     });
     const car = makeSetup('car', 'steering-menu', 'surface-six');
     expect(shownOf(car, finding)).toMatchObject({ ok: false });
+  });
+});
+
+describe('what settings do is seen', () => {
+  const ended = (setup: Setup, id: SituationId, mode: Mode) => {
+    const state = stateIn(setup, proofOf(setup), mode, '').witness!;
+    const outcome = fly(setup, situationOf(setup, id, state));
+    if (!outcome.ok) throw new Error(outcome.reason);
+    return outcome.flown;
+  };
+  it('hold on the rudder fights a turn (M33); switched off it turns', () => {
+    const setup = makeSetup('conventional', 'menu-receiver', 'line-sixteen');
+    setup.unit.settings.slots = setup.unit.settings.slots.map(() => 'hold');
+    setup.unit.settings.axes.yaw.holdAllowed = true;
+    const finding = verify(setup).find((f) => f.rule === 'M33')!;
+    const shown = shownOf(setup, finding);
+    if (!shown.ok) throw new Error(shown.why);
+    expect(shown.situation).toBe('turn');
+    const read = parseSetup(applyPatch(setup, finding.remedies[0]!.patch));
+    if (!read.ok) throw new Error('the repair leaves no Setup');
+    const [before, after] = [setup, read.value].map((s) => {
+      const outcome = fly(s, shown.scenario);
+      if (!outcome.ok) throw new Error(outcome.reason);
+      return outcome.flown.ending.turnedDeg;
+    });
+    expect(after).toBeGreaterThan(25);
+    expect(before).toBeLessThan(0.6 * after!);
+  });
+  it('full stick in self-levelling: with full gain it stands near its bank limit, with less it goes beyond', () => {
+    const banked = (limit: number, knob: number) => {
+      const setup = makeSetup();
+      setup.unit.settings.angleLimitsDeg.roll = limit;
+      const state = stateIn(setup, proofOf(setup), 'level', '').witness!;
+      const made = situationOf(setup, 'full-stick', {
+        ...state,
+        controls: { ...state.controls, k1: knob },
+      });
+      const outcome = fly(setup, made);
+      if (!outcome.ok) throw new Error(outcome.reason);
+      return outcome.flown.ending.rollDeg;
+    };
+    for (const limit of [30, 60]) {
+      expect(banked(limit, 100)).toBeGreaterThan(0.75 * limit);
+      expect(banked(limit, 100)).toBeLessThan(limit + 3);
+      // Half of the stick stays direct: the limit is no wall.
+      expect(banked(limit, 0)).toBeGreaterThan(limit + 10);
+    }
+  });
+  it('pitch that follows the throttle: the nose rises with power, and sinks without', () => {
+    const plain = makeSetup();
+    const follows = structuredClone(plain);
+    follows.unit.settings.pitchWithThrottle = {
+      aboveThrottlePct: 51,
+      fullThrottlePitchDeg: 20,
+      belowThrottlePct: 30,
+      idlePitchDeg: -4,
+    };
+    const nose = (setup: Setup, atS: number) =>
+      ended(setup, 'power', 'level').points.find((p) => p.timeS >= atS)!.pitchDeg;
+    expect(nose(follows, 5.5)).toBeGreaterThan(nose(plain, 5.5) + 4);
+    expect(nose(follows, 10.5)).toBeLessThan(nose(plain, 10.5));
+  });
+  it('a low rate leaves the correction on (M48): full stick rolls it slower than the repair lets it', () => {
+    const setup = makeSetup();
+    setup.unit.settings.slots = setup.unit.settings.slots.map(() => 'rate');
+    for (const input of setup.program.inputs) for (const rate of input.rates) rate.sharePct = 45;
+    const finding = verify(setup).find((f) => f.rule === 'M48')!;
+    const shown = shownOf(setup, finding);
+    if (!shown.ok) throw new Error(shown.why);
+    const read = parseSetup(applyPatch(setup, finding.remedies[0]!.patch));
+    if (!read.ok) throw new Error('the repair leaves no Setup');
+    const [before, after] = [setup, read.value].map((s) => {
+      const outcome = fly(s, shown.scenario);
+      if (!outcome.ok) throw new Error(outcome.reason);
+      return Math.abs(outcome.flown.reaction.rollDeg);
+    });
+    expect(before).toBeLessThan(0.7 * after!);
   });
 });
 
@@ -136,20 +219,40 @@ describe('where it comes down without a signal', () => {
 describe('a motion as a file', () => {
   const made = scenario({ start: { heightM: 30 }, seconds: 4 });
   const controls = ['sa'];
+  const kept = (over: Partial<Parameters<typeof motionFile>[0]> = {}) =>
+    motionFile({ model: 'Tern', scenario: made, draw: CENTRAL, story: 'level', ...over });
   it('comes back as it was kept', () => {
-    expect(readMotion(motionFile('Tern', made, 'level'), controls)).toEqual({
+    expect(readMotion(kept(), controls)).toEqual({
       ok: true,
       value: { format: 'tolvan-motion', version: 1, model: 'Tern', scenario: made, story: 'level' },
     });
   });
+  it('with the model that flew it, and where it ended: flown again it ends there', () => {
+    const draw = drawOf(randomOf(4));
+    const setup = makeSetup();
+    const flown = (with_: Setup) => {
+      const outcome = fly(with_, made, draw);
+      if (!outcome.ok) throw new Error(outcome.reason);
+      return outcome.flown.ending;
+    };
+    const read = readMotion(kept({ draw, ending: flown(setup) }), controls);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.draw).toEqual(draw);
+    expect(sameOutcome(read.value.outcome!, flown(setup))).toBe(true);
+    const heavier = structuredClone(setup);
+    heavier.airframe.measures.massG *= 1.3;
+    heavier.airframe.measures.cruiseMps *= 1.2;
+    expect(sameOutcome(read.value.outcome!, flown(heavier))).toBe(false);
+  });
   it.each([
     ['{', ''],
     ['{}', '/format'],
-    [motionFile('a', made, '').replace('"version": 1', '"version": 2'), '/version'],
+    [kept().replace('"version": 1', '"version": 2'), '/version'],
     [
-      motionFile('a', { ...made, hands: [{ atS: 1, controls: { sz: 0 } }] }, ''),
+      kept({ scenario: { ...made, hands: [{ atS: 1, controls: { sz: 0 } }] } }),
       '/scenario/hands/0/controls/sz',
     ],
+    [kept({ draw: { ...CENTRAL, lift: 40 } }), '/draw/lift'],
     ['x'.repeat(10_000_000), ''],
   ])('%.30s: refused with its path', (text, path) => {
     const read = readMotion(text, controls);

@@ -83,6 +83,14 @@ export function turnedWords({ rollDeg, pitchDeg, headingDeg }: Reaction): string
   return `swings ${headingDeg > 0 ? 'right' : 'left'}`;
 }
 
+/** A turn of less is none. */
+const TURNS_DEG = 20;
+
+const headingWords = ({ turnedDeg }: Ending): string =>
+  Math.abs(turnedDeg) < TURNS_DEG
+    ? ''
+    : `turned ${Math.round(Math.abs(turnedDeg))}° ${turnedDeg > 0 ? 'right' : 'left'}, `;
+
 const HOW = { landed: 'it lands', hard: 'a hard landing', crashed: 'it crashes' } as const;
 
 /** It begins turned over: what counts is whether it comes back. */
@@ -113,7 +121,7 @@ export function storyWords({
       ? undefined
       : `${e.onItsBack ? 'on its back' : 'nose straight down'} after ${since(e.lostS)}`,
     down ??
-      `still flying after ${since(e.seconds)}, bank ${Math.round(Math.abs(e.rollDeg))}°, ${Math.round(e.heightM)} m up`,
+      `still flying after ${since(e.seconds)}, bank ${Math.round(Math.abs(e.rollDeg))}°, ${headingWords(e)}${Math.round(e.heightM)} m up`,
   ]
     .filter((p) => p !== undefined)
     .join(', ');

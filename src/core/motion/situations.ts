@@ -1,4 +1,4 @@
-import { isSteeringStick, kindOf, type Setup } from '../setup';
+import { isSteeringStick, kindOf, type Mode, type Setup } from '../setup';
 import { panicControlOf, type Witness } from '../verify';
 import { scenario, type Scenario, type ScenarioInput } from './scenario';
 
@@ -6,14 +6,24 @@ import { scenario, type Scenario, type ScenarioInput } from './scenario';
 interface Situation {
   /** As a heading: "On its back at 60 m". */
   words: string;
+  /** Mode it says something about: where nothing else is asked, it is flown in that. */
+  mode?: Mode;
   make(setup: Setup): ScenarioInput;
 }
 
 /** When something happens: the model has flown straight till then. */
 const THEN_S = 1;
+/** A stick is moved so long, and by this share of where it is wrong: as somebody tries out in the air what it does. */
+const STAB_S = 0.25;
+const STAB = 0.4;
 const SIDE_GUST = { atS: THEN_S, lastsS: 0.8, northMps: 0, eastMps: 4, upMps: 2 };
 /** A hand throws about so fast, from about so high. Common practice, no source. */
-const THROWN = { mps: 8, heightM: 1.9 } as const;
+const THROWN_MPS = 8;
+export const HAND_M = 1.9;
+
+/** The stick in a hand, by what it is named for. */
+const stickFor = (setup: Setup, hand: 'aileron' | 'rudder' | 'throttle') =>
+  setup.transmitter.controls.find((c) => c.kind === 'stick' && c.hand === hand)?.id;
 
 /** Every situation; a new one is an entry here. */
 export const SITUATIONS = {
@@ -22,8 +32,54 @@ export const SITUATIONS = {
     make: () => ({ start: { heightM: 40 }, wind: { gust: SIDE_GUST }, seconds: 12 }),
   },
   stick: {
-    words: 'Level pass at 60 m, the stick moved after 1 s',
-    make: () => ({ start: { heightM: 60 }, seconds: 6 }),
+    words: 'Level pass at 60 m, the stick moved a little after 1 s, then let go',
+    make: () => ({ start: { heightM: 60 }, seconds: 4 }),
+  },
+  turn: {
+    words: 'Banked by the aileron stick after 1 s, then it is let go',
+    mode: 'hold',
+    make: (setup) => {
+      const stick = stickFor(setup, 'aileron') ?? stickFor(setup, 'rudder');
+      return {
+        start: { heightM: 60 },
+        hands: stick
+          ? [
+              { atS: THEN_S, controls: { [stick]: 50 } },
+              { atS: THEN_S + 1.2, controls: { [stick]: 0 } },
+            ]
+          : [],
+        seconds: 8,
+      };
+    },
+  },
+  'full-stick': {
+    words: 'Level pass at 80 m, the aileron stick held fully over after 1 s',
+    mode: 'level',
+    make: (setup) => {
+      const stick = stickFor(setup, 'aileron');
+      return {
+        start: { heightM: 80 },
+        hands: stick ? [{ atS: THEN_S, controls: { [stick]: 100 } }] : [],
+        seconds: 5,
+      };
+    },
+  },
+  power: {
+    words: 'Level pass at 40 m, full throttle after 1 s, closed after 6 s',
+    mode: 'level',
+    make: (setup) => {
+      const stick = stickFor(setup, 'throttle');
+      return {
+        start: { heightM: 40 },
+        hands: stick
+          ? [
+              { atS: THEN_S, controls: { [stick]: 100 } },
+              { atS: THEN_S + 5, controls: { [stick]: -100 } },
+            ]
+          : [],
+        seconds: 11,
+      };
+    },
   },
   'hands-off': {
     words: 'Level pass at 40 m, sticks released',
@@ -53,14 +109,14 @@ export const SITUATIONS = {
     words: 'Thrown by hand at 8 m/s',
     make: (setup) => {
       const { launch } = setup.intents.program;
-      const throttle = setup.transmitter.controls.find((c) => c.hand === 'throttle');
+      const throttle = stickFor(setup, 'throttle');
       return {
         start: {
-          heightM: THROWN.heightM,
-          speedMps: THROWN.mps,
+          heightM: HAND_M,
+          speedMps: THROWN_MPS,
           pitchDeg: 8,
           controls: {
-            ...(setup.airframe.motors.length > 0 && throttle ? { [throttle.id]: 100 } : {}),
+            ...(setup.airframe.motors.length > 0 && throttle ? { [throttle]: 100 } : {}),
             ...(launch ? { [launch.control]: 100 } : {}),
           },
         },
@@ -93,7 +149,10 @@ export function situationOf(setup: Setup, id: SituationId, witness?: Witness): S
     hands: [
       ...made.hands,
       ...(id === 'stick' && Object.keys(moved).length > 0
-        ? [{ atS: THEN_S, controls: moved }]
+        ? [
+            { atS: THEN_S, controls: put(moved, STAB) },
+            { atS: THEN_S + STAB_S, controls: put(moved, 0) },
+          ]
         : []),
     ],
   };
@@ -110,6 +169,10 @@ export function apart(setup: Setup, witness: Witness): { standing: Witness; move
 }
 
 type Hands = Readonly<Record<string, number>>;
+
+/** Sticks put to a share of where they were moved. */
+const put = (moved: Hands, share: number): Hands =>
+  Object.fromEntries(Object.entries(moved).map(([id, value]) => [id, share * value]));
 
 /** A state without one of its controls. */
 function without({ steps, ...witness }: Witness, id: string | undefined): Witness {

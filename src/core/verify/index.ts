@@ -7,6 +7,7 @@ export { prove, unreducedCount } from './prove';
 export { witnessOfRow, type ProofRow } from './rows';
 export type { RequirementId } from './requirements/ids';
 export type { RuleId } from './rules/ids';
+export { stateIn } from './rules/state-in';
 export { REQUIREMENTS, type PanicAnswer, type Requirement } from './requirements';
 export { RULES } from './rules';
 export * from './verify';

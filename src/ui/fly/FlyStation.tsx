@@ -6,12 +6,12 @@ import {
   ATTITUDES,
   CENTRAL,
   ESTIMATES,
-  motionFile,
   readMotion,
   shownOf,
   SITUATIONS,
   situationOf,
   type Draw,
+  type Outcome,
   type PanicCell,
   type Scenario,
   type SituationId,
@@ -31,9 +31,9 @@ import { usePanicMap, useOverview } from './useFlights';
 
 /** What was chosen to be looked at. */
 type Chosen =
-  | { kind: 'situation'; id: SituationId }
+  | { kind: 'situation'; id: SituationId; scenario?: Scenario }
   | { kind: 'finding'; key: string }
-  | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw; of?: Setup };
+  | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw; of?: Setup; kept?: Outcome };
 
 /** The model with the first repair of a finding, where it has one that leaves a whole Setup. */
 function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup } | undefined {
@@ -48,7 +48,8 @@ function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): S
   switch (chosen.kind) {
     case 'situation': {
       const { words } = SITUATIONS[chosen.id];
-      return { words, setup, scenario: situationOf(setup, chosen.id), draw: CENTRAL };
+      const scenario = chosen.scenario ?? situationOf(setup, chosen.id);
+      return { words, setup, scenario, draw: CENTRAL };
     }
     case 'finding': {
       const finding = findings.find((f) => findingKey(f) === chosen.key);
@@ -71,6 +72,7 @@ function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): S
         setup: chosen.of ?? setup,
         scenario: chosen.scenario,
         draw: chosen.draw,
+        ...(chosen.kept ? { kept: chosen.kept } : {}),
       };
   }
 }
@@ -152,7 +154,7 @@ function Field({ setup }: { setup: Setup }) {
         ) : (
           <p className="card">Looking for what is wrong …</p>
         )}
-        <Files setup={setup} shown={shown} onRead={setChosen} />
+        <Files setup={setup} onRead={setChosen} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">
         {wrong.length > 0 && (
@@ -174,7 +176,15 @@ function Field({ setup }: { setup: Setup }) {
           {answer ? (
             <ul className="mt-1">
               {answer.situations.map((s) =>
-                row(s.id, s.words, s.story, s.well, { kind: 'situation', id: s.id }),
+                row(
+                  s.id,
+                  s.words,
+                  s.story,
+                  s.well,
+                  s.id === 'pass'
+                    ? { kind: 'situation', id: s.id }
+                    : { kind: 'situation', id: s.id, scenario: s.scenario },
+                ),
               )}
             </ul>
           ) : (
@@ -240,26 +250,9 @@ const chosenCell = ({ attitude, speedMps, worst }: PanicCell): Chosen => ({
   draw: worst.draw,
 });
 
-/** A motion kept as a file, and one read from a file. */
-function Files({
-  setup,
-  shown,
-  onRead,
-}: {
-  setup: Setup;
-  shown: Shown | undefined;
-  onRead: (chosen: Chosen) => void;
-}) {
+/** A motion read from a file. */
+function Files({ setup, onRead }: { setup: Setup; onRead: (chosen: Chosen) => void }) {
   const [problem, setProblem] = useState<string>();
-  const keep = () => {
-    if (!shown) return;
-    const text = motionFile(setup.name, shown.scenario, shown.words);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-    link.download = 'motion.json';
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
   const take = async (file: File | undefined) => {
     if (!file) return;
     const read = readMotion(
@@ -274,14 +267,12 @@ function Files({
         kind: 'flight',
         words: read.value.story,
         scenario: read.value.scenario,
-        draw: CENTRAL,
+        draw: read.value.draw ?? CENTRAL,
+        ...(read.value.outcome ? { kept: read.value.outcome } : {}),
       });
   };
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <button type="button" className="btn" disabled={!shown} onClick={keep}>
-        Save this flight
-      </button>
       <label className="btn cursor-pointer">
         Open a flight
         <input

@@ -4,8 +4,11 @@ import { useMemo, useState } from 'react';
 import {
   happensAtS,
   takeOver,
+  motionFile,
+  sameOutcome,
   type ByHand,
   type Draw,
+  type Outcome,
   type Point,
   type Scenario,
 } from '@/core/motion';
@@ -27,6 +30,8 @@ export interface Shown {
   /** Which of the models it may be. */
   draw: Draw;
   after?: { label: string; setup: Setup };
+  /** Where it ended when it was kept as a file. */
+  kept?: Outcome;
 }
 
 const NOBODY: readonly Point[] = [];
@@ -111,6 +116,23 @@ export function Replay({
     setRefused(taking.ok ? undefined : taking.reason);
     if (taking.ok) setTaken({ of: shown, setup, flight: taking.flight });
   };
+  const keep = () => {
+    if (!flight) return;
+    const { setup } = after && then ? then : now;
+    const { ending } = flight.flown;
+    const text = motionFile({
+      model: setup.name,
+      scenario: shown.scenario,
+      draw: shown.draw,
+      story: shown.words,
+      ending,
+    });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+    link.download = 'motion.json';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
   if (taken?.of === shown)
     return (
       <FlownByHand
@@ -133,6 +155,11 @@ export function Replay({
       {(failed ?? refused) && (
         <p role="alert" className="text-stop">
           Not flown: {failed ?? refused}.
+        </p>
+      )}
+      {shown.kept && one && !sameOutcome(shown.kept, one.flown.ending) && (
+        <p className="text-caution">
+          It goes otherwise than when it was kept: the model or its program is another now.
         </p>
       )}
       <div className="flex flex-wrap gap-2" aria-live="polite">
@@ -173,6 +200,9 @@ export function Replay({
         </button>
         <button type="button" className="btn" disabled={!flight} onClick={takeIt}>
           Take over
+        </button>
+        <button type="button" className="btn" disabled={!flight} onClick={keep}>
+          Save this flight
         </button>
         <label className="flex min-w-40 flex-1 flex-col text-sm font-semibold">
           moment: {play.timeS.toFixed(1)} s

@@ -41,7 +41,8 @@ export function Limits() {
       </div>
       <p className="text-soft text-sm">
         Usual: 60° of bank, 50° up, 40° down; some open them to 70, 60, 60 (common practice, no
-        source). At 60° of bank a level turn weighs twice the model.
+        source). At 60° of bank a level turn weighs twice the model. Below full gain part of the
+        stick stays direct, and full stick goes beyond the limit: see it at Fly.
       </p>
       {follows && (
         <p>

@@ -1,4 +1,12 @@
-export { ESTIMATES, CENTRAL, drawOf, type Draw, type Estimate, type EstimateId } from './spread';
+export {
+  ESTIMATES,
+  CENTRAL,
+  drawOf,
+  DrawSchema,
+  type Draw,
+  type Estimate,
+  type EstimateId,
+} from './spread';
 export { inertiaOf } from './inertia';
 export { FINITE, finiteShare, helmbold, SECTION_SLOPE } from './lift';
 export { flapOf, type FlapEffect } from './flap';

@@ -1,3 +1,5 @@
+import { z } from 'zod';
+
 /** Something the model's measures do not say: what it is taken for, where from, and how far off that may be. */
 export interface Estimate {
   words: string;
@@ -56,10 +58,18 @@ export const ESTIMATES = {
 
 export type EstimateId = keyof typeof ESTIMATES;
 
-/** How many times its estimate each thing is, and which way a unit levels far from level. */
-export type Draw = Readonly<Record<EstimateId, number>> & { readonly shortest: boolean };
-
 const IDS = Object.keys(ESTIMATES) as EstimateId[];
+
+/** How many times its estimate each thing is, and which way a unit levels far from level. */
+export const DrawSchema = z.strictObject({
+  ...(Object.fromEntries(IDS.map((id) => [id, z.number().min(0.1).max(10)])) as Record<
+    EstimateId,
+    z.ZodNumber
+  >),
+  shortest: z.boolean(),
+});
+
+export type Draw = Readonly<z.infer<typeof DrawSchema>>;
 
 /** Everything as estimated. */
 export const CENTRAL: Draw = {

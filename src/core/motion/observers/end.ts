@@ -1,5 +1,5 @@
 import type { Moment, Observer } from '../runner';
-import { sinkOf } from '../state';
+import { shortWay, sinkOf } from '../state';
 
 /** How a flight went: still flying, landed, or when and how it was lost. */
 export interface Ending {
@@ -21,6 +21,8 @@ export interface Ending {
   heightM: number;
   rollDeg: number;
   pitchDeg: number;
+  /** Its heading over the whole of it, to the right. */
+  turnedDeg: number;
   /** Over the whole of it. */
   mostRollDeg: number;
   mostPitchDeg: number;
@@ -52,15 +54,19 @@ export function ending(groundM: number): Observer<Ending> {
     heightM: 0,
     rollDeg: 0,
     pitchDeg: 0,
+    turnedDeg: 0,
     mostRollDeg: 0,
     mostPitchDeg: 0,
     leastHeightM: Infinity,
     seconds: 0,
   };
   let began = false;
+  let before: number | undefined;
   return {
     see({ timeS, attitude, heightM, speedMps, state }: Moment) {
-      const { rollDeg, pitchDeg } = attitude;
+      const { rollDeg, pitchDeg, headingDeg } = attitude;
+      seen.turnedDeg += before === undefined ? 0 : shortWay(headingDeg - before);
+      before = headingDeg;
       const upsideDown = Math.abs(rollDeg) > BACK_DEG;
       // A flight that begins on its back is lost only once it has been upright.
       if (!upsideDown && pitchDeg > DIVE_DEG) began = true;

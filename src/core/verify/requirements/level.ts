@@ -1,4 +1,4 @@
-import { kindOf, type Mode } from '../../setup';
+import { AXES, kindOf, type Mode } from '../../setup';
 import type { Claim, Moment } from '../engine';
 import { orderScope, type Requirement } from './requirement';
 
@@ -32,7 +32,8 @@ export const levelIsLevel: Requirement = {
           where: `/unit/settings/levelOffsetDeg/${axis}`,
           about: { axis, how: 'offset' },
           shows: 'levelling, sticks released',
-          when: ({ frame }) => LEVELS.has(frame.mode),
+          // With no gain nothing is flown anywhere.
+          when: ({ frame }) => LEVELS.has(frame.mode) && frame.gainPct[AXES.indexOf(axis)]! > 0.5,
           holds: (now) => OFF_DEG - Math.abs(off(now)),
           says: ({ now }) => ({
             says: `In ${facts.mode(now.frame.mode)}, sticks released, the unit takes the model in level flight to be ${Math.abs(off(now)).toFixed(0)}° off, and flies it ${side(off(now))} by as much.`,

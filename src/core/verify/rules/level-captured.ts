@@ -2,6 +2,7 @@ import { compileChain } from '../../chain';
 import { levels } from '../../level';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
+import { stateIn } from './state-in';
 
 /** A capture within this is good. Common practice, no source. */
 const GOOD_DEG = 1;
@@ -13,7 +14,7 @@ export const levelCaptured: Rule = {
   title: 'Level captured in the wrong attitude',
   why: 'Standing on its tail wheel, or along the wing chord, is not how it flies: self-levelling flies the attitude you captured.',
   explains: ['level'],
-  check(setup): Found[] {
+  check(setup, proof): Found[] {
     const { installation, airframe, unit } = setup;
     if (!installation.levelCapture || !levels(setup)) return [];
     if (installation.mounting !== unit.settings.orientation) return [];
@@ -34,6 +35,7 @@ export const levelCaptured: Rule = {
             ? `Level was captured ${(-highDeg).toFixed(1)}° too low: in self-levelling it sinks, by up to ${sink.toFixed(1)} m/s.`
             : `Level was captured ${highDeg.toFixed(1)}° too high: in self-levelling it flies nose-high, slows and mushes down.`,
         where: '/installation/levelCapture/pitchDeg',
+        ...stateIn(setup, proof, 'level', 'self-levelling, sticks released'),
         remedies: [
           {
             label: `Captured again at ${flyingPitchDeg}° nose up`,

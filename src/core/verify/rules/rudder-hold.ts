@@ -1,12 +1,13 @@
 import { kindOf, pointer } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
+import { stateIn } from './state-in';
 
 export const rudderHold: Rule = {
   id: 'M33',
   title: 'Hold on the rudder',
   why: 'In every turn the nose must swing; a rudder that holds its heading fights it.',
-  check(setup): Found[] {
+  check(setup, proof): Found[] {
     const { traits, settings } = setup.unit;
     // A lost signal and a recovery have modes of their own.
     const chosen = [
@@ -27,6 +28,7 @@ export const rudderHold: Rule = {
           ? 'In hold the unit also holds the heading with the rudder. Leave that to hover.'
           : 'The rudder holds in hover, as it should; see that no other mode lets it.',
         where: path,
+        ...(inFlight ? stateIn(setup, proof, 'hold', 'hold, the model banked') : {}),
         remedies: inFlight
           ? [
               {
