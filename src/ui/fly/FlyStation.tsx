@@ -35,6 +35,9 @@ type Chosen =
   | { kind: 'finding'; key: string }
   | { kind: 'flight'; words: string; scenario: Scenario; draw: Draw; of?: Setup; kept?: Outcome };
 
+/** What is shown where nothing was chosen. */
+const PASS: Chosen = { kind: 'situation', id: 'pass' };
+
 /** The model with the first repair of a finding, where it has one that leaves a whole Setup. */
 function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup } | undefined {
   const [remedy] = finding.remedies;
@@ -44,7 +47,7 @@ function repaired(setup: Setup, finding: Finding): { label: string; setup: Setup
 }
 
 /** What is shown for a choice; nothing where it is gone. */
-function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): Shown | undefined {
+function shownFor(setup: Setup, finding: Finding | undefined, chosen: Chosen): Shown | undefined {
   switch (chosen.kind) {
     case 'situation': {
       const { words } = SITUATIONS[chosen.id];
@@ -52,7 +55,6 @@ function shownFor(setup: Setup, findings: readonly Finding[], chosen: Chosen): S
       return { words, setup, scenario, draw: CENTRAL };
     }
     case 'finding': {
-      const finding = findings.find((f) => findingKey(f) === chosen.key);
       if (!finding) return undefined;
       const shown = shownOf(setup, finding);
       if (!shown.ok) return undefined;
@@ -98,13 +100,16 @@ function Field({ setup }: { setup: Setup }) {
   const [mapAsked, setMapAsked] = useState(false);
   const overview = useOverview(setup);
   const panic = usePanicMap(setup, mapAsked);
+  // Only what was asked of a finding waits for the findings: nothing else begins again when they come.
+  const finding =
+    chosen?.kind === 'finding' ? findings?.find((f) => findingKey(f) === chosen.key) : undefined;
+  const waits = chosen?.kind === 'finding' && findings === undefined;
   const shown = useMemo(
     () =>
-      shownFor(setup, findings ?? [], chosen ?? { kind: 'situation', id: 'pass' }) ??
-      (chosen?.kind === 'finding' && findings === undefined
+      waits
         ? undefined
-        : shownFor(setup, [], { kind: 'situation', id: 'pass' })),
-    [setup, findings, chosen],
+        : (shownFor(setup, finding, chosen ?? PASS) ?? shownFor(setup, undefined, PASS)),
+    [setup, finding, waits, chosen],
   );
   const wrong = (findings ?? []).flatMap((finding) => {
     const flown = shownOf(setup, finding);
@@ -117,8 +122,7 @@ function Field({ setup }: { setup: Setup }) {
         It cannot be flown here: {answer.reason}. Change it at Model.
       </p>
     );
-  const isChosen = (other: Chosen) =>
-    JSON.stringify(other) === JSON.stringify(chosen ?? { kind: 'situation', id: 'pass' });
+  const isChosen = (other: Chosen) => JSON.stringify(other) === JSON.stringify(chosen ?? PASS);
   const row = (key: string, words: string, says: string, well: boolean, to: Chosen) => (
     <li key={key}>
       <button

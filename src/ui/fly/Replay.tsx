@@ -133,7 +133,10 @@ export function Replay({
     link.click();
     URL.revokeObjectURL(link.href);
   };
-  if (taken?.of === shown)
+  // Another flight was chosen, or the model was changed: nobody flies the one before any more.
+  const still = taken?.of.words === shown.words && taken.of.setup === shown.setup;
+  if (taken && !still) setTaken(undefined);
+  if (taken && still)
     return (
       <FlownByHand
         setup={taken.setup}
