@@ -17,8 +17,8 @@ export const levelHands = (setup: Setup, proof: Proof): LevelHands | undefined =
 /** High enough that it can sink all the while. */
 const HEIGHT_M = 400;
 /** It flies so long, and is watched from then on: slow rises and sinks have died out, or are averaged. */
-const SECONDS = 40;
-const SETTLED_S = 24;
+const SECONDS = 60;
+const SETTLED_S = 36;
 
 /** How far what the unit takes for level is off: right wing down, nose up. */
 interface Off {

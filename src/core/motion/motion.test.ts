@@ -35,6 +35,7 @@ import {
   type Point,
   type Scenario,
 } from './index';
+import { streamMps } from './estimates';
 import { rungeKutta } from './rk4';
 import { attitudeOf, P, Q, R, setAttitude, STATES, U, V, W } from './state';
 import { cruising, restingControls } from './trim';
@@ -396,6 +397,39 @@ describe('what a finding says is seen to happen', () => {
       last.cells.find((c) => c.attitude === id && c.speedMps === last.speeds[2])!.mostM;
     expect(height('inverted')).toBeGreaterThan(height('banked'));
     expect(height('banked')).toBeGreaterThanOrEqual(height('level'));
+  });
+});
+
+describe('behind a propeller', () => {
+  it.each([0, 5, 14, 30])('at %d m/s the stream carries away what the thrust is', (speed) => {
+    for (const share of [0.1, 0.5, 1]) {
+      const by = streamMps(share, speed, 1);
+      // Thrust on a square metre of disc: the air through it, half as much faster, times what it gains.
+      expect(1.225 * (speed + by / 2) * by).toBeCloseTo(300 * share, 6);
+    }
+    expect(streamMps(0, speed, 1)).toBe(0);
+  });
+  it('the elevator does more with power on, most of all when slow', () => {
+    const turned = (kind: (typeof FLYING_KINDS)[number], power: number, speed: number) => {
+      const setup = makeSetup(kind);
+      const { vehicle } = pilotOf(setup);
+      const at = setup.airframe.surfaces.findIndex((s) => s.role === 'elevator');
+      const y = cruising(setup, vehicle, 60);
+      y[U] = speed;
+      const pitching = (deg: number) => {
+        const controls = restingControls(setup);
+        controls.motorPct.fill(power);
+        controls.surfaceDeg[at] = deg;
+        const [force, moment] = [new Float64Array(3), new Float64Array(3)];
+        vehicle.forces(y, controls, force, moment);
+        return moment[1]!;
+      };
+      return Math.abs(pitching(10) - pitching(-10));
+    };
+    const gain = (speed: number) =>
+      turned('conventional', 100, speed) / turned('conventional', 0, speed);
+    expect(gain(14)).toBeGreaterThan(1.1);
+    expect(gain(7)).toBeGreaterThan(gain(14));
   });
 });
 

@@ -3,7 +3,16 @@ import { motorPlaceOf, thrustLine } from '../model';
 import type { Airframe, Setup } from '../setup';
 import { AIR_KG_M3, SECTION_DRAG, sectionAt } from './air';
 import { rigidBody, type Inertia } from './body';
-import { dragOf, fuselageOf, inertiaOf, thrustOf, type Draw, type Thrust } from './estimates';
+import {
+  dragOf,
+  fuselageOf,
+  inertiaOf,
+  streamMps,
+  streamRadiusM,
+  thrustOf,
+  type Draw,
+  type Thrust,
+} from './estimates';
 import { OSWALD } from './estimates/drag';
 import type { Derivative } from './rk4';
 import { P, Q, R, RAD, toBody, U, V, W, WASH } from './state';
@@ -87,6 +96,8 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       share: 1 / airframe.motors.length,
     };
   });
+  const pulls = new Float64Array(motors.length);
+  const streams = new Float64Array(motors.length);
   const count = strips.length;
   const wings = strips.filter((s) => s.wing).length;
   const field = (pick: (s: Strip) => number) => Float64Array.from(strips, pick);
@@ -114,6 +125,9 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
   const slopes = field((s) => s.slope);
   const induced = field((s) => 1 / (Math.PI * OSWALD * s.aspect));
   const behind = Uint8Array.from(strips, (s) => (s.behind ? 1 : 0));
+  const standing = strips.map((s) => inStream(s, motors, thrust.staticN, draw.disc));
+  const streamOf = Int32Array.from(standing, (s) => s.motor);
+  const streamShare = Float64Array.from(standing, (s) => s.share);
   const angle = new Float64Array(count);
   const kept = new Float64Array(count);
   const [alongChord, alongNormal] = [new Float64Array(count), new Float64Array(count)];
@@ -143,13 +157,28 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
     let wingLift = 0;
     for (let i = 0; i < flaps.length; i++) flaps[i] = flapAngle(surfaceDeg[i]!);
 
+    const forward = u > 0 ? u : 0;
+    for (let i = 0; i < motors.length; i++) {
+      const now = (motorPct[i]! / 100) * Math.max(-0.2, 1 - forward / thrust.pitchMps);
+      pulls[i] = motors[i]!.share * thrust.staticN * now;
+      streams[i] = streamMps(now, forward, draw.disc);
+    }
+
     for (let i = 0; i < count; i++) {
       const x = sx[i]!;
       const yy = sy[i]!;
       const z = sz[i]!;
-      const su = u + q * z - r * yy;
-      const sv = v + r * x - p * z;
-      const sw = w + p * yy - q * x - (behind[i] === 1 ? wash * Math.abs(u) : 0);
+      let su = u + q * z - r * yy;
+      let sv = v + r * x - p * z;
+      let sw = w + p * yy - q * x - (behind[i] === 1 ? wash * Math.abs(u) : 0);
+      const stream = streamOf[i]!;
+      if (stream >= 0) {
+        const by = streams[stream]! * streamShare[i]!;
+        const m = motors[stream]!;
+        su += by * m.fx;
+        sv += by * m.fy;
+        sw += by * m.fz;
+      }
       const vc = su * cx[i]! + sv * cy[i]! + sw * cz[i]!;
       const vn = su * nx[i]! + sv * ny[i]! + sw * nz[i]!;
       alongChord[i] = vc;
@@ -209,12 +238,9 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       my += across2 * w;
       mz -= across2 * v;
     }
-    const forward = u > 0 ? u : 0;
     for (let i = 0; i < motors.length; i++) {
       const m = motors[i]!;
-      const pull =
-        ((m.share * thrust.staticN * motorPct[i]!) / 100) *
-        Math.max(-0.2, 1 - forward / thrust.pitchMps);
+      const pull = pulls[i]!;
       const tx = pull * m.fx;
       const ty = pull * m.fy;
       const tz = pull * m.fz;
@@ -255,6 +281,36 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       };
     },
   };
+}
+
+/** Where a motor stands and which way it pulls, body axes; its share of the thrust. */
+interface Propeller {
+  x: number;
+  y: number;
+  z: number;
+  fx: number;
+  fy: number;
+  fz: number;
+  share: number;
+}
+
+/** The stream a strip stands in, and how much of it it feels: all inside, none from a third beyond its edge on. */
+function inStream(
+  { at: [x, y, z] }: Strip,
+  motors: readonly Propeller[],
+  staticN: number,
+  factor: number,
+): { motor: number; share: number } {
+  let found = { motor: -1, share: 0 };
+  motors.forEach((m, motor) => {
+    const back = (m.x - x) * m.fx + (m.y - y) * m.fy + (m.z - z) * m.fz;
+    if (back <= 0) return;
+    const [dx, dy, dz] = [x - m.x + back * m.fx, y - m.y + back * m.fy, z - m.z + back * m.fz];
+    const radius = streamRadiusM(m.share * staticN, factor);
+    const share = Math.max(0, Math.min(1, 1 - (3 * (Math.hypot(dx, dy, dz) - radius)) / radius));
+    if (share > found.share) found = { motor, share };
+  });
+  return found;
 }
 
 /** Arc tangent near nothing, by its series. */

@@ -238,9 +238,9 @@ function Field({ setup }: { setup: Setup }) {
           ))}
         </ul>
         <p className="mt-2 text-sm">
-          Measures are those of Model. Not in it: a spin, a hovering model, a propeller’s slipstream
-          and torque, the way home of a unit that navigates. A flight here proves nothing about the
-          real model, and counts nowhere as proof.
+          Measures are those of Model. Not in it: a spin, a hovering model, a propeller’s torque,
+          the way home of a unit that navigates. A flight here proves nothing about the real model,
+          and counts nowhere as proof.
         </p>
       </Fold>
     </div>

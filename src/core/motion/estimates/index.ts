@@ -14,3 +14,4 @@ export { dragOf } from './drag';
 export { fuselageOf } from './fuselage';
 export { thrustOf, type Thrust } from './thrust';
 export { unitOf } from './unit';
+export { streamMps, streamRadiusM } from './propeller';

@@ -38,6 +38,11 @@ export const ESTIMATES = {
     source: 'enough for its usual speed, falling linearly with speed',
     factor: 1.2,
   },
+  disc: {
+    words: 'what a propeller’s stream adds to the wind behind it',
+    source: 'momentum theory; 300 N of static thrust on a square metre of disc',
+    factor: 1.5,
+  },
   margin: {
     words: 'static margin',
     source: '12 % of the chord: it is balanced where its plan says',
