@@ -109,7 +109,8 @@ await shot('sticks');
 // A fault flown before and after its repair, with its chart, and the panic map of another model.
 
 await page.setViewportSize({ width: 1280, height: 860 });
-await open(`${otter}/fly?finding=2`);
+await open(`${otter}/fly`);
+await page.getByRole('button', { name: /pulled the elevator stick back/ }).click();
 await page.getByText(/nose rises, still flying/).waitFor();
 await page
   .getByText(/^nose drops/)
@@ -117,6 +118,7 @@ await page
   .waitFor();
 const moment = page.getByLabel(/^moment/);
 for (let i = 0; i < 18; i++) await moment.press('ArrowRight');
+await page.getByRole('heading', { name: 'Fly', exact: true }).evaluate((e) => e.scrollIntoView());
 await page.waitForTimeout(1500);
 await shot('fly');
 await open(`${loon}/fly`);

@@ -91,19 +91,23 @@ export function Replay({
       : asItIs && 'answer' in asItIs && !asItIs.answer.ok
         ? asItIs.answer.reason
         : undefined;
-  const tab = (isAfter: boolean, title: string, found: typeof one) => (
-    <button
-      type="button"
-      aria-pressed={after === isAfter}
-      className={`card min-h-11 flex-1 p-2 text-left aria-pressed:border-(--ink) ${
-        found?.well ? '' : 'border-stop'
-      }`}
-      onClick={() => setRepaired(isAfter ? shown : undefined)}
-    >
-      {title}:{' '}
-      <strong className={found?.well ? 'text-proven' : 'text-stop'}>{found?.story ?? '…'}</strong>
-    </button>
-  );
+  const tab = (isAfter: boolean, title: string, found: typeof one) => {
+    // What is said to be wrong is wrong, however it ends.
+    const well = found?.well === true && (isAfter || shown.says === undefined);
+    return (
+      <button
+        type="button"
+        aria-pressed={after === isAfter}
+        className={`card min-h-11 flex-1 p-2 text-left aria-pressed:border-(--ink) ${
+          well ? '' : 'border-stop'
+        }`}
+        onClick={() => setRepaired(isAfter ? shown : undefined)}
+      >
+        {title}:{' '}
+        <strong className={well ? 'text-proven' : 'text-stop'}>{found?.story ?? '…'}</strong>
+      </button>
+    );
+  };
   const takeIt = () => {
     const { setup } = after && then ? then : now;
     // Played to its end there is nothing left to take: it starts again.
