@@ -9,10 +9,8 @@ import {
   ownMotions,
   ownMotionWords,
   panicMap,
-  SITUATION_IDS,
-  SITUATIONS,
-  situationOf,
   storyWords,
+  usualSituations,
   type Draw,
   type Drift,
   type Flown,
@@ -24,9 +22,8 @@ import {
   type SituationId,
   type Thrown,
 } from '../core/motion';
-import type { Mode, Setup } from '../core/setup';
-import { hasPanic } from '../core/recovery';
-import { proofOf, stateIn, type Witness } from '../core/verify';
+import type { Setup } from '../core/setup';
+import { proofOf } from '../core/verify';
 
 /** A flight as it is shown, with its story. */
 export interface ShownFlight {
@@ -48,34 +45,6 @@ export interface SituationAnswer {
 
 export type Overview =
   { ok: true; situations: SituationAnswer[]; own: string[] } | { ok: false; reason: string };
-
-/** Whether a situation says something about a model: about what its unit and program do. */
-function isUsual(setup: Setup, id: SituationId): boolean {
-  const { settings, traits } = setup.unit;
-  switch (id) {
-    case 'stick':
-      return false;
-    case 'inverted':
-      return hasPanic(setup);
-    case 'launch':
-      return setup.intents.program.launch !== undefined;
-    case 'turn':
-      return traits.axes.includes('yaw') && settings.axes.yaw.holdAllowed;
-    case 'power':
-      return settings.pitchWithThrottle !== undefined && setup.airframe.motors.length > 0;
-    case 'full-stick':
-      return traits.axes.includes('roll');
-    default:
-      return true;
-  }
-}
-
-/** The state a situation is flown in where nothing else is asked; nothing where no switch brings its mode. */
-function usualState(setup: Setup, id: SituationId): Witness | undefined {
-  const { mode } = SITUATIONS[id] as { mode?: Mode };
-  if (!mode) return { controls: {}, words: '' };
-  return stateIn(setup, proofOf(setup), mode, '').witness;
-}
 
 /** Work that takes a while of its own: one turn of the event loop, so that a next question can end it. */
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
@@ -107,11 +76,7 @@ export function createFlights() {
     /** Every usual situation, nobody touching anything, and how the model moves by itself. */
     async overview(setup: Setup, heard: () => void): Promise<Overview> {
       const situations: SituationAnswer[] = [];
-      for (const id of SITUATION_IDS) {
-        const state = isUsual(setup, id) ? usualState(setup, id) : undefined;
-        if (!state) continue;
-        const { words } = SITUATIONS[id];
-        const scenario = situationOf(setup, id, state);
+      for (const { id, words, scenario } of usualSituations(setup, proofOf(setup))) {
         const outcome = fly(setup, scenario);
         if (!outcome.ok) return outcome;
         heard();

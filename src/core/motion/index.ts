@@ -41,7 +41,14 @@ export {
 export { happensAtS, readScenario, scenario, ScenarioSchema, type Scenario } from './scenario';
 export { endedWell, fly, shownOf, storyWords, turnedWords, type Flown, type Shown } from './shown';
 export { SHOWN_IN, situationFor } from './shown-in';
-export { flies, SITUATION_IDS, SITUATIONS, situationOf, type SituationId } from './situations';
+export {
+  flies,
+  SITUATION_IDS,
+  SITUATIONS,
+  situationOf,
+  usualSituations,
+  type SituationId,
+} from './situations';
 export { attitudeOf } from './state';
 export {
   motionFile,

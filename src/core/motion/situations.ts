@@ -1,5 +1,5 @@
 import { isSteeringStick, kindOf, type Mode, type Setup } from '../setup';
-import { panicControlOf, type Witness } from '../verify';
+import { panicControlOf, stateIn, type Proof, type Witness } from '../verify';
 import { scenario, type Scenario, type ScenarioInput } from './scenario';
 
 /** A usual situation a state is put into, so that what is wrong with it can be seen to happen. */
@@ -8,6 +8,8 @@ interface Situation {
   words: string;
   /** Mode it says something about: where nothing else is asked, it is flown in that. */
   mode?: Mode;
+  /** Whether it is usual for a model nobody has found anything wrong with; it is, where nothing is said. */
+  usual?(setup: Setup): boolean;
   make(setup: Setup): ScenarioInput;
 }
 
@@ -33,11 +35,13 @@ export const SITUATIONS = {
   },
   stick: {
     words: 'Level pass at 60 m, the stick moved a little after 1 s, then let go',
+    usual: () => false,
     make: () => ({ start: { heightM: 60 }, seconds: 4 }),
   },
   turn: {
     words: 'Banked by the aileron stick after 1 s, then it is let go',
     mode: 'hold',
+    usual: ({ unit }) => unit.traits.axes.includes('yaw') && unit.settings.axes.yaw.holdAllowed,
     make: (setup) => {
       const stick = stickFor(setup, 'aileron') ?? stickFor(setup, 'rudder');
       return {
@@ -55,6 +59,7 @@ export const SITUATIONS = {
   'full-stick': {
     words: 'Level pass at 80 m, the aileron stick held fully over after 1 s',
     mode: 'level',
+    usual: ({ unit }) => unit.traits.axes.includes('roll'),
     make: (setup) => {
       const stick = stickFor(setup, 'aileron');
       return {
@@ -67,6 +72,8 @@ export const SITUATIONS = {
   power: {
     words: 'Level pass at 40 m, full throttle after 1 s, closed after 6 s',
     mode: 'level',
+    usual: ({ unit, airframe }) =>
+      unit.settings.pitchWithThrottle !== undefined && airframe.motors.length > 0,
     make: (setup) => {
       const stick = stickFor(setup, 'throttle');
       return {
@@ -87,6 +94,7 @@ export const SITUATIONS = {
   },
   inverted: {
     words: 'On its back at 60 m, panic after 1 s',
+    usual: (setup) => panicControlOf(setup) !== undefined,
     make: (setup) => {
       const panic = panicControlOf(setup);
       return {
@@ -107,6 +115,7 @@ export const SITUATIONS = {
   },
   launch: {
     words: 'Thrown by hand at 8 m/s',
+    usual: ({ intents }) => intents.program.launch !== undefined,
     make: (setup) => {
       const { launch } = setup.intents.program;
       const throttle = stickFor(setup, 'throttle');
@@ -157,6 +166,15 @@ export function situationOf(setup: Setup, id: SituationId, witness?: Witness): S
     ],
   };
 }
+
+/** The usual situations of a model, each in the mode it says something about; not where no switch brings that. */
+export const usualSituations = (setup: Setup, proof: Proof) =>
+  SITUATION_IDS.flatMap((id) => {
+    const { words, mode, usual }: Situation = SITUATIONS[id];
+    if (usual && !usual(setup)) return [];
+    const state = mode && stateIn(setup, proof, mode, words).witness;
+    return mode && !state ? [] : [{ id, words, scenario: situationOf(setup, id, state) }];
+  });
 
 /** A state with its steering sticks released, and where it has them. */
 export function apart(setup: Setup, witness: Witness): { standing: Witness; moved: Hands } {

@@ -1,5 +1,5 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { type ByHand, type Point } from '@/core/motion';
+import { useEffect, useRef, useState } from 'react';
+import type { ByHand, Point } from '@/core/motion';
 import type { Setup } from '@/core/setup';
 import { useRig } from '../live/rigStore';
 import { useKeys } from '../open/keys';
@@ -33,7 +33,7 @@ export function useByHand(setup: Setup, flight: ByHand, over: () => void) {
   }, true);
   const [at, setAt] = useState<Point>(() => flight.at());
   const [points, setPoints] = useState<Point[]>(() => flight.points());
-  const run = useCallback(() => {
+  useEffect(() => {
     const sticks = sticksOf(setup);
     const led = new Set<'aside' | 'fore' | 'rudder' | 'throttle'>();
     let last = performance.now();
@@ -64,6 +64,5 @@ export function useByHand(setup: Setup, flight: ByHand, over: () => void) {
       window.removeEventListener('blur', letGo);
     };
   }, [flight, setup]);
-  useEffect(run, [run]);
   return { at, points };
 }

@@ -82,91 +82,91 @@ function Range({ off, done }: { off: LevelOff | undefined; done: boolean }) {
   );
 }
 
-function Sinks({
-  setup,
-  sinkMps,
-  speedMps,
-  put,
+/** What was seen, what it says of the capture, and the one press that puts it right. */
+function Correction({
+  off,
+  done,
+  label,
+  onPut,
+  children,
 }: {
-  setup: Setup;
-  sinkMps: number;
-  speedMps: number;
-  put: () => void;
+  off: LevelOff | undefined;
+  done: boolean;
+  label: string;
+  onPut: () => void;
+  children: React.ReactNode;
 }) {
-  const edit = useModel((s) => s.edit);
-  const { flyingPitchDeg } = setup.airframe.measures;
-  const drift = useMemo<Drift>(() => ({ axis: 'pitch', sinkMps, speedMps }), [sinkMps, speedMps]);
-  const { off, done, usualDeg } = useOff(setup, drift, -pitchLowBy(sinkMps, speedMps));
-  const low = -usualDeg;
-  const value = flyingPitchDeg + low;
   return (
     <div>
-      <p>
-        In self-levelling it {sinkMps > 0 ? 'sinks' : 'climbs'}: level was captured about{' '}
-        <strong className="num">{Math.abs(low).toFixed(1)}°</strong> too {low > 0 ? 'low' : 'high'}.
-        Capture again {Math.abs(low).toFixed(1)}° {low > 0 ? 'higher' : 'lower'}.
-      </p>
+      <p>{children}</p>
       <Range off={off} done={done} />
-      <button
-        type="button"
-        className="btn mt-1"
-        disabled={!done}
-        onClick={() => {
-          const problems = edit(
-            measureTaken(setup.airframe, 'flyingPitchDeg', value),
-            `Flies nose up by ${value}°, from its sink`,
-          );
-          if (problems.length === 0) put();
-        }}
-      >
-        It flies {value.toFixed(1)}° nose up: recalculate the block
+      <button type="button" className="btn mt-1" disabled={!done} onClick={onPut}>
+        {label}
       </button>
     </div>
   );
 }
 
-function Turns({
-  setup,
-  turnDegPerS,
-  speedMps,
-  put,
-}: {
+interface Seen {
   setup: Setup;
-  turnDegPerS: number;
   speedMps: number;
+  /** It is put right: what was typed is done with. */
   put: () => void;
-}) {
+}
+
+function Sinks({ setup, sinkMps, speedMps, put }: Seen & { sinkMps: number }) {
   const edit = useModel((s) => s.edit);
-  const { levelOffsetDeg } = setup.unit.settings;
+  const drift = useMemo<Drift>(() => ({ axis: 'pitch', sinkMps, speedMps }), [sinkMps, speedMps]);
+  const { off, done, usualDeg } = useOff(setup, drift, -pitchLowBy(sinkMps, speedMps));
+  const low = -usualDeg;
+  const value = setup.airframe.measures.flyingPitchDeg + low;
+  const onPut = () => {
+    const problems = edit(
+      measureTaken(setup.airframe, 'flyingPitchDeg', value),
+      `Flies nose up by ${value}°, from its sink`,
+    );
+    if (problems.length === 0) put();
+  };
+  return (
+    <Correction
+      off={off}
+      done={done}
+      label={`It flies ${value.toFixed(1)}° nose up: recalculate the block`}
+      onPut={onPut}
+    >
+      In self-levelling it {sinkMps > 0 ? 'sinks' : 'climbs'}: level was captured about{' '}
+      <strong className="num">{Math.abs(low).toFixed(1)}°</strong> too {low > 0 ? 'low' : 'high'}.
+      Capture again {Math.abs(low).toFixed(1)}° {low > 0 ? 'higher' : 'lower'}.
+    </Correction>
+  );
+}
+
+function Turns({ setup, turnDegPerS, speedMps, put }: Seen & { turnDegPerS: number }) {
+  const edit = useModel((s) => s.edit);
   const drift = useMemo<Drift>(
     () => ({ axis: 'roll', turnDegPerS, speedMps }),
     [turnDegPerS, speedMps],
   );
   const bank = bankOfDrift(turnDegPerS, speedMps);
   const { off, done, usualDeg } = useOff(setup, drift, bank);
-  const value = levelOffsetDeg.roll - usualDeg;
+  const value = setup.unit.settings.levelOffsetDeg.roll - usualDeg;
+  const onPut = () => {
+    const problems = edit(
+      [{ op: 'replace', path: '/unit/settings/levelOffsetDeg/roll', value }],
+      `Level offset in roll ${value}°`,
+    );
+    if (problems.length === 0) put();
+  };
   return (
-    <div>
-      <p>
-        Turning {Math.abs(turnDegPerS)}°/s {turnDegPerS > 0 ? 'right' : 'left'} is a bank of about{' '}
-        <strong className="num">{Math.abs(bank).toFixed(1)}°</strong>: what it takes for level is
-        about <strong className="num">{Math.abs(usualDeg).toFixed(1)}°</strong> off.
-      </p>
-      <Range off={off} done={done} />
-      <button
-        type="button"
-        className="btn mt-1"
-        disabled={!done}
-        onClick={() => {
-          const problems = edit(
-            [{ op: 'replace', path: '/unit/settings/levelOffsetDeg/roll', value }],
-            `Level offset in roll ${value}°`,
-          );
-          if (problems.length === 0) put();
-        }}
-      >
-        Set the level offset in roll to {value.toFixed(1)}°
-      </button>
-    </div>
+    <Correction
+      off={off}
+      done={done}
+      label={`Set the level offset in roll to ${value.toFixed(1)}°`}
+      onPut={onPut}
+    >
+      Turning {Math.abs(turnDegPerS)}°/s {turnDegPerS > 0 ? 'right' : 'left'} is a bank of about{' '}
+      <strong className="num">{Math.abs(bank).toFixed(1)}°</strong>: what it takes for level is
+      about <strong className="num">{Math.abs(usualDeg).toFixed(1)}°</strong> off.
+    </Correction>
   );
 }

@@ -15,7 +15,7 @@ export function stateIn(
   const rest = controls.map((id) => setup.transmitter.controls.find((c) => c.id === id)?.rest);
   const moved = (values: readonly number[]) => values.filter((v, i) => v !== rest[i]).length;
   const [nearest] = rows
-    .filter((r) => r.mode === mode && r.gainPct[0] > 0 && r.remembered.length === 0)
+    .filter((r) => r.mode === mode && r.gainPct.some((g) => g > 0) && r.remembered.length === 0)
     .toSorted((a, b) => moved(a.values) - moved(b.values));
   if (!nearest) return {};
   const put = controls.map((id, i) => [id, nearest.values[i]!] as const);
