@@ -12,6 +12,7 @@ import { compare } from '../core/compare';
 import { infer, type Reading } from '../core/infer';
 import { readSetup, writeWishes } from '../core/plan';
 import { sheetFor, sheetMarkdown } from '../core/sheets';
+import { asked, eyesAsked } from './ask';
 import { checkDirections } from './check';
 import { moved, OBSERVER_NAMES } from './move';
 import { combinationCsv, combinationTable } from './table';
@@ -19,7 +20,8 @@ import { combinationCsv, combinationTable } from './table';
 const USAGE =
   'usage: tolvan validate FILE | check FILE | table FILE [--csv] | plan FILE | sheet FILE [--style ' +
   `${ENTRY_STYLES.join('|')}] | diff FILE OTHER | fmt FILE | infer FILE READINGS.csv | ` +
-  `move FILE SCENARIO.json [--csv | --observe ${OBSERVER_NAMES.join('|')}]`;
+  `move FILE SCENARIO.json [--csv | --observe ${OBSERVER_NAMES.join('|')}] | ` +
+  'ask FILE [--wrong SHARE] [--unsure SHARE] [--seed N]';
 
 /** What a command says and how it went: 0 well, 1 something to fix, 2 unusable. */
 export interface Outcome {
@@ -161,6 +163,14 @@ const COMMANDS: Record<string, Command> = {
     });
     if (!made.ok) throw new Unusable(made.problems);
     return { ...well(made.text), status: made.well ? 0 : 1 };
+  },
+  /** Asks the unit as if nobody knew it, somebody looking who may be wrong or unsure; 1 where no possible unit fits. */
+  ask(setup, flags) {
+    const eyes = eyesAsked(flags);
+    if ('reason' in eyes) throw new Unusable([eyes]);
+    const made = asked(setup, eyes);
+    if (!made.ok) throw new Unusable(made.problems);
+    return { ...well(made.text), status: made.found ? 0 : 1 };
   },
   /** The same Setup, its fields in the order of the format: twice the same bytes. */
   fmt: (setup) => well(json(setup)),

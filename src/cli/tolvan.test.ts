@@ -197,4 +197,28 @@ describe('tolvan', () => {
     const car = file('car.json', makeSetup('car', 'steering-menu', 'surface-six'));
     expect(tolvan('move', car, pass).complaints[0]).toContain('it does not fly');
   });
+
+  it('asks a unit as if nobody knew it, and says what it found', () => {
+    const setup = file('asked.json', makeSetup('conventional', 'dial-gyro'));
+    const { status, stdout } = tolvan('ask', setup);
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout) as {
+      experiments: { does: string[]; watch: string; answer: string }[];
+      facts: { fact: string; is: string[]; by: string }[];
+      doubted: number[];
+    };
+    expect(report.experiments.length).toBeGreaterThan(4);
+    expect(report.doubted).toEqual([]);
+    expect(report.facts.find((f) => f.fact === 'which way it corrects roll')).toEqual({
+      fact: 'which way it corrects roll',
+      is: ['it corrects roll as described'],
+      by: 'seen',
+    });
+    // The same eyes see the same twice.
+    const dim = ['ask', setup, '--wrong', '0.05', '--unsure', '0.3', '--seed', '7'];
+    expect(tolvan(...dim)).toEqual(tolvan(...dim));
+    expect(tolvan('ask', setup, '--wrong', '2').complaints[0]).toContain(
+      '--wrong must be a number from 0 to 0.5',
+    );
+  });
 });

@@ -1,12 +1,23 @@
 import '../core/verify/prover';
 import type { Setup } from '../core/setup';
 import { posesOf, type Poses } from '../core/sheets';
-import { proofOf, reasonOf, RULES, verify, type Finding, type Proof } from '../core/verify';
+import {
+  overUnits,
+  proofOf,
+  reasonOf,
+  RULES,
+  verify,
+  type Finding,
+  type OverUnits,
+  type Proof,
+} from '../core/verify';
 
 /** What the rules say of a Setup, and the proof they asked. */
 export interface Verdict {
   findings: Finding[];
   proof: Proof;
+  /** The same for every unit that is still possible. */
+  units: OverUnits | undefined;
   /** The poses its program is read back by: they take a moment as well. */
   poses: Poses;
   /** What each kind of finding is called and why it matters, and how many rules looked. */
@@ -30,5 +41,6 @@ export function judge(setup: Setup, onProgress: (states: number) => void): Verdi
       return [rule, { title, why }];
     }),
   );
-  return { findings, proof, poses: posesOf(setup), reasons, rules: RULES.length };
+  const units = overUnits(setup);
+  return { findings, proof, units, poses: posesOf(setup), reasons, rules: RULES.length };
 }

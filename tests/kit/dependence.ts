@@ -112,6 +112,7 @@ export const UNREAD: readonly (readonly [under: RegExp, why: string])[] = [
     /^\/unit\/(shipped|leaflet|notes)\//,
     'what it came with, what its leaflet calls it, what one is reminded of',
   ],
+  [/^\/unit\/grounds\//, 'what a line of the description stands on: not what it says'],
   [/^\/transmitter\/menu\//, 'what its menus are called'],
   [/^\/airframe\/assumed/, 'whether a measure was taken yet: what it is is read'],
   [

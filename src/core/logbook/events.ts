@@ -23,6 +23,11 @@ export const EVENTS: readonly PhysicalEvent[] = [
   },
   { id: 'moved', title: 'Unit moved or removed', bumps: ['unitMoved'] },
   { id: 'crash', title: 'Crash or hard landing', onSurface: 'Crash', bumps: ['crash'] },
+  {
+    id: 'unit-replaced',
+    title: 'Another unit fitted, of the same kind or not',
+    bumps: ['unitReset', 'unitMoved', 'unitFirmware'],
+  },
   { id: 'unit-update', title: 'Unit updated', bumps: ['unitFirmware'] },
   { id: 'reset', title: 'Unit reset, or its questionnaire run again', bumps: ['unitReset'] },
   { id: 'transmitter-update', title: 'Transmitter updated', bumps: ['transmitterFirmware'] },

@@ -1,6 +1,7 @@
 export * from './assumed';
 export * from './devices';
 export * from './functions';
+export * from './grounds';
 export * from './hands';
 export * from './kinds';
 export * from './leaflet';

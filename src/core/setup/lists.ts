@@ -38,6 +38,9 @@ export const MOUNTINGS = [
 ] as const;
 export type Mounting = (typeof MOUNTINGS)[number];
 
+/** What a line of a unit's description stands on. */
+export const UNIT_GROUNDS = ['seen', 'leaflet', 'assumed'] as const;
+
 /** How a unit learns which way it is mounted. */
 export const ORIENTATION_LEARNED = ['gravity', 'turning'] as const;
 

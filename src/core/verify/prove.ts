@@ -2,8 +2,8 @@ import type { Setup } from '../setup';
 import { decide, factsOf } from './engine';
 import { isContinuous, listening, remembers } from './explore';
 import type { Proof, ProofOptions, Result } from './proof';
-import { outcomesOf } from './outcomes';
-import { REQUIREMENTS } from './requirements';
+import { outcomesOf, type Looked } from './outcomes';
+import { REQUIREMENTS, type Requirement } from './requirements';
 import { ordersTable, rowsOf } from './rows';
 
 /** Holds every requirement against a Setup. */
@@ -11,19 +11,10 @@ export function prove(setup: Setup, options: ProofOptions = {}): Proof {
   const heard = listening(options.onProgress);
   const facts = factsOf(setup);
   const heeded = { ...options, ...heard.options };
-  const applying = REQUIREMENTS.filter((r) => r.applies(setup));
-  const outcomes = outcomesOf(facts, applying, options.limit, (claims) => ({
-    verdicts: decide(facts, claims, heeded),
-    gaveUp: heard.gaveUp(),
-  }));
-  const results = applying.flatMap(({ id, title, must, from }, i): Result[] => {
-    const outcome = outcomes[i];
-    if (!outcome) return [];
-    const { failures, states, leftOut } = outcome;
-    return [{ id, title, must, from, failures, states, leftOut }];
-  });
+  const looked = lookedAt(setup, REQUIREMENTS, { ...heeded, gaveUp: heard.gaveUp });
+  const results = looked.map(({ result }) => result);
   const orders = ordersTable(facts, heeded);
-  const off = outcomes[applying.findIndex((r) => r.id === 'master-off')]?.holds['off'] ?? [];
+  const off = looked.find(({ result }) => result.id === 'master-off')?.outcome.holds['off'] ?? [];
   return {
     results,
     rows: rowsOf(facts, orders),
@@ -37,6 +28,36 @@ export function prove(setup: Setup, options: ProofOptions = {}): Proof {
       return { control: control!, value: Number(value) };
     }),
   };
+}
+
+/** What some requirements come to, and nothing else: where only verdicts are compared. */
+export const resultsOf = (
+  setup: Setup,
+  requirements: readonly Requirement[],
+  options: ProofOptions = {},
+): Result[] => {
+  const heard = listening(options.onProgress);
+  const heeded = { ...options, ...heard.options, gaveUp: heard.gaveUp };
+  return lookedAt(setup, requirements, heeded).map(({ result }) => result);
+};
+
+function lookedAt(
+  setup: Setup,
+  requirements: readonly Requirement[],
+  options: ProofOptions & { gaveUp: () => boolean },
+): { result: Result; outcome: Looked }[] {
+  const facts = factsOf(setup);
+  const applying = requirements.filter((r) => r.applies(setup));
+  const outcomes = outcomesOf(facts, applying, options.limit, (claims) => ({
+    verdicts: decide(facts, claims, options),
+    gaveUp: options.gaveUp(),
+  }));
+  return applying.flatMap(({ id, title, must, from }, i) => {
+    const outcome = outcomes[i];
+    if (!outcome) return [];
+    const { failures, states, leftOut } = outcome;
+    return [{ result: { id, title, must, from, failures, states, leftOut }, outcome }];
+  });
 }
 
 /** All positions of switches, ends and middles of everything else, all memory, signal there and lost. */

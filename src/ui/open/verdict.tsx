@@ -4,7 +4,7 @@ import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberPoses } from '@/core/sheets';
-import { rememberProof, type Finding, type Proof } from '@/core/verify';
+import { rememberProof, type Finding, type OverUnits, type Proof } from '@/core/verify';
 import type { Verdict } from '@/workers/judge';
 import { useModel } from './modelStore';
 import { proverLine } from './proverLine';
@@ -13,6 +13,8 @@ import { proverLine } from './proverLine';
 export interface KnownVerdict {
   findings: Finding[] | undefined;
   proof: Proof | undefined;
+  /** The proof for every unit that is still possible. */
+  units: OverUnits | undefined;
   /** What a kind of finding is called, and why it matters. */
   reasons: Readonly<Record<string, { title: string; why: string }>>;
   /** How many rules looked. */
@@ -26,6 +28,7 @@ export interface KnownVerdict {
 export const VerdictContext = createContext<KnownVerdict>({
   findings: undefined,
   proof: undefined,
+  units: undefined,
   reasons: {},
   rules: 0,
   visiting: undefined,
@@ -68,6 +71,7 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
     // What was known of the Setup before stays on the screen until the new verdict is there.
     findings: known?.verdict.findings,
     proof: known?.verdict.proof,
+    units: known?.verdict.units,
     reasons: known?.verdict.reasons ?? {},
     rules: known?.verdict.rules ?? 0,
     visiting: fresh ? undefined : visited?.of === setup ? visited.states : 0,

@@ -2,7 +2,7 @@
 
 import { controlWords } from '@/core/chain';
 import type { Setup } from '@/core/setup';
-import type { Proof } from '@/core/verify';
+import type { OverUnits, Proof } from '@/core/verify';
 import { Fold } from '../parts/Fold';
 import { useShow } from '../live/useShow';
 import { StatusMark } from '../status/StatusMark';
@@ -12,10 +12,21 @@ import { Section } from '../parts/Section';
 const STATUS = { stop: 'stop', caution: 'caution' } as const;
 
 /** Every requirement: what must be true, in how many states it held, or the state in which it did not. */
-export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
+export function Requirements({
+  setup,
+  proof,
+  units,
+}: {
+  setup: Setup;
+  proof: Proof;
+  units: OverUnits | undefined;
+}) {
   const show = useShow();
+  const depends = (id: string) => units?.provenIf.some((p) => p.proven && p.requirement === id);
   const failing = proof.results.filter((r) => r.failures.length > 0);
-  const open = proof.results.filter((r) => r.failures.length === 0 && r.leftOut.length > 0);
+  const open = proof.results.filter(
+    (r) => r.failures.length === 0 && (r.leftOut.length > 0 || depends(r.id)),
+  );
   const off = proof.masterOff.map(({ control, value }) =>
     controlWords(
       setup.transmitter.controls.find((c) => c.id === control)!,
@@ -54,14 +65,18 @@ export function Requirements({ setup, proof }: { setup: Setup; proof: Proof }) {
                   ? STATUS[r.failures.some((f) => f.severity === 'stop') ? 'stop' : 'caution']
                   : r.leftOut.length > 0
                     ? 'todo'
-                    : 'proven'
+                    : depends(r.id)
+                      ? 'caution'
+                      : 'proven'
               }
               words={
                 r.failures.length > 0
                   ? 'does not hold'
                   : r.leftOut.length > 0
                     ? 'not proven'
-                    : 'holds'
+                    : depends(r.id)
+                      ? 'proven if …'
+                      : 'holds'
               }
             />
             <div className="min-w-0">

@@ -4,7 +4,7 @@ import { pointer, type Mode, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { Rows } from '../fields/Rows';
 import { Refused, useAttempt } from '../fields/useAttempt';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';

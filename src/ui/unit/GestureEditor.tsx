@@ -4,7 +4,7 @@ import { STICKS, STICK_ENDS } from '@/core/capture';
 import { isSteeringUnit, type StickHolds, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { Select } from '../parts/Select';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { MODE_WORDS } from '../words/unit';
 import { Section } from '../parts/Section';
 

@@ -12,7 +12,7 @@ import {
 import { Choice } from '../fields/Choice';
 import { Refused, useAttempt } from '../fields/useAttempt';
 import { Select } from '../parts/Select';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { Section } from '../parts/Section';
 
 /** Longest order the format takes. */

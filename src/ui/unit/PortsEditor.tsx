@@ -4,7 +4,7 @@ import { functionOf, functionsFor, isSteeringUnit, pointer, type Unit } from '@/
 import { freeId, Rows } from '../fields/Rows';
 import { TextField } from '../fields/TextField';
 import { Refused, useAttempt } from '../fields/useAttempt';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { Select } from '../parts/Select';
 import { Section } from '../parts/Section';
 

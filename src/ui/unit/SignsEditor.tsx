@@ -3,7 +3,7 @@
 import { AXES, pointer, type Unit, type UnitTraits } from '@/core/setup';
 import { Choice } from '../fields/Choice';
 import { NumberField } from '../fields/NumberField';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { UnitLight } from '../drawing/UnitLight';
 import { AXIS_WORDS, MODE_WORDS } from '../words/unit';
 import { Select } from '../parts/Select';

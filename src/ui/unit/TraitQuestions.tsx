@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { PatchOperation } from '@/core/patch';
-import { isSteeringUnit, pointer, type Problem, type Unit, type UnitTraits } from '@/core/setup';
+import { isSteeringUnit, pointer, type Unit, type UnitTraits } from '@/core/setup';
 import { NumberWord } from '../fields/NumberWord';
 import { PickWord } from '../parts/PickWord';
+import type { ChangeUnit } from './change';
+import { GroundWord } from './GroundWord';
 import { FLYING, keyOf, MANY, QUESTIONS, standing, type PartId } from './questions';
 
 /** What was answered, as the name of a version. */
@@ -13,9 +14,6 @@ const labelOf = (trait: string): string =>
     0,
     80,
   );
-
-/** Changes something in the unit at hand; paths start at the unit. */
-export type ChangeUnit = (patch: readonly PatchOperation[], label: string) => Problem[];
 
 /** One part of what kind of unit it is, in plain words that are changed where they stand. */
 export function TraitQuestions({
@@ -78,6 +76,7 @@ export function TraitQuestions({
                   {words}
                 </button>
               ))}
+              <GroundWord unit={unit} of={['traits', trait]} about={asks} change={change} />
             </fieldset>
             {complaint(trait)}
           </li>
@@ -102,7 +101,8 @@ export function TraitQuestions({
                     .map(([value, words]) => ({ value: keyOf(value), words })),
                 ]}
                 onPick={(key) => void set(trait, (JSON.parse(key) as unknown) ?? undefined)}
-              />
+              />{' '}
+              <GroundWord unit={unit} of={['traits', trait]} about={asks} change={change} />
               {complaint(trait)}
             </li>
           );

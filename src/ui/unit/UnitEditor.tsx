@@ -11,7 +11,8 @@ import { OrderEditor } from './OrderEditor';
 import { PortsEditor } from './PortsEditor';
 import { PARTS, summaryOf, type PartId } from './questions';
 import { SignsEditor } from './SignsEditor';
-import { TraitQuestions, type ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
+import { TraitQuestions } from './TraitQuestions';
 import { WordsEditor } from './WordsEditor';
 
 /** A unit described from end to end, its parts folded: on a model's own page and in the hangar alike. */

@@ -13,7 +13,7 @@ import {
 import { OwnWords } from '../fields/OwnWords';
 import { TextField } from '../fields/TextField';
 import { Fold } from '../parts/Fold';
-import type { ChangeUnit } from './TraitQuestions';
+import type { ChangeUnit } from './change';
 import { MODE_WORDS } from '../words/unit';
 
 /** What the person’s leaflet calls modes, gestures and lights: it stands first wherever they are said. */

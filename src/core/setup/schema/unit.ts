@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { GAIN_LAWS, ORIENTATION_LEARNED, type Mode } from '../lists';
+import { GAIN_LAWS, ORIENTATION_LEARNED, UNIT_GROUNDS, type Mode } from '../lists';
 import {
   AngleDegSchema,
   ChannelSchema,
@@ -299,11 +299,22 @@ export const UnitSettingsSchema = z.strictObject({
     .optional(),
 });
 
+/** What a line of a description stands on: seen on the unit, said by its leaflet, or neither. */
+export const UnitGroundSchema = z.enum(UNIT_GROUNDS);
+
+/** Of each trait and setting; the leaflet where nothing is said. */
+export const UnitGroundsSchema = z.strictObject({
+  traits: z.partialRecord(UnitTraitsSchema.keyof(), UnitGroundSchema).optional(),
+  settings: z.partialRecord(UnitSettingsSchema.keyof(), UnitGroundSchema).optional(),
+});
+
 export const UnitSchema = z.strictObject({
   name: LabelSchema,
   description: NoteSchema,
   traits: UnitTraitsSchema,
   settings: UnitSettingsSchema,
+  /** What each line of the description stands on. */
+  grounds: UnitGroundsSchema.optional(),
   /** The settings it has after a reset; unknown where nothing is said. */
   shipped: UnitSettingsSchema.optional(),
   /** What the person’s leaflet calls a setting. */
@@ -324,4 +335,6 @@ export type LevelCapture = z.infer<typeof LevelCaptureSchema>;
 export type Port = z.infer<typeof PortSchema>;
 export type UnitTraits = z.infer<typeof UnitTraitsSchema>;
 export type UnitSettings = z.infer<typeof UnitSettingsSchema>;
+export type UnitGround = z.infer<typeof UnitGroundSchema>;
+export type UnitGrounds = z.infer<typeof UnitGroundsSchema>;
 export type Unit = z.infer<typeof UnitSchema>;

@@ -1,0 +1,213 @@
+import { describe, expect, it } from 'vitest';
+import { makeSetup } from '../../../tests/kit/setups';
+import { FULL, SEED, share } from '../../../tests/kit/share';
+import { UNITS } from '../catalogue';
+import { randomOf } from '../dice';
+import { facetsOf, grounded, withValues } from '../possible';
+import { groundOf, type Setup } from '../setup';
+import {
+  asking,
+  experimentsFor,
+  experimentWords,
+  found,
+  observerOf,
+  possibleUnit,
+  type Answer,
+  type Asking,
+  type Experiment,
+  type Told,
+} from './index';
+
+const PERFECT = { wrong: 0, unsure: 0, seed: 1 };
+
+const NAMES = Object.keys(UNITS);
+const described = (name: string): Setup =>
+  name.startsWith('steering')
+    ? makeSetup('car', name, 'surface-four')
+    : makeSetup('conventional', name);
+
+/** The same description, but nobody says any of it. */
+const nothingKnown = (setup: Setup): Setup => grounded(setup, facetsOf(setup), 'assumed');
+
+/** A unit out of everything that is possible, and the values it has. */
+function anyUnit(setup: Setup, seed: number): { real: Setup; keys: Map<string, string> } {
+  const random = randomOf(seed);
+  const picked = facetsOf(setup).map((facet) => ({
+    facet,
+    value: facet.values[Math.floor(random() * facet.values.length)]!,
+  }));
+  return {
+    real: withValues(
+      setup,
+      picked.filter(({ facet, value }) => value.key !== facet.now).map(({ value }) => value),
+    ),
+    keys: new Map(picked.map(({ facet, value }) => [facet.id, value.key])),
+  };
+}
+
+const keysOf = (setup: Setup) =>
+  new Map(facetsOf(setup).flatMap((f) => (f.now === undefined ? [] : [[f.id, f.now] as const])));
+
+function walk(
+  setup: Setup,
+  answer: (e: Experiment, at: number) => Answer,
+): { told: Told[]; end: Asking } {
+  const told: Told[] = [];
+  let now = asking(setup, told);
+  while (now.next) {
+    told.push({
+      experiment: now.next.experiment.id,
+      answer: answer(now.next.experiment, told.length),
+    });
+    now = asking(setup, told);
+  }
+  return { told, end: now };
+}
+
+/** Facts called known that are not so. */
+const untrue = (end: Asking, keys: ReadonlyMap<string, string>): string[] =>
+  end.facts.flatMap(({ facet, values, by }) =>
+    by === 'seen' && keys.has(facet.id) && values[0] !== keys.get(facet.id) ? [facet.id] : [],
+  );
+
+describe('asking the unit', () => {
+  it.each(share(NAMES, 4))('%s, as it is described: confirmed, nothing doubted', (name) => {
+    const setup = described(name);
+    const { told, end } = walk(setup, observerOf(setup, PERFECT));
+    expect(end.outside).toBeUndefined();
+    expect(end.doubted).toEqual([]);
+    expect(untrue(end, keysOf(setup))).toEqual([]);
+    expect(told.length).toBeLessThanOrEqual(30);
+  });
+
+  const CASES = Array.from({ length: 300 }, (_, i) => ({
+    name: NAMES[i % NAMES.length]!,
+    seed: i,
+  }));
+  it.each(share(CASES, 37))(
+    '$name, another unit ($seed), nothing known: found as it is',
+    ({ name, seed }) => {
+      const setup = nothingKnown(described(name));
+      const { real, keys } = anyUnit(setup, seed);
+      const { end } = walk(setup, observerOf(real, PERFECT));
+      expect(end.outside).toBeUndefined();
+      expect(untrue(end, keys)).toEqual([]);
+      // What is left of the others has the true value in it, and shows no other thing.
+      for (const { facet, values, by } of end.facts) {
+        expect(by, facet.id).not.toBe('open');
+        if (by === 'alike') expect(values, facet.id).toContain(keys.get(facet.id));
+      }
+      const same = possibleUnit(found(setup, end.facts));
+      const truth = possibleUnit(real);
+      const open = new Set(end.facts.flatMap((f) => (f.by === 'seen' ? [] : [f.facet.id])));
+      if (open.size === 0)
+        for (const e of experimentsFor(setup)) expect(same.show(e)[0]).toBe(truth.show(e)[0]);
+    },
+  );
+
+  const SLIPS = Array.from({ length: FULL ? 120 : 10 }, (_, i) => i + (FULL ? 0 : SEED * 10));
+  it('one wrong answer: nothing wrong is called known, and it is named', () => {
+    let named = 0;
+    const setup = nothingKnown(described('menu-receiver'));
+    for (const seed of SLIPS) {
+      const { real, keys } = anyUnit(setup, seed);
+      const see = observerOf(real, PERFECT);
+      const slip = seed % 9;
+      const wrongs: Answer[] = ['none', '+stays', '-returns'];
+      const { end } = walk(setup, (e, at) => {
+        const truth = see(e);
+        return at === slip ? wrongs.find((w) => w !== truth)! : truth;
+      });
+      expect(untrue(end, keys), `seed ${seed}`).toEqual([]);
+      if (end.doubted.includes(slip)) named += 1;
+    }
+    expect(named / SLIPS.length).toBeGreaterThanOrEqual(0.9);
+  });
+
+  it('a third could not be told: nothing wrong is called known', () => {
+    const setup = nothingKnown(described('gesture-stabilizer'));
+    for (const seed of SLIPS.slice(0, 6)) {
+      const { real, keys } = anyUnit(setup, seed);
+      const { end } = walk(setup, observerOf(real, { wrong: 0, unsure: 0.33, seed }));
+      expect(untrue(end, keys), `seed ${seed}`).toEqual([]);
+    }
+  });
+
+  it.each<[string, (setup: Setup) => void]>([
+    ['that knows no yaw', (s) => (s.unit.traits.axes = ['roll', 'pitch'])],
+    ['whose gain is fixed', (s) => (s.unit.traits.gainLaw = 'fixed')],
+    [
+      'whose left aileron is reversed',
+      (s) => (s.unit.settings.outputs[0]!.correctionReversed = true),
+    ],
+  ])('a unit %s is not in the space: said so, or found to be another', (_, change) => {
+    const setup = nothingKnown(described('menu-receiver'));
+    const real = structuredClone(setup);
+    change(real);
+    const { told, end } = walk(setup, observerOf(real, PERFECT));
+    const like = possibleUnit(found(setup, end.facts));
+    const experiments = new Map(experimentsFor(setup).map((e) => [e.id, e]));
+    const fits = told.every(({ experiment, answer }) =>
+      like.show(experiments.get(experiment)!).includes(answer as never),
+    );
+    expect(end.outside !== undefined || fits).toBe(true);
+  });
+
+  it('says which fact each experiment can be about: units that differ in one alone are told apart, or never', () => {
+    const setup = described('menu-receiver');
+    const experiments = experimentsFor(setup);
+    const before = possibleUnit(setup);
+    const end = asking(setup, []);
+    for (const { facet, by } of end.facts)
+      for (const value of facet.values) {
+        if (value.key === facet.now) continue;
+        const other = possibleUnit(withValues(setup, [value]));
+        const splits = experiments.some((e) => other.show(e)[0] !== before.show(e)[0]);
+        if (by === 'untold') expect(splits, `${facet.id} ${value.key}`).toBe(false);
+      }
+    expect(end.facts.filter((f) => f.by === 'untold').map((f) => f.facet.id)).toEqual([
+      'mode-edges',
+      'gain-lead',
+    ]);
+  });
+
+  it('never does what would teach the unit something', () => {
+    const setup = described('gesture-stabilizer');
+    const all = experimentsFor(setup);
+    expect(all.length).toBeGreaterThan(20);
+    const stick = setup.transmitter.controls.find((c) => c.kind === 'stick')!;
+    const taught = structuredClone(setup);
+    taught.unit.traits.gestures = [
+      { for: 'reset', holds: [{ stick: 'aileron', at: 100 }], seconds: 3 },
+    ];
+    const left = experimentsFor(taught);
+    expect(left.length).toBeLessThan(all.length);
+    for (const e of left) expect(e.controls[stick.id] ?? 0).toBeLessThan(100);
+  });
+
+  it('is said in words, with everything that can be seen', () => {
+    const setup = described('menu-receiver');
+    const first = asking(setup, []).next!.experiment;
+    const words = experimentWords(setup, first);
+    expect(words.does.length).toBeGreaterThan(1);
+    expect(words.answers.at(-1)).toEqual(['unsure', 'could not tell']);
+    for (const e of experimentsFor(setup)) {
+      const offered = experimentWords(setup, e).answers.map(([a]) => a);
+      expect(offered).toContain(possibleUnit(setup).show(e)[0]);
+    }
+  });
+
+  it('writes what it found into the description, as seen', () => {
+    const setup = nothingKnown(described('menu-receiver'));
+    const real = withValues(setup, [
+      facetsOf(setup)
+        .find((f) => f.id === 'gain-law')!
+        .values.find((v) => v.key === 'zero-to-full')!,
+    ]);
+    const { end } = walk(setup, observerOf(real, PERFECT));
+    const next = found(setup, end.facts);
+    expect(next.unit.traits.gainLaw).toBe('zero-to-full');
+    expect(groundOf(next.unit, ['traits', 'gainLaw'])).toBe('seen');
+    expect(groundOf(next.unit, ['traits', 'gainLeadMissing'])).toBe('assumed');
+  });
+});

@@ -1,0 +1,340 @@
+import { randomOf } from '../dice';
+import { facetsOf, withValues, type Facet } from '../possible';
+import { groundOf, type Mode, type Setup } from '../setup';
+import {
+  aloneGroup,
+  entropy,
+  joined,
+  MOST_TUPLES,
+  parted,
+  sizeOf,
+  weighed,
+  type Group,
+} from './belief';
+import type { Answer, Experiment, Seen, Shown } from './experiment';
+import { experimentsFor } from './experiments';
+import { possibleUnit, type Possible } from './show';
+
+/** An experiment and what was seen. */
+export interface Told {
+  /** The experiment, by its id. */
+  experiment: string;
+  answer: Answer;
+}
+
+/** What is known of one fact about the unit. */
+export interface KnownFact {
+  facet: Facet;
+  /** Values it may still have, the likeliest first, by their keys; one where it is known. */
+  values: readonly string[];
+  /** Seen: one is left. Alike: no experiment tells those that are left apart. Open: still to be asked. Untold: nothing here is about it. */
+  by: 'seen' | 'alike' | 'open' | 'untold';
+}
+
+/** Where an asking stands. */
+export interface Asking {
+  /** What to try next; undefined where nothing is left to ask. */
+  next: { experiment: Experiment; again: boolean } | undefined;
+  facts: readonly KnownFact[];
+  /** Answers that do not fit what else was seen, by their place in the list. */
+  doubted: readonly number[];
+  /** It behaves like no unit that is described here: the answer that was given twice and fits none. */
+  outside: number | undefined;
+  /** Bits that are still open. */
+  bits: number;
+}
+
+/** How often an answer is wrong. Planning figure. */
+const WRONG = 0.02;
+/** Less than this is not worth an experiment, bits. */
+const WORTH = 0.015;
+/** A fact counts as known from here on: two answers that agree. */
+const KNOWN = 0.998;
+/** How likely a description is right where a leaflet says it, and where it was seen. Planning figures. */
+const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
+/** Modes that units have in all positions, to find out which facts an experiment can be about. */
+const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
+/** Of an answer that may be seen either way, how likely the first is. Planning figure. */
+const LIKELY = 0.65;
+/** An asking that is not over by then goes on by hand. */
+const MOST = 60;
+
+/** All a Setup's unit may be, compiled once. */
+class Unknown {
+  readonly facets: readonly Facet[];
+  readonly experiments: readonly Experiment[];
+  /** Of each experiment, the facts it can be about. */
+  readonly about: readonly (readonly number[])[];
+  private readonly units = new Map<string, Possible>();
+  private readonly shown = new Map<string, Shown>();
+  private readonly base: readonly number[];
+  private readonly numbers: ReadonlyMap<string, number>;
+
+  constructor(private readonly setup: Setup) {
+    this.facets = facetsOf(setup);
+    this.experiments = experimentsFor(setup);
+    this.numbers = new Map(this.experiments.map((e, i) => [e.id, i]));
+    this.base = this.facets.map((f) =>
+      Math.max(
+        0,
+        f.values.findIndex((v) => v.key === f.now),
+      ),
+    );
+    this.about = this.aboutWhat();
+  }
+
+  numberOf(id: string): number | undefined {
+    return this.numbers.get(id);
+  }
+
+  /** What an experiment shows of a unit. @param values of the facts it is about, in their order */
+  show(experiment: number, values: readonly number[]): Shown {
+    const key = `${experiment} ${values.join()}`;
+    const known = this.shown.get(key);
+    if (known) return known;
+    const all = [...this.base];
+    this.about[experiment]!.forEach((facet, k) => (all[facet] = values[k]!));
+    const shown = this.unit(all).show(this.experiments[experiment]!);
+    this.shown.set(key, shown);
+    return shown;
+  }
+
+  private unit(values: readonly number[]): Possible {
+    const key = values.join();
+    const found =
+      this.units.get(key) ??
+      possibleUnit(
+        withValues(
+          this.setup,
+          this.facets.flatMap(({ values: all, now }, f) => {
+            const value = all[values[f]!]!;
+            return value.key === now ? [] : [value];
+          }),
+        ),
+      );
+    this.units.set(key, found);
+    return found;
+  }
+
+  /** Found by changing one fact after another in units of all kinds; what mirrors another is about the same. */
+  private aboutWhat(): number[][] {
+    const kinds = this.experiments.map(({ act, ...e }) =>
+      JSON.stringify({
+        ...e,
+        id: '',
+        act: {
+          ...act,
+          ...('deg' in act ? { deg: Math.abs(act.deg) } : { pct: Math.abs(act.pct) }),
+        },
+      }),
+    );
+    const firstOf = kinds.map((k) => kinds.indexOf(k));
+    const looked = [...new Set(firstOf)];
+    const about = new Map(looked.map((e) => [e, new Set<number>()]));
+    for (const at of this.examples()) {
+      const before = looked.map((e) => this.unit(at).show(this.experiments[e]!)[0]);
+      this.facets.forEach((f, i) =>
+        f.values.forEach((_, v) => {
+          const waiting = looked.filter((e) => !about.get(e)!.has(i));
+          if (v === at[i] || waiting.length === 0) return;
+          const other = this.unit(at.with(i, v));
+          for (const e of waiting)
+            if (other.show(this.experiments[e]!)[0] !== before[looked.indexOf(e)])
+              about.get(e)!.add(i);
+        }),
+      );
+    }
+    return firstOf.map((e) => [...about.get(e)!].toSorted((a, b) => a - b));
+  }
+
+  /** Units as different as can be: each mode everywhere, with anything else by chance. */
+  private examples(): number[][] {
+    const random = randomOf(30);
+    return EVERYWHERE.map((mode, n) =>
+      this.facets.map((f, i) => {
+        const at = f.id.startsWith('slot-') ? f.values.findIndex((v) => v.key === mode) : -1;
+        if (at >= 0) return at;
+        return n === 0 ? this.base[i]! : Math.floor(random() * f.values.length);
+      }),
+    );
+  }
+}
+
+const known = new WeakMap<Setup, Unknown>();
+
+function unknownOf(setup: Setup): Unknown {
+  const found = known.get(setup) ?? new Unknown(setup);
+  known.set(setup, found);
+  return found;
+}
+
+/** How likely one of several things is seen, where a unit moves so little that any of them may be. */
+const chance = (may: Shown, at: number): number =>
+  may.length === 1 ? 1 : at === 0 ? LIKELY : (1 - LIKELY) / (may.length - 1);
+
+/** The beliefs while asking: groups of facts that hang together. */
+class Belief {
+  groups: Group[];
+
+  constructor(
+    private readonly unknown: Unknown,
+    setup: Setup,
+  ) {
+    this.groups = unknown.facets.map((f, i) => {
+      const trust = TRUSTED[groundOf(setup.unit, f.of)];
+      const usual = f.values.reduce((sum, v) => sum + v.usual, 0);
+      const described = f.values.some((v) => v.key === f.now) ? trust : 0;
+      return aloneGroup(
+        i,
+        f.values.map(
+          (v) => (1 - described) * (v.usual / usual) + (v.key === f.now ? described : 0),
+        ),
+      );
+    });
+  }
+
+  /** The facts of an experiment weighed together; undefined where they are too many yet. */
+  private together(experiment: number): { joint: Group; others: Group[] } | undefined {
+    const about = this.unknown.about[experiment]!;
+    const of = this.groups.filter((g) => g.facets.some((f) => about.includes(f)));
+    if (of.length === 0 || sizeOf(of) > MOST_TUPLES) return undefined;
+    return { joint: joined(of), others: this.groups.filter((g) => !of.includes(g)) };
+  }
+
+  private shownBy(experiment: number, joint: Group): (tuple: readonly number[]) => Shown {
+    const places = this.unknown.about[experiment]!.map((f) => joint.facets.indexOf(f));
+    return (tuple) =>
+      this.unknown.show(
+        experiment,
+        places.map((k) => tuple[k]!),
+      );
+  }
+
+  /** Bits that the answer to an experiment is expected to bring. */
+  tells(experiment: number): number {
+    const found = this.together(experiment);
+    if (!found) return 0;
+    const shown = this.shownBy(experiment, found.joint);
+    const shares = new Map<Seen, number>();
+    let doubt = 0;
+    found.joint.tuples.forEach((t, i) => {
+      const may = shown(t);
+      const weight = found.joint.weights[i]!;
+      may.forEach((seen, at) =>
+        shares.set(seen, (shares.get(seen) ?? 0) + weight * chance(may, at)),
+      );
+      doubt += weight * entropy(may.map((_, at) => chance(may, at)));
+    });
+    return entropy(shares.values()) - doubt;
+  }
+
+  hear(experiment: number, answer: Answer): void {
+    if (answer === 'unsure') return;
+    const found = this.together(experiment);
+    if (!found) return;
+    const shown = this.shownBy(experiment, found.joint);
+    const after = weighed(found.joint, (t) => {
+      const may = shown(t);
+      const at = may.indexOf(answer);
+      return at < 0 ? WRONG : chance(may, at);
+    });
+    this.groups = [...found.others, ...parted(after)];
+  }
+
+  /** Whether the likeliest unit shows an answer. */
+  agrees(experiment: number, answer: Answer): boolean {
+    if (answer === 'unsure') return true;
+    return this.unknown
+      .show(
+        experiment,
+        this.unknown.about[experiment]!.map((f) => this.likeliest(f)),
+      )
+      .includes(answer);
+  }
+
+  private likeliest(facet: number): number {
+    const group = this.groups.find((g) => g.facets.includes(facet))!;
+    const top = group.weights.indexOf(Math.max(...group.weights));
+    return group.tuples[top]![group.facets.indexOf(facet)]!;
+  }
+
+  /** The fewest values that a fact has almost surely, the likeliest first. */
+  valuesOf(facet: number): number[] {
+    const group = this.groups.find((g) => g.facets.includes(facet))!;
+    const at = group.facets.indexOf(facet);
+    const shares = new Map<number, number>();
+    group.tuples.forEach((t, i) =>
+      shares.set(t[at]!, (shares.get(t[at]!) ?? 0) + group.weights[i]!),
+    );
+    const sorted = [...shares].toSorted((a, b) => b[1] - a[1]);
+    let sum = 0;
+    const most = sorted.findIndex(([, p]) => (sum += p) >= KNOWN);
+    return sorted.slice(0, most < 0 ? sorted.length : most + 1).map(([v]) => v);
+  }
+
+  get bits(): number {
+    return this.groups.reduce((sum, g) => sum + entropy(g.weights), 0);
+  }
+}
+
+/**
+ * What is known of the unit after some answers, and what to try next: what leaves least open for the time it takes.
+ * The same answers always come to the same.
+ * @param setup what was planned and wired, with the description that seems most alike
+ */
+export function asking(setup: Setup, told: readonly Told[]): Asking {
+  const unknown = unknownOf(setup);
+  const belief = new Belief(unknown, setup);
+  const heard = told.flatMap(({ experiment, answer }, at) => {
+    const number = unknown.numberOf(experiment);
+    return number === undefined ? [] : [{ number, answer, at }];
+  });
+  for (const { number, answer } of heard) belief.hear(number, answer);
+
+  /** Facts that something was asked about. */
+  const heardOf = new Set(
+    heard.flatMap(({ number, answer }) => (answer === 'unsure' ? [] : unknown.about[number]!)),
+  );
+  const doubted = heard.filter(({ number, answer }) => !belief.agrees(number, answer));
+  /** Answers to the same experiment that fit. */
+  const righted = (number: number) =>
+    heard.some((h) => h.number === number && h.answer !== 'unsure' && !doubted.includes(h));
+  const open = doubted.filter(({ number }) => !righted(number));
+  const twice = open.find((d) => open.some((o) => o !== d && o.number === d.number));
+
+  const asked = new Map<number, number>();
+  for (const { number } of heard) asked.set(number, (asked.get(number) ?? 0) + 1);
+  let best: { number: number; worth: number } | undefined;
+  let left = false;
+  unknown.experiments.forEach((e, number) => {
+    const bits = belief.tells(number);
+    if (bits < WORTH) return;
+    left = true;
+    // The same thing again says less than another that would show it.
+    const worth = bits / e.seconds / (1 + (asked.get(number) ?? 0));
+    if (!best || worth > best.worth) best = { number, worth };
+  });
+  const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
+  const next = twice || told.length >= MOST ? undefined : (again ?? best?.number);
+  return {
+    next:
+      next === undefined
+        ? undefined
+        : { experiment: unknown.experiments[next]!, again: next === again },
+    facts: unknown.facets.map((facet, i): KnownFact => {
+      const values = belief.valuesOf(i).map((v) => facet.values[v]!.key);
+      const untold = !unknown.about.some((of) => of.includes(i));
+      const by = untold
+        ? 'untold'
+        : values.length === 1 && heardOf.has(i)
+          ? 'seen'
+          : left
+            ? 'open'
+            : 'alike';
+      return { facet, values, by };
+    }),
+    doubted: doubted.map(({ at }) => at),
+    outside: twice?.at,
+    bits: belief.bits,
+  };
+}

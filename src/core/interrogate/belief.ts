@@ -1,0 +1,74 @@
+/** What is believed of some facets together: how likely each combination of their values is. */
+export interface Group {
+  facets: readonly number[];
+  /** Positions of values, in the order of the facets. */
+  tuples: readonly (readonly number[])[];
+  weights: readonly number[];
+}
+
+/** A combination less likely than this, against the likeliest, is dropped. */
+const LEAST = 1e-9;
+/** Combinations that are weighed together at most. */
+export const MOST_TUPLES = 4000;
+
+/** One facet by itself. @param weights of its values, any scale */
+export const aloneGroup = (facet: number, weights: readonly number[]): Group =>
+  normed({ facets: [facet], tuples: weights.map((_, i) => [i]), weights });
+
+/** Groups that know nothing of each other as one. */
+export function joined(groups: readonly Group[]): Group {
+  return groups.reduce((a, b) => ({
+    facets: [...a.facets, ...b.facets],
+    tuples: a.tuples.flatMap((s) => b.tuples.map((t) => [...s, ...t])),
+    weights: a.weights.flatMap((s) => b.weights.map((t) => s * t)),
+  }));
+}
+
+/** How many combinations they would be together. */
+export const sizeOf = (groups: readonly Group[]): number =>
+  groups.reduce((n, g) => n * g.tuples.length, 1);
+
+/** Weighs a group anew. @param by how well each combination agrees with what was seen */
+export const weighed = (group: Group, by: (tuple: readonly number[]) => number): Group =>
+  normed({ ...group, weights: group.weights.map((w, i) => w * by(group.tuples[i]!)) });
+
+function normed(group: Group): Group {
+  const most = Math.max(...group.weights);
+  const kept = group.weights.flatMap((w, i) => (w >= most * LEAST ? [i] : []));
+  const sum = kept.reduce((s, i) => s + group.weights[i]!, 0);
+  return {
+    facets: group.facets,
+    tuples: kept.map((i) => group.tuples[i]!),
+    weights: kept.map((i) => group.weights[i]! / sum),
+  };
+}
+
+/** A group taken apart again where a facet has one value left. */
+export function parted(group: Group): Group[] {
+  const fixed = group.facets.flatMap((_, k) =>
+    group.tuples.every((t) => t[k] === group.tuples[0]![k]) ? [k] : [],
+  );
+  if (fixed.length === 0 || group.facets.length === 1) return [group];
+  const single = fixed.map((k): Group => ({
+    facets: [group.facets[k]!],
+    tuples: [[group.tuples[0]![k]!]],
+    weights: [1],
+  }));
+  const open = group.facets.flatMap((_, k) => (fixed.includes(k) ? [] : [k]));
+  if (open.length === 0) return single;
+  return [
+    ...single,
+    {
+      facets: open.map((k) => group.facets[k]!),
+      tuples: group.tuples.map((t) => open.map((k) => t[k]!)),
+      weights: group.weights,
+    },
+  ];
+}
+
+/** Bits of a distribution. */
+export const entropy = (shares: Iterable<number>): number => {
+  let bits = 0;
+  for (const p of shares) if (p > 0) bits -= p * Math.log2(p);
+  return bits;
+};

@@ -1,0 +1,46 @@
+import type { GroundKey, Setup } from '../setup';
+
+/** One value a line of a description may have. */
+export interface Value {
+  /** Its own among those of its facet. */
+  key: string;
+  /** After "proven if": "it keeps the last gain". */
+  words: string;
+  /** How many of a hundred units are like that. Common practice, no source. */
+  usual: number;
+  /** Makes the unit of a Setup such a one, with what goes with it. May change `unit` and fields of `installation`. */
+  change(next: Setup): void;
+}
+
+/** One thing that may be otherwise with a unit: what it is about, and everything it may be. */
+export interface Facet {
+  id: string;
+  /** For a table: "without its gain lead". */
+  title: string;
+  /** The line of the description that says it. */
+  of: GroundKey;
+  /** The value the description has now, by its key; undefined where that is not among the usual ones. */
+  now: string | undefined;
+  values: readonly Value[];
+}
+
+/** A trait whose value is often not known: a file and a line in the registry. */
+export interface PossibleTrait {
+  /** What of this Setup's unit it leaves open; none where the unit cannot have it. */
+  facets(setup: Setup): Facet[];
+}
+
+/** A copy of a Setup with its unit, and how it is fitted, changed; everything else is shared. */
+export function withUnit(setup: Setup, change: (next: Setup) => void): Setup {
+  const next = {
+    ...setup,
+    unit: structuredClone(setup.unit),
+    installation: { ...setup.installation },
+  };
+  change(next);
+  return next;
+}
+
+/** A Setup whose unit has some values, all put at once. */
+export const withValues = (setup: Setup, values: readonly Value[]): Setup =>
+  withUnit(setup, (next) => values.forEach((v) => v.change(next)));

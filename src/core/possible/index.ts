@@ -1,0 +1,37 @@
+import { groundOf, type Setup } from '../setup';
+import type { Facet, PossibleTrait } from './facet';
+import { arming } from './traits/arming';
+import { fade } from './traits/fade';
+import { fullStick } from './traits/full-stick';
+import { gainLaw } from './traits/gain-law';
+import { gainLead } from './traits/gain-lead';
+import { modeEdges } from './traits/mode-edges';
+import { ownMix } from './traits/own-mix';
+import { senses } from './traits/senses';
+import { signalLost } from './traits/signal-lost';
+import { slots } from './traits/slots';
+
+export { withValues, type Facet, type PossibleTrait, type Value } from './facet';
+export { behaveAlike } from './alike';
+export { grounded } from './assume';
+
+/** What is often not known of a unit, the most telling first. A new one is a file and a line here. */
+export const POSSIBLE: readonly PossibleTrait[] = [
+  arming,
+  slots,
+  modeEdges,
+  gainLaw,
+  gainLead,
+  senses,
+  ownMix,
+  fade,
+  fullStick,
+  signalLost,
+];
+
+/** Everything that may be otherwise with the unit of a Setup. */
+export const facetsOf = (setup: Setup): Facet[] => POSSIBLE.flatMap((trait) => trait.facets(setup));
+
+/** What is only assumed of it: what the proof may not take for granted. */
+export const openFacets = (setup: Setup): Facet[] =>
+  facetsOf(setup).filter(({ of }) => groundOf(setup.unit, of) === 'assumed');

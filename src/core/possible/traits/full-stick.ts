@@ -1,0 +1,30 @@
+import type { Setup } from '../../setup';
+import type { PossibleTrait } from '../facet';
+
+/** What levelling does at full stick. */
+export const fullStick: PossibleTrait = {
+  facets: ({ unit }) =>
+    unit.settings.slots.includes('level')
+      ? [
+          {
+            id: 'full-stick',
+            title: 'levelling at full stick',
+            of: ['settings', 'levelKind'],
+            now: unit.settings.levelKind ?? 'limits',
+            values: (
+              [
+                ['limits', 'levelling limits the angle at full stick', 80],
+                ['rolls-through', 'levelling lets it roll on at full stick', 20],
+              ] as const
+            ).map(([key, words, usual]) => ({
+              key,
+              words,
+              usual,
+              change(next: Setup) {
+                next.unit.settings.levelKind = key;
+              },
+            })),
+          },
+        ]
+      : [],
+};

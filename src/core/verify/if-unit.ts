@@ -1,0 +1,175 @@
+import { behaveAlike, facetsOf, openFacets, withValues, type Facet, type Value } from '../possible';
+import { pointer, type Setup } from '../setup';
+import { listening } from './explore';
+import type { Finding } from './finding';
+import { proofOf, type ProofOptions, type Result } from './proof';
+import { resultsOf } from './prove';
+import { REQUIREMENTS } from './requirements';
+import type { RequirementId } from './requirements/ids';
+
+/** One thing about the unit that nobody knows, and what hangs on it. */
+export interface RestsOn {
+  facet: Facet['id'];
+  /** What it is about. */
+  title: string;
+  /** Values with which the requirement is proven, and with which it is not, in words. */
+  proven: readonly string[];
+  fails: readonly string[];
+  /** The keys of those with which it is not. */
+  failing: readonly string[];
+}
+
+/** A requirement whose verdict depends on what the unit is. */
+export interface ProvenIf {
+  requirement: RequirementId;
+  title: string;
+  /** Whether it is proven of the unit as it is described. */
+  proven: boolean;
+  restsOn: readonly RestsOn[];
+  /** It fails only where several things are otherwise at once: those, in words. */
+  together: readonly string[];
+}
+
+type About = Pick<Facet, 'id' | 'title' | 'of'>;
+
+/** The requirements of a Setup held against every unit that is still possible. */
+export interface OverUnits {
+  /** What is assumed of the unit and changes what it does here. */
+  open: readonly About[];
+  /** What is assumed and changes nothing here. */
+  idle: readonly About[];
+  provenIf: readonly ProvenIf[];
+}
+
+interface Tried {
+  facet: Facet;
+  value: Value;
+}
+
+const isProven = (result: Result): boolean =>
+  result.failures.length === 0 && result.leftOut.length === 0;
+
+const known = new WeakMap<Setup, OverUnits>();
+
+/** The same, worked out once: Setups are immutable. */
+export function overUnits(setup: Setup, options: ProofOptions = {}): OverUnits | undefined {
+  const found = known.get(setup) ?? workedOut(setup, options);
+  if (found) known.set(setup, found);
+  return found;
+}
+
+/** What is proven only of some of the units that are possible, as findings. */
+export function unsettled(setup: Setup): Finding[] {
+  const facets = facetsOf(setup);
+  return (overUnits(setup)?.provenIf ?? []).flatMap((p): Finding[] => {
+    const of = facets.find((f) => f.id === p.restsOn[0]?.facet)?.of ?? ['traits', 'modes'];
+    return p.proven
+      ? [
+          {
+            rule: p.requirement,
+            requirements: [p.requirement],
+            severity: 'caution',
+            says: `“${p.title}” is proven only if ${ifWords(p)}. Nobody has seen whether it is so.`,
+            where: pointer('unit', ...of),
+            remedies: [],
+          },
+        ]
+      : [];
+  });
+}
+
+/** "it keeps the last gain, and it works at once" */
+export const ifWords = ({ restsOn, together }: ProvenIf): string =>
+  restsOn.length > 0
+    ? restsOn.map(({ proven }) => proven.join(', or ')).join('; and ')
+    : `not all of this is so: ${together.join('; ')}`;
+
+/**
+ * Holds the requirements against the units that are still possible: each value of what is only assumed by itself; what
+ * holds in all of those also where everything is otherwise at once, each value in one such unit. Not every combination.
+ * @param setup the described unit; it is one of the possible ones
+ * @returns undefined where it was given up
+ */
+function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
+  const heard = listening(options.onProgress);
+  const heeded = { ...options, ...heard.options };
+  const base = proofOf(setup, heeded);
+  const facets = openFacets(setup);
+  const changing = facets.flatMap((facet) => {
+    const values = facet.values.filter(
+      (v) => v.key !== facet.now && !behaveAlike(setup, withValues(setup, [v])),
+    );
+    return values.length > 0 ? [{ facet, values }] : [];
+  });
+  const about = ({ id, title, of }: Facet): About => ({ id, title, of });
+  const own = new Map(base.results.map((r) => [r.id, isProven(r)]));
+  const waiting = REQUIREMENTS.filter((r) => own.has(r.id));
+  /** Those that come to something else with another unit. */
+  const otherwise = (unit: Setup, of: typeof waiting) =>
+    resultsOf(unit, of, heeded).flatMap((r) => (isProven(r) === own.get(r.id) ? [] : [r.id]));
+
+  const alone = changing.flatMap(({ facet, values }) =>
+    values.map((value) => ({
+      facet,
+      value,
+      differ: otherwise(withValues(setup, [value]), waiting),
+    })),
+  );
+  const hangs = new Set(alone.flatMap(({ differ }) => differ));
+  const firm = waiting.filter((r) => own.get(r.id) && !hangs.has(r.id));
+  const rows = Array.from(
+    { length: Math.max(0, ...changing.map(({ values }) => values.length)) },
+    (_, i) =>
+      changing.map(({ facet, values }): Tried => ({ facet, value: values[i % values.length]! })),
+  );
+  // With one thing alone that may be otherwise there is no together.
+  const together = (changing.length > 1 && firm.length > 0 ? rows : []).map((row) => ({
+    row,
+    differ: otherwise(
+      withValues(
+        setup,
+        row.map(({ value }) => value),
+      ),
+      firm,
+    ),
+  }));
+  if (heard.gaveUp()) return undefined;
+  return {
+    open: changing.map(({ facet }) => about(facet)),
+    idle: facets.filter((f) => !changing.some((c) => c.facet === f)).map(about),
+    provenIf: waiting.flatMap(({ id, title }): ProvenIf[] => {
+      const holds = own.get(id)!;
+      const restsOn = changing.flatMap(({ facet, values }): RestsOn[] => {
+        const others = alone.filter((t) => t.facet === facet && t.differ.includes(id));
+        if (others.length === 0) return [];
+        const now = facet.values.find((v) => v.key === facet.now);
+        const same = values.filter((v) => !others.some(({ value }) => value === v));
+        const as = [now?.words ?? 'it is as described', ...same.map((v) => v.words)];
+        const other = others.map(({ value }) => value.words);
+        return [
+          {
+            facet: facet.id,
+            title: facet.title,
+            proven: holds ? as : other,
+            fails: holds ? other : as,
+            failing: (holds
+              ? others.map(({ value }) => value)
+              : [...(now ? [now] : []), ...same]
+            ).map(({ key }) => key),
+          },
+        ];
+      });
+      const joint = together.find(({ differ }) => differ.includes(id));
+      if (restsOn.length === 0 && !joint) return [];
+      return [
+        {
+          requirement: id,
+          title,
+          proven: holds,
+          restsOn,
+          together: joint?.row.map(({ value }) => value.words) ?? [],
+        },
+      ];
+    }),
+  };
+}

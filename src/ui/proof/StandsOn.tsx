@@ -1,0 +1,92 @@
+'use client';
+
+import { useMemo } from 'react';
+import { facetsOf, type Facet } from '@/core/possible';
+import { groundOf, type Setup } from '@/core/setup';
+import { ifWords, type OverUnits } from '@/core/verify';
+import { useModel } from '../open/modelStore';
+import { prefixed } from '../open/prefixed';
+import { Fold } from '../parts/Fold';
+import { Section } from '../parts/Section';
+import { StatusMark } from '../status/StatusMark';
+import { GroundWord } from '../unit/GroundWord';
+
+/** What the proof takes from the description of the unit, and what hangs on the part nobody knows. */
+export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
+  const facets = useMemo(() => facetsOf(setup), [setup]);
+  const assumed = facets.filter((f) => groundOf(setup.unit, f.of) === 'assumed');
+  const seen = facets.filter((f) => groundOf(setup.unit, f.of) === 'seen').length;
+  const depends = units.provenIf.filter((p) => p.proven);
+  const otherwise = units.provenIf.filter((p) => !p.proven);
+  return (
+    <Section title="What the proof stands on">
+      <p className="text-soft mt-1 text-sm">
+        {assumed.length === 0
+          ? `It takes ${facets.length} facts about the unit from its description: ${seen} of them seen on the unit, the others from the leaflet. Mark what you only assume; the requirements are then held against every unit that is possible.`
+          : depends.length === 0
+            ? `${assumed.length} of ${facets.length} facts about the unit are only assumed. What is proven holds for every unit that is possible.`
+            : `${assumed.length} of ${facets.length} facts about the unit are only assumed, and ${depends.length === 1 ? 'one requirement depends' : `${depends.length} requirements depend`} on them.`}
+      </p>
+      {depends.length > 0 && (
+        <ul className="mt-2 flex flex-col gap-2">
+          {depends.map((p) => (
+            <li key={p.requirement}>
+              <StatusMark status="caution" words={p.title} />
+              <p>
+                Proven only if {ifWords(p)}.
+                {p.restsOn.length > 0 && (
+                  <span className="text-soft">
+                    {' '}
+                    Not if {p.restsOn.map(({ fails }) => fails.join(', or ')).join('; or ')}.
+                  </span>
+                )}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
+      {otherwise.map((p) => (
+        <p key={p.requirement} className="text-soft mt-2 text-sm">
+          “{p.title}” does not hold as described; it would if {ifWords(p)}.
+        </p>
+      ))}
+      <Fold className="mt-2" title={`Facts about the unit (${facets.length})`}>
+        <ul className="mt-1 divide-y divide-(--card-edge)">
+          {facets.map((facet) => (
+            <Fact key={facet.id} facet={facet} setup={setup} idle={units.idle} />
+          ))}
+        </ul>
+      </Fold>
+    </Section>
+  );
+}
+
+function Fact({
+  facet,
+  setup,
+  idle,
+}: {
+  facet: Facet;
+  setup: Setup;
+  /** Assumed, and of no consequence here. */
+  idle: OverUnits['idle'];
+}) {
+  const edit = useModel((s) => s.edit);
+  const now = facet.values.find((v) => v.key === facet.now);
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-3 py-1.5">
+      <span className="min-w-56 flex-1">
+        <span className="text-soft">{facet.title}:</span> {now?.words ?? 'as described'}
+        {idle.some(({ id }) => id === facet.id) && (
+          <span className="text-soft text-sm"> (changes nothing here)</span>
+        )}
+      </span>
+      <GroundWord
+        unit={setup.unit}
+        of={facet.of}
+        about={facet.title}
+        change={(patch, label) => edit(prefixed('/unit', patch), label)}
+      />
+    </li>
+  );
+}
