@@ -212,4 +212,4 @@ const BY_HAND: [string, (args: { page: Page }) => Promise<void>][] = [
     },
   ],
 ];
-for (const [name, enter] of share(BY_HAND, 3)) test(name, ({ page }) => enter({ page }));
+for (const [name, enter] of share(BY_HAND, 4)) test(name, ({ page }) => enter({ page }));

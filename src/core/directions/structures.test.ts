@@ -125,7 +125,7 @@ describe('every other single thing', () => {
     ['conventional', 'autopilot'],
     ['conventional', 'dial-gyro'],
   ] as const;
-  it.each(share(MODELS, 4))(
+  it.each(share(MODELS, 6))(
     '%s with %s: offered, and its remedy brings the plan back',
     (kind, unit) => {
       const written = makeSetup(kind, unit);

@@ -40,9 +40,16 @@ export function experimentsFor(setup: Setup): Experiment[] {
     seconds: number,
     more: Partial<Pick<Experiment, 'fresh' | 'leadOut'>> = {},
   ) => {
-    const made = { controls, act, watch, seconds, fresh: false, leadOut: false, ...more };
-    const id = JSON.stringify([Object.entries(controls).toSorted(), act, watch, more]);
-    if (!wouldTeach(unit, transmitter, made)) all.push({ id, ...made });
+    const away = Object.entries(controls)
+      .filter(
+        ([control, value]) => transmitter.controls.find((c) => c.id === control)?.rest !== value,
+      )
+      .toSorted();
+    const id = JSON.stringify([away, act, watch, more]);
+    const made = { act, watch, seconds, fresh: false, leadOut: false, ...more };
+    if (all.some((e) => e.id === id)) return;
+    const experiment: Experiment = { id, controls: Object.fromEntries(away), ...made };
+    if (!wouldTeach(unit, transmitter, experiment)) all.push(experiment);
   };
   const gains = gainPlaces(setup);
   const full = gains.at(-1)!;

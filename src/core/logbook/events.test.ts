@@ -99,11 +99,29 @@ describe('what happens to a model', () => {
         'unit',
       ],
     ],
+    [
+      'unit-replaced',
+      [
+        'calibration',
+        'capture',
+        'correction',
+        'failsafe',
+        'identify',
+        'level',
+        'lock',
+        'mounting',
+        'preflight',
+        'record',
+        'stick',
+        'tune',
+        'unit',
+      ],
+    ],
     ['transmitter-update', ['capture', 'entry', 'failsafe', 'identify', 'preflight', 'record']],
     ['module', ['capture', 'failsafe', 'identify', 'preflight', 'record']],
     ['trims', ['capture', 'preflight', 'record']],
   ])('%s stales just %j', (id, steps) => expect(staledBy(id)).toEqual(steps));
-  it('is all in the table above', () => expect(EVENTS).toHaveLength(9));
+  it('is all in the table above', () => expect(EVENTS).toHaveLength(10));
   it.each(EVENTS)(
     '$title: counted on, over and over, in a Setup that stays valid',
     ({ id, bumps }) => {

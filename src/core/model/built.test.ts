@@ -46,7 +46,7 @@ describe('a part that is added', () => {
   ] as const)('%s: what it may have more of', (kind, ids) => {
     expect(newPartsFor(makeSetup(kind).airframe).map((p) => p.id)).toEqual(ids);
   });
-  it.each(share(CASES, 4))('$kind with $unit: $id is planned, proved, printed, goes again', (c) => {
+  it.each(share(CASES, 6))('$kind with $unit: $id is planned, proved, printed, goes again', (c) => {
     const before = makeSetup(c.kind, c.unit, transmitterFor(c.kind));
     const airframe = made(withPart(before.airframe, c.id));
     expect(new Set(labels(airframe)).size).toBe(labels(airframe).length);

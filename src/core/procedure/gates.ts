@@ -56,6 +56,8 @@ export function gateWords(caution: Caution, airframe: Pick<Airframe, 'kind'>): s
   const words: Record<Caution, string> = {
     'prop-off': isSafe,
     'throttle-locked': 'Throttle cut is on.',
+    'motor-dead':
+      'The motor cannot run: its wires are off the controller, or the controller’s lead is out and the receiver has a battery of its own. An engine is stopped, its fuel off.',
     hold: 'The model is held, or tied: the motor may start.',
     'clear-behind': clear,
     tether: 'The kill tether stops the motor when it is pulled: tested today.',

@@ -9,6 +9,7 @@ export const WAY = {
   table: ['safe'],
   'prop-off': [
     'identify',
+    'ask',
     'entry',
     'settings',
     'calibration',

@@ -23,7 +23,14 @@ export const SESSIONS = ['paper', 'table', 'prop-off', 'link-off', 'prop-on', 'o
 export type Session = (typeof SESSIONS)[number];
 
 /** What must be true of the bench before a step in which somebody can be hurt. */
-export const CAUTIONS = ['prop-off', 'hold', 'throttle-locked', 'clear-behind', 'tether'] as const;
+export const CAUTIONS = [
+  'prop-off',
+  'hold',
+  'throttle-locked',
+  'motor-dead',
+  'clear-behind',
+  'tether',
+] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
 /** Every step, in the order a handbook would print them. A test, its station and its name go by this too. */
@@ -31,6 +38,7 @@ export const STEP_IDS = [
   'model',
   'safe',
   'identify',
+  'ask',
   'program',
   'entry',
   'unit',

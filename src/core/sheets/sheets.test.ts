@@ -242,7 +242,7 @@ describe('reading back', () => {
   it('names the one wrong entry, for every one of many', () => {
     let named = 0;
     const missed: string[] = [];
-    for (const fault of share(faults, 2)) {
+    for (const fault of share(faults, 4)) {
       const wrong = structuredClone(fault.setup);
       fault.spoil(wrong);
       if (!parseSetup(wrong).ok) continue;

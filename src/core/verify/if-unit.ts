@@ -69,7 +69,7 @@ export function unsettled(setup: Setup): Finding[] {
             rule: p.requirement,
             requirements: [p.requirement],
             severity: 'caution',
-            says: `“${p.title}” is proven only if ${ifWords(p)}. Nobody has seen whether it is so.`,
+            says: `“${p.title}” is proven only if ${ifWords(p)}. Nobody has confirmed that on the unit.`,
             where: pointer('unit', ...of),
             remedies: [],
           },
@@ -82,7 +82,7 @@ export function unsettled(setup: Setup): Finding[] {
 export const ifWords = ({ restsOn, together }: ProvenIf): string =>
   restsOn.length > 0
     ? restsOn.map(({ proven }) => proven.join(', or ')).join('; and ')
-    : `not all of this is so: ${together.join('; ')}`;
+    : `these are not all true together: ${together.join('; ')}`;
 
 /**
  * Holds the requirements against the units that are still possible: each value of what is only assumed by itself; what

@@ -14,6 +14,7 @@ export const LOADERS: Record<StationId, () => Promise<ComponentType>> = {
   proof: () => import('../proof/ProofStation').then((m) => m.ProofStation),
   safe: () => import('../preparation/SafeStation').then((m) => m.SafeStation),
   identify: () => import('../preparation/IdentifyStation').then((m) => m.IdentifyStation),
+  ask: () => import('../asking/AskStation').then((m) => m.AskStation),
   entry: () => import('../sheet/EntryStation').then((m) => m.EntryStation),
   settings: () => import('../unit/SettingsStation').then((m) => m.SettingsStation),
   calibration: () => import('../calibration/CalibrationStation').then((m) => m.CalibrationStation),

@@ -3,13 +3,18 @@
 import { useMemo } from 'react';
 import { facetsOf, type Facet } from '@/core/possible';
 import { groundOf, type Setup } from '@/core/setup';
-import { ifWords, type OverUnits } from '@/core/verify';
+import { ifWords, type OverUnits, type ProvenIf } from '@/core/verify';
 import { useModel } from '../open/modelStore';
 import { prefixed } from '../open/prefixed';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
 import { StatusMark } from '../status/StatusMark';
 import { GroundWord } from '../unit/GroundWord';
+
+/** More values than this say no more than that there are others. */
+const MOST_SAID = 3;
+
+const failing = ({ restsOn }: ProvenIf): string[] => restsOn.flatMap(({ fails }) => fails);
 
 /** What the proof takes from the description of the unit, and what hangs on the part nobody knows. */
 export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
@@ -34,10 +39,12 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
               <StatusMark status="caution" words={p.title} />
               <p>
                 Proven only if {ifWords(p)}.
-                {p.restsOn.length > 0 && (
+                {failing(p).length > 0 && (
                   <span className="text-soft">
                     {' '}
-                    Not if {p.restsOn.map(({ fails }) => fails.join(', or ')).join('; or ')}.
+                    {failing(p).length > MOST_SAID
+                      ? 'Not with any other value.'
+                      : `Not if ${failing(p).join(', or ')}.`}
                   </span>
                 )}
               </p>

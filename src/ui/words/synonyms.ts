@@ -22,6 +22,7 @@ export const SYNONYMS: readonly (readonly [words: string, at: StationId])[] = [
   ['Channel order', 'plan'],
   ['Bind, binding', 'identify'],
   ['Firmware, hardware version, reset', 'identify'],
+  ['No leaflet, unknown or second-hand unit', 'ask'],
   ['Channel monitor, read back', 'entry'],
   ['PDF, print, paper, sheet', 'entry'],
   ['Orientation, tape, vibration', 'mounting'],

@@ -22,7 +22,7 @@ export const fade: PossibleTrait = {
         values: [
           value(100, 'its correction fades out with the stick', 60),
           value(0, 'it corrects as much with the stick out', 25),
-          value(50, 'half of its correction is left with the stick out', 15),
+          value(50, 'half of its correction remains with the stick out', 15),
         ],
       },
     ];

@@ -1,4 +1,5 @@
 import { STEP_IDS, type Step, type StepId } from '../step';
+import { ask } from './ask';
 import { calibrate } from './calibration';
 import { capture } from './capture';
 import { corrections } from './corrections';
@@ -26,6 +27,7 @@ import { unitSettings } from './unit';
 const REGISTRY: Record<StepId, Step> = {
   model,
   identify,
+  ask,
   safe,
   program,
   entry,

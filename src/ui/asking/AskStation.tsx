@@ -1,0 +1,147 @@
+'use client';
+
+import { useMemo } from 'react';
+import { experimentWords, found, type Answer, type KnownFact, type Told } from '@/core/interrogate';
+import { difference } from '@/core/patch';
+import { facetsOf, openFacets } from '@/core/possible';
+import type { Setup } from '@/core/setup';
+import { useKeys } from '../open/keys';
+import { usePut } from '../live/usePut';
+import { useModel } from '../open/modelStore';
+import { useDraft } from '../open/useDraft';
+import { Section } from '../parts/Section';
+import { Experiment } from './Experiment';
+import { KnownTable } from './KnownTable';
+import { useAsking } from './useAsking';
+
+const NOTHING: readonly Told[] = [];
+
+/** The unit asked by experiments: one at a time, each chosen to leave the fewest units that are possible. */
+export function AskStation() {
+  const setup = useModel((s) => s.setup);
+  const id = useModel((s) => s.id);
+  const edit = useModel((s) => s.edit);
+  const [told, setTold] = useDraft<readonly Told[]>(`ask:${id}`, NOTHING);
+  const { state, fresh } = useAsking(setup, told);
+  const facets = useMemo(() => facetsOf(setup), [setup]);
+  const facts = (state?.facts ?? []).flatMap((f): KnownFact[] => {
+    const facet = facets.find((x) => x.id === f.id);
+    return facet ? [{ facet, values: f.values, by: f.by }] : [];
+  });
+  const next = state?.next;
+  const words = next && experimentWords(setup, next.experiment);
+  // The model on the stand is put as the experiment begins; it does what the description says.
+  usePut(useMemo(() => next && { controls: next.experiment.controls }, [next]));
+  const answer = (seen: Answer) => {
+    if (next && fresh) setTold([...told, { experiment: next.experiment.id, answer: seen }]);
+  };
+  const back = () => setTold(told.slice(0, -1));
+  useKeys((event, phase) => {
+    if (phase !== 'up' || !words) return false;
+    const at = Number(event.key) - 1;
+    const chosen = words.answers[at];
+    if (chosen) answer(chosen[0]);
+    return chosen !== undefined;
+  }, true);
+  const after = useMemo(() => found(setup, facts), [setup, facts]);
+  const patch = difference(setup, after);
+  const seen = facts.filter((f) => f.by === 'seen').length;
+  const write = () => {
+    edit(patch, `${seen} facts about the unit, as seen on it`);
+  };
+  return (
+    <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
+      <div className="flex min-w-0 flex-col gap-4">
+        {openFacets(setup).length === 0 && told.length === 0 && (
+          <p className="card">
+            Nothing about this unit is only assumed. Asking confirms what its leaflet says.
+          </p>
+        )}
+        {!state ? (
+          <p className="card" role="status">
+            Working out which experiment says most …
+          </p>
+        ) : next && words ? (
+          <Experiment
+            words={words}
+            number={told.length + 1}
+            seconds={next.experiment.seconds}
+            again={next.again}
+            fresh={fresh}
+            onAnswer={answer}
+            onBack={told.length > 0 ? back : undefined}
+          />
+        ) : (
+          <Done state={state} told={told} setup={setup} onBack={back} />
+        )}
+        {patch.length > 0 && seen > 0 && (
+          <p className="card flex flex-wrap items-center gap-3">
+            <span className="min-w-60 flex-1">
+              {seen} facts are known. Written into the description they count as seen on the unit.
+            </span>
+            <button
+              type="button"
+              className={`btn ${next ? '' : 'btn-main'}`}
+              disabled={!fresh}
+              onClick={write}
+            >
+              Write them down
+            </button>
+          </p>
+        )}
+      </div>
+      <Section title="What is known" className="card self-start">
+        <KnownTable facts={facts} asked={told.length > 0} />
+        {told.length > 0 && (
+          <button type="button" className="btn btn-small mt-3" onClick={() => setTold(NOTHING)}>
+            Start again
+          </button>
+        )}
+      </Section>
+    </div>
+  );
+}
+
+/** Nothing is left to ask: what does not fit, and what to do. */
+function Done({
+  state,
+  told,
+  setup,
+  onBack,
+}: {
+  state: NonNullable<ReturnType<typeof useAsking>['state']>;
+  told: readonly Told[];
+  setup: Setup;
+  onBack: () => void;
+}) {
+  const { outside, doubted } = state;
+  return (
+    <Section title={outside === undefined ? 'Nothing more to ask' : 'This is another kind of unit'}>
+      {outside === undefined ? (
+        <p>
+          {told.length === 0
+            ? 'No surface of this model shows what the unit does, so it cannot be asked.'
+            : `${told.length} experiments. What they cannot tell apart stands beside.`}
+        </p>
+      ) : (
+        <p>
+          It did the same thing twice that no unit described here would do (answer {outside + 1}).
+          Check that the transmitter sends what {setup.name} was planned with and that every plug is
+          where the plan has it. If so, describe the unit by hand at <em>Unit</em>.
+        </p>
+      )}
+      {outside === undefined && doubted.length > 0 && (
+        <p className="mt-2">
+          {doubted.length === 1 ? 'One answer does' : 'These answers do'} not fit the others and{' '}
+          {doubted.length === 1 ? 'was' : 'were'} taken for a wrong reading: number{' '}
+          {doubted.map((at) => at + 1).join(', ')}.
+        </p>
+      )}
+      {told.length > 0 && (
+        <button type="button" className="btn mt-3" onClick={onBack}>
+          Take back the last answer
+        </button>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,67 @@
+'use client';
+
+import type { Answer, InWords } from '@/core/interrogate';
+
+/** One experiment: what to do, what to look at, and an answer to press. */
+export function Experiment({
+  words,
+  number,
+  seconds,
+  again,
+  fresh,
+  onAnswer,
+  onBack,
+}: {
+  words: InWords;
+  /** Counted from 1. */
+  number: number;
+  seconds: number;
+  /** It was done before, and what was seen then fits nothing else. */
+  again: boolean;
+  /** It is the one to answer; false while the next is chosen. */
+  fresh: boolean;
+  onAnswer: (answer: Answer) => void;
+  onBack: (() => void) | undefined;
+}) {
+  const { does, watch, answers } = words;
+  return (
+    <section className="card" aria-labelledby="experiment">
+      <p className="text-soft flex flex-wrap justify-between gap-x-4 text-sm" aria-live="polite">
+        <span>{fresh ? `Experiment ${number}` : 'Choosing the next …'}</span>
+        <span>about {seconds} seconds</span>
+      </p>
+      <h2 id="experiment" className="mt-1 text-xl font-bold">
+        {does.at(-1)}
+      </h2>
+      <ul className="mt-1">
+        {does.slice(0, -1).map((line) => (
+          <li key={line}>First: {line}</li>
+        ))}
+      </ul>
+      {again && (
+        <p className="border-caution mt-2 border-l-4 pl-3">
+          Once more: what was seen the first time does not fit the rest.
+        </p>
+      )}
+      <p className="mt-3 font-semibold">{watch}</p>
+      <div className="mt-2 grid gap-2 @md:grid-cols-2">
+        {answers.map(([answer, said], i) => (
+          <button
+            key={answer}
+            type="button"
+            className="btn justify-start text-left"
+            disabled={!fresh}
+            onClick={() => onAnswer(answer)}
+          >
+            <kbd className="font-num border px-1">{i + 1}</kbd> {said}
+          </button>
+        ))}
+      </div>
+      {onBack && (
+        <button type="button" className="btn btn-small mt-3" onClick={onBack}>
+          Take back the last answer
+        </button>
+      )}
+    </section>
+  );
+}
