@@ -6,6 +6,7 @@ import { compileChain } from '../src/core/chain';
 import { diagnosisRatio } from './diagnosis';
 import { motionRatios } from './motion';
 import { pageRatios } from './pages';
+import { possibleRatios } from './possible';
 import { patchRatio } from './patch';
 import { plannerRatio } from './planner';
 import { poseCounts } from './poses';
@@ -79,6 +80,7 @@ console.log(`chain / hand-written straight line: ${ratio.toFixed(2)}   (aim ≥ 
 motionRatios();
 await plannerRatio();
 await proofRatios();
+possibleRatios();
 await diagnosisRatio();
 await patchRatio();
 poseCounts();

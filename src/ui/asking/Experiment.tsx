@@ -40,7 +40,7 @@ export function Experiment({
       </ul>
       {again && (
         <p className="border-caution mt-2 border-l-4 pl-3">
-          Once more: what was seen the first time does not fit the rest.
+          Again: what was seen the first time does not fit the other answers.
         </p>
       )}
       <p className="mt-3 font-semibold">{watch}</p>
