@@ -8,6 +8,8 @@ test('a wrong sign is seen to happen, and after its repair the same again, by ke
   page,
 }) => {
   await openModel(page, 'Otter', 'Proof');
+  // What Tab has passed before it was there is reached by a whole round only.
+  await expect(page.getByRole('link', { name: 'See it fly' }).first()).toBeVisible();
   await tabTo(page, 'See it fly', 200);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/fly\?finding=/);

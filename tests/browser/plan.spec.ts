@@ -85,7 +85,9 @@ test('a unit is described otherwise, and what cannot be is refused at its questi
   await page.getByRole('button', { name: /^How it is controlled/ }).click();
   await page.getByRole('button', { name: 'self-levelling', exact: true }).click();
   await expect(page.getByText(/Not changed: this unit has no level mode/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'How does it read its gain channel?' }).click();
+  await page
+    .getByRole('combobox', { name: 'How does it read its gain channel?', exact: true })
+    .click();
   await page.getByRole('option', { name: 'it has none' }).click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await expect(page.getByLabel('Without its gain lead it …')).toHaveCount(0);

@@ -48,8 +48,10 @@ export interface Asking {
 const WRONG = 0.02;
 /** Less than this is not worth an experiment, bits. */
 const WORTH = 0.015;
-/** A fact counts as known from here on: two answers that agree. */
-const KNOWN = 0.998;
+/** A value that agrees less than this with what was seen, against the best, is ruled out: by two answers, never by one. */
+const RULED_OUT = WRONG / 8;
+/** The same where nothing is taken for usual: what one answer has left open is worth another. */
+const WORTH_SEEN = 0.06;
 /** How likely a description is right where a leaflet says it, and where it was seen. Planning figures. */
 const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
 /** Modes that units have in all positions, to find out which facts an experiment can be about. */
@@ -210,16 +212,21 @@ class Belief {
       );
   }
 
-  /** Bits that the answer to an experiment is expected to bring. */
-  tells(experiment: number): number {
+  /**
+   * Bits that the answer to an experiment is expected to bring.
+   * @param by with what is usual, or by what was seen alone
+   */
+  tells(experiment: number, by: 'weights' | 'likes'): number {
     const found = this.together(experiment);
     if (!found) return 0;
     const shown = this.shownBy(experiment, found.joint);
     const shares = new Map<Seen, number>();
     let doubt = 0;
+    const all = found.joint[by];
+    const sum = all.reduce((a, b) => a + b, 0);
     found.joint.tuples.forEach((t, i) => {
       const may = shown(t);
-      const weight = found.joint.weights[i]!;
+      const weight = all[i]! / sum;
       may.forEach((seen, at) =>
         shares.set(seen, (shares.get(seen) ?? 0) + weight * chance(may, at)),
       );
@@ -258,18 +265,19 @@ class Belief {
     return group.tuples[top]![group.facets.indexOf(facet)]!;
   }
 
-  /** The fewest values that a fact has almost surely, the likeliest first. */
+  /** Values a fact may still have by what was seen, the likeliest first; what is usual rules nothing out. */
   valuesOf(facet: number): number[] {
     const group = this.groups.find((g) => g.facets.includes(facet))!;
     const at = group.facets.indexOf(facet);
+    const likes = new Map<number, number>();
     const shares = new Map<number, number>();
-    group.tuples.forEach((t, i) =>
-      shares.set(t[at]!, (shares.get(t[at]!) ?? 0) + group.weights[i]!),
-    );
-    const sorted = [...shares].toSorted((a, b) => b[1] - a[1]);
-    let sum = 0;
-    const most = sorted.findIndex(([, p]) => (sum += p) >= KNOWN);
-    return sorted.slice(0, most < 0 ? sorted.length : most + 1).map(([v]) => v);
+    group.tuples.forEach((t, i) => {
+      likes.set(t[at]!, Math.max(likes.get(t[at]!) ?? 0, group.likes[i]!));
+      shares.set(t[at]!, (shares.get(t[at]!) ?? 0) + group.weights[i]!);
+    });
+    return [...shares]
+      .toSorted((a, b) => b[1] - a[1])
+      .flatMap(([v]) => (likes.get(v)! > RULED_OUT ? [v] : []));
   }
 
   get bits(): number {
@@ -304,18 +312,24 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
 
   const asked = new Map<number, number>();
   for (const { number } of heard) asked.set(number, (asked.get(number) ?? 0) + 1);
-  let best: { number: number; worth: number } | undefined;
   let left = false;
-  unknown.experiments.forEach((e, number) => {
-    const bits = belief.tells(number);
-    if (bits < WORTH) return;
-    left = true;
-    // The same thing again says less than another that would show it.
-    const worth = bits / e.seconds / (1 + (asked.get(number) ?? 0));
-    if (!best || worth > best.worth) best = { number, worth };
-  });
+  /** The experiment that tells most bits a second. */
+  const bestBy = (by: 'weights' | 'likes', least: number): number | undefined => {
+    let best: { number: number; worth: number } | undefined;
+    unknown.experiments.forEach((e, number) => {
+      const bits = belief.tells(number, by);
+      if (bits < least) return;
+      left = true;
+      // The same thing again says less than another that would show it.
+      const worth = bits / e.seconds / (1 + (asked.get(number) ?? 0));
+      if (!best || worth > best.worth) best = { number, worth };
+    });
+    return best?.number;
+  };
+  // First what tells most of usual units; then whatever a single answer, or none, has left open.
+  const best = bestBy('weights', WORTH) ?? bestBy('likes', WORTH_SEEN);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
-  const next = twice || told.length >= MOST ? undefined : (again ?? best?.number);
+  const next = twice || told.length >= MOST ? undefined : (again ?? best);
   return {
     next:
       next === undefined

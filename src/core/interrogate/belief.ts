@@ -4,16 +4,23 @@ export interface Group {
   /** Positions of values, in the order of the facets. */
   tuples: readonly (readonly number[])[];
   weights: readonly number[];
+  /** How well each agrees with what was seen, the best 1: without what is usual. */
+  likes: readonly number[];
 }
 
-/** A combination less likely than this, against the likeliest, is dropped. */
-const LEAST = 1e-9;
+/** A combination that agrees less than this with what was seen, against the best, is dropped. */
+const LEAST = 1e-7;
 /** Combinations that are weighed together at most. */
 export const MOST_TUPLES = 4000;
 
 /** One facet by itself. @param weights of its values, any scale */
 export const aloneGroup = (facet: number, weights: readonly number[]): Group =>
-  normed({ facets: [facet], tuples: weights.map((_, i) => [i]), weights });
+  normed({
+    facets: [facet],
+    tuples: weights.map((_, i) => [i]),
+    weights,
+    likes: weights.map(() => 1),
+  });
 
 /** Groups that know nothing of each other as one. */
 export function joined(groups: readonly Group[]): Group {
@@ -21,6 +28,7 @@ export function joined(groups: readonly Group[]): Group {
     facets: [...a.facets, ...b.facets],
     tuples: a.tuples.flatMap((s) => b.tuples.map((t) => [...s, ...t])),
     weights: a.weights.flatMap((s) => b.weights.map((t) => s * t)),
+    likes: a.likes.flatMap((s) => b.likes.map((t) => s * t)),
   }));
 }
 
@@ -29,17 +37,24 @@ export const sizeOf = (groups: readonly Group[]): number =>
   groups.reduce((n, g) => n * g.tuples.length, 1);
 
 /** Weighs a group anew. @param by how well each combination agrees with what was seen */
-export const weighed = (group: Group, by: (tuple: readonly number[]) => number): Group =>
-  normed({ ...group, weights: group.weights.map((w, i) => w * by(group.tuples[i]!)) });
+export function weighed(group: Group, by: (tuple: readonly number[]) => number): Group {
+  const agrees = group.tuples.map(by);
+  return normed({
+    ...group,
+    weights: group.weights.map((w, i) => w * agrees[i]!),
+    likes: group.likes.map((l, i) => l * agrees[i]!),
+  });
+}
 
 function normed(group: Group): Group {
-  const most = Math.max(...group.weights);
-  const kept = group.weights.flatMap((w, i) => (w >= most * LEAST ? [i] : []));
+  const best = Math.max(...group.likes);
+  const kept = group.likes.flatMap((l, i) => (l >= best * LEAST ? [i] : []));
   const sum = kept.reduce((s, i) => s + group.weights[i]!, 0);
   return {
     facets: group.facets,
     tuples: kept.map((i) => group.tuples[i]!),
     weights: kept.map((i) => group.weights[i]! / sum),
+    likes: kept.map((i) => group.likes[i]! / best),
   };
 }
 
@@ -53,6 +68,7 @@ export function parted(group: Group): Group[] {
     facets: [group.facets[k]!],
     tuples: [[group.tuples[0]![k]!]],
     weights: [1],
+    likes: [1],
   }));
   const open = group.facets.flatMap((_, k) => (fixed.includes(k) ? [] : [k]));
   if (open.length === 0) return single;
@@ -62,6 +78,7 @@ export function parted(group: Group): Group[] {
       facets: open.map((k) => group.facets[k]!),
       tuples: group.tuples.map((t) => open.map((k) => t[k]!)),
       weights: group.weights,
+      likes: group.likes,
     },
   ];
 }
