@@ -34,8 +34,10 @@ export function Experiment({
         {does.at(-1)}
       </h2>
       <ul className="mt-1">
-        {does.slice(0, -1).map((line) => (
-          <li key={line}>First: {line}</li>
+        {does.slice(0, -1).map((line, i) => (
+          <li key={line}>
+            {i === 0 ? 'First' : 'Then'}: {line}
+          </li>
         ))}
       </ul>
       {again && (
