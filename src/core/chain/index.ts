@@ -30,6 +30,7 @@ export {
   isSteadied,
   knowsLinkLost,
   orderEdgesUs,
+  MIXED_AXES,
   mixedFunction,
   axisWeights,
   pitchWithThrottleDeg,

@@ -1,3 +1,4 @@
+import { MIXED_AXES } from '../chain';
 import type { PatchOperation } from '../patch';
 import {
   AXES,
@@ -27,12 +28,6 @@ export interface Atom {
 const replace = (path: string, value: unknown): PatchOperation[] => [
   { op: 'replace', path, value },
 ];
-
-/** Sticks a unit that mixes takes apart again, by the wing it is set to. */
-const MIXED: Partial<Record<Setup['unit']['settings']['wingType'], readonly Axis[]>> = {
-  delta: ['roll', 'pitch'],
-  'v-tail': ['pitch', 'yaw'],
-};
 
 /**
  * Facts nobody can read off a screen: rod side, what the unit takes a longer pulse for, and which way
@@ -77,7 +72,7 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
         ];
   });
   const { wingType } = setup.unit.settings;
-  for (const axis of wingType === planned ? (MIXED[wingType] ?? []) : [])
+  for (const axis of wingType === planned ? (MIXED_AXES[wingType] ?? []) : [])
     facts.push({
       id: `mix-${axis}`,
       place: 'unit',

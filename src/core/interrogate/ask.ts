@@ -40,8 +40,6 @@ export interface Asking {
   doubted: readonly number[];
   /** It behaves like no unit that is described here: the answer that was given twice and fits none. */
   outside: number | undefined;
-  /** Bits that are still open. */
-  bits: number;
 }
 
 /** How often an answer is wrong. Planning figure. */
@@ -58,7 +56,7 @@ const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
 /** Of an answer that may be seen either way, how likely the first is. Planning figure. */
 const LIKELY = 0.65;
-/** An asking that is not over by then goes on by hand. */
+/** After so many answers the rest is described by hand. */
 const MOST = 60;
 
 /** All a Setup's unit may be, compiled once. */
@@ -174,7 +172,7 @@ function unknownOf(setup: Setup): Unknown {
 const chance = (may: Shown, at: number): number =>
   may.length === 1 ? 1 : at === 0 ? LIKELY : (1 - LIKELY) / (may.length - 1);
 
-/** The beliefs while asking: groups of facts that hang together. */
+/** The beliefs while asking: groups of facts that were tested together. */
 class Belief {
   groups: Group[];
 
@@ -279,15 +277,11 @@ class Belief {
       .toSorted((a, b) => b[1] - a[1])
       .flatMap(([v]) => (likes.get(v)! > RULED_OUT ? [v] : []));
   }
-
-  get bits(): number {
-    return this.groups.reduce((sum, g) => sum + entropy(g.weights), 0);
-  }
 }
 
 /**
- * What is known of the unit after some answers, and what to try next: what leaves least open for the time it takes.
- * The same answers always come to the same.
+ * What is known of the unit after some answers, and what to try next: what tells most a second. The same answers always
+ * give the same result.
  * @param setup what was planned and wired, with the description that seems most alike
  */
 export function asking(setup: Setup, told: readonly Told[]): Asking {
@@ -349,6 +343,5 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
     }),
     doubted: doubted.map(({ at }) => at),
     outside: twice?.at,
-    bits: belief.bits,
   };
 }

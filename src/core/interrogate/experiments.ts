@@ -69,7 +69,8 @@ export function experimentsFor(setup: Setup): Experiment[] {
       add({ ...on, [first.stick]: 100 }, act, first.surface, TAKES_S.stab);
       for (const gain of gains.slice(0, -1))
         add({ ...posture, ...gain }, act, first.surface, TAKES_S.tilt);
-      add(on, act, first.surface, TAKES_S.fresh, { fresh: true });
+      if (setup.airframe.motors.length > 0)
+        add(on, act, first.surface, TAKES_S.fresh, { fresh: true });
       if (unit.traits.place !== 'receiver' && setup.installation.gainLead)
         add(on, act, first.surface, TAKES_S.lead, { leadOut: true });
     }

@@ -19,15 +19,17 @@ export function wouldTeach(
   const held = new Map(Object.entries(controls));
   if (act.kind === 'stab') held.set(act.stick, 100);
   if (act.kind === 'lost') held.set(act.stick, act.pct);
-  const out = transmitter.controls.filter(
-    (c) => c.kind === 'stick' && Math.abs(held.get(c.id) ?? c.rest) >= AT_END_PCT && held.has(c.id),
+  const out = new Set(
+    transmitter.controls.flatMap((c) =>
+      c.kind === 'stick' && Math.abs(held.get(c.id) ?? 0) >= AT_END_PCT ? [c.id] : [],
+    ),
   );
-  if (out.length > 1 && unit.traits.captureGestures.includes('stick-corners')) return true;
+  if (out.size > 1 && unit.traits.captureGestures.includes('stick-corners')) return true;
+  // To either end: a channel that is reversed moves the corner to the other.
   const isHeld = (holds: StickHolds) =>
-    holds.every(({ stick, at }) => {
+    holds.every(({ stick }) => {
       const control = transmitter.controls[stickOf(transmitter, stick)];
-      const value = control && (held.get(control.id) ?? control.rest);
-      return value !== undefined && value * at >= AT_END_PCT * 100;
+      return control !== undefined && (out.has(control.id) || Math.abs(control.rest) >= AT_END_PCT);
     });
   const level = unit.traits.levelCapture;
   return (

@@ -34,9 +34,14 @@ export function experimentWords(
   const put = Object.entries(controls).map(([id, value]) => controlWords(control(id), value));
   const before = [
     ...(leadOut ? ['Pull the gain lead out of the unit.'] : []),
-    fresh
-      ? 'Switch the model off and on again. Do not touch the throttle.'
-      : 'Since it was switched on, the throttle was opened once and closed.',
+    ...(fresh ? ['Switch the model off and on again.'] : []),
+    ...(setup.airframe.motors.length === 0
+      ? []
+      : [
+          fresh
+            ? 'Do not touch the throttle.'
+            : 'If the throttle was not opened since power-up: open it once and close it.',
+        ]),
     `${put.length > 0 ? `${put.join(', ')}; everything` : 'Everything'} else at rest, the model level.`,
   ];
   const way = (sign: 1 | -1) => MOVEMENT_WORDS[movementOf(surface, 10 * sign)];

@@ -8,8 +8,8 @@ const MOMENTS = 1500;
 const SAME = 1e-6;
 
 /**
- * Whether two Setups with the same transmitter and program do the same, whatever is done: played side by side by the
- * chain through many moments. What differs in none of them changes no verdict.
+ * Whether two Setups with the same transmitter and program do the same in many moments, the chain of each played side by
+ * side. A sample: a difference that shows in none of them is missed.
  */
 export function behaveAlike(a: Setup, b: Setup): boolean {
   const [one, other] = [sideOf(a), sideOf(b)];

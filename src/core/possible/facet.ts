@@ -30,17 +30,20 @@ export interface PossibleTrait {
   facets(setup: Setup): Facet[];
 }
 
-/** A copy of a Setup with its unit, and how it is fitted, changed; everything else is shared. */
-export function withUnit(setup: Setup, change: (next: Setup) => void): Setup {
+/** Values that differ in their key alone. @param change makes a unit the one of a key */
+export const valuesOf = <K extends string>(
+  rows: readonly (readonly [key: K, words: string, usual: number])[],
+  change: (next: Setup, key: K) => void,
+): Value[] =>
+  rows.map(([key, words, usual]) => ({ key, words, usual, change: (next) => change(next, key) }));
+
+/** A Setup whose unit has some values, all put at once; what they do not change is shared. */
+export function withValues(setup: Setup, values: readonly Value[]): Setup {
   const next = {
     ...setup,
     unit: structuredClone(setup.unit),
     installation: { ...setup.installation },
   };
-  change(next);
+  for (const value of values) value.change(next);
   return next;
 }
-
-/** A Setup whose unit has some values, all put at once. */
-export const withValues = (setup: Setup, values: readonly Value[]): Setup =>
-  withUnit(setup, (next) => values.forEach((v) => v.change(next)));

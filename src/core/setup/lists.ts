@@ -5,6 +5,8 @@ export type Axis = (typeof AXES)[number];
 /** What the unit does with the model. */
 export const MODES = ['off', 'rate', 'hold', 'level', 'trainer', 'home', 'hover'] as const;
 export type Mode = (typeof MODES)[number];
+/** Of those, the ones only a model that flies has. */
+export const FLYING_MODES: ReadonlySet<Mode> = new Set(['level', 'trainer', 'home', 'hover']);
 
 /**
  * How a box sits in the model: where its arrow points, then where its label faces. A rotation by

@@ -7,7 +7,7 @@ import { resultsOf } from './prove';
 import { REQUIREMENTS } from './requirements';
 import type { RequirementId } from './requirements/ids';
 
-/** One thing about the unit that nobody knows, and what hangs on it. */
+/** One thing about the unit that nobody knows, and what depends on it. */
 export interface RestsOn {
   facet: Facet['id'];
   /** What it is about. */
@@ -15,8 +15,6 @@ export interface RestsOn {
   /** Values with which the requirement is proven, and with which it is not, in words. */
   proven: readonly string[];
   fails: readonly string[];
-  /** The keys of those with which it is not. */
-  failing: readonly string[];
 }
 
 /** A requirement whose verdict depends on what the unit is. */
@@ -34,8 +32,6 @@ type About = Pick<Facet, 'id' | 'title' | 'of'>;
 
 /** The requirements of a Setup held against every unit that is still possible. */
 export interface OverUnits {
-  /** What is assumed of the unit and changes what it does here. */
-  open: readonly About[];
   /** What is assumed and changes nothing here. */
   idle: readonly About[];
   provenIf: readonly ProvenIf[];
@@ -62,7 +58,7 @@ export function overUnits(setup: Setup, options: ProofOptions = {}): OverUnits |
 export function unsettled(setup: Setup): Finding[] {
   const facets = facetsOf(setup);
   return (overUnits(setup)?.provenIf ?? []).flatMap((p): Finding[] => {
-    const of = facets.find((f) => f.id === p.restsOn[0]?.facet)?.of ?? ['traits', 'modes'];
+    const of = facets.find((f) => f.id === p.restsOn[0]?.facet)?.of ?? [];
     return p.proven
       ? [
           {
@@ -115,8 +111,8 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
       differ: otherwise(withValues(setup, [value]), waiting),
     })),
   );
-  const hangs = new Set(alone.flatMap(({ differ }) => differ));
-  const firm = waiting.filter((r) => own.get(r.id) && !hangs.has(r.id));
+  const depending = new Set(alone.flatMap(({ differ }) => differ));
+  const firm = waiting.filter((r) => own.get(r.id) && !depending.has(r.id));
   const rows = Array.from(
     { length: Math.max(0, ...changing.map(({ values }) => values.length)) },
     (_, i) =>
@@ -135,7 +131,6 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   }));
   if (heard.gaveUp()) return undefined;
   return {
-    open: changing.map(({ facet }) => about(facet)),
     idle: facets.filter((f) => !changing.some((c) => c.facet === f)).map(about),
     provenIf: waiting.flatMap(({ id, title }): ProvenIf[] => {
       const holds = own.get(id)!;
@@ -152,10 +147,6 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
             title: facet.title,
             proven: holds ? as : other,
             fails: holds ? other : as,
-            failing: (holds
-              ? others.map(({ value }) => value)
-              : [...(now ? [now] : []), ...same]
-            ).map(({ key }) => key),
           },
         ];
       });

@@ -74,10 +74,11 @@ export function AskStation() {
         ) : (
           <Done state={state} told={told} setup={setup} onBack={back} />
         )}
-        {patch.length > 0 && seen > 0 && (
+        {patch.length > 0 && seen > 0 && state?.outside === undefined && (
           <p className="card flex flex-wrap items-center gap-3">
             <span className="min-w-60 flex-1">
-              {seen} facts are known. Written into the description they count as seen on the unit.
+              {seen} {seen === 1 ? 'fact is' : 'facts are'} known. Written into the description,
+              they count as seen on the unit.
             </span>
             <button
               type="button"

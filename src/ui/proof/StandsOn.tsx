@@ -16,7 +16,7 @@ const MOST_SAID = 3;
 
 const failing = ({ restsOn }: ProvenIf): string[] => restsOn.flatMap(({ fails }) => fails);
 
-/** What the proof takes from the description of the unit, and what hangs on the part nobody knows. */
+/** What the proof takes from the description of the unit, and what depends on the part nobody knows. */
 export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
   const facets = useMemo(() => facetsOf(setup), [setup]);
   const assumed = facets.filter((f) => groundOf(setup.unit, f.of) === 'assumed');
@@ -27,9 +27,9 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
     <Section title="What the proof stands on">
       <p className="text-soft mt-1 text-sm">
         {assumed.length === 0
-          ? `It takes ${facets.length} facts about the unit from its description: ${seen} of them seen on the unit, the others from the leaflet. Mark what you only assume; the requirements are then held against every unit that is possible.`
+          ? `It takes ${facets.length} facts about the unit from its description: ${seen} of them seen on the unit, the others from the leaflet. Mark what you only assume; the requirements are then checked with every value it may have.`
           : depends.length === 0
-            ? `${assumed.length} of ${facets.length} facts about the unit are only assumed. What is proven holds for every unit that is possible.`
+            ? `${assumed.length} of ${facets.length} facts about the unit are only assumed. What is proven holds with every value of each.`
             : `${assumed.length} of ${facets.length} facts about the unit are only assumed, and ${depends.length === 1 ? 'one requirement depends' : `${depends.length} requirements depend`} on them.`}
       </p>
       {depends.length > 0 && (
@@ -75,7 +75,7 @@ function Fact({
 }: {
   facet: Facet;
   setup: Setup;
-  /** Assumed, and of no consequence here. */
+  /** Assumed, and without effect here. */
   idle: OverUnits['idle'];
 }) {
   const edit = useModel((s) => s.edit);

@@ -1,9 +1,10 @@
 'use client';
 
+import { difference } from '@/core/patch';
 import {
   groundOf,
-  groundSaid,
   UNIT_GROUNDS,
+  withGround,
   type GroundKey,
   type Unit,
   type UnitGround,
@@ -39,7 +40,7 @@ export function GroundWord({
         options={UNIT_GROUNDS.map((value) => ({ value, words: UNIT_GROUND_WORDS[value] }))}
         onPick={(ground) =>
           void change(
-            [groundSaid(unit, of, ground)],
+            difference(unit, withGround(unit, [of], ground)),
             `Unit: ${about}, ${UNIT_GROUND_WORDS[ground]}`.slice(0, 80),
           )
         }

@@ -1,4 +1,4 @@
-import { AXES, MODES, MOUNTINGS, type UnitTraits } from '@/core/setup';
+import { AXES, FLYING_MODES, MODES, MOUNTINGS, type UnitTraits } from '@/core/setup';
 import { AXIS_WORDS, MODE_WORDS } from '../words/unit';
 
 /** The parts of a unit's description, in the order they are asked. */
@@ -49,10 +49,7 @@ const yesNo = [
 export const FLYING: ReadonlySet<unknown> = new Set([
   'roll',
   'pitch',
-  'level',
-  'trainer',
-  'home',
-  'hover',
+  ...FLYING_MODES,
   'stick-corners',
   'autopilot',
   'pitch-with-throttle',

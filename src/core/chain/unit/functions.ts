@@ -21,6 +21,12 @@ export function mixedFunction(
   return carries;
 }
 
+/** Axes whose sticks a unit takes apart and mixes itself, by the wing it is set to. */
+export const MIXED_AXES: Partial<Record<UnitSettings['wingType'], readonly Axis[]>> = {
+  delta: ['roll', 'pitch'],
+  'v-tail': ['pitch', 'yaw'],
+};
+
 /** Which inputs tell the unit where the stick of an axis is, best first; pairs are un-mixed. */
 export const STICK_SOURCES: Readonly<
   Record<Axis, readonly (readonly { carries: ChannelFunction; weight: number }[])[]>

@@ -1,5 +1,9 @@
-import type { Setup } from '../../setup';
-import type { PossibleTrait } from '../facet';
+import { valuesOf, type PossibleTrait } from '../facet';
+
+const VALUES = [
+  ['limits', 'levelling limits the angle at full stick', 80],
+  ['rolls-through', 'levelling lets it roll on at full stick', 20],
+] as const;
 
 /** What levelling does at full stick. */
 export const fullStick: PossibleTrait = {
@@ -11,19 +15,9 @@ export const fullStick: PossibleTrait = {
             title: 'levelling at full stick',
             of: ['settings', 'levelKind'],
             now: unit.settings.levelKind ?? 'limits',
-            values: (
-              [
-                ['limits', 'levelling limits the angle at full stick', 80],
-                ['rolls-through', 'levelling lets it roll on at full stick', 20],
-              ] as const
-            ).map(([key, words, usual]) => ({
-              key,
-              words,
-              usual,
-              change(next: Setup) {
-                next.unit.settings.levelKind = key;
-              },
-            })),
+            values: valuesOf(VALUES, (next, key) => {
+              next.unit.settings.levelKind = key;
+            }),
           },
         ]
       : [],

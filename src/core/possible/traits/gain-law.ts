@@ -1,5 +1,4 @@
-import type { Setup } from '../../setup';
-import type { PossibleTrait } from '../facet';
+import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
   ['full-range', 'its gain rises from −100 to +100', 45],
@@ -19,14 +18,9 @@ export const gainLaw: PossibleTrait = {
             title: 'how it reads its gain channel',
             of: ['traits', 'gainLaw'],
             now: unit.traits.gainLaw,
-            values: VALUES.map(([key, words, usual]) => ({
-              key,
-              words,
-              usual,
-              change(next: Setup) {
-                next.unit.traits.gainLaw = key;
-              },
-            })),
+            values: valuesOf(VALUES, (next, key) => {
+              next.unit.traits.gainLaw = key;
+            }),
           },
         ],
 };

@@ -1,5 +1,4 @@
-import type { Setup } from '../../setup';
-import type { PossibleTrait } from '../facet';
+import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
   ['keeps-last', 'without a gain pulse it keeps the last gain', 45],
@@ -18,14 +17,9 @@ export const gainLead: PossibleTrait = {
             title: 'without a gain pulse',
             of: ['traits', 'gainLeadMissing'],
             now: unit.traits.gainLeadMissing,
-            values: VALUES.map(([key, words, usual]) => ({
-              key,
-              words,
-              usual,
-              change(next: Setup) {
-                next.unit.traits.gainLeadMissing = key;
-              },
-            })),
+            values: valuesOf(VALUES, (next, key) => {
+              next.unit.traits.gainLeadMissing = key;
+            }),
           },
         ],
 };

@@ -1,29 +1,27 @@
-import { AXES, type Axis, type Setup } from '../../setup';
-import type { PossibleTrait } from '../facet';
-
-const TURNS: Readonly<Record<Axis, string>> = { roll: 'roll', pitch: 'pitch', yaw: 'yaw' };
+import { AXES } from '../../setup';
+import { valuesOf, type PossibleTrait } from '../facet';
 
 /** Which way it corrects about each axis, as long as nobody reverses it. */
 export const senses: PossibleTrait = {
   facets: ({ unit }) =>
     AXES.filter((axis) => unit.traits.axes.includes(axis)).map((axis) => {
-      const now = unit.traits.nominalSense[axis];
+      const now = unit.traits.nominalSense[axis] === 1 ? 'with' : 'against';
+      const words = (key: string) =>
+        `it corrects ${axis} ${key === now ? 'as described' : 'the other way'}`;
       return {
         id: `sense-${axis}`,
-        title: `which way it corrects ${TURNS[axis]}`,
+        title: `which way it corrects ${axis}`,
         of: ['traits', 'nominalSense'],
-        now: now === 1 ? 'with' : 'against',
-        values: ([1, -1] as const).map((sense) => ({
-          key: sense === 1 ? 'with' : 'against',
-          words:
-            sense === now
-              ? `it corrects ${TURNS[axis]} as described`
-              : `it corrects ${TURNS[axis]} the other way`,
-          usual: 50,
-          change(next: Setup) {
-            next.unit.traits.nominalSense[axis] = sense;
+        now,
+        values: valuesOf(
+          [
+            ['with', words('with'), 50],
+            ['against', words('against'), 50],
+          ] as const,
+          (next, key) => {
+            next.unit.traits.nominalSense[axis] = key === 'with' ? 1 : -1;
           },
-        })),
+        ),
       };
     }),
 };

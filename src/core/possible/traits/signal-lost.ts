@@ -1,6 +1,5 @@
-import type { Setup } from '../../setup';
 import { knowsLinkLost } from '../../chain';
-import type { PossibleTrait } from '../facet';
+import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
   ['presets', 'the failsafe that was entered is what happens', 75],
@@ -10,21 +9,18 @@ const VALUES = [
 
 /** What is left when the signal is lost, whatever was entered for it. */
 export const signalLost: PossibleTrait = {
-  facets: ({ installation }) => [
-    {
-      id: 'signal-lost',
-      title: 'when the signal is lost',
-      of: ['traits', 'failsafe'],
-      now: installation.receiver?.lost ?? 'presets',
-      values: VALUES.map(([key, words, usual]) => ({
-        key,
-        words,
-        usual,
-        change(next: Setup) {
-          const tellsUnit = next.installation.receiver?.tellsUnit ?? knowsLinkLost(next);
-          next.installation.receiver = { tellsUnit, lost: key };
-        },
-      })),
-    },
-  ],
+  facets: (setup) => {
+    const tellsUnit = knowsLinkLost(setup);
+    return [
+      {
+        id: 'signal-lost',
+        title: 'when the signal is lost',
+        of: ['traits', 'failsafe'],
+        now: setup.installation.receiver?.lost ?? 'presets',
+        values: valuesOf(VALUES, ({ installation: next }, key) => {
+          next.receiver = { tellsUnit: next.receiver?.tellsUnit ?? tellsUnit, lost: key };
+        }),
+      },
+    ];
+  },
 };

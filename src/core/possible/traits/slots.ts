@@ -1,5 +1,5 @@
 import { modeWords } from '../../chain';
-import { kindOf, MODES, type Mode, type Setup } from '../../setup';
+import { FLYING_MODES, kindOf, MODES, type Mode, type Setup } from '../../setup';
 import type { PossibleTrait } from '../facet';
 
 /** Common practice, no source. */
@@ -12,7 +12,6 @@ const USUAL: Readonly<Record<Mode, number>> = {
   home: 4,
   hover: 3,
 };
-const ON_SURFACE: ReadonlySet<Mode> = new Set(['off', 'rate', 'hold']);
 
 /** Which mode each part of the mode channel stands for. */
 export const slots: PossibleTrait = {
@@ -24,7 +23,7 @@ export const slots: PossibleTrait = {
           title: `mode of position ${slot + 1}`,
           of: ['settings', 'slots'] as const,
           now,
-          values: MODES.filter((m) => !kindOf(airframe).onSurface || ON_SURFACE.has(m)).map(
+          values: MODES.filter((m) => !kindOf(airframe).onSurface || !FLYING_MODES.has(m)).map(
             (mode) => ({
               key: mode,
               words: `position ${slot + 1} is ${modeWords(unit, mode)}`,
