@@ -15,4 +15,9 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
+  {
+    // It fetches pages nobody asked for: the app has a link of its own.
+    ignores: ['src/ui/parts/Link.tsx'],
+    rules: { 'no-restricted-imports': ['error', 'next/link'] },
+  },
 );

@@ -6,6 +6,8 @@ const config: NextConfig = {
   devIndicators: false,
   // Types are a stage of their own in `npm test`; checking them again would only slow the demo.
   typescript: { ignoreBuildErrors: true },
+  // It is served to the machine it runs on, or to the next room: packing takes longer than sending.
+  compress: false,
 };
 
 export default config;

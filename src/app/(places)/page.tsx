@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/parts/Link';
 import { kindOf } from '@/core/setup';
 import { PLACES, type KeptPlace } from '@/db';
 import { SHELF_PAGE, listModels, oldArchive, type ShelfEntry } from '@/server/shelf';

@@ -27,6 +27,24 @@ export interface Chain {
   restStimulus(): Stimulus;
 }
 
+/** The radio and the unit alone, for whoever puts one unit after another to the same pulses. */
+export interface Receiver {
+  /** From `frame.sentUs` to `frame.portsUs`: the middle of `Chain.step`. */
+  step(stimulus: Stimulus, memory: Memory, frame: Frame): void;
+}
+
+/** Compiles what hears a transmitter, without the transmitter and the servos. */
+export function compileReceiver(setup: Setup, constants: UnitConstants = USUAL_UNIT): Receiver {
+  const link = compileLink(setup);
+  const unit = compileUnit(setup, constants);
+  return {
+    step(stimulus, memory, frame) {
+      link(stimulus.linkUp, memory, frame);
+      unit(stimulus, memory, frame);
+    },
+  };
+}
+
 /**
  * Compiles a valid Setup. Throws nothing for a Setup that `parseSetup` accepted. Its joints (`send`, `unit`, `servos`,
  * `surfaces`) one after another are `step`, to the bit.

@@ -4,16 +4,18 @@ import { groundOf, type Mode, type Setup } from '../setup';
 import {
   aloneGroup,
   entropy,
+  everyOf,
   joined,
   MOST_TUPLES,
   parted,
   sizeOf,
+  someOf,
   weighed,
   type Group,
 } from './belief';
 import type { Answer, Experiment, Seen, Shown } from './experiment';
 import { experimentsFor } from './experiments';
-import { possibleUnit, type Possible } from './show';
+import { benchOf, type Possible } from './show';
 
 /** An experiment and what was seen. */
 export interface Told {
@@ -63,15 +65,19 @@ const MOST = 60;
 class Unknown {
   readonly facets: readonly Facet[];
   readonly experiments: readonly Experiment[];
+  /** Of each experiment, the first that is the same but for its side. */
+  readonly mirrors: readonly number[];
   /** Of each experiment, the facts it can be about. */
   readonly about: readonly (readonly number[])[];
   private readonly units = new Map<string, Possible>();
   private readonly shown = new Map<string, Shown>();
+  private readonly put: (setup: Setup) => Possible;
   private readonly base: readonly number[];
   private readonly numbers: ReadonlyMap<string, number>;
 
   constructor(private readonly setup: Setup) {
     this.facets = facetsOf(setup);
+    this.put = benchOf(setup);
     this.experiments = experimentsFor(setup);
     this.numbers = new Map(this.experiments.map((e, i) => [e.id, i]));
     this.base = this.facets.map((f) =>
@@ -80,6 +86,7 @@ class Unknown {
         f.values.findIndex((v) => v.key === f.now),
       ),
     );
+    this.mirrors = mirrorsOf(this.experiments);
     this.about = this.aboutWhat();
   }
 
@@ -103,7 +110,7 @@ class Unknown {
     const key = values.join();
     const found =
       this.units.get(key) ??
-      possibleUnit(
+      this.put(
         withValues(
           this.setup,
           this.facets.flatMap(({ values: all, now }, f) => {
@@ -118,18 +125,7 @@ class Unknown {
 
   /** Found by changing one fact after another in units of all kinds; what mirrors another is about the same. */
   private aboutWhat(): number[][] {
-    const kinds = this.experiments.map(({ act, ...e }) =>
-      JSON.stringify({
-        ...e,
-        id: '',
-        act: {
-          ...act,
-          ...('deg' in act ? { deg: Math.abs(act.deg) } : { pct: Math.abs(act.pct) }),
-        },
-      }),
-    );
-    const firstOf = kinds.map((k) => kinds.indexOf(k));
-    const looked = [...new Set(firstOf)];
+    const looked = [...new Set(this.mirrors)];
     const about = new Map(looked.map((e) => [e, new Set<number>()]));
     for (const at of this.examples()) {
       const before = looked.map((e) => this.unit(at).show(this.experiments[e]!)[0]);
@@ -144,7 +140,7 @@ class Unknown {
         }),
       );
     }
-    return firstOf.map((e) => [...about.get(e)!].toSorted((a, b) => a - b));
+    return this.mirrors.map((e) => [...about.get(e)!].toSorted((a, b) => a - b));
   }
 
   /** Units as different as can be: each mode everywhere, with anything else by chance. */
@@ -158,6 +154,16 @@ class Unknown {
       }),
     );
   }
+}
+
+/** Of each experiment, the first of those that are the same but for the side it is done to. */
+function mirrorsOf(experiments: readonly Experiment[]): number[] {
+  const kinds = experiments.map(({ act, ...e }) => {
+    const size =
+      'deg' in act ? { ...act, deg: Math.abs(act.deg) } : { ...act, pct: Math.abs(act.pct) };
+    return JSON.stringify({ ...e, id: '', act: size });
+  });
+  return kinds.map((k) => kinds.indexOf(k));
 }
 
 const known = new WeakMap<Setup, Unknown>();
@@ -213,23 +219,21 @@ class Belief {
   /**
    * Bits that the answer to an experiment is expected to bring.
    * @param by with what is usual, or by what was seen alone
+   * @param exact not guessed from some of the units that are possible
    */
-  tells(experiment: number, by: 'weights' | 'likes'): number {
+  tells(experiment: number, by: 'weights' | 'likes', exact: boolean): number {
     const found = this.together(experiment);
     if (!found) return 0;
     const shown = this.shownBy(experiment, found.joint);
     const shares = new Map<Seen, number>();
     let doubt = 0;
-    const all = found.joint[by];
-    const sum = all.reduce((a, b) => a + b, 0);
-    found.joint.tuples.forEach((t, i) => {
-      const may = shown(t);
-      const weight = all[i]! / sum;
+    for (const [tuple, weight] of exact ? everyOf(found.joint, by) : someOf(found.joint, by)) {
+      const may = shown(tuple);
       may.forEach((seen, at) =>
         shares.set(seen, (shares.get(seen) ?? 0) + weight * chance(may, at)),
       );
       doubt += weight * entropy(may.map((_, at) => chance(may, at)));
-    });
+    }
     return entropy(shares.values()) - doubt;
   }
 
@@ -308,10 +312,13 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
   for (const { number } of heard) asked.set(number, (asked.get(number) ?? 0) + 1);
   let left = false;
   /** The experiment that tells most bits a second. */
-  const bestBy = (by: 'weights' | 'likes', least: number): number | undefined => {
+  const bestBy = (by: 'weights' | 'likes', least: number, exact: boolean): number | undefined => {
     let best: { number: number; worth: number } | undefined;
     unknown.experiments.forEach((e, number) => {
-      const bits = belief.tells(number, by);
+      // Its mirror image says as much, as long as neither was done.
+      const mirror = unknown.mirrors[number]!;
+      if (!exact && mirror !== number && !asked.has(mirror) && !asked.has(number)) return;
+      const bits = belief.tells(number, by, exact);
       if (bits < least) return;
       left = true;
       // The same thing again says less than another that would show it.
@@ -321,7 +328,10 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
     return best?.number;
   };
   // First what tells most of usual units; then whatever a single answer, or none, has left open.
-  const best = bestBy('weights', WORTH) ?? bestBy('likes', WORTH_SEEN);
+  const best =
+    bestBy('weights', WORTH, false) ??
+    bestBy('weights', WORTH, true) ??
+    bestBy('likes', WORTH_SEEN, true);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
   const next = twice || told.length >= MOST ? undefined : (again ?? best);
   return {

@@ -1,3 +1,5 @@
+import { randomOf } from '../dice';
+
 /** What is believed of some facets together: how likely each combination of their values is. */
 export interface Group {
   facets: readonly number[];
@@ -12,6 +14,9 @@ export interface Group {
 const LEAST = 1e-7;
 /** Combinations that are weighed together at most. */
 export const MOST_TUPLES = 4000;
+
+/** Combinations looked at for a guess. */
+const SOME = 96;
 
 /** One facet by itself. @param weights of its values, any scale */
 export const aloneGroup = (facet: number, weights: readonly number[]): Group =>
@@ -89,3 +94,26 @@ export const entropy = (shares: Iterable<number>): number => {
   for (const p of shares) if (p > 0) bits -= p * Math.log2(p);
   return bits;
 };
+
+type Measure = 'weights' | 'likes';
+type Weighed = readonly (readonly [tuple: readonly number[], share: number])[];
+
+/** Every combination with its share. */
+export function everyOf({ tuples, ...group }: Group, by: Measure): Weighed {
+  const sum = group[by].reduce((a, b) => a + b, 0);
+  return tuples.map((tuple, i) => [tuple, group[by][i]! / sum]);
+}
+
+/** Some of many combinations, the likelier the more often, always the same ones: enough for a guess. All of few. */
+export function someOf(group: Group, by: Measure): Weighed {
+  if (group.tuples.length <= SOME) return everyOf(group, by);
+  const random = randomOf(group.tuples.length);
+  const picks = Array.from({ length: SOME }, random).toSorted((a, b) => a - b);
+  const sum = group[by].reduce((a, b) => a + b, 0);
+  let at = 0;
+  let upTo = group[by][0]!;
+  return picks.map((pick) => {
+    while (upTo < pick * sum && at + 1 < group.tuples.length) upTo += group[by][++at]!;
+    return [group.tuples[at]!, 1 / SOME];
+  });
+}

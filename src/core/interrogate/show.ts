@@ -1,4 +1,4 @@
-import { compileChain, type Stimulus } from '../chain';
+import { compileChain, compileReceiver, type Chain, type Stimulus } from '../chain';
 import type { Axis, Setup } from '../setup';
 import type { Experiment, Seen, Shown } from './experiment';
 
@@ -15,14 +15,8 @@ export interface Possible {
   show(experiment: Experiment): Shown;
 }
 
-/** Compiles a possible unit; the chain with its gain lead out is compiled when it is first asked for. */
-export function possibleUnit(setup: Setup): Possible {
-  const plugged = benchOf(setup);
-  let pulled: ReturnType<typeof benchOf> | undefined;
-  return {
-    show: (e) => (e.leadOut ? (pulled ??= benchOf(leadOut(setup))) : plugged)(e),
-  };
-}
+/** A unit by itself, on a bench of its own. */
+export const possibleUnit = (setup: Setup): Possible => benchOf(setup)(setup);
 
 /** With its gain lead out, after a gain at the upper end. */
 const leadOut = (setup: Setup): Setup => ({
@@ -36,74 +30,114 @@ const RATES: Readonly<Record<Axis, 'rollRateDegPerS' | 'pitchRateDegPerS' | 'yaw
   yaw: 'yawRateDegPerS',
 };
 
-function benchOf(setup: Setup): (experiment: Experiment) => Shown {
-  const chain = compileChain(setup);
+/** An experiment played by the transmitter: what the hands do and what it sends, moment by moment. */
+interface Played {
+  moments: readonly { stimulus: Stimulus; sentUs: Float64Array }[];
+  /** The moment a surface is compared with. */
+  from: number;
+  /** The first moment at which it is looked at; it is until the end. */
+  look: number;
+}
+
+/**
+ * The bench of a Setup: its transmitter plays an experiment once, and one possible unit after another hears it.
+ * @returns puts a unit on it: a Setup with the same transmitter, program and model
+ */
+export function benchOf(bench: Setup): (setup: Setup) => Possible {
+  const chain = compileChain(bench);
   const frame = chain.newFrame();
-  const rest = chain.restStimulus();
-  const heard = setup.unit.settings.inputs
-    .map((i) => i.channel - 1)
-    .filter((at) => at < setup.transmitter.channels);
-  return ({ controls, fresh, act, watch }) => {
-    const memory = chain.newMemory();
-    const stimulus: Stimulus = { ...rest, controls: rest.controls.slice() };
-    const surface = chain.layout.surfaces.get(watch)!;
-    const step = (dtS: number) => {
-      stimulus.dtS = dtS;
-      chain.step(stimulus, memory, frame);
-      return frame.surfaceDeg[surface]!;
-    };
-    const put = (id: string, value: number) => {
-      const control = chain.layout.controls.get(id);
-      if (control !== undefined) stimulus.controls[control] = value;
-    };
-    memory.armed = !fresh;
-    step(0);
-    for (const [id, value] of Object.entries(controls)) put(id, value);
-    step(0.02);
-    const before = step(HOLD_S);
-    let peak = 0;
-    const look = () => {
-      const off = frame.surfaceDeg[surface]! - before;
-      if (Math.abs(off) > Math.abs(peak)) peak = off;
-      return off;
-    };
-    const tilt = (axis: Axis, deg: number) => {
-      stimulus[RATES[axis]] = deg / TILT_S;
-      for (let i = 1; i <= TILT_STEPS; i++) {
-        if (axis === 'roll') stimulus.rollDeg = (deg * i) / TILT_STEPS;
-        if (axis === 'pitch') stimulus.pitchDeg = (deg * i) / TILT_STEPS;
-        step(TILT_S / TILT_STEPS);
-        look();
-      }
-      stimulus[RATES[axis]] = 0;
-      step(HOLD_S);
-      return look();
-    };
-    switch (act.kind) {
-      case 'tilt': {
-        const end = tilt(act.axis, act.deg);
-        return seenOf(peak, end);
-      }
-      case 'stab': {
-        tilt(act.axis, act.deg);
-        const at = stimulus.controls[chain.layout.controls.get(act.stick)!]!;
-        put(act.stick, 100);
-        step(0.5);
-        put(act.stick, at);
-        step(HOLD_S);
-        return seenOf(look(), look());
-      }
-      case 'lost': {
-        put(act.stick, act.pct);
-        const held = step(HOLD_S);
-        stimulus.linkUp = false;
-        step(0.02);
-        const off = step(HOLD_S) - held;
-        const silent = heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
-        return silent ? ['limp'] : seenOf(off, off);
-      }
-    }
+  const played = new Map<string, Played>();
+  const playedOf = (e: Experiment): Played => {
+    const found = played.get(e.id) ?? play(chain, e);
+    played.set(e.id, found);
+    return found;
   };
+  const shows = (setup: Setup) => {
+    const receiver = compileReceiver(setup);
+    const heard = setup.unit.settings.inputs
+      .map((i) => i.channel - 1)
+      .filter((at) => at < setup.transmitter.channels);
+    return (e: Experiment): Shown => {
+      const { moments, from, look } = playedOf(e);
+      const surface = chain.layout.surfaces.get(e.watch)!;
+      const memory = chain.newMemory();
+      memory.armed = !e.fresh;
+      let before = 0;
+      let off = 0;
+      let peak = 0;
+      moments.forEach(({ stimulus, sentUs }, at) => {
+        frame.sentUs.set(sentUs);
+        receiver.step(stimulus, memory, frame);
+        if (at < from) return;
+        chain.servos(frame);
+        chain.surfaces(frame);
+        if (at === from) before = frame.surfaceDeg[surface]!;
+        if (at < look) return;
+        off = frame.surfaceDeg[surface]! - before;
+        if (Math.abs(off) > Math.abs(peak)) peak = off;
+      });
+      const silent =
+        e.act.kind === 'lost' && heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
+      return silent ? ['limp'] : seenOf(peak, off);
+    };
+  };
+  return (setup) => {
+    const plugged = shows(setup);
+    let pulled: typeof plugged | undefined;
+    return { show: (e) => (e.leadOut ? (pulled ??= shows(leadOut(setup))) : plugged)(e) };
+  };
+}
+
+function play(chain: Chain, { controls, act }: Experiment): Played {
+  const memory = chain.newMemory();
+  const frame = chain.newFrame();
+  const now = chain.restStimulus();
+  const moments: { stimulus: Stimulus; sentUs: Float64Array }[] = [];
+  const step = (dtS: number) => {
+    const stimulus = { ...now, controls: now.controls.slice(), dtS };
+    chain.send(stimulus, memory, frame);
+    moments.push({ stimulus, sentUs: frame.sentUs.slice() });
+  };
+  const put = (id: string, value: number) => {
+    const control = chain.layout.controls.get(id);
+    if (control !== undefined) now.controls[control] = value;
+  };
+  step(0);
+  for (const [id, value] of Object.entries(controls)) put(id, value);
+  step(0.02);
+  step(HOLD_S);
+  const level = moments.length - 1;
+  const tilt = (axis: Axis, deg: number) => {
+    now[RATES[axis]] = deg / TILT_S;
+    for (let i = 1; i <= TILT_STEPS; i++) {
+      if (axis === 'roll') now.rollDeg = (deg * i) / TILT_STEPS;
+      if (axis === 'pitch') now.pitchDeg = (deg * i) / TILT_STEPS;
+      step(TILT_S / TILT_STEPS);
+    }
+    now[RATES[axis]] = 0;
+    step(HOLD_S);
+  };
+  switch (act.kind) {
+    case 'tilt':
+      tilt(act.axis, act.deg);
+      return { moments, from: level, look: level + 1 };
+    case 'stab': {
+      tilt(act.axis, act.deg);
+      const at = now.controls[chain.layout.controls.get(act.stick)!]!;
+      put(act.stick, 100);
+      step(0.5);
+      put(act.stick, at);
+      step(HOLD_S);
+      return { moments, from: level, look: moments.length - 1 };
+    }
+    case 'lost':
+      put(act.stick, act.pct);
+      step(HOLD_S);
+      now.linkUp = false;
+      step(0.02);
+      step(HOLD_S);
+      return { moments, from: level + 1, look: moments.length - 1 };
+  }
 }
 
 /** @param peakDeg the furthest it went from where it stood @param endDeg where it stands at the end */

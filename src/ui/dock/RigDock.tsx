@@ -1,7 +1,7 @@
 'use client';
 
 import { ChevronDown, ChevronUp, Maximize2, PanelRightClose, PanelRightOpen } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useState, useSyncExternalStore } from 'react';
 import { gainWords, modeWords } from '@/core/chain';
 import { capital } from '@/core/setup';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useModel } from '../open/modelStore';
 import { useVerdict } from '../open/verdict';
 import { StatusMark } from '../status/StatusMark';

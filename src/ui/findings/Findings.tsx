@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { situationFor } from '@/core/motion';
 import { kindOf } from '@/core/setup';
 import { findingKey, type Finding, type Severity } from '@/core/verify';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Archive } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useEffect, useState } from 'react';
 import { toast } from '../parts/toast';
 import type { PartKind } from '@/core/setup';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useState } from 'react';
 import { panicMapWords } from '@/core/motion';
 import type { Setup } from '@/core/setup';

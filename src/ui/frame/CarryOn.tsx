@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { isDone, isTest, checklist } from '@/core/logbook';
 import { EVERYWHERE, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { useBench } from '../open/useBench';

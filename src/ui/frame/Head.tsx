@@ -1,7 +1,7 @@
 'use client';
 
 import { Search, Undo2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { LightButton } from '../theme/LightButton';
 import type { Theme } from '../theme/themes';
 import { useFind } from './Find';

@@ -2,7 +2,7 @@
 
 import type { Remote } from 'comlink';
 import { X } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo, useState } from 'react';
 import { killedBy } from '@/core/procedure';
 import type { Prover } from '@/workers/proof.worker';

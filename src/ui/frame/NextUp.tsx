@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { isReady, isWhole, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useJob } from '../open/job';

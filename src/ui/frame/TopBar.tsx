@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { LightButton } from '../theme/LightButton';
 import type { Theme } from '../theme/themes';
 

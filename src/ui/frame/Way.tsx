@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { EVERYWHERE, type StationId } from '@/core/procedure';
 import { kindOf } from '@/core/setup';
 import { STATUS_WORDS, StatusMark } from '../status/StatusMark';

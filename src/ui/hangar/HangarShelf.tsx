@@ -1,7 +1,7 @@
 'use client';
 
 import { Copy, Download, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { describeProblem } from '@/core/setup';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Copy } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { applyPatch, difference, type PatchOperation } from '@/core/patch';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import type { StepId } from '@/core/procedure';
 import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';

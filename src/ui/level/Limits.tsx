@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { LIMIT_WORDS, LIMITS } from '@/core/settings';
 import { pointer } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';

@@ -1,7 +1,7 @@
 'use client';
 
 import { kindOf } from '@/core/setup';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo } from 'react';
 import { checklist } from '@/core/logbook';
 import { Footprint } from '../fly/Footprint';

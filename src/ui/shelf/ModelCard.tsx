@@ -1,5 +1,5 @@
 import { formatDistanceToNow } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import type { KeptPlace, ShelfEntry } from '@/server/shelf';
 import { Silhouette } from '../drawing/Silhouette';
 import { CardMenu } from './CardMenu';

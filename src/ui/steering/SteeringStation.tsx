@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo } from 'react';
 import { USUAL_STEERING } from '@/core/catalogue';
 import { checklist } from '@/core/logbook';

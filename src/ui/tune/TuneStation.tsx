@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { checklist } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
 import { WhenProved } from '../open/verdict';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { difference } from '@/core/patch';
 import { facetsOf, grounded, openFacets } from '@/core/possible';
 import type { Setup } from '@/core/setup';
