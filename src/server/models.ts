@@ -17,6 +17,7 @@ import { Failure } from './failure';
 import { transmitterOf, unitOf } from './hangar';
 import { checked } from './http';
 import { ask, type Stamped } from './judge';
+import { withoutLeaflet } from '../core/possible';
 import { stepOf } from '../core/procedure';
 import { READ_ITEM } from '../core/tuning';
 import { BenchSaidSchema, mustBeSafe } from './bench';
@@ -52,6 +53,8 @@ export const NewModelSchema = z.strictObject({
     .default([]),
   /** Ids of parts in the hangar, kept or shipped. */
   unit: IdSchema,
+  /** Whether there is a leaflet; without one nothing its description says is more than assumed. */
+  leaflet: z.enum(['yes', 'no']).default('yes'),
   transmitter: IdSchema,
 });
 export type NewModel = z.input<typeof NewModelSchema>;
@@ -94,7 +97,8 @@ export function createModel(data: unknown, store = workshop()): { id: string } {
       plan.impossible.map((reason) => ({ path: '/unit', reason })),
     );
   const setup = composeSetup(name, airframe, unit, transmitter, wishes);
-  return addModel(validSetup(setup), 'Started', store);
+  const known = answers.leaflet === 'yes' ? setup : withoutLeaflet(setup);
+  return addModel(validSetup(known), 'Started', store);
 }
 
 export function addModel(

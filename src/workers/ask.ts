@@ -1,21 +1,25 @@
-import { asking, type Experiment, type KnownFact, type Told } from '../core/interrogate';
+import {
+  asking,
+  settling,
+  type Asking,
+  type KnownFact,
+  type Settling,
+  type Told,
+  type Undecided,
+} from '../core/interrogate';
 import type { Setup } from '../core/setup';
 
 /** Where an asking stands, as plain data. */
-export interface AskState {
-  next: { experiment: Experiment; again: boolean } | undefined;
-  facts: { id: string; values: readonly string[]; by: KnownFact['by'] }[];
-  doubted: readonly number[];
-  outside: number | undefined;
+export type AskState = Omit<Asking, 'facts'> & {
+  facts: (Omit<KnownFact, 'facet'> & { id: string })[];
+};
+
+/** @param told answers so far, the first one first @param first a fact to ask about before any other */
+export function ask(setup: Setup, told: readonly Told[], first?: string): AskState {
+  const { facts, ...state } = asking(setup, told, first);
+  return { ...state, facts: facts.map(({ facet, ...fact }) => ({ ...fact, id: facet.id })) };
 }
 
-/** @param told answers so far, the first one first */
-export function ask(setup: Setup, told: readonly Told[]): AskState {
-  const { next, facts, doubted, outside } = asking(setup, told);
-  return {
-    next,
-    facts: facts.map(({ facet, values, by }) => ({ id: facet.id, values, by })),
-    doubted,
-    outside,
-  };
-}
+/** What settles each fact, in their order. */
+export const settle = (setup: Setup, undecided: readonly Undecided[]): (Settling | null)[] =>
+  undecided.map((u) => settling(setup, u) ?? null);

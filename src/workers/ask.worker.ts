@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { ask } from './ask';
+import { ask, settle } from './ask';
 
 /** Off the main thread: the first question compiles some hundred units. */
-const asker = { ask };
+const asker = { ask, settle };
 
 export type AskWorker = typeof asker;
 

@@ -48,20 +48,31 @@ function anyUnit(setup: Setup, seed: number): { real: Setup; keys: Map<string, s
 const keysOf = (setup: Setup) =>
   new Map(facetsOf(setup).flatMap((f) => (f.now === undefined ? [] : [[f.id, f.now] as const])));
 
+/**
+ * Asks to the end. `leaving` counts experiments that could leave fewer units, without those that confirm; `ratio` holds
+ * them against what was not known at first over what an answer was expected to tell.
+ */
 function walk(
   setup: Setup,
   answer: (e: Experiment, at: number) => Answer,
-): { told: Told[]; end: Asking } {
+): { told: Told[]; end: Asking; leaving: number; ratio: number } {
   const told: Told[] = [];
   let now = asking(setup, told);
+  const before = now.openBits;
+  let [leaving, bits] = [0, 0];
   while (now.next) {
+    if (!now.next.confirms) {
+      leaving += 1;
+      bits += now.next.bits;
+    }
     told.push({
       experiment: now.next.experiment.id,
       answer: answer(now.next.experiment, told.length),
     });
     now = asking(setup, told);
   }
-  return { told, end: now };
+  const expected = (before - now.openBits) / (bits / leaving);
+  return { told, end: now, leaving, ratio: leaving / expected };
 }
 
 /** Facts called known that are not so. */
@@ -73,13 +84,16 @@ const untrue = (end: Asking, keys: ReadonlyMap<string, string>): string[] =>
 describe('asking the unit', () => {
   it.each(share(NAMES, 6))('%s, as it is described: confirmed, nothing doubted', (name) => {
     const setup = described(name);
-    const { told, end } = walk(setup, observerOf(setup, PERFECT));
+    const { told, end, leaving } = walk(setup, observerOf(setup, PERFECT));
     expect(end.outside).toBeUndefined();
     expect(end.doubted).toEqual([]);
     expect(untrue(end, keysOf(setup))).toEqual([]);
     expect(told.length).toBeLessThanOrEqual(30);
+    // Six positions that choose a mode take their time.
+    expect(leaving).toBeLessThanOrEqual(name === 'autopilot' ? 16 : 12);
   });
 
+  const ratios: number[] = [];
   const CASES = Array.from({ length: 300 }, (_, i) => ({
     name: NAMES[i % NAMES.length]!,
     seed: i,
@@ -89,9 +103,11 @@ describe('asking the unit', () => {
     ({ name, seed }) => {
       const setup = nothingKnown(described(name));
       const { real, keys } = anyUnit(setup, seed);
-      const { end } = walk(setup, observerOf(real, PERFECT));
+      const { end, leaving, ratio } = walk(setup, observerOf(real, PERFECT));
       expect(end.outside).toBeUndefined();
       expect(untrue(end, keys)).toEqual([]);
+      expect(leaving).toBeLessThanOrEqual(30);
+      ratios.push(ratio);
       // What is left of the others has the true value in it, and shows no other thing.
       for (const { facet, values, by } of end.facts) {
         expect(by, facet.id).not.toBe('open');
@@ -106,6 +122,12 @@ describe('asking the unit', () => {
   );
 
   const SLIPS = Array.from({ length: FULL ? 120 : 6 }, (_, i) => i + (FULL ? 0 : SEED * 6));
+  it('takes hardly more experiments than what they tell asks for', () => {
+    const middle = ratios.toSorted((a, b) => a - b)[Math.floor(ratios.length / 2)]!;
+    expect(ratios.length).toBe(share(CASES, 50).length);
+    expect(middle).toBeLessThanOrEqual(1.7);
+  });
+
   it('one wrong answer: nothing wrong is called known, and it is named', () => {
     let named = 0;
     const setup = nothingKnown(described('menu-receiver'));

@@ -29,19 +29,38 @@ export interface KnownFact {
   facet: Facet;
   /** Values it may still have, the likeliest first, by their keys; one where it is known. */
   values: readonly string[];
+  /** Those of them that no answer speaks against. */
+  agreeing: readonly string[];
   /** Seen: one is left. Alike: no experiment tells those that are left apart. Open: still to be asked. Untold: nothing here is about it. */
   by: 'seen' | 'alike' | 'open' | 'untold';
+}
+
+/** The experiment that tells most. */
+export interface NextExperiment {
+  experiment: Experiment;
+  /** It was done before, and what was seen then fits nothing else. */
+  again: boolean;
+  /** Facts that its answer says something about, by their ids, the most first. */
+  about: readonly string[];
+  /** How much it is expected to tell, bits. */
+  bits: number;
+  /** Every unit that fits all answers so far would show the same: it is done to be sure. */
+  confirms: boolean;
 }
 
 /** Where an asking stands. */
 export interface Asking {
   /** What to try next; undefined where nothing is left to ask. */
-  next: { experiment: Experiment; again: boolean } | undefined;
+  next: NextExperiment | undefined;
   facts: readonly KnownFact[];
   /** Answers that do not fit what else was seen, by their place in the list. */
   doubted: readonly number[];
   /** It behaves like no unit that is described here: the answer that was given twice and fits none. */
   outside: number | undefined;
+  /** So much was asked that the rest is left to be described by hand. */
+  tired: boolean;
+  /** How much is not known yet, bits: with what no experiment tells apart. */
+  openBits: number;
 }
 
 /** How often an answer is wrong. Planning figure. */
@@ -56,6 +75,10 @@ const WORTH_SEEN = 0.06;
 const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
 /** Modes that units have in all positions, to find out which facts an experiment can be about. */
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
+/** An answer that says less of a fact than this is not about it, bits. */
+const ABOUT = 0.05;
+/** A value that agrees less than this, against the best, has an answer against it. */
+const AGAINST = 0.2;
 /** Of an answer that may be seen either way, how likely the first is. Planning figure. */
 const LIKELY = 0.65;
 /** After so many answers the rest is described by hand. */
@@ -123,20 +146,31 @@ class Unknown {
     return found;
   }
 
-  /** Found by changing one fact after another in units of all kinds; what mirrors another is about the same. */
+  /**
+   * Found by changing one fact after another in units of all kinds; what mirrors another is about the same. The mode of a
+   * position counts wherever the unit comes into that position: what it does there may look like nothing in every example.
+   */
   private aboutWhat(): number[][] {
     const looked = [...new Set(this.mirrors)];
     const about = new Map(looked.map((e) => [e, new Set<number>()]));
+    const slotAt = new Map(this.facets.map((f, i) => [f.id, i]));
+    const lookAt = (unit: Possible, e: number): Seen => {
+      const { shown, slots } = unit.look(this.experiments[e]!);
+      for (const slot of slots) {
+        const facet = slotAt.get(`slot-${slot + 1}`);
+        if (facet !== undefined) about.get(e)!.add(facet);
+      }
+      return shown[0];
+    };
     for (const at of this.examples()) {
-      const before = looked.map((e) => this.unit(at).show(this.experiments[e]!)[0]);
+      const before = looked.map((e) => lookAt(this.unit(at), e));
       this.facets.forEach((f, i) =>
         f.values.forEach((_, v) => {
           const waiting = looked.filter((e) => !about.get(e)!.has(i));
           if (v === at[i] || waiting.length === 0) return;
           const other = this.unit(at.with(i, v));
           for (const e of waiting)
-            if (other.show(this.experiments[e]!)[0] !== before[looked.indexOf(e)])
-              about.get(e)!.add(i);
+            if (lookAt(other, e) !== before[looked.indexOf(e)]) about.get(e)!.add(i);
         }),
       );
     }
@@ -177,6 +211,13 @@ function unknownOf(setup: Setup): Unknown {
 /** How likely one of several things is seen, where a unit moves so little that any of them may be. */
 const chance = (may: Shown, at: number): number =>
   may.length === 1 ? 1 : at === 0 ? LIKELY : (1 - LIKELY) / (may.length - 1);
+
+/** What each of several things has of the whole, in the order they come. */
+function sharesOf(rows: readonly (readonly [what: unknown, share: number])[]): Iterable<number> {
+  const shares = new Map<unknown, number>();
+  for (const [what, share] of rows) shares.set(what, (shares.get(what) ?? 0) + share);
+  return shares.values();
+}
 
 /** The beliefs while asking: groups of facts that were tested together. */
 class Belief {
@@ -237,6 +278,38 @@ class Belief {
     return entropy(shares.values()) - doubt;
   }
 
+  /** What an answer to an experiment is expected to say of each fact it can be about, bits; the most first. */
+  aboutOf(experiment: number): { facet: number; bits: number }[] {
+    const found = this.together(experiment);
+    if (!found) return [];
+    const { joint } = found;
+    const shown = this.shownBy(experiment, joint);
+    const rows = someOf(joint, 'weights');
+    const seen = entropy(sharesOf(rows.map(([t, share]) => [shown(t)[0], share])));
+    return joint.facets
+      .map((facet, k) => {
+        const both = sharesOf(rows.map(([t, share]) => [`${t[k]} ${shown(t)[0]}`, share]));
+        const alone = sharesOf(rows.map(([t, share]) => [t[k]!, share]));
+        return { facet, bits: seen + entropy(alone) - entropy(both) };
+      })
+      .filter(({ bits }) => bits > ABOUT)
+      .toSorted((a, b) => b.bits - a.bits);
+  }
+
+  /** Whether units that fit every answer so far would all show the same. */
+  confirms(experiment: number): boolean {
+    const found = this.together(experiment);
+    if (!found) return true;
+    const shown = this.shownBy(experiment, found.joint);
+    const fitting = found.joint.tuples.filter((_, i) => found.joint.likes[i]! > AGAINST);
+    return fitting.every((t) => shown(t)[0] === shown(fitting[0]!)[0]);
+  }
+
+  /** Bits of everything that is not known. */
+  openBits(): number {
+    return this.groups.reduce((sum, { weights }) => sum + entropy(weights), 0);
+  }
+
   hear(experiment: number, answer: Answer): void {
     if (answer === 'unsure') return;
     const found = this.together(experiment);
@@ -267,8 +340,11 @@ class Belief {
     return group.tuples[top]![group.facets.indexOf(facet)]!;
   }
 
-  /** Values a fact may still have by what was seen, the likeliest first; what is usual rules nothing out. */
-  valuesOf(facet: number): number[] {
+  /**
+   * Values a fact may still have by what was seen, the likeliest first; what is usual rules nothing out.
+   * @param least how well a value must agree with what was seen, against the best
+   */
+  valuesOf(facet: number, least: number): number[] {
     const group = this.groups.find((g) => g.facets.includes(facet))!;
     const at = group.facets.indexOf(facet);
     const likes = new Map<number, number>();
@@ -279,7 +355,7 @@ class Belief {
     });
     return [...shares]
       .toSorted((a, b) => b[1] - a[1])
-      .flatMap(([v]) => (likes.get(v)! > RULED_OUT ? [v] : []));
+      .flatMap(([v]) => (likes.get(v)! > least ? [v] : []));
   }
 }
 
@@ -287,8 +363,9 @@ class Belief {
  * What is known of the unit after some answers, and what to try next: what tells most a second. The same answers always
  * give the same result.
  * @param setup what was planned and wired, with the description that seems most alike
+ * @param first a fact by its id, asked about before anything else
  */
-export function asking(setup: Setup, told: readonly Told[]): Asking {
+export function asking(setup: Setup, told: readonly Told[], first?: string): Asking {
   const unknown = unknownOf(setup);
   const belief = new Belief(unknown, setup);
   const heard = told.flatMap(({ experiment, answer }, at) => {
@@ -327,20 +404,38 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
     });
     return best?.number;
   };
+  /** What says most a second about the fact that is asked first. */
+  const [wished] = unknown.experiments
+    .flatMap((e, number) => {
+      const about = first === undefined ? [] : belief.aboutOf(number);
+      return about.flatMap(({ facet, bits }) =>
+        unknown.facets[facet]!.id === first ? [{ number, worth: bits / e.seconds }] : [],
+      );
+    })
+    .toSorted((a, b) => b.worth - a.worth);
   // First what tells most of usual units; then whatever a single answer, or none, has left open.
   const best =
     bestBy('weights', WORTH, false) ??
     bestBy('weights', WORTH, true) ??
     bestBy('likes', WORTH_SEEN, true);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
-  const next = twice || told.length >= MOST ? undefined : (again ?? best);
+  const wanted = twice ? undefined : (again ?? wished?.number ?? best);
+  const tired = wanted !== undefined && told.length >= MOST;
+  const next = tired ? undefined : wanted;
   return {
     next:
       next === undefined
         ? undefined
-        : { experiment: unknown.experiments[next]!, again: next === again },
+        : {
+            experiment: unknown.experiments[next]!,
+            again: next === again,
+            about: belief.aboutOf(next).map(({ facet }) => unknown.facets[facet]!.id),
+            bits: belief.tells(next, 'weights', false),
+            confirms: belief.confirms(next),
+          },
     facts: unknown.facets.map((facet, i): KnownFact => {
-      const values = belief.valuesOf(i).map((v) => facet.values[v]!.key);
+      const keys = (least: number) => belief.valuesOf(i, least).map((v) => facet.values[v]!.key);
+      const values = keys(RULED_OUT);
       const untold = !unknown.about.some((of) => of.includes(i));
       const by = untold
         ? 'untold'
@@ -349,9 +444,11 @@ export function asking(setup: Setup, told: readonly Told[]): Asking {
           : left
             ? 'open'
             : 'alike';
-      return { facet, values, by };
+      return { facet, values, agreeing: keys(AGAINST), by };
     }),
     doubted: doubted.map(({ at }) => at),
     outside: twice?.at,
+    tired,
+    openBits: belief.openBits(),
   };
 }

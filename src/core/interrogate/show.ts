@@ -13,6 +13,13 @@ const HOLD_S = 3;
 /** One possible unit on the bench: what it shows for an experiment, by the chain. */
 export interface Possible {
   show(experiment: Experiment): Shown;
+  /** The same, and the positions of its mode channel that it was in, from 0. */
+  look(experiment: Experiment): Look;
+}
+
+interface Look {
+  shown: Shown;
+  slots: ReadonlySet<number>;
 }
 
 /** A unit by itself, on a bench of its own. */
@@ -57,7 +64,7 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
     const heard = setup.unit.settings.inputs
       .map((i) => i.channel - 1)
       .filter((at) => at < setup.transmitter.channels);
-    return (e: Experiment): Shown => {
+    return (e: Experiment): Look => {
       const { moments, from, look } = playedOf(e);
       const surface = chain.layout.surfaces.get(e.watch)!;
       const memory = chain.newMemory();
@@ -65,9 +72,11 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       let before = 0;
       let off = 0;
       let peak = 0;
+      const slots = new Set<number>();
       moments.forEach(({ stimulus, sentUs }, at) => {
         frame.sentUs.set(sentUs);
         receiver.step(stimulus, memory, frame);
+        slots.add(frame.slot);
         if (at < from) return;
         chain.servos(frame);
         chain.surfaces(frame);
@@ -78,13 +87,15 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       });
       const silent =
         e.act.kind === 'lost' && heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
-      return silent ? ['limp'] : seenOf(peak, off);
+      return { shown: silent ? ['limp'] : seenOf(peak, off), slots };
     };
   };
   return (setup) => {
     const plugged = shows(setup);
     let pulled: typeof plugged | undefined;
-    return { show: (e) => (e.leadOut ? (pulled ??= shows(leadOut(setup))) : plugged)(e) };
+    const look = (e: Experiment): Look =>
+      (e.leadOut ? (pulled ??= shows(leadOut(setup))) : plugged)(e);
+    return { look, show: (e) => look(e).shown };
   };
 }
 

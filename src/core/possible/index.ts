@@ -1,4 +1,5 @@
 import { groundOf, type Setup } from '../setup';
+import { grounded } from './assume';
 import type { Facet, PossibleTrait } from './facet';
 import { arming } from './traits/arming';
 import { fade } from './traits/fade';
@@ -31,6 +32,9 @@ export const POSSIBLE: readonly PossibleTrait[] = [
 
 /** Everything that may be otherwise with the unit of a Setup. */
 export const facetsOf = (setup: Setup): Facet[] => POSSIBLE.flatMap((trait) => trait.facets(setup));
+
+/** The same Setup where nobody has anything in writing about its unit: what may be otherwise is only assumed. */
+export const withoutLeaflet = (setup: Setup): Setup => grounded(setup, facetsOf(setup), 'assumed');
 
 /** What is only assumed of it: what the proof may not take for granted. */
 export const openFacets = (setup: Setup): Facet[] =>

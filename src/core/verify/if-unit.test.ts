@@ -48,6 +48,10 @@ describe('the proof over possible units', () => {
           'the size of the gain value counts, not its sign',
           'the sign of the gain value chooses a set',
         ],
+        keys: {
+          proven: ['full-range'],
+          fails: ['zero-to-full', 'magnitude', 'sign-selects-set'],
+        },
       },
     ]);
     expect(findingsOf(setup).filter((f) => f.rule === 'gain')).toEqual([

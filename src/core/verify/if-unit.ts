@@ -15,6 +15,8 @@ export interface RestsOn {
   /** Values with which the requirement is proven, and with which it is not, in words. */
   proven: readonly string[];
   fails: readonly string[];
+  /** The same values by their keys. */
+  keys: { proven: readonly string[]; fails: readonly string[] };
 }
 
 /** A requirement whose verdict depends on what the unit is. */
@@ -44,6 +46,8 @@ interface Tried {
 
 const isProven = (result: Result): boolean =>
   result.failures.length === 0 && result.leftOut.length === 0;
+
+const keyOf = (value: Value | undefined): string[] => (value ? [value.key] : []);
 
 const known = new WeakMap<Setup, OverUnits>();
 
@@ -139,14 +143,16 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
         if (others.length === 0) return [];
         const now = facet.values.find((v) => v.key === facet.now);
         const same = values.filter((v) => !others.some(({ value }) => value === v));
-        const as = [now?.words ?? 'it is as described', ...same.map((v) => v.words)];
-        const other = others.map(({ value }) => value.words);
+        const as = [now, ...same];
+        const other = others.map(({ value }) => value);
+        const [proven, fails] = holds ? [as, other] : [other, as];
         return [
           {
             facet: facet.id,
             title: facet.title,
-            proven: holds ? as : other,
-            fails: holds ? other : as,
+            proven: proven.map((v) => v?.words ?? 'it is as described'),
+            fails: fails.map((v) => v?.words ?? 'it is as described'),
+            keys: { proven: proven.flatMap(keyOf), fails: fails.flatMap(keyOf) },
           },
         ];
       });

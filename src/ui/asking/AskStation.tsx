@@ -1,9 +1,17 @@
 'use client';
 
+import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import { experimentWords, found, type Answer, type KnownFact, type Told } from '@/core/interrogate';
+import {
+  experimentWords,
+  found,
+  type Answer,
+  type KnownFact,
+  type NextExperiment,
+  type Told,
+} from '@/core/interrogate';
 import { difference } from '@/core/patch';
-import { facetsOf, openFacets } from '@/core/possible';
+import { facetsOf, openFacets, type Facet } from '@/core/possible';
 import type { Setup } from '@/core/setup';
 import { useKeys } from '../open/keys';
 import { usePut } from '../live/usePut';
@@ -22,11 +30,12 @@ export function AskStation() {
   const id = useModel((s) => s.id);
   const edit = useModel((s) => s.edit);
   const [told, setTold] = useDraft<readonly Told[]>(`ask:${id}`, NOTHING);
-  const { state, fresh } = useAsking(setup, told);
+  const first = useSearchParams().get('about') ?? undefined;
+  const { state, fresh } = useAsking(setup, told, first);
   const facets = useMemo(() => facetsOf(setup), [setup]);
   const facts = (state?.facts ?? []).flatMap((f): KnownFact[] => {
     const facet = facets.find((x) => x.id === f.id);
-    return facet ? [{ facet, values: f.values, by: f.by }] : [];
+    return facet ? [{ ...f, facet }] : [];
   });
   const next = state?.next;
   const words = next && experimentWords(setup, next.experiment);
@@ -66,7 +75,7 @@ export function AskStation() {
             words={words}
             number={told.length + 1}
             seconds={next.experiment.seconds}
-            again={next.again}
+            why={whyThis(next, facets)}
             fresh={fresh}
             onAnswer={answer}
             onBack={told.length > 0 ? back : undefined}
@@ -103,6 +112,20 @@ export function AskStation() {
   );
 }
 
+/** More facts than these are not named. */
+const MOST_NAMED = 3;
+
+/** Why an experiment is the next one. */
+function whyThis({ again, confirms, about }: NextExperiment, facets: readonly Facet[]): string {
+  if (again) return 'Again: what was seen the first time does not fit the other answers.';
+  if (confirms) return 'To be sure: a fact counts as seen once two answers agree.';
+  const titles = about.slice(0, MOST_NAMED).flatMap((id) => {
+    const facet = facets.find((f) => f.id === id);
+    return facet ? [facet.title] : [];
+  });
+  return titles.length > 0 ? `It says most about: ${titles.join(', ')}.` : '';
+}
+
 /** Nothing is left to ask: what does not fit, and what to do. */
 function Done({
   state,
@@ -115,14 +138,17 @@ function Done({
   setup: Setup;
   onBack: () => void;
 }) {
-  const { outside, doubted } = state;
+  const { outside, doubted, tired } = state;
+  const title = tired ? 'Enough asked' : 'Nothing more to ask';
   return (
-    <Section title={outside === undefined ? 'Nothing more to ask' : 'This is another kind of unit'}>
+    <Section title={outside === undefined ? title : 'This is another kind of unit'}>
       {outside === undefined ? (
         <p>
           {told.length === 0
             ? 'No surface of this model shows what the unit does, so it cannot be asked.'
-            : `${told.length} experiments. What they cannot tell apart stands beside.`}
+            : tired
+              ? `${told.length} experiments, and some facts are still open. Describe those by hand at Unit, or start again.`
+              : `${told.length} experiments. What they cannot tell apart is listed.`}
         </p>
       ) : (
         <p>

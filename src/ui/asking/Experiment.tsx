@@ -7,7 +7,7 @@ export function Experiment({
   words,
   number,
   seconds,
-  again,
+  why,
   fresh,
   onAnswer,
   onBack,
@@ -16,8 +16,8 @@ export function Experiment({
   /** Counted from 1. */
   number: number;
   seconds: number;
-  /** It was done before, and what was seen then fits nothing else. */
-  again: boolean;
+  /** Why this one; nothing where that is said elsewhere. */
+  why: string;
   /** It is the one to answer; false while the next is chosen. */
   fresh: boolean;
   onAnswer: (answer: Answer) => void;
@@ -40,11 +40,6 @@ export function Experiment({
           </li>
         ))}
       </ul>
-      {again && (
-        <p className="border-caution mt-2 border-l-4 pl-3">
-          Again: what was seen the first time does not fit the other answers.
-        </p>
-      )}
       <p className="mt-3 font-semibold">{watch}</p>
       <div className="mt-2 grid gap-2 @md:grid-cols-2">
         {answers.map(([answer, said], i) => (
@@ -59,6 +54,7 @@ export function Experiment({
           </button>
         ))}
       </div>
+      {why && <p className="text-soft mt-3 text-sm">{why}</p>}
       {onBack && (
         <button type="button" className="btn btn-small mt-3" onClick={onBack}>
           Take back the last answer

@@ -15,8 +15,10 @@ import { AirQuestions } from './AirQuestions';
 import { Besides } from './Besides';
 import { FormQuestion } from './FormQuestion';
 import { KindCards } from './KindCards';
+import { Leaflet } from './Leaflet';
 import { Preview } from './Preview';
 import { Room } from './Room';
+import { UnitCards } from './UnitCards';
 import { AILERON_WORDS } from './words';
 
 /** The fewest questions that let the chain run. Everything asked here can be changed later. */
@@ -29,6 +31,7 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
       kind: 'conventional',
       ailerons: 'y-lead',
       unit: 'menu-receiver',
+      leaflet: 'yes',
       transmitter: 'line-sixteen',
       flaps: false,
       gear: false,
@@ -44,9 +47,9 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
     control,
     name: ['kind', 'ailerons', 'unit', 'transmitter', 'flaps', 'gear', 'brake', 'recovery'],
   });
-  const [wheel, motors, rudder, besides] = useWatch({
+  const [wheel, motors, rudder, besides, leaflet] = useWatch({
     control,
-    name: ['wheel', 'motors', 'rudder', 'besides'],
+    name: ['wheel', 'motors', 'rudder', 'besides', 'leaflet'],
   });
   const units = parts.filter((p) => p.kind === 'unit');
   const transmitters = parts.filter((p) => p.kind === 'transmitter');
@@ -132,17 +135,22 @@ export function NewModelForm({ parts }: { parts: HangarPart[] }) {
             </Select>
           </FormQuestion>
         )}
-        <FormQuestion words="Which unit is most like yours?">
-          <Select {...register('unit')}>
-            {units.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.body.name}
-                {p.shipped ? '' : ' (yours)'}
-              </option>
-            ))}
-          </Select>
-          <span className="text-soft text-sm">{chosenUnit.description}</span>
-        </FormQuestion>
+        <Leaflet field={register('leaflet')} />
+        {leaflet === 'no' ? (
+          <UnitCards units={units} field={register('unit')} />
+        ) : (
+          <FormQuestion words="Which unit is most like yours?">
+            <Select {...register('unit')}>
+              {units.map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.body.name}
+                  {p.shipped ? '' : ' (yours)'}
+                </option>
+              ))}
+            </Select>
+            <span className="text-soft text-sm">{chosenUnit.description}</span>
+          </FormQuestion>
+        )}
         <FormQuestion words="Which transmitter is most like yours?">
           <Select {...register('transmitter')}>
             {transmitters.map((p) => (

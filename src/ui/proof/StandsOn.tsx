@@ -1,18 +1,24 @@
 'use client';
 
 import { useMemo } from 'react';
+import { experimentWords, type Settling, type Undecided } from '@/core/interrogate';
 import { facetsOf, type Facet } from '@/core/possible';
 import { groundOf, type Setup } from '@/core/setup';
 import { ifWords, type OverUnits, type ProvenIf } from '@/core/verify';
+import { useSettling } from '../asking/useSettling';
 import { useModel } from '../open/modelStore';
 import { prefixed } from '../open/prefixed';
 import { Fold } from '../parts/Fold';
+import { Link } from '../parts/Link';
 import { Section } from '../parts/Section';
 import { StatusMark } from '../status/StatusMark';
 import { GroundWord } from '../unit/GroundWord';
 
 /** More values than this say no more than that there are others. */
 const MOST_SAID = 3;
+
+/** Where it fails only with several things otherwise at once. */
+const NOTHING_ALONE: Undecided = { facet: '', keys: { proven: [], fails: [] } };
 
 const failing = ({ restsOn }: ProvenIf): string[] => restsOn.flatMap(({ fails }) => fails);
 
@@ -21,7 +27,12 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
   const facets = useMemo(() => facetsOf(setup), [setup]);
   const assumed = facets.filter((f) => groundOf(setup.unit, f.of) === 'assumed');
   const seen = facets.filter((f) => groundOf(setup.unit, f.of) === 'seen').length;
-  const depends = units.provenIf.filter((p) => p.proven);
+  const depends = useMemo(() => units.provenIf.filter((p) => p.proven), [units]);
+  const undecided = useMemo(
+    () => depends.map(({ restsOn }) => restsOn[0] ?? NOTHING_ALONE),
+    [depends],
+  );
+  const settled = useSettling(setup, undecided);
   const otherwise = units.provenIf.filter((p) => !p.proven);
   return (
     <Section title="What the proof stands on">
@@ -34,7 +45,7 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
       </p>
       {depends.length > 0 && (
         <ul className="mt-2 flex flex-col gap-2">
-          {depends.map((p) => (
+          {depends.map((p, i) => (
             <li key={p.requirement}>
               <StatusMark status="caution" words={p.title} />
               <p>
@@ -48,6 +59,9 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
                   </span>
                 )}
               </p>
+              {settled && p.restsOn[0] && (
+                <Settle setup={setup} facet={p.restsOn[0].facet} by={settled[i] ?? null} />
+              )}
             </li>
           ))}
         </ul>
@@ -65,6 +79,30 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
         </ul>
       </Fold>
     </Section>
+  );
+}
+
+/** What to do on the bench to settle what something depends on. */
+function Settle({ setup, facet, by }: { setup: Setup; facet: string; by: Settling | null }) {
+  const id = useModel((s) => s.id);
+  if (!by)
+    return (
+      <p className="text-soft text-sm">
+        No experiment on this model shows it: read it off the menu of the unit, or its leaflet.
+      </p>
+    );
+  const { does, watch, answers } = experimentWords(setup, by.experiment);
+  const good = answers.flatMap(([seen, said]) =>
+    seen !== 'unsure' && by.good.includes(seen) ? [said] : [],
+  );
+  return (
+    <p className="text-soft text-sm">
+      To {by.all ? 'settle' : 'begin to settle'} it: {does.at(-1)} {watch} As it must be:{' '}
+      {good.join(', or ')}.{' '}
+      <Link className="underline" href={`/models/${id}/ask?about=${facet}`}>
+        Ask the unit about it first
+      </Link>
+    </p>
   );
 }
 

@@ -2,7 +2,7 @@
 
 import { Link } from '../parts/Link';
 import { difference } from '@/core/patch';
-import { facetsOf, grounded, openFacets } from '@/core/possible';
+import { facetsOf, openFacets, withoutLeaflet } from '@/core/possible';
 import type { Setup } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { FitPart } from '../fitting/FitPart';
@@ -29,10 +29,7 @@ function NoLeaflet({ setup }: { setup: Setup }) {
           type="button"
           className="btn"
           onClick={() =>
-            edit(
-              difference(setup, grounded(setup, all, 'assumed')),
-              'Unit without a leaflet: only assumed',
-            )
+            edit(difference(setup, withoutLeaflet(setup)), 'Unit without a leaflet: only assumed')
           }
         >
           I have no leaflet

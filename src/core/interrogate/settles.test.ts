@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { cleanSetup } from '../../../tests/kit/clean';
+import { makeSetup } from '../../../tests/kit/setups';
+import { share } from '../../../tests/kit/share';
+import { facetsOf, grounded, withValues } from '../possible';
+import type { Setup } from '../setup';
+import { overUnits } from '../verify';
+import { asking, experimentsFor, experimentWords, possibleUnit, settling } from './index';
+
+/** Modes of positions have too many values for a test. */
+const mostAssumed = (setup: Setup): Setup =>
+  grounded(
+    setup,
+    facetsOf(setup).filter(({ of }) => of[1] !== 'slots'),
+    'assumed',
+  );
+
+/** A unit of a Setup with one value, by its facet and key. */
+function withValue(setup: Setup, id: string, key: string): Setup {
+  const facet = facetsOf(setup).find((f) => f.id === id)!;
+  return facet.now === key
+    ? setup
+    : withValues(
+        setup,
+        facet.values.filter((v) => v.key === key),
+      );
+}
+
+describe('what settles a “proven if”', () => {
+  const CASES = Array.from({ length: 48 }, (_, i) => i).flatMap((seed) => {
+    const made = cleanSetup(seed);
+    return made ? [{ ...made, seed }] : [];
+  });
+  it.each(share(CASES, 12))(
+    '$name ($seed): played again, or nothing tells it',
+    ({ setup: clean }) => {
+      const setup = mostAssumed(clean);
+      for (const { restsOn } of overUnits(setup)!.provenIf)
+        for (const rests of restsOn) {
+          const units = (keys: readonly string[]) =>
+            keys.map((key) => possibleUnit(withValue(setup, rests.facet, key)));
+          const [holds, fails] = [units(rests.keys.proven), units(rests.keys.fails)];
+          const settled = settling(setup, rests);
+          if (!settled) {
+            // Nothing that is tried shows any of those that fail by itself.
+            for (const e of experimentsFor(setup))
+              for (const f of fails) {
+                const seen = holds.flatMap((h) => h.show(e));
+                expect(f.show(e).some((s) => seen.includes(s))).toBe(true);
+              }
+            continue;
+          }
+          const { experiment, good, all } = settled;
+          for (const h of holds)
+            expect(good).toEqual(expect.arrayContaining([...h.show(experiment)]));
+          const told = fails.filter((f) => !f.show(experiment).some((s) => good.includes(s)));
+          expect(told.length).toBeGreaterThan(0);
+          expect(told.length === fails.length).toBe(all);
+        }
+    },
+  );
+
+  it('is asked first, and said in words with what must be seen', () => {
+    const setup = mostAssumed(makeSetup());
+    const gain = overUnits(setup)!.provenIf.find((p) => p.requirement === 'gain')!;
+    const { experiment, good, all } = settling(setup, gain.restsOn[0]!)!;
+    expect({ act: experiment.act.kind, good, all }).toEqual({
+      act: 'tilt',
+      good: ['-returns'],
+      all: true,
+    });
+    const offered = experimentWords(setup, experiment).answers.map(([seen]) => seen);
+    expect(offered).toEqual(expect.arrayContaining([...good]));
+    expect(asking(setup, [], 'gain-law').next!.about[0]).toBe('gain-law');
+    expect(asking(setup, []).next!.about).not.toContain('gain-law');
+  });
+});
