@@ -2,18 +2,23 @@ import { expect } from '@playwright/test';
 import { asking, experimentWords, observerOf, type Told } from '../../src/core/interrogate';
 import { facetsOf, withValues } from '../../src/core/possible';
 import type { Setup } from '../../src/core/setup';
-import { expectAccessible, newModel, tabTo, test } from './kit';
+import { expectAccessible, expectNoSideways, newModel, tabTo, test } from './kit';
 
-test('a unit without a leaflet is asked by key until it is known, and its description written', async ({
+test('a second-hand unit without a leaflet, from New model until it is known, by key, half of it on a phone', async ({
   page,
 }) => {
   test.setTimeout(300_000);
-  const id = await newModel(page, 'Asked avocet');
-  await page.goto(`/models/${id}/unit`);
-  await tabTo(page, 'I have no leaflet');
+  await page.goto('/models/new');
+  await page.getByLabel('What do you call it?').fill('Asked avocet');
+  await tabTo(page, 'Yes, or I know the unit');
+  await page.keyboard.press('ArrowDown');
+  const like = page.getByRole('group', { name: 'Which unit is most like yours?' });
+  await expect(like.getByRole('radio', { name: /^Menu receiver/ })).toBeChecked();
+  await expectAccessible(page);
+  await tabTo(page, 'Put it on the bench');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/facts about this unit are only assumed/)).toBeVisible();
-  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
+  await expect(page).toHaveURL(/model$/);
+  const id = /models\/(\w+)\//.exec(page.url())![1]!;
   // The unit on the bench reads its gain otherwise than the description says.
   const kept = async () =>
     (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
@@ -35,6 +40,10 @@ test('a unit without a leaflet is asked by key until it is known, and its descri
     await expect(page.getByText(`Experiment ${told.length + 1}`, { exact: true })).toBeVisible();
     await expect(page.locator('#experiment')).toHaveText(does.at(-1)!);
     if (told.length === 0) await expectAccessible(page);
+    if (told.length === 3) {
+      await page.setViewportSize({ width: 390, height: 844 });
+      await expectNoSideways(page);
+    }
     const answer = see(experiment);
     await page.keyboard.press(`${answers.findIndex(([a]) => a === answer) + 1}`);
     told.push({ experiment: experiment.id, answer });
@@ -47,12 +56,40 @@ test('a unit without a leaflet is asked by key until it is known, and its descri
   await expect(page.getByRole('heading', { name: 'Nothing more to ask' })).toBeVisible();
   await tabTo(page, 'Write them down');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Saved, version 3/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
   const { unit } = await kept();
   expect(unit.traits.gainLaw).toBe('zero-to-full');
   expect(unit.grounds?.traits?.gainLaw).toBe('seen');
   // What no experiment shows is still only assumed.
   expect(unit.grounds?.traits?.gainLeadMissing).toBe('assumed');
+  // Where the modes change is read by hand.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const edges = page.getByRole('region', { name: 'Where the modes change' });
+  await expect(edges.getByRole('button', { name: 'Write the edges down' })).toBeDisabled();
+  await tabTo(page, /off to rate damping, turning up/);
+  for (const us of ['1346', '1338', '1650', '1738']) {
+    await page.keyboard.type(us);
+    await page.keyboard.press('Tab');
+  }
+  await expect(edges.getByText('1342 ± 9 µs')).toBeVisible();
+  await expect(edges.getByText('88 µs apart: turn more slowly, both ways again')).toBeVisible();
+  await edges.getByLabel(/to self-levelling, turning back/).fill('1660');
+  await edges.getByRole('button', { name: 'Write the edges down' }).press('Enter');
+  await expect(page.getByText(/Saved, version 3/)).toBeVisible();
+  const read = (await kept()).unit;
+  expect(read.traits.modeSelect).toMatchObject({ withinUs: 10, bands: [{ toUs: 1342 }, {}, {}] });
+  expect(read.grounds?.traits?.modeSelect).toBe('seen');
+});
+
+test('the leaflet was lost later: what was written down is only assumed from then on', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Lost leaflet');
+  await page.goto(`/models/${id}/unit`);
+  await tabTo(page, 'I have no leaflet');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/facts about this unit are only assumed/)).toBeVisible();
+  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
 });
 
 test('what is only assumed is said with the proof, and settled where it is', async ({ page }) => {
@@ -65,6 +102,10 @@ test('what is only assumed is said with the proof, and settled where it is', asy
   await page.getByRole('option', { name: 'only assumed' }).click();
   await expect(stands.getByText(/Proven only if its gain rises/).first()).toBeVisible();
   await expect(page.getByText('proven if …').first()).toBeVisible();
+  // What settles it is said beside it, and asked first.
+  await expect(stands.getByText(/You must see: goes up, then returns\./).first()).toBeVisible();
+  const settle = stands.getByRole('link', { name: 'Ask the unit about it first' }).first();
+  await expect(settle).toHaveAttribute('href', `/models/${id}/ask?about=gain-law`);
   await ground.click();
   await page.getByRole('option', { name: 'seen on the unit' }).click();
   await expect(stands.getByText(/Proven only if/)).toHaveCount(0);

@@ -29,6 +29,7 @@ export {
   gainOf,
   isSteadied,
   knowsLinkLost,
+  edgesWithinUs,
   orderEdgesUs,
   MIXED_AXES,
   mixedFunction,

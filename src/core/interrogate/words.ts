@@ -10,7 +10,7 @@ export interface InWords {
 }
 
 /** "Raise the left wing by about 30°" */
-function turnWords({ airframe }: Setup, axis: Axis, deg: number): string {
+export function turnWords({ airframe }: Setup, axis: Axis, deg: number): string {
   const { front, back, onSurface } = kindOf(airframe);
   const by = `about ${Math.abs(deg)}°`;
   switch (axis) {

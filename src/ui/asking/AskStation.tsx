@@ -18,6 +18,7 @@ import { usePut } from '../live/usePut';
 import { useModel } from '../open/modelStore';
 import { useDraft } from '../open/useDraft';
 import { Section } from '../parts/Section';
+import { Edges } from './Edges';
 import { Experiment } from './Experiment';
 import { KnownTable } from './KnownTable';
 import { useAsking } from './useAsking';
@@ -99,6 +100,7 @@ export function AskStation() {
             </button>
           </p>
         )}
+        <Edges />
       </div>
       <Section title="What is known" className="card self-start">
         <KnownTable facts={facts} asked={told.length > 0} />

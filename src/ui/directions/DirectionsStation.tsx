@@ -8,6 +8,7 @@ import { useModel } from '../open/modelStore';
 import { Before } from '../job/Before';
 import { Section } from '../parts/Section';
 import { StatusMark } from '../status/StatusMark';
+import { MarkSeen } from '../unit/MarkSeen';
 import { AllLooks } from './AllLooks';
 import { Finding } from './Finding';
 import { Question } from './Question';
@@ -75,6 +76,12 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
                 : 'Something must be changed: see below.'}
             </p>
           </section>
+        )}
+        {kind === 'correction' && diagnosis.verdicts.every((v) => v.correction === 'right') && (
+          <MarkSeen
+            of={['traits', 'nominalSense']}
+            words="Every correction is right, so which way the unit corrects is as described."
+          />
         )}
         {stale.count > 0 && (
           <Section title={<StatusMark status="stale" words="Check again" />}>

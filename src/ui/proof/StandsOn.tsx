@@ -14,6 +14,8 @@ import { Section } from '../parts/Section';
 import { StatusMark } from '../status/StatusMark';
 import { GroundWord } from '../unit/GroundWord';
 
+/** With more requirements than this what settles each is not said here. */
+const MOST_WHOLE = 4;
 /** More values than this say no more than that there are others. */
 const MOST_SAID = 3;
 
@@ -60,7 +62,12 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
                 )}
               </p>
               {settled && p.restsOn[0] && (
-                <Settle setup={setup} facet={p.restsOn[0].facet} by={settled[i] ?? null} />
+                <Settle
+                  setup={setup}
+                  facet={p.restsOn[0].facet}
+                  by={settled[i] ?? null}
+                  whole={depends.length <= MOST_WHOLE}
+                />
               )}
             </li>
           ))}
@@ -82,8 +89,18 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
   );
 }
 
-/** What to do on the bench to settle what something depends on. */
-function Settle({ setup, facet, by }: { setup: Setup; facet: string; by: Settling | null }) {
+/** What to do on the bench to settle what something depends on. @param whole said here, or only asked for */
+function Settle({
+  setup,
+  facet,
+  by,
+  whole,
+}: {
+  setup: Setup;
+  facet: string;
+  by: Settling | null;
+  whole: boolean;
+}) {
   const id = useModel((s) => s.id);
   if (!by)
     return (
@@ -97,8 +114,8 @@ function Settle({ setup, facet, by }: { setup: Setup; facet: string; by: Settlin
   );
   return (
     <p className="text-soft text-sm">
-      To {by.all ? 'settle' : 'begin to settle'} it: {does.at(-1)} {watch} As it must be:{' '}
-      {good.join(', or ')}.{' '}
+      {whole &&
+        `To ${by.all ? 'settle' : 'begin to settle'} it: ${does.slice(-2).join(' ')} ${watch} You must see: ${good.join(', or ')}. `}
       <Link className="underline" href={`/models/${id}/ask?about=${facet}`}>
         Ask the unit about it first
       </Link>

@@ -11,6 +11,7 @@ import { GroundStop } from './GroundStop';
 import { LostChannels } from './LostChannels';
 import { ReceiverInFront } from './ReceiverInFront';
 import { TestScript } from '../checks/TestScript';
+import { MarkSeen } from '../unit/MarkSeen';
 import { LINK_LOST } from '../words';
 import { Section } from '../parts/Section';
 
@@ -25,6 +26,12 @@ export function FailsafeStation() {
     <div className="grid gap-4 @4xl:grid-cols-[1fr_26rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <TestScript title="Link off, with the model held" steps={script} />
+        {script.length > 0 && script.every(({ status }) => status === 'proven') && (
+          <MarkSeen
+            of={['traits', 'failsafe']}
+            words="The test was passed, so a lost signal does what is described."
+          />
+        )}
       </div>
       <aside className="flex flex-col gap-4">
         <Section title={LINK_LOST}>

@@ -197,6 +197,22 @@ export function BandsEditor({ unit, change }: { unit: Unit; change: ChangeUnit }
             : undefined
         }
       />
+      {modeSelect.by === 'bands' && (
+        <div className="max-w-60">
+          <NumberField
+            label="edges known to ±"
+            unit="µs"
+            at="/unit/traits/modeSelect/withinUs"
+            value={modeSelect.withinUs ?? 0}
+            onCommit={(v) =>
+              attempt(
+                [{ op: 'add', path: '/traits/modeSelect/withinUs', value: v }],
+                `Edges of the mode bands known to ±${v} µs`,
+              )
+            }
+          />
+        </div>
+      )}
       <Refused reason={refused} />
     </Section>
   );

@@ -1,4 +1,4 @@
-import { isOrder, type ChannelFunction, type Setup } from '../../setup';
+import { isOrder, type ChannelFunction, type Setup, type Unit } from '../../setup';
 import { compileReading } from './decode';
 import { CENTRE_US } from './laws';
 
@@ -31,6 +31,10 @@ export function orderEdgesUs(setup: Setup, carries: ChannelFunction): number[] {
       : [];
   return rising([CENTRE_US, centreUs, ...dead]);
 }
+
+/** How far off the edges of a unit's mode bands may be, in microseconds: 0 where they are exact. */
+export const edgesWithinUs = ({ traits: { modeSelect } }: Pick<Unit, 'traits'>): number =>
+  modeSelect.by === 'bands' ? (modeSelect.withinUs ?? 0) : 0;
 
 const rising = (us: readonly (number | undefined)[]): number[] =>
   [...new Set(us.filter((x) => x !== undefined))].toSorted((a, b) => a - b);

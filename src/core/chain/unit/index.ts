@@ -10,7 +10,7 @@ import { compileStabilize, type Target } from './stabilize';
 
 export { beliefMatrix } from './sensor';
 export * from './laws';
-export { orderEdgesUs } from './edges';
+export { edgesWithinUs, orderEdgesUs } from './edges';
 export { NO_SLOT } from './modes';
 export { isSteadied, PORT_MAX_US } from './ports';
 export { axisWeights, MIXED_AXES, mixedFunction } from './functions';

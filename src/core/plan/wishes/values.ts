@@ -1,4 +1,11 @@
-import { CENTRE_US, HALF_TRAVEL_US, gainOf, pulseUs, shapeOutput } from '../../chain';
+import {
+  CENTRE_US,
+  HALF_TRAVEL_US,
+  edgesWithinUs,
+  gainOf,
+  pulseUs,
+  shapeOutput,
+} from '../../chain';
 import type { GainLaw, Setup, UnitTraits } from '../../setup';
 
 /** A channel nobody has set anything for. */
@@ -40,9 +47,10 @@ export function valueInBand(
   fromUs: number,
   toUs: number,
 ): number | undefined {
+  const within = edgesWithinUs(setup.unit);
   const room = (raw: number) => {
     const us = pulseFor(setup, channel, raw);
-    return Math.min(us - fromUs, toUs - us);
+    return Math.min(us - fromUs, toUs - us) - within;
   };
   const [plain] = [-100, 0, 100].toSorted((a, b) => room(b) - room(a));
   if (room(plain!) >= ROOM_US || setup.transmitter.switchOnly.includes(channel))

@@ -39,7 +39,12 @@ export const ModeBandSchema = z.strictObject({
 
 export const ModeSelectSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('fixed') }),
-  z.strictObject({ by: z.literal('bands'), bands: z.array(ModeBandSchema).min(1).max(9) }),
+  z.strictObject({
+    by: z.literal('bands'),
+    bands: z.array(ModeBandSchema).min(1).max(9),
+    /** How far off its edges may be, microseconds, where they were read by hand; exact where nothing is said. */
+    withinUs: z.number().min(0).max(60).optional(),
+  }),
   z.strictObject({ by: z.literal('two-channels'), bands: z.array(ModeBandSchema).min(1).max(9) }),
   /** Slot 0 below centre, slot 1 within ±deadPct of it, slot 2 above. */
   z.strictObject({ by: z.literal('gain-sign'), deadPct: z.number().min(0).max(20) }),

@@ -1,6 +1,7 @@
 import {
   axisFunction,
   controlWords,
+  edgesWithinUs,
   modeWords,
   positionsOf,
   positionWord,
@@ -110,6 +111,11 @@ export class Facts {
         ),
       ].filter((c) => c <= transmitter.channels);
     });
+  }
+
+  /** How far off the edges of its mode bands may be, in microseconds. */
+  get edgesWithinUs(): number {
+    return edgesWithinUs(this.setup.unit);
   }
 
   /** Pulses of a channel (1-based) at which what it tells the unit changes. */

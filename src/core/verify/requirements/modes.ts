@@ -46,7 +46,12 @@ export const modesAsChosen: Requirement = {
 };
 
 /** Where a pulse stands among the bands of its channel: how much room it has, and whether another scale moves it out. */
-function roomOf({ setup }: Facts, carries: 'mode' | 'mode2', slot: number, us: number) {
+function roomOf(
+  { setup, edgesWithinUs: within }: Facts,
+  carries: 'mode' | 'mode2',
+  slot: number,
+  us: number,
+) {
   const select = setup.unit.traits.modeSelect;
   const bands = 'bands' in select ? select.bands : [];
   const edgesOf = (b: (typeof bands)[number]) =>
@@ -60,9 +65,11 @@ function roomOf({ setup }: Facts, carries: 'mode' | 'mode2', slot: number, us: n
     (scale) => !inBand(pulse.centreUs + ((us - pulse.centreUs) * scale) / pulse.usAt100),
   );
   const own = bands.find((b) => b.slot === slot);
+  const keeps = (clear: number) => inBand(us - clear - within) && inBand(us + clear + within);
   return {
-    click: !inBand(us - CLICK_US) || !inBand(us + CLICK_US),
-    drift: !inBand(us - DRIFT_US) || !inBand(us + DRIFT_US),
+    click: !keeps(CLICK_US),
+    drift: !keeps(DRIFT_US),
+    within,
     scaled,
     roomUs: own ? Math.max(0, Math.min(us - edgesOf(own)[0], edgesOf(own)[1] - us)) : undefined,
   };
@@ -75,7 +82,7 @@ const standsStill = (now: Moment, channel: number): boolean =>
 export const modeMargins: Requirement = {
   id: 'mode-margins',
   title: 'Mode values keep clear of band edges',
-  must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, nor outside it on a transmitter with another pulse scale; none on a recovery channel near its threshold, nor on a gain channel near the edge of its middle.`,
+  must: `No pulse on a mode channel that stands still lies within ${CLICK_US} µs of the edge of its band, or of where an edge that was read by hand may be, nor outside it on a transmitter with another pulse scale; none on a recovery channel near its threshold, nor on a gain channel near the edge of its middle.`,
   from: 'The unit’s mode bands.',
   leavesOut: 'Pulses that a knob sweeps through a band.',
   applies: (setup) =>
@@ -129,13 +136,13 @@ function bandClaim(facts: Facts, carries: 'mode' | 'mode2', channel: number): Cl
       return click ? -2 : drift || scaled !== undefined ? -1 : 1;
     },
     says({ now }) {
-      const { click, scaled, roomUs } = room(now);
+      const { click, scaled, roomUs, within } = room(now);
       const where =
         roomUs === undefined
           ? 'in no band at all'
-          : `${roomUs.toFixed(0)} µs from the edge of ${facts.mode(now.frame.mode)}`;
+          : `${roomUs.toFixed(0)} µs from the edge of ${facts.mode(now.frame.mode)}${within > 0 ? `, which is known to ±${within} µs` : ''}`;
       const other =
-        scaled !== undefined && (roomUs ?? 0) > DRIFT_US
+        scaled !== undefined && (roomUs ?? 0) > DRIFT_US + within
           ? `; where 100 % is ${scaled} µs it is another mode`
           : '';
       return {
