@@ -117,13 +117,18 @@ class Unknown {
     return this.numbers.get(id);
   }
 
-  /** What an experiment shows of a unit. @param values of the facts it is about, in their order */
-  show(experiment: number, values: readonly number[]): Shown {
-    const key = `${experiment} ${values.join()}`;
+  /** What an experiment shows of a unit that is as described but for some facts. @param values of those, in their order */
+  show(experiment: number, facts: readonly number[], values: readonly number[]): Shown {
+    const all = [...this.base];
+    facts.forEach((facet, k) => (all[facet] = values[k]!));
+    return this.whole(experiment, all);
+  }
+
+  /** What it shows of a unit. @param all the values of all facts */
+  whole(experiment: number, all: readonly number[]): Shown {
+    const key = `${experiment} ${all.join()}`;
     const known = this.shown.get(key);
     if (known) return known;
-    const all = [...this.base];
-    this.about[experiment]!.forEach((facet, k) => (all[facet] = values[k]!));
     const shown = this.unit(all).show(this.experiments[experiment]!);
     this.shown.set(key, shown);
     return shown;
@@ -219,6 +224,13 @@ function sharesOf(rows: readonly (readonly [what: unknown, share: number])[]): I
   return shares.values();
 }
 
+/** Facts that an experiment is about, as one group, and what it shows for each combination. */
+interface Together {
+  joint: Group;
+  others: Group[];
+  shown: (tuple: readonly number[]) => Shown;
+}
+
 /** The beliefs while asking: groups of facts that were tested together. */
 class Belief {
   groups: Group[];
@@ -226,6 +238,8 @@ class Belief {
   constructor(
     private readonly unknown: Unknown,
     setup: Setup,
+    /** Of each experiment, the facts it is about. */
+    private readonly about: readonly (readonly number[])[],
   ) {
     this.groups = unknown.facets.map((f, i) => {
       const trust = TRUSTED[groundOf(setup.unit, f.of)];
@@ -240,21 +254,25 @@ class Belief {
     });
   }
 
-  /** The facts of an experiment weighed together; undefined where they are too many yet. */
-  private together(experiment: number): { joint: Group; others: Group[] } | undefined {
-    const about = this.unknown.about[experiment]!;
-    const of = this.groups.filter((g) => g.facets.some((f) => about.includes(f)));
-    if (of.length === 0 || sizeOf(of) > MOST_TUPLES) return undefined;
-    return { joint: joined(of), others: this.groups.filter((g) => !of.includes(g)) };
-  }
-
-  private shownBy(experiment: number, joint: Group): (tuple: readonly number[]) => Shown {
-    const places = this.unknown.about[experiment]!.map((f) => joint.facets.indexOf(f));
-    return (tuple) =>
-      this.unknown.show(
-        experiment,
-        places.map((k) => tuple[k]!),
-      );
+  /** The facts of an experiment weighed together; those it was first known to be about where they are too many, or none. */
+  private together(experiment: number): Together | undefined {
+    for (const about of [this.about[experiment]!, this.unknown.about[experiment]!]) {
+      const of = this.groups.filter((g) => g.facets.some((f) => about.includes(f)));
+      if (of.length === 0 || sizeOf(of) > MOST_TUPLES) continue;
+      const joint = joined(of);
+      const places = about.map((f) => joint.facets.indexOf(f));
+      return {
+        joint,
+        others: this.groups.filter((g) => !of.includes(g)),
+        shown: (tuple) =>
+          this.unknown.show(
+            experiment,
+            about,
+            places.map((k) => tuple[k]!),
+          ),
+      };
+    }
+    return undefined;
   }
 
   /**
@@ -265,7 +283,7 @@ class Belief {
   tells(experiment: number, by: 'weights' | 'likes', exact: boolean): number {
     const found = this.together(experiment);
     if (!found) return 0;
-    const shown = this.shownBy(experiment, found.joint);
+    const { shown } = found;
     const shares = new Map<Seen, number>();
     let doubt = 0;
     for (const [tuple, weight] of exact ? everyOf(found.joint, by) : someOf(found.joint, by)) {
@@ -282,8 +300,7 @@ class Belief {
   aboutOf(experiment: number): { facet: number; bits: number }[] {
     const found = this.together(experiment);
     if (!found) return [];
-    const { joint } = found;
-    const shown = this.shownBy(experiment, joint);
+    const { joint, shown } = found;
     const rows = someOf(joint, 'weights');
     const seen = entropy(sharesOf(rows.map(([t, share]) => [shown(t)[0], share])));
     return joint.facets
@@ -300,8 +317,8 @@ class Belief {
   confirms(experiment: number): boolean {
     const found = this.together(experiment);
     if (!found) return true;
-    const shown = this.shownBy(experiment, found.joint);
-    const fitting = found.joint.tuples.filter((_, i) => found.joint.likes[i]! > AGAINST);
+    const { joint, shown } = found;
+    const fitting = joint.tuples.filter((_, i) => joint.likes[i]! > AGAINST);
     return fitting.every((t) => shown(t)[0] === shown(fitting[0]!)[0]);
   }
 
@@ -314,7 +331,7 @@ class Belief {
     if (answer === 'unsure') return;
     const found = this.together(experiment);
     if (!found) return;
-    const shown = this.shownBy(experiment, found.joint);
+    const { shown } = found;
     const after = weighed(found.joint, (t) => {
       const may = shown(t);
       const at = may.indexOf(answer);
@@ -325,13 +342,25 @@ class Belief {
 
   /** Whether the likeliest unit shows an answer. */
   agrees(experiment: number, answer: Answer): boolean {
-    if (answer === 'unsure') return true;
-    return this.unknown
-      .show(
-        experiment,
-        this.unknown.about[experiment]!.map((f) => this.likeliest(f)),
-      )
-      .includes(answer);
+    return (
+      answer === 'unsure' || this.unknown.whole(experiment, this.likeliestUnit()).includes(answer)
+    );
+  }
+
+  /** Facts an experiment is about after all, with the unit as it seems to be: beside those it is known to be about. */
+  missing(experiment: number): number[] {
+    const unit = this.likeliestUnit();
+    const [seen] = this.unknown.whole(experiment, unit);
+    return this.unknown.facets.flatMap(({ values }, i) =>
+      !this.about[experiment]!.includes(i) &&
+      values.some((_, v) => this.unknown.whole(experiment, unit.with(i, v))[0] !== seen)
+        ? [i]
+        : [],
+    );
+  }
+
+  private likeliestUnit(): number[] {
+    return this.unknown.facets.map((_, i) => this.likeliest(i));
   }
 
   private likeliest(facet: number): number {
@@ -359,6 +388,39 @@ class Belief {
   }
 }
 
+/** After so many looks at what an experiment is about, it is left at that. */
+const MOST_LOOKS = 4;
+
+/**
+ * What is believed after some answers. An experiment may be about a fact that no example has shown it to be about: that
+ * is found with the unit as it seems to be, and everything is weighed again.
+ */
+function believed(
+  unknown: Unknown,
+  setup: Setup,
+  heard: readonly { number: number; answer: Answer }[],
+  about: readonly (readonly number[])[] = unknown.about,
+  looks = 0,
+): { belief: Belief; about: readonly (readonly number[])[] } {
+  const belief = new Belief(unknown, setup, about);
+  for (const { number, answer } of heard) belief.hear(number, answer);
+  const more = new Map(
+    [...new Set(heard.map(({ number }) => number))].flatMap((number) => {
+      const missing = belief.missing(number);
+      return missing.length > 0 ? [[number, missing] as const] : [];
+    }),
+  );
+  return more.size === 0 || looks === MOST_LOOKS
+    ? { belief, about }
+    : believed(
+        unknown,
+        setup,
+        heard,
+        about.map((facts, e) => [...facts, ...(more.get(e) ?? [])].toSorted((a, b) => a - b)),
+        looks + 1,
+      );
+}
+
 /**
  * What is known of the unit after some answers, and what to try next: what tells most a second. The same answers always
  * give the same result.
@@ -367,16 +429,15 @@ class Belief {
  */
 export function asking(setup: Setup, told: readonly Told[], first?: string): Asking {
   const unknown = unknownOf(setup);
-  const belief = new Belief(unknown, setup);
   const heard = told.flatMap(({ experiment, answer }, at) => {
     const number = unknown.numberOf(experiment);
     return number === undefined ? [] : [{ number, answer, at }];
   });
-  for (const { number, answer } of heard) belief.hear(number, answer);
+  const { belief, about } = believed(unknown, setup, heard);
 
   /** Facts that something was asked about. */
   const heardOf = new Set(
-    heard.flatMap(({ number, answer }) => (answer === 'unsure' ? [] : unknown.about[number]!)),
+    heard.flatMap(({ number, answer }) => (answer === 'unsure' ? [] : about[number]!)),
   );
   const doubted = heard.filter(({ number, answer }) => !belief.agrees(number, answer));
   /** Answers to the same experiment that fit. */
@@ -407,8 +468,8 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   /** What says most a second about the fact that is asked first. */
   const [wished] = unknown.experiments
     .flatMap((e, number) => {
-      const about = first === undefined ? [] : belief.aboutOf(number);
-      return about.flatMap(({ facet, bits }) =>
+      const says = first === undefined ? [] : belief.aboutOf(number);
+      return says.flatMap(({ facet, bits }) =>
         unknown.facets[facet]!.id === first ? [{ number, worth: bits / e.seconds }] : [],
       );
     })
@@ -436,7 +497,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
     facts: unknown.facets.map((facet, i): KnownFact => {
       const keys = (least: number) => belief.valuesOf(i, least).map((v) => facet.values[v]!.key);
       const values = keys(RULED_OUT);
-      const untold = !unknown.about.some((of) => of.includes(i));
+      const untold = !about.some((of) => of.includes(i));
       const by = untold
         ? 'untold'
         : values.length === 1 && heardOf.has(i)

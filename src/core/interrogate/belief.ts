@@ -11,7 +11,7 @@ export interface Group {
 }
 
 /** A combination that agrees less than this with what was seen, against the best, is dropped. */
-const LEAST = 1e-7;
+const LEAST = 1e-5;
 /** Combinations that are weighed together at most. */
 export const MOST_TUPLES = 4000;
 
