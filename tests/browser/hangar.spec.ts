@@ -21,6 +21,11 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await expect(page.getByLabel('Colour in rate damping')).toHaveValue('red');
   await expect(page.getByLabel('twitches at power-up')).toHaveValue('2');
 
+  // Side by side with the one it was copied from.
+  const differ = page.getByRole('region', { name: 'Where they differ' });
+  await expect(differ.getByRole('row', { name: /^twitches at power up/ })).toContainText('2');
+  await expect(differ.getByRole('row', { name: /rate · colour/ })).toContainText('red');
+
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('heading', { name: 'The unit: off' })).toBeVisible();
   await page.keyboard.press('7');
@@ -45,6 +50,15 @@ test('a unit is copied, described otherwise, tried on the bench, and fitted to a
   await expect(page.getByText('its light: dark')).toBeVisible();
   await page.goto(`/models/${id}/plan`);
   await expect(page.getByRole('button', { name: 'Move gain to another channel' })).toHaveCount(0);
+});
+
+test('a unit is asked without a model, with servos on the table', async ({ page }) => {
+  await page.goto('/hangar');
+  await page.getByRole('link', { name: 'Menu receiver with numbered modes' }).click();
+  await page.getByRole('button', { name: 'Ask it on the table' }).click();
+  await expect(page).toHaveURL(/\/models\/\w+\/ask$/);
+  await expect(page.getByText('Experiment 1', { exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: /, on the table/ }).first()).toBeVisible();
 });
 
 test('what cannot be is refused at its field, in the hangar too', async ({ page }) => {

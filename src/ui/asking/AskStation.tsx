@@ -100,7 +100,6 @@ export function AskStation() {
             </button>
           </p>
         )}
-        <Edges />
       </div>
       <Section title="What is known" className="card self-start">
         <KnownTable facts={facts} asked={told.length > 0} />
@@ -110,6 +109,9 @@ export function AskStation() {
           </button>
         )}
       </Section>
+      <div className="min-w-0">
+        <Edges />
+      </div>
     </div>
   );
 }

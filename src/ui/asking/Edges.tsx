@@ -83,7 +83,7 @@ export function Edges() {
                   <span className="sr-only">{name}, </span>
                   {way}
                   <input
-                    className="field num block w-24"
+                    className="field num mt-1 block w-24"
                     inputMode="decimal"
                     value={(typed[i] ?? NONE)[at as 0 | 1]}
                     onChange={(e) => put(i, at as 0 | 1, e.target.value)}
@@ -134,52 +134,36 @@ function Bands({
   const select = setup.unit.traits.modeSelect;
   if (select.by !== 'bands') return null;
   const [low, high] = [select.bands[0]!.fromUs, select.bands.at(-1)!.toUs];
-  const at = (us: number) => (100 * (us - low)) / (high - low);
+  const share = (us: number) => `${(100 * us) / (high - low)}%`;
+  const edges = select.bands.slice(1).map((band, i) => good[i] ?? { us: band.fromUs });
   return (
-    <svg
-      viewBox="0 0 100 13"
-      className="mt-3 w-full"
-      role="img"
-      aria-label="Bands of the mode channel"
-    >
-      {select.bands.map((band, i) => {
-        const from = i === 0 ? low : (good[i - 1]?.us ?? band.fromUs);
-        const to = good[i]?.us ?? band.toUs;
-        return (
-          <g key={band.fromUs}>
-            <rect
-              x={at(from)}
-              y={0.3}
-              width={Math.max(0, at(to) - at(from))}
-              height={6}
-              fill="var(--paper)"
-              stroke="currentColor"
-              strokeWidth={0.2}
-            />
-            <text
-              x={at((from + to) / 2)}
-              y={4}
-              textAnchor="middle"
-              fontSize={2.2}
-              fill="currentColor"
+    <div className="mt-3 text-center text-sm" role="img" aria-label="Bands of the mode channel">
+      <div className="flex">
+        {select.bands.map((band, i) => {
+          const [from, to] = [edges[i - 1]?.us ?? low, edges[i]?.us ?? high];
+          return (
+            <span
+              key={band.fromUs}
+              className="overflow-hidden border bg-(--paper) py-1 text-ellipsis whitespace-nowrap"
+              style={{ width: share(to - from) }}
             >
               {modeWords(setup.unit, setup.unit.settings.slots[band.slot] ?? 'off')}
-            </text>
-            {i > 0 && (
-              <text
-                x={at(from)}
-                y={10}
-                textAnchor="middle"
-                fontSize={2.2}
-                fill="currentColor"
-                className="font-num"
-              >
-                {good[i - 1] ? `${good[i - 1]!.us} ± ${good[i - 1]!.withinUs}` : from}
-              </text>
-            )}
-          </g>
-        );
-      })}
-    </svg>
+            </span>
+          );
+        })}
+      </div>
+      <div className="font-num relative h-6">
+        {edges.map((edge, i) => (
+          <span
+            key={i}
+            className="absolute -translate-x-1/2 whitespace-nowrap"
+            style={{ left: share(edge.us - low) }}
+          >
+            {edge.us}
+            {'withinUs' in edge && ` ± ${edge.withinUs}`}
+          </span>
+        ))}
+      </div>
+    </div>
   );
 }

@@ -13,6 +13,8 @@ import { RigProvider } from '../live/rigStore';
 import { TransmitterEditor } from '../transmitter/TransmitterEditor';
 import { UnitEditor } from '../unit/UnitEditor';
 import { UnitGuideCard } from '../unit/UnitGuideCard';
+import { AskOnTable } from './AskOnTable';
+import { Differences } from './Differences';
 import { partSaver, type SaveState } from './partSaver';
 import { previewFor } from './preview';
 import { Select } from '../parts/Select';
@@ -98,10 +100,13 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
               ` Copied from ${origin.name}; ${differs === 0 ? 'no difference yet' : `${differs} ${differs === 1 ? 'difference' : 'differences'}`}.`}
           </p>
         </div>
-        <button type="button" className="btn" onClick={() => void copy()}>
-          <Copy size={18} aria-hidden />
-          Copy it
-        </button>
+        <div className="flex flex-wrap gap-2">
+          {part.kind === 'unit' && <AskOnTable part={part} />}
+          <button type="button" className="btn" onClick={() => void copy()}>
+            <Copy size={18} aria-hidden />
+            Copy it
+          </button>
+        </div>
       </div>
       {state.problem && (
         <p role="alert" className="card border-stop text-stop mb-4">
@@ -162,6 +167,7 @@ export function PartEditor({ part: first, origins }: { part: HangarPart; origins
               ))}
             </Select>
           </label>
+          {origin && <Differences part={part} other={origin} />}
         </div>
       )}
       {view === 'try' &&
