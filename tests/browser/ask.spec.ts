@@ -60,6 +60,11 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
   const { unit } = await kept();
   expect(unit.traits.gainLaw).toBe('zero-to-full');
   expect(unit.grounds?.traits?.gainLaw).toBe('seen');
+  // It is in the logbook.
+  await expect(async () => {
+    const log = await (await page.request.get(`/api/models/${id}/log`)).text();
+    expect(log).toContain(`facts seen in ${told.length} experiments`);
+  }).toPass();
   // What no experiment shows is still only assumed.
   expect(unit.grounds?.traits?.gainLeadMissing).toBe('assumed');
   // Where the modes change is read by hand.

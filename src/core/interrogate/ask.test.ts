@@ -12,6 +12,7 @@ import {
   found,
   observerOf,
   possibleUnit,
+  recordOf,
   type Answer,
   type Asking,
   type Experiment,
@@ -156,25 +157,66 @@ describe('asking the unit', () => {
     }
   });
 
-  it.each<[string, (setup: Setup) => void]>([
-    ['that knows no yaw', (s) => (s.unit.traits.axes = ['roll', 'pitch'])],
-    ['whose gain is fixed', (s) => (s.unit.traits.gainLaw = 'fixed')],
+  const OTHERWISE: readonly [string, (setup: Setup) => void][] = [
     [
-      'whose left aileron is reversed',
-      (s) => (s.unit.settings.outputs[0]!.correctionReversed = true),
+      'that knows no yaw',
+      ({ unit }) => (unit.traits.axes = unit.traits.axes.filter((a) => a !== 'yaw')),
     ],
-  ])('a unit %s is not in the space: said so, or found to be another', (_, change) => {
-    const setup = nothingKnown(described('menu-receiver'));
-    const real = structuredClone(setup);
-    change(real);
-    const { told, end } = walk(setup, observerOf(real, PERFECT));
-    const like = possibleUnit(found(setup, end.facts));
-    const experiments = new Map(experimentsFor(setup).map((e) => [e.id, e]));
-    const fits = told.every(({ experiment, answer }) =>
-      like.show(experiments.get(experiment)!).includes(answer as never),
-    );
-    expect(end.outside !== undefined || fits).toBe(true);
-  });
+    ['whose gain is fixed', ({ unit }) => (unit.traits.gainLaw = 'fixed')],
+    [
+      'that corrects its first output the other way',
+      ({ unit }) => (unit.settings.outputs[0]!.correctionReversed = true),
+    ],
+    [
+      'that corrects its last output the other way',
+      ({ unit }) => (unit.settings.outputs.at(-1)!.correctionReversed = true),
+    ],
+    ['that answers four times as much', ({ unit }) => (unit.settings.sensitivity = 4)],
+    [
+      'that levels within a few degrees',
+      ({ unit }) => (unit.settings.angleLimitsDeg = { roll: 15, pitchUp: 10, pitchDown: 10 }),
+    ],
+    ['with hardly any gain in roll', ({ unit }) => (unit.settings.axes.roll.gainPct = 5)],
+    [
+      'with two plugs exchanged',
+      ({ unit: { settings } }) => {
+        const [one, other] = settings.outputs;
+        if (one && other) [one.carries, other.carries] = [other.carries, one.carries];
+      },
+    ],
+    [
+      'whose mode is on another channel',
+      ({ unit }) => {
+        for (const input of unit.settings.inputs) if (input.carries === 'mode') input.channel = 1;
+      },
+    ],
+    ['that lies upside down', ({ installation }) => (installation.mounting = 'nose-down')],
+  ];
+  const STRANGE = NAMES.flatMap((name) =>
+    OTHERWISE.map(([what, change]) => ({ name, what, change })),
+  );
+  it.each(share(STRANGE, 18))(
+    'a $name $what is not in the space: said so, or it shows nothing that one in it would not',
+    ({ name, change }) => {
+      const setup = nothingKnown(described(name));
+      const real = structuredClone(setup);
+      change(real);
+      const { told, end } = walk(setup, observerOf(real, PERFECT));
+      const like = possibleUnit(
+        withValues(
+          setup,
+          end.facts.flatMap(({ facet, values }) =>
+            facet.values.filter((v) => v.key === values[0] && v.key !== facet.now),
+          ),
+        ),
+      );
+      const experiments = new Map(experimentsFor(setup).map((e) => [e.id, e]));
+      const fits = told.every(({ experiment, answer }) =>
+        like.show(experiments.get(experiment)!).includes(answer as never),
+      );
+      expect(end.outside !== undefined || fits).toBe(true);
+    },
+  );
 
   it('says which fact each experiment can be about: units that differ in one alone are told apart, or never', () => {
     const setup = described('menu-receiver');
@@ -227,7 +269,12 @@ describe('asking the unit', () => {
         .find((f) => f.id === 'gain-law')!
         .values.find((v) => v.key === 'zero-to-full')!,
     ]);
-    const { end } = walk(setup, observerOf(real, PERFECT));
+    const { told, end } = walk(setup, observerOf(real, PERFECT));
+    const line = recordOf(end.facts, told);
+    expect(line.title).toBe(
+      `Asked the unit: ${end.facts.filter((f) => f.by === 'seen').length} facts seen in ${told.length} experiments`,
+    );
+    expect(line.seen).toContain('its gain rises from 0 to +100; ');
     const next = found(setup, end.facts);
     expect(next.unit.traits.gainLaw).toBe('zero-to-full');
     expect(groundOf(next.unit, ['traits', 'gainLaw'])).toBe('seen');

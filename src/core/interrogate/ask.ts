@@ -55,8 +55,11 @@ export interface Asking {
   facts: readonly KnownFact[];
   /** Answers that do not fit what else was seen, by their place in the list. */
   doubted: readonly number[];
-  /** It behaves like no unit that is described here: the answer that was given twice and fits none. */
-  outside: number | undefined;
+  /**
+   * It behaves like no unit that is described here: the answer that was given twice and fits none, and what the unit
+   * most like it would have shown.
+   */
+  outside: { at: number; nearest: Seen } | undefined;
   /** So much was asked that the rest is left to be described by hand. */
   tired: boolean;
   /** How much is not known yet, bits: with what no experiment tells apart. */
@@ -94,6 +97,8 @@ class Unknown {
   readonly about: readonly (readonly number[])[];
   private readonly units = new Map<string, Possible>();
   private readonly shown = new Map<string, Shown>();
+  /** The same for the facts an experiment is about, by what their values count together. */
+  private readonly tables = new Map<string, Map<number, Shown>>();
   private readonly put: (setup: Setup) => Possible;
   private readonly base: readonly number[];
   private readonly numbers: ReadonlyMap<string, number>;
@@ -117,11 +122,30 @@ class Unknown {
     return this.numbers.get(id);
   }
 
-  /** What an experiment shows of a unit that is as described but for some facts. @param values of those, in their order */
-  show(experiment: number, facts: readonly number[], values: readonly number[]): Shown {
-    const all = [...this.base];
-    facts.forEach((facet, k) => (all[facet] = values[k]!));
-    return this.whole(experiment, all);
+  /**
+   * What an experiment shows of units that are as described but for some facts.
+   * @param places where the values of those facts stand in a tuple, in their order
+   */
+  showing(
+    experiment: number,
+    facts: readonly number[],
+    places: readonly number[],
+  ): (tuple: readonly number[]) => Shown {
+    const key = `${experiment} ${facts.join()}`;
+    const table = this.tables.get(key) ?? new Map<number, Shown>();
+    this.tables.set(key, table);
+    const sizes = facts.map((facet) => this.facets[facet]!.values.length);
+    return (tuple) => {
+      let at = 0;
+      for (let k = 0; k < places.length; k++) at = at * sizes[k]! + tuple[places[k]!]!;
+      const known = table.get(at);
+      if (known) return known;
+      const all = [...this.base];
+      facts.forEach((facet, k) => (all[facet] = tuple[places[k]!]!));
+      const shown = this.whole(experiment, all);
+      table.set(at, shown);
+      return shown;
+    };
   }
 
   /** What it shows of a unit. @param all the values of all facts */
@@ -234,6 +258,7 @@ interface Together {
 /** The beliefs while asking: groups of facts that were tested together. */
 class Belief {
   groups: Group[];
+  private readonly joints = new Map<string, Group>();
 
   constructor(
     private readonly unknown: Unknown,
@@ -259,20 +284,23 @@ class Belief {
     for (const about of [this.about[experiment]!, this.unknown.about[experiment]!]) {
       const of = this.groups.filter((g) => g.facets.some((f) => about.includes(f)));
       if (of.length === 0 || sizeOf(of) > MOST_TUPLES) continue;
-      const joint = joined(of);
+      const joint = this.jointOf(of);
       const places = about.map((f) => joint.facets.indexOf(f));
       return {
         joint,
         others: this.groups.filter((g) => !of.includes(g)),
-        shown: (tuple) =>
-          this.unknown.show(
-            experiment,
-            about,
-            places.map((k) => tuple[k]!),
-          ),
+        shown: this.unknown.showing(experiment, about, places),
       };
     }
     return undefined;
+  }
+
+  /** Groups as one; the same ones for many experiments, until something is heard. */
+  private jointOf(of: readonly Group[]): Group {
+    const key = of.map((g) => this.groups.indexOf(g)).join();
+    const joint = this.joints.get(key) ?? joined(of);
+    this.joints.set(key, joint);
+    return joint;
   }
 
   /**
@@ -338,6 +366,7 @@ class Belief {
       return at < 0 ? WRONG : chance(may, at);
     });
     this.groups = [...found.others, ...parted(after)];
+    this.joints.clear();
   }
 
   /** Whether the likeliest unit shows an answer. */
@@ -345,6 +374,11 @@ class Belief {
     return (
       answer === 'unsure' || this.unknown.whole(experiment, this.likeliestUnit()).includes(answer)
     );
+  }
+
+  /** What the likeliest unit shows. */
+  expects(experiment: number): Seen {
+    return this.unknown.whole(experiment, this.likeliestUnit())[0];
   }
 
   /** Facts an experiment is about after all, with the unit as it seems to be: beside those it is known to be about. */
@@ -508,7 +542,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
       return { facet, values, agreeing: keys(AGAINST), by };
     }),
     doubted: doubted.map(({ at }) => at),
-    outside: twice?.at,
+    outside: twice && { at: twice.at, nearest: belief.expects(twice.number) },
     tired,
     openBits: belief.openBits(),
   };

@@ -11,6 +11,7 @@ export type { Act, Answer, Experiment, Seen, Shown } from './experiment';
 export { experimentsFor } from './experiments';
 export { found } from './found';
 export { observerOf, type Eyes } from './observer';
+export { recordOf } from './record';
 export { settling, type Settling, type Undecided } from './settles';
 export { possibleUnit, type Possible } from './show';
 export { experimentWords, type InWords } from './words';

@@ -3,9 +3,12 @@
 import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import {
+  experimentsFor,
   experimentWords,
   found,
+  recordOf,
   type Answer,
+  type Asking,
   type KnownFact,
   type NextExperiment,
   type Told,
@@ -14,6 +17,8 @@ import { difference } from '@/core/patch';
 import { facetsOf, openFacets, type Facet } from '@/core/possible';
 import type { Setup } from '@/core/setup';
 import { useKeys } from '../open/keys';
+import { reasonsOf, send } from '../open/send';
+import { toast } from '../parts/toast';
 import { usePut } from '../live/usePut';
 import { useModel } from '../open/modelStore';
 import { useDraft } from '../open/useDraft';
@@ -57,7 +62,12 @@ export function AskStation() {
   const patch = difference(setup, after);
   const seen = facts.filter((f) => f.by === 'seen').length;
   const write = () => {
-    edit(patch, `${seen} facts about the unit, as seen on it`);
+    const refused = edit(patch, `${seen} facts about the unit, as seen on it`);
+    if (refused.length > 0) return;
+    const line = { kind: 'note', at: new Date().toISOString(), ...recordOf(facts, told) };
+    void send('POST', `/api/models/${id}/log`, line).then((reply) => {
+      if (!reply.ok) toast.error(`Not in the logbook: ${reasonsOf(reply.problems)}`);
+    });
   };
   return (
     <div className="grid gap-4 @4xl:grid-cols-[1fr_24rem]">
@@ -130,6 +140,46 @@ function whyThis({ again, confirms, about }: NextExperiment, facets: readonly Fa
   return titles.length > 0 ? `It says most about: ${titles.join(', ')}.` : '';
 }
 
+/** What was seen twice and fits no unit, beside what the most similar one would have shown. */
+function Misfit({
+  setup,
+  told,
+  outside: { at, nearest },
+}: {
+  setup: Setup;
+  told: readonly Told[];
+  outside: NonNullable<Asking['outside']>;
+}) {
+  const experiment = useMemo(
+    () => experimentsFor(setup).find((e) => e.id === told[at]?.experiment),
+    [setup, told, at],
+  );
+  const words = experiment && experimentWords(setup, experiment);
+  const said = (answer: Answer | undefined) => words?.answers.find(([a]) => a === answer)?.[1];
+  return (
+    <>
+      <p>It did the same thing twice that no unit described here would do.</p>
+      {words && (
+        <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3">
+          <dt className="text-soft">Experiment {at + 1}</dt>
+          <dd>
+            {words.does.slice(-2).join(' ')} {words.watch}
+          </dd>
+          <dt className="text-soft">You saw</dt>
+          <dd>{said(told[at]?.answer)}</dd>
+          <dt className="text-soft">The most similar unit</dt>
+          <dd>{said(nearest)}</dd>
+        </dl>
+      )}
+      <p className="mt-2">
+        Check that the transmitter sends what {setup.name} was planned with and that every plug is
+        where the plan has it. If so, describe the unit by hand at <em>Unit</em>: start from what is
+        listed as known.
+      </p>
+    </>
+  );
+}
+
 /** Nothing is left to ask: what does not fit, and what to do. */
 function Done({
   state,
@@ -155,11 +205,7 @@ function Done({
               : `${told.length} experiments. What they cannot tell apart is listed.`}
         </p>
       ) : (
-        <p>
-          It did the same thing twice that no unit described here would do (answer {outside + 1}).
-          Check that the transmitter sends what {setup.name} was planned with and that every plug is
-          where the plan has it. If so, describe the unit by hand at <em>Unit</em>.
-        </p>
+        <Misfit setup={setup} told={told} outside={outside} />
       )}
       {outside === undefined && doubted.length > 0 && (
         <p className="mt-2">
