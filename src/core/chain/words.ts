@@ -69,7 +69,7 @@ const COLOUR_WORDS: Readonly<Record<Light['colour'], string>> = {
 /** What a light shows in our words: "blue, 2 blinks". */
 export const plainLight = ({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>): string =>
   colour === 'none'
-    ? 'dark'
+    ? COLOUR_WORDS.none
     : `${COLOUR_WORDS[colour]}${blinks > 0 ? `, ${blinks} blink${blinks > 1 ? 's' : ''}` : ''}`;
 
 /** What the light shows in a mode, in the leaflet’s words first. */

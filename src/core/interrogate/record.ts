@@ -13,7 +13,7 @@ export function recordOf(
     ({ facet, values }) => facet.values.find((v) => v.key === values[0])!.words,
   );
   const unsure = told.filter(({ answer }) => answer === 'unsure').length;
-  const all = [...words, ...(unsure > 0 ? [`${unsure} could not be told`] : [])].join('; ');
+  const all = [...words, ...(unsure > 0 ? [`${unsure} not seen clearly`] : [])].join('; ');
   return {
     title: `Asked the unit: ${seen.length} ${seen.length === 1 ? 'fact' : 'facts'} seen in ${told.length} experiments`,
     seen: all.length > MOST ? `${all.slice(0, MOST)} …` : all,
