@@ -1,119 +1,244 @@
-import { randomOf } from '../dice';
+import { groundOf, type Setup } from '../setup';
+import {
+  aloneGroup,
+  entropy,
+  everyOf,
+  joined,
+  MOST_TUPLES,
+  parted,
+  sizeOf,
+  someOf,
+  weighed,
+  type Group,
+} from './group';
+import type { Answer, Seen, Shown } from './experiment';
+import type { Unknown } from './unknown';
 
-/** What is believed of some facets together: how likely each combination of their values is. */
-export interface Group {
-  facets: readonly number[];
-  /** Positions of values, in the order of the facets. */
-  tuples: readonly (readonly number[])[];
-  weights: readonly number[];
-  /** How well each agrees with what was seen, the best 1: without what is usual. */
-  likes: readonly number[];
+/** How often an answer is wrong. Planning figure. */
+export const WRONG = 0.02;
+/** How likely a description is right where a leaflet says it, and where it was seen. Planning figures. */
+const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
+/** An answer that says less of a fact than this is not about it, bits. */
+const ABOUT = 0.05;
+/** A value that agrees less than this, against the best, has an answer against it. */
+export const AGAINST = 0.2;
+/** Of an answer that may be seen either way, how likely the first is. Planning figure. */
+const LIKELY = 0.65;
+
+/** How likely one of several things is seen, where a unit moves so little that any of them may be. */
+const chance = (may: Shown, at: number): number =>
+  may.length === 1 ? 1 : at === 0 ? LIKELY : (1 - LIKELY) / (may.length - 1);
+
+/** What each of several things has of the whole, in the order they come. */
+function sharesOf(rows: readonly (readonly [what: unknown, share: number])[]): Iterable<number> {
+  const shares = new Map<unknown, number>();
+  for (const [what, share] of rows) shares.set(what, (shares.get(what) ?? 0) + share);
+  return shares.values();
 }
 
-/** A combination that agrees less than this with what was seen, against the best, is dropped. */
-const LEAST = 1e-5;
-/** Combinations that are weighed together at most. */
-export const MOST_TUPLES = 4000;
-
-/** Combinations looked at for a guess. */
-const SOME = 96;
-
-/** One facet by itself. @param weights of its values, any scale */
-export const aloneGroup = (facet: number, weights: readonly number[]): Group =>
-  normed({
-    facets: [facet],
-    tuples: weights.map((_, i) => [i]),
-    weights,
-    likes: weights.map(() => 1),
-  });
-
-/** Groups that know nothing of each other as one. */
-export function joined(groups: readonly Group[]): Group {
-  return groups.reduce((a, b) => ({
-    facets: [...a.facets, ...b.facets],
-    tuples: a.tuples.flatMap((s) => b.tuples.map((t) => [...s, ...t])),
-    weights: a.weights.flatMap((s) => b.weights.map((t) => s * t)),
-    likes: a.likes.flatMap((s) => b.likes.map((t) => s * t)),
-  }));
+/** Facts that an experiment is about, as one group, and what it shows for each combination. */
+interface Together {
+  joint: Group;
+  others: Group[];
+  shown: (tuple: readonly number[]) => Shown;
 }
 
-/** How many combinations they would be together. */
-export const sizeOf = (groups: readonly Group[]): number =>
-  groups.reduce((n, g) => n * g.tuples.length, 1);
+/** The beliefs while asking: groups of facts that were tested together. */
+export class Belief {
+  groups: Group[];
+  private readonly joints = new Map<string, Group>();
 
-/** Weighs a group anew. @param by how well each combination agrees with what was seen */
-export function weighed(group: Group, by: (tuple: readonly number[]) => number): Group {
-  const agrees = group.tuples.map(by);
-  return normed({
-    ...group,
-    weights: group.weights.map((w, i) => w * agrees[i]!),
-    likes: group.likes.map((l, i) => l * agrees[i]!),
-  });
+  constructor(
+    private readonly unknown: Unknown,
+    setup: Setup,
+    /** Of each experiment, the facts it is about. */
+    private readonly about: readonly (readonly number[])[],
+  ) {
+    this.groups = unknown.facets.map((f, i) => {
+      const trust = TRUSTED[groundOf(setup.unit, f.of)];
+      const usual = f.values.reduce((sum, v) => sum + v.usual, 0);
+      const described = f.values.some((v) => v.key === f.now) ? trust : 0;
+      return aloneGroup(
+        i,
+        f.values.map(
+          (v) => (1 - described) * (v.usual / usual) + (v.key === f.now ? described : 0),
+        ),
+      );
+    });
+  }
+
+  /** The facts of an experiment weighed together; those it was first known to be about where they are too many, or none. */
+  private together(experiment: number): Together | undefined {
+    for (const about of [this.about[experiment]!, this.unknown.about[experiment]!]) {
+      const of = this.groups.filter((g) => g.facets.some((f) => about.includes(f)));
+      if (of.length === 0 || sizeOf(of) > MOST_TUPLES) continue;
+      const joint = this.jointOf(of);
+      const places = about.map((f) => joint.facets.indexOf(f));
+      return {
+        joint,
+        others: this.groups.filter((g) => !of.includes(g)),
+        shown: this.unknown.showing(experiment, about, places),
+      };
+    }
+    return undefined;
+  }
+
+  /** Groups as one; the same ones for many experiments, until something is heard. */
+  private jointOf(of: readonly Group[]): Group {
+    const key = of.map((g) => this.groups.indexOf(g)).join();
+    const joint = this.joints.get(key) ?? joined(of);
+    this.joints.set(key, joint);
+    return joint;
+  }
+
+  /**
+   * Bits that the answer to an experiment is expected to bring.
+   * @param by with what is usual, or by what was seen alone
+   * @param exact not guessed from some of the units that are possible
+   */
+  tells(experiment: number, by: 'weights' | 'likes', exact: boolean): number {
+    const found = this.together(experiment);
+    if (!found) return 0;
+    const { shown } = found;
+    const shares = new Map<Seen, number>();
+    let doubt = 0;
+    for (const [tuple, weight] of exact ? everyOf(found.joint, by) : someOf(found.joint, by)) {
+      const may = shown(tuple);
+      may.forEach((seen, at) =>
+        shares.set(seen, (shares.get(seen) ?? 0) + weight * chance(may, at)),
+      );
+      doubt += weight * entropy(may.map((_, at) => chance(may, at)));
+    }
+    return entropy(shares.values()) - doubt;
+  }
+
+  /** What an answer to an experiment is expected to say of each fact it can be about, bits; the most first. */
+  aboutOf(experiment: number): { facet: number; bits: number }[] {
+    const found = this.together(experiment);
+    if (!found) return [];
+    const { joint, shown } = found;
+    const rows = someOf(joint, 'weights');
+    const seen = entropy(sharesOf(rows.map(([t, share]) => [shown(t)[0], share])));
+    return joint.facets
+      .map((facet, k) => {
+        const both = sharesOf(rows.map(([t, share]) => [`${t[k]} ${shown(t)[0]}`, share]));
+        const alone = sharesOf(rows.map(([t, share]) => [t[k]!, share]));
+        return { facet, bits: seen + entropy(alone) - entropy(both) };
+      })
+      .filter(({ bits }) => bits > ABOUT)
+      .toSorted((a, b) => b.bits - a.bits);
+  }
+
+  /** Whether units that fit every answer so far would all show the same. */
+  confirms(experiment: number): boolean {
+    const found = this.together(experiment);
+    if (!found) return true;
+    const { joint, shown } = found;
+    const fitting = joint.tuples.filter((_, i) => joint.likes[i]! > AGAINST);
+    return fitting.every((t) => shown(t)[0] === shown(fitting[0]!)[0]);
+  }
+
+  /** Bits of everything that is not known. */
+  openBits(): number {
+    return this.groups.reduce((sum, { weights }) => sum + entropy(weights), 0);
+  }
+
+  hear(experiment: number, answer: Answer): void {
+    if (answer === 'unsure') return;
+    const found = this.together(experiment);
+    if (!found) return;
+    const { shown } = found;
+    const after = weighed(found.joint, (t) => {
+      const may = shown(t);
+      const at = may.indexOf(answer);
+      return at < 0 ? WRONG : chance(may, at);
+    });
+    this.groups = [...found.others, ...parted(after)];
+    this.joints.clear();
+  }
+
+  /** Whether the likeliest unit shows an answer. */
+  agrees(experiment: number, answer: Answer): boolean {
+    return (
+      answer === 'unsure' || this.unknown.whole(experiment, this.likeliestUnit()).includes(answer)
+    );
+  }
+
+  /** What the likeliest unit shows. */
+  expects(experiment: number): Seen {
+    return this.unknown.whole(experiment, this.likeliestUnit())[0];
+  }
+
+  /** Facts an experiment is about after all, with the unit as it seems to be: beside those it is known to be about. */
+  missing(experiment: number): number[] {
+    const unit = this.likeliestUnit();
+    const [seen] = this.unknown.whole(experiment, unit);
+    return this.unknown.facets.flatMap(({ values }, i) =>
+      !this.about[experiment]!.includes(i) &&
+      values.some((_, v) => this.unknown.whole(experiment, unit.with(i, v))[0] !== seen)
+        ? [i]
+        : [],
+    );
+  }
+
+  private likeliestUnit(): number[] {
+    return this.unknown.facets.map((_, i) => this.likeliest(i));
+  }
+
+  private likeliest(facet: number): number {
+    const group = this.groups.find((g) => g.facets.includes(facet))!;
+    const top = group.weights.indexOf(Math.max(...group.weights));
+    return group.tuples[top]![group.facets.indexOf(facet)]!;
+  }
+
+  /**
+   * Values a fact may still have by what was seen, the likeliest first; what is usual rules nothing out.
+   * @param least how well a value must agree with what was seen, against the best
+   */
+  valuesOf(facet: number, least: number): number[] {
+    const group = this.groups.find((g) => g.facets.includes(facet))!;
+    const at = group.facets.indexOf(facet);
+    const likes = new Map<number, number>();
+    const shares = new Map<number, number>();
+    group.tuples.forEach((t, i) => {
+      likes.set(t[at]!, Math.max(likes.get(t[at]!) ?? 0, group.likes[i]!));
+      shares.set(t[at]!, (shares.get(t[at]!) ?? 0) + group.weights[i]!);
+    });
+    return [...shares]
+      .toSorted((a, b) => b[1] - a[1])
+      .flatMap(([v]) => (likes.get(v)! > least ? [v] : []));
+  }
 }
 
-function normed(group: Group): Group {
-  const best = Math.max(...group.likes);
-  const kept = group.likes.flatMap((l, i) => (l >= best * LEAST ? [i] : []));
-  const sum = kept.reduce((s, i) => s + group.weights[i]!, 0);
-  return {
-    facets: group.facets,
-    tuples: kept.map((i) => group.tuples[i]!),
-    weights: kept.map((i) => group.weights[i]! / sum),
-    likes: kept.map((i) => group.likes[i]! / best),
-  };
-}
+/** After so many looks at what an experiment is about, it is left at that. */
+const MOST_LOOKS = 4;
 
-/** A group taken apart again where a facet has one value left. */
-export function parted(group: Group): Group[] {
-  const fixed = group.facets.flatMap((_, k) =>
-    group.tuples.every((t) => t[k] === group.tuples[0]![k]) ? [k] : [],
+/**
+ * What is believed after some answers. An experiment may be about a fact that no example has shown it to be about: that
+ * is found with the unit as it seems to be, and everything is weighed again.
+ */
+export function believed(
+  unknown: Unknown,
+  setup: Setup,
+  heard: readonly { number: number; answer: Answer }[],
+  about: readonly (readonly number[])[] = unknown.about,
+  looks = 0,
+): { belief: Belief; about: readonly (readonly number[])[] } {
+  const belief = new Belief(unknown, setup, about);
+  for (const { number, answer } of heard) belief.hear(number, answer);
+  const more = new Map(
+    [...new Set(heard.map(({ number }) => number))].flatMap((number) => {
+      const missing = belief.missing(number);
+      return missing.length > 0 ? [[number, missing] as const] : [];
+    }),
   );
-  if (fixed.length === 0 || group.facets.length === 1) return [group];
-  const single = fixed.map((k): Group => ({
-    facets: [group.facets[k]!],
-    tuples: [[group.tuples[0]![k]!]],
-    weights: [1],
-    likes: [1],
-  }));
-  const open = group.facets.flatMap((_, k) => (fixed.includes(k) ? [] : [k]));
-  if (open.length === 0) return single;
-  return [
-    ...single,
-    {
-      facets: open.map((k) => group.facets[k]!),
-      tuples: group.tuples.map((t) => open.map((k) => t[k]!)),
-      weights: group.weights,
-      likes: group.likes,
-    },
-  ];
-}
-
-/** Bits of a distribution. */
-export const entropy = (shares: Iterable<number>): number => {
-  let bits = 0;
-  for (const p of shares) if (p > 0) bits -= p * Math.log2(p);
-  return bits;
-};
-
-type Measure = 'weights' | 'likes';
-type Weighed = readonly (readonly [tuple: readonly number[], share: number])[];
-
-/** Every combination with its share. */
-export function everyOf({ tuples, ...group }: Group, by: Measure): Weighed {
-  const sum = group[by].reduce((a, b) => a + b, 0);
-  return tuples.map((tuple, i) => [tuple, group[by][i]! / sum]);
-}
-
-/** Some of many combinations, the likelier the more often, always the same ones: enough for a guess. All of few. */
-export function someOf(group: Group, by: Measure): Weighed {
-  if (group.tuples.length <= SOME) return everyOf(group, by);
-  const random = randomOf(group.tuples.length);
-  const picks = Array.from({ length: SOME }, random).toSorted((a, b) => a - b);
-  const sum = group[by].reduce((a, b) => a + b, 0);
-  let at = 0;
-  let upTo = group[by][0]!;
-  return picks.map((pick) => {
-    while (upTo < pick * sum && at + 1 < group.tuples.length) upTo += group[by][++at]!;
-    return [group.tuples[at]!, 1 / SOME];
-  });
+  return more.size === 0 || looks === MOST_LOOKS
+    ? { belief, about }
+    : believed(
+        unknown,
+        setup,
+        heard,
+        about.map((facts, e) => [...facts, ...(more.get(e) ?? [])].toSorted((a, b) => a - b)),
+        looks + 1,
+      );
 }

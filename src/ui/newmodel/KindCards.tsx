@@ -3,6 +3,7 @@ import type { UseFormRegisterReturn } from 'react-hook-form';
 import { buildAirframe, usualAnswers } from '@/core/catalogue';
 import { AIRFRAME_KINDS, kindEntry } from '@/core/setup';
 import { Silhouette } from '../drawing/Silhouette';
+import { RadioCard } from './RadioCard';
 
 /** Drawings to start from, one chosen. */
 export function KindCards({ field }: { field: UseFormRegisterReturn<'kind'> }) {
@@ -15,19 +16,15 @@ export function KindCards({ field }: { field: UseFormRegisterReturn<'kind'> }) {
       <legend className="font-semibold">What is it?</legend>
       <div className="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-4">
         {drawings.map(({ id, airframe }) => (
-          <label
+          <RadioCard
             key={id}
-            className="has-checked:border-accent relative flex flex-col items-center gap-1 rounded-md border border-(--card-edge) p-2 text-center text-sm leading-tight has-checked:bg-(--paper) has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
+            field={field}
+            value={id}
+            className="flex-col items-center gap-1 text-center"
           >
-            <input
-              type="radio"
-              value={id}
-              className="absolute inset-0 h-full w-full cursor-pointer opacity-0"
-              {...field}
-            />
             <Silhouette airframe={airframe} className="h-16 w-full" />
             {kindEntry(id).title}
-          </label>
+          </RadioCard>
         ))}
       </div>
     </fieldset>

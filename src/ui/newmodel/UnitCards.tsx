@@ -1,6 +1,7 @@
 import type { UseFormRegisterReturn } from 'react-hook-form';
 import type { HangarPart } from '@/server/hangar';
 import { UnitPicture } from '../drawing/UnitPicture';
+import { RadioCard } from './RadioCard';
 
 /** Units by how they look and what they are, one chosen: for whoever has none of it in writing. */
 export function UnitCards({
@@ -15,16 +16,7 @@ export function UnitCards({
       <legend className="font-semibold">Which unit is most like yours?</legend>
       <div className="mt-1 grid gap-2 sm:grid-cols-2">
         {units.map(({ id, body, shipped }) => (
-          <label
-            key={id}
-            className="has-checked:border-accent relative flex gap-3 rounded-md border border-(--card-edge) p-2 text-sm leading-tight has-checked:bg-(--paper) has-focus-visible:outline-3 has-focus-visible:outline-(--focus)"
-          >
-            <input
-              type="radio"
-              value={id}
-              className="absolute inset-0 h-full w-full cursor-pointer opacity-0"
-              {...field}
-            />
+          <RadioCard key={id} field={field} value={id} className="gap-3">
             <UnitPicture unit={body} className="h-16 w-20 shrink-0" />
             <span>
               <strong>
@@ -33,7 +25,7 @@ export function UnitCards({
               </strong>
               <span className="text-soft mt-1 block">{body.description}</span>
             </span>
-          </label>
+          </RadioCard>
         ))}
       </div>
     </fieldset>
