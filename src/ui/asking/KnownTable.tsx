@@ -7,6 +7,9 @@ const BY_WORDS: Record<KnownFact['by'], string> = {
   untold: 'no experiment shows it',
 };
 
+/** One value fits every answer so far, but one answer alone makes nothing known. */
+const ONCE = 'one answer, to be confirmed';
+
 /** Each fact about the unit, what it may still be, and from where that is known. */
 export function KnownTable({ facts, asked }: { facts: readonly KnownFact[]; asked: boolean }) {
   return (
@@ -25,7 +28,8 @@ export function KnownTable({ facts, asked }: { facts: readonly KnownFact[]; aske
         </tr>
       </thead>
       <tbody className="divide-y divide-(--card-edge)">
-        {facts.map(({ facet, values, by }) => {
+        {facts.map(({ facet, values, agreeing, by }) => {
+          const once = by === 'open' && asked && agreeing.length === 1 && values.length > 1;
           const words = (key: string) => facet.values.find((v) => v.key === key)?.words ?? key;
           return (
             <tr key={facet.id} className="align-top">
@@ -35,12 +39,14 @@ export function KnownTable({ facts, asked }: { facts: readonly KnownFact[]; aske
               <td className="py-1.5 pr-2">
                 {by === 'untold'
                   ? (facet.values.find((v) => v.key === facet.now)?.words ?? 'as described')
-                  : by === 'open' && (!asked || values.length > 3)
-                    ? `one of ${values.length}`
-                    : values.map(words).join(', or ')}
+                  : once
+                    ? words(agreeing[0]!)
+                    : by === 'open' && (!asked || values.length > 3)
+                      ? `one of ${values.length}`
+                      : values.map(words).join(', or ')}
               </td>
               <td className={`py-1.5 ${by === 'seen' ? 'text-proven font-bold' : 'text-soft'}`}>
-                {BY_WORDS[by]}
+                {once ? ONCE : BY_WORDS[by]}
               </td>
             </tr>
           );
