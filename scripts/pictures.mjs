@@ -121,13 +121,9 @@ for (let i = 0; i < 18; i++) await moment.press('ArrowRight');
 await page.getByRole('heading', { name: 'Fly', exact: true }).evaluate((e) => e.scrollIntoView());
 await page.waitForTimeout(1500);
 await shot('fly');
-await open(`${loon}/fly`);
-await page.getByRole('button', { name: 'Fly the panic map' }).click();
-await page.getByText(/of 20 models it may be\. Press/).waitFor({ timeout: 120_000 });
-await page
-  .getByRole('heading', { name: 'Panic, from everywhere' })
-  .evaluate((e) => e.scrollIntoView());
-await shot('panic-map');
+await open(`${loon}/ask`);
+await page.getByText('Experiment 1', { exact: true }).waitFor({ timeout: 60_000 });
+await shot('ask');
 
 await page.setViewportSize({ width: 390, height: 844 });
 await open(`${loon}/preflight`);
