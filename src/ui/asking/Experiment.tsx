@@ -33,13 +33,12 @@ export function Experiment({
       <h2 id="experiment" className="mt-1 text-xl font-bold">
         {does.at(-1)}
       </h2>
-      <ul className="mt-1">
-        {does.slice(0, -1).map((line, i) => (
-          <li key={line}>
-            {i === 0 ? 'First' : 'Then'}: {line}
-          </li>
+      <p className="text-soft mt-1 text-sm">Before that:</p>
+      <ol className="list-decimal pl-5">
+        {does.slice(0, -1).map((line) => (
+          <li key={line}>{line}</li>
         ))}
-      </ul>
+      </ol>
       <p className="mt-3 font-semibold">{watch}</p>
       <div className="mt-2 grid gap-2 @md:grid-cols-2">
         {answers.map(([answer, said], i) => (
