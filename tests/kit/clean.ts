@@ -67,3 +67,10 @@ export function cleanSetup(seed: number): { name: string; setup: Setup } | undef
     setup: next.setup,
   };
 }
+
+/** Those of the first so many seeds that go together. */
+export const cleanCases = (seeds: number): { name: string; setup: Setup; seed: number }[] =>
+  Array.from({ length: seeds }, (_, seed) => seed).flatMap((seed) => {
+    const made = cleanSetup(seed);
+    return made ? [{ ...made, seed }] : [];
+  });

@@ -1,4 +1,4 @@
-import { lightWords, modeWords, pulseUs } from '../chain';
+import { lightWords, modeWords } from '../chain';
 import { isSwitched, type Mode, type Setup } from '../setup';
 import { coneOf } from '../verify';
 import { experimentsFor } from './experiments';
@@ -97,10 +97,6 @@ export function edgeRead({ upUs, downUs }: EdgeReading): { us: number; withinUs:
     : { us: Math.round((upUs + downUs) / 2), withinUs: Math.ceil(apart / 2 + HAND_US) };
 }
 
-/** What a channel monitor in percent reads, as a pulse. */
-export const monitorUs = ({ transmitter }: Setup, pct: number): number =>
-  pulseUs(transmitter.pulse, pct);
-
 /**
  * The Setup with the edges of its mode bands as they were read; its description says how exactly they are known.
  * @param read each edge from below; undefined where it was not read
@@ -123,7 +119,7 @@ export function withEdges(
     return `${falling.fromUs} and ${falling.toUs} µs: the band of ${modeWords(next.unit, next.unit.settings.slots[falling.slot] ?? 'off')} would be empty`;
   const known = read.flatMap((edge) => (edge ? [edge.withinUs] : []));
   // An edge that was not read is as exact as it was described.
-  select.withinUs = Math.max(select.withinUs ?? 0, ...known);
-  if (known.length === read.length) select.withinUs = Math.max(...known);
+  const before = known.length < read.length ? (select.withinUs ?? 0) : 0;
+  select.withinUs = Math.max(before, ...known);
   return next;
 }

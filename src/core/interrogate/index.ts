@@ -1,12 +1,5 @@
 export { asking, type Asking, type KnownFact, type NextExperiment, type Told } from './ask';
-export {
-  edgeRead,
-  edgesToRead,
-  monitorUs,
-  withEdges,
-  type EdgeReading,
-  type EdgesToRead,
-} from './edges';
+export { edgeRead, edgesToRead, withEdges, type EdgeReading, type EdgesToRead } from './edges';
 export type { Act, Answer, Experiment, Seen, Shown } from './experiment';
 export { experimentsFor } from './experiments';
 export { found } from './found';

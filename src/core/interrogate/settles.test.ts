@@ -1,19 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { cleanSetup } from '../../../tests/kit/clean';
+import { cleanCases } from '../../../tests/kit/clean';
+import { mostAssumed } from '../../../tests/kit/possible';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
-import { facetsOf, grounded, withValues } from '../possible';
+import { facetsOf, withValues } from '../possible';
 import type { Setup } from '../setup';
 import { overUnits } from '../verify';
 import { asking, experimentsFor, experimentWords, possibleUnit, settling } from './index';
-
-/** Modes of positions have too many values for a test. */
-const mostAssumed = (setup: Setup): Setup =>
-  grounded(
-    setup,
-    facetsOf(setup).filter(({ of }) => of[1] !== 'slots'),
-    'assumed',
-  );
 
 /** A unit of a Setup with one value, by its facet and key. */
 function withValue(setup: Setup, id: string, key: string): Setup {
@@ -27,11 +20,7 @@ function withValue(setup: Setup, id: string, key: string): Setup {
 }
 
 describe('what settles a “proven if”', () => {
-  const CASES = Array.from({ length: 48 }, (_, i) => i).flatMap((seed) => {
-    const made = cleanSetup(seed);
-    return made ? [{ ...made, seed }] : [];
-  });
-  it.each(share(CASES, 12))(
+  it.each(share(cleanCases(48), 12))(
     '$name ($seed): played again, or nothing tells it',
     ({ setup: clean }) => {
       const setup = mostAssumed(clean);

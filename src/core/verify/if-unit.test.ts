@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { cleanSetup } from '../../../tests/kit/clean';
+import { cleanCases } from '../../../tests/kit/clean';
+import { mostAssumed, mostFacets } from '../../../tests/kit/possible';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import { UNITS } from '../catalogue';
@@ -14,9 +15,6 @@ const assuming = (setup: Setup, ...ids: readonly string[]): Setup =>
     facetsOf(setup).filter((f) => ids.includes(f.id)),
     'assumed',
   );
-/** What is looked at in all values; modes of positions have too many for a test. */
-const mostFacets = (setup: Setup) => facetsOf(setup).filter(({ of }) => of[1] !== 'slots');
-const mostAssumed = (setup: Setup): Setup => grounded(setup, mostFacets(setup), 'assumed');
 
 const provenOf = (setup: Setup): Map<string, boolean> =>
   new Map(
@@ -67,11 +65,7 @@ describe('the proof over possible units', () => {
     expect(findingsOf(seen).filter((f) => f.rule === 'gain')).toEqual([]);
   });
 
-  const CASES = Array.from({ length: 48 }, (_, i) => i).flatMap((seed) => {
-    const made = cleanSetup(seed);
-    return made ? [{ ...made, seed }] : [];
-  });
-  it.each(share(CASES, 16))(
+  it.each(share(cleanCases(48), 16))(
     '$name: the same as every value proved by itself',
     ({ setup: clean }) => {
       const setup = mostAssumed(clean);

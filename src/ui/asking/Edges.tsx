@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { modeWords } from '@/core/chain';
-import { edgeRead, edgesToRead, monitorUs, withEdges } from '@/core/interrogate';
+import { modeWords, pulseUs } from '@/core/chain';
+import { edgeRead, edgesToRead, withEdges } from '@/core/interrogate';
 import { difference } from '@/core/patch';
 import { groundOf, withGround, type Setup } from '@/core/setup';
 import { useModel } from '../open/modelStore';
@@ -28,7 +28,7 @@ export function Edges() {
   const us = (text: string) => {
     const value = Number(text.replace(',', '.'));
     if (text.trim() === '' || !Number.isFinite(value)) return undefined;
-    return unit === '%' ? monitorUs(setup, value) : value;
+    return unit === '%' ? pulseUs(setup.transmitter.pulse, value) : value;
   };
   const read = toRead.edges.map((_, i) => {
     const [up, down] = (typed[i] ?? NONE).map(us);

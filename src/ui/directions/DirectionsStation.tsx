@@ -77,12 +77,14 @@ function DirectionsStation({ kind }: { kind: Check['kind'] }) {
             </p>
           </section>
         )}
-        {kind === 'correction' && diagnosis.verdicts.every((v) => v.correction === 'right') && (
-          <MarkSeen
-            of={['traits', 'nominalSense']}
-            words="Every correction is right, so which way the unit corrects is as described."
-          />
-        )}
+        {kind === 'correction' &&
+          diagnosis.verdicts.length > 0 &&
+          diagnosis.verdicts.every((v) => v.correction === 'right') && (
+            <MarkSeen
+              of={['traits', 'nominalSense']}
+              words="Every correction is right, so which way the unit corrects is as described."
+            />
+          )}
         {stale.count > 0 && (
           <Section title={<StatusMark status="stale" words="Check again" />}>
             <p className="mt-1">

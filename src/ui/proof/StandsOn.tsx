@@ -66,6 +66,7 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
                   setup={setup}
                   facet={p.restsOn[0].facet}
                   by={settled[i] ?? null}
+                  alone={p.restsOn.length === 1}
                   whole={depends.length <= MOST_WHOLE}
                 />
               )}
@@ -89,16 +90,18 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
   );
 }
 
-/** What to do on the bench to settle what something depends on. @param whole said here, or only asked for */
+/** What to do on the bench to settle what something depends on. @param alone it depends on this fact only @param whole said here, or only asked for */
 function Settle({
   setup,
   facet,
   by,
+  alone,
   whole,
 }: {
   setup: Setup;
   facet: string;
   by: Settling | null;
+  alone: boolean;
   whole: boolean;
 }) {
   const id = useModel((s) => s.id);
@@ -115,7 +118,7 @@ function Settle({
   return (
     <p className="text-soft text-sm">
       {whole &&
-        `To ${by.all ? 'settle' : 'begin to settle'} it: ${does.slice(-2).join(' ')} ${watch} You must see: ${good.join(', or ')}. `}
+        `To ${by.all && alone ? 'settle' : 'begin to settle'} it: ${does.slice(-2).join(' ')} ${watch} You must see: ${good.join(', or ')}. `}
       <Link className="underline" href={`/models/${id}/ask?about=${facet}`}>
         Ask the unit about it first
       </Link>

@@ -5,11 +5,11 @@ import { groundOf, withGround, type GroundKey } from '@/core/setup';
 import { useModel } from '../open/modelStore';
 import { prefixed } from '../open/prefixed';
 
-/** What a test has shown of the unit, to be counted as seen; nothing where it is already. */
+/** What a test has shown of the unit, to be counted as seen; nothing where it is not only assumed. */
 export function MarkSeen({ of, words }: { of: GroundKey; words: string }) {
   const unit = useModel((s) => s.setup.unit);
   const edit = useModel((s) => s.edit);
-  if (groundOf(unit, of) === 'seen') return null;
+  if (groundOf(unit, of) !== 'assumed') return null;
   return (
     <p className="card flex flex-wrap items-center gap-3">
       <span className="min-w-60 flex-1">{words}</span>
