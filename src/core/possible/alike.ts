@@ -1,4 +1,11 @@
-import { compileChain, placesOf, type Chain, type Frame, type Stimulus } from '../chain';
+import {
+  compileChain,
+  compileReceiver,
+  placesOf,
+  type Chain,
+  type Frame,
+  type Stimulus,
+} from '../chain';
 import { randomOf } from '../dice';
 import type { Setup } from '../setup';
 
@@ -7,64 +14,120 @@ const MOMENTS = 1500;
 /** More than rounding. */
 const SAME = 1e-6;
 
+/** When two units do not do the same: while in use (armed, with a position fix and a signal), only otherwise, or never. */
+export type Apart = 'in-use' | 'out-of-use' | 'never';
+
 /**
- * Whether two Setups with the same transmitter and program do the same in many moments, the chain of each played side by
- * side. A sample: a difference that shows in none of them is missed.
+ * When the units of two Setups that share everything else do not do the same: both hear one transmitter, in many moments.
+ * A sample: a difference that shows in none of them is missed.
  */
-export function behaveAlike(a: Setup, b: Setup): boolean {
-  const [one, other] = [sideOf(a), sideOf(b)];
+export function apart(a: Setup, b: Setup): Apart {
+  if (!trialOf(a, 'in-use').alike(b)) return 'in-use';
+  return trialOf(a, 'out-of-use').alike(b) ? 'never' : 'out-of-use';
+}
+
+/** Whether no moment tells them apart. */
+export const behaveAlike = (a: Setup, b: Setup): boolean => apart(a, b) === 'never';
+
+type Where = Exclude<Apart, 'never'>;
+
+/** A unit in one moment after another of a transmitter, and everything that comes out of it. */
+interface Trial {
+  /** Whether the unit of another Setup does the same in all of them. */
+  alike(other: Setup): boolean;
+}
+
+const trials = {
+  'in-use': new WeakMap<Setup, Trial>(),
+  'out-of-use': new WeakMap<Setup, Trial>(),
+} satisfies Record<Where, unknown>;
+
+/** The same for the same Setup: one is held against many others. */
+function trialOf(setup: Setup, where: Where): Trial {
+  const found = trials[where].get(setup) ?? newTrial(setup, where === 'in-use');
+  trials[where].set(setup, found);
+  return found;
+}
+
+function newTrial(setup: Setup, inUse: boolean): Trial {
+  const chain = compileChain(setup);
+  /** What the transmitter does, and what this unit makes of it, as far as it was played. */
+  const moments: { stimulus: Stimulus; sentUs: Float64Array; output: Frame }[] = [];
+  const next = handsOf(chain, inUse);
+  const sending = { memory: chain.newMemory(), frame: chain.newFrame() };
+  const own = unitOf(setup);
+  const momentAt = (i: number) => {
+    while (moments.length <= i) {
+      const stimulus = next();
+      chain.send(stimulus, sending.memory, sending.frame);
+      const sentUs = sending.frame.sentUs.slice();
+      const frame = own(stimulus, sentUs);
+      const [portsUs, gainPct] = [frame.portsUs.slice(), frame.gainPct.slice()];
+      const output = { ...frame, portsUs, gainPct };
+      moments.push({ stimulus, sentUs, output });
+    }
+    return moments[i]!;
+  };
+  /** A unit plugged in: moment after moment. */
+  function unitOf(of: Setup): (stimulus: Stimulus, sentUs: Float64Array) => Frame {
+    const receiver = compileReceiver(of);
+    const memory = chain.newMemory();
+    const frame = chain.newFrame();
+    memory.armed = inUse;
+    return (stimulus, sentUs) => {
+      frame.sentUs.set(sentUs);
+      receiver.step(stimulus, memory, frame);
+      return frame;
+    };
+  }
+  return {
+    alike(other) {
+      const unit = unitOf(other);
+      for (let i = 0; i < MOMENTS; i++) {
+        const { stimulus, sentUs, output } = momentAt(i);
+        if (!sameOutput(output, unit(stimulus, sentUs))) return false;
+      }
+      return true;
+    },
+  };
+}
+
+/** Hands, attitudes, time and signal by chance. @returns the next moment */
+function handsOf({ setup, restStimulus }: Chain, inUse: boolean): () => Stimulus {
+  const now = restStimulus();
   const random = randomOf(20261130);
-  const controls = a.transmitter.controls.map((control) => {
+  const controls = setup.transmitter.controls.map((control) => {
     const places = placesOf(control.kind).map(([, value]) => value);
     return places.length > 0 ? places : [-100, -50, control.rest, 50, 100];
   });
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
-  const { stimulus } = one;
-  for (let i = 0; i < MOMENTS; i++) {
+  return () => {
     const at = Math.floor(random() * controls.length);
-    stimulus.controls[at] = random() < 0.2 ? 200 * random() - 100 : pick(controls[at]!);
-    stimulus.linkUp = random() > 0.06;
-    stimulus.positionFix = random() > 0.1;
-    stimulus.rollDeg = pick([0, 0, 20, -20, 80]);
-    stimulus.pitchDeg = pick([0, 0, 15, -15, 60]);
-    stimulus.rollRateDegPerS = pick([0, 0, 90, -90]);
-    stimulus.pitchRateDegPerS = pick([0, 0, 90, -90]);
-    stimulus.yawRateDegPerS = pick([0, 0, 90, -90]);
-    stimulus.dtS = pick([0.02, 0.02, 0.3, 3]);
-    one.chain.step(stimulus, one.memory, one.frame);
-    other.chain.step(stimulus, other.memory, other.frame);
-    if (!sameFrame(one.frame, other.frame)) return false;
-  }
-  return true;
-}
-
-function sideOf(setup: Setup): {
-  chain: Chain;
-  stimulus: Stimulus;
-  frame: Frame;
-  memory: ReturnType<Chain['newMemory']>;
-} {
-  const chain = compileChain(setup);
-  return {
-    chain,
-    stimulus: chain.restStimulus(),
-    frame: chain.newFrame(),
-    memory: chain.newMemory(),
+    now.controls[at] = random() < 0.2 ? 200 * random() - 100 : pick(controls[at]!);
+    return {
+      ...now,
+      controls: now.controls.slice(),
+      linkUp: inUse || random() > 0.06,
+      positionFix: inUse || random() > 0.1,
+      rollDeg: pick([0, 0, 20, -20, 80]),
+      pitchDeg: pick([0, 0, 15, -15, 60]),
+      rollRateDegPerS: pick([0, 0, 90, -90]),
+      pitchRateDegPerS: pick([0, 0, 90, -90]),
+      yawRateDegPerS: pick([0, 0, 90, -90]),
+      dtS: pick([0.02, 0.02, 0.3, 3]),
+    };
   };
 }
 
 /** Alike in everything that goes out of the unit, and in what it thinks it is doing. */
-function sameFrame(a: Frame, b: Frame): boolean {
-  if (
-    a.mode !== b.mode ||
-    a.armed !== b.armed ||
-    a.recovering !== b.recovering ||
-    a.unitDrives !== b.unitDrives ||
-    a.throttleRefused !== b.throttleRefused
-  )
-    return false;
-  return near(a.portsUs, b.portsUs) && near(a.gainPct, b.gainPct) && near(a.motorPct, b.motorPct);
-}
+const sameOutput = (a: Frame, b: Frame): boolean =>
+  a.mode === b.mode &&
+  a.armed === b.armed &&
+  a.recovering === b.recovering &&
+  a.unitDrives === b.unitDrives &&
+  a.throttleRefused === b.throttleRefused &&
+  near(a.portsUs, b.portsUs) &&
+  near(a.gainPct, b.gainPct);
 
 function near(a: Float64Array, b: Float64Array): boolean {
   for (let i = 0; i < a.length; i++)

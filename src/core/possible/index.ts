@@ -13,7 +13,7 @@ import { signalLost } from './traits/signal-lost';
 import { slots } from './traits/slots';
 
 export { withValues, type Facet, type PossibleTrait, type Value } from './facet';
-export { behaveAlike } from './alike';
+export { apart, behaveAlike } from './alike';
 export { grounded } from './assume';
 
 /** What is often not known of a unit, the most telling first. A new one is a file and a line here. */

@@ -1,5 +1,6 @@
-import { behaveAlike, facetsOf, openFacets, withValues, type Facet, type Value } from '../possible';
+import { apart, facetsOf, openFacets, withValues, type Facet, type Value } from '../possible';
 import { pointer, type Setup } from '../setup';
+import { factsOf, leavesUse } from './engine';
 import { listening } from './explore';
 import type { Finding } from './finding';
 import { proofOf, type ProofOptions, type Result } from './proof';
@@ -37,11 +38,6 @@ export interface OverUnits {
   /** What is assumed and changes nothing here. */
   idle: readonly About[];
   provenIf: readonly ProvenIf[];
-}
-
-interface Tried {
-  facet: Facet;
-  value: Value;
 }
 
 const isProven = (result: Result): boolean =>
@@ -96,9 +92,10 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   const base = proofOf(setup, heeded);
   const facets = openFacets(setup);
   const changing = facets.flatMap((facet) => {
-    const values = facet.values.filter(
-      (v) => v.key !== facet.now && !behaveAlike(setup, withValues(setup, [v])),
-    );
+    const values = facet.values.flatMap((value) => {
+      const when = value.key === facet.now ? 'never' : apart(setup, withValues(setup, [value]));
+      return when === 'never' ? [] : [{ value, inUse: when === 'in-use' }];
+    });
     return values.length > 0 ? [{ facet, values }] : [];
   });
   const about = ({ id, title, of }: Facet): About => ({ id, title, of });
@@ -108,31 +105,29 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   const otherwise = (unit: Setup, of: typeof waiting) =>
     resultsOf(unit, of, heeded).flatMap((r) => (isProven(r) === own.get(r.id) ? [] : [r.id]));
 
+  /** What is the same while the unit is in use can only change these. */
+  const beyond = waiting.filter((r) => r.claims(factsOf(setup)).some(leavesUse));
   const alone = changing.flatMap(({ facet, values }) =>
-    values.map((value) => ({
-      facet,
-      value,
-      differ: otherwise(withValues(setup, [value]), waiting),
-    })),
+    values.map(({ value, inUse }) => {
+      const unit = withValues(setup, [value]);
+      return { facet, value, inUse, unit, differ: otherwise(unit, inUse ? waiting : beyond) };
+    }),
   );
   const depending = new Set(alone.flatMap(({ differ }) => differ));
   const firm = waiting.filter((r) => own.get(r.id) && !depending.has(r.id));
   const rows = Array.from(
     { length: Math.max(0, ...changing.map(({ values }) => values.length)) },
-    (_, i) =>
-      changing.map(({ facet, values }): Tried => ({ facet, value: values[i % values.length]! })),
+    (_, i) => changing.map(({ values }) => values[i % values.length]!.value),
   );
   // With one thing alone that may be otherwise there is no together.
-  const together = (changing.length > 1 && firm.length > 0 ? rows : []).map((row) => ({
-    row,
-    differ: otherwise(
-      withValues(
-        setup,
-        row.map(({ value }) => value),
-      ),
-      firm,
-    ),
-  }));
+  const together = (changing.length > 1 && firm.length > 0 ? rows : []).map((row) => {
+    const unit = withValues(setup, row);
+    // Where one thing at most changes what it does in use, that was looked at above, if it does the same beside the others.
+    const using = alone.filter((a) => a.inUse && row.includes(a.value));
+    const like = using.length > 1 ? undefined : (using[0]?.unit ?? setup);
+    const looked = like !== undefined && apart(like, unit) !== 'in-use';
+    return { row, differ: otherwise(unit, looked ? firm.filter((r) => beyond.includes(r)) : firm) };
+  });
   if (heard.gaveUp()) return undefined;
   return {
     idle: facets.filter((f) => !changing.some((c) => c.facet === f)).map(about),
@@ -142,8 +137,8 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
         const others = alone.filter((t) => t.facet === facet && t.differ.includes(id));
         if (others.length === 0) return [];
         const now = facet.values.find((v) => v.key === facet.now);
-        const same = values.filter((v) => !others.some(({ value }) => value === v));
-        const as = [now, ...same];
+        const same = values.filter((v) => !others.some(({ value }) => value === v.value));
+        const as = [now, ...same.map(({ value }) => value)];
         const other = others.map(({ value }) => value);
         const [proven, fails] = holds ? [as, other] : [other, as];
         return [
@@ -164,7 +159,7 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
           title,
           proven: holds,
           restsOn,
-          together: joint?.row.map(({ value }) => value.words) ?? [],
+          together: joint?.row.map(({ words }) => words) ?? [],
         },
       ];
     }),

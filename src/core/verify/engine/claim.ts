@@ -156,3 +156,10 @@ export interface SetupClaim {
 
 export type StateClaim = MomentClaim | SweepClaim | TwinClaim | ListClaim | TwinListClaim;
 export type Claim = StateClaim | SetupClaim;
+
+/** Whether a claim looks at a unit that is not in use: not armed yet, without a position fix, without a signal; or at no state at all. */
+export const leavesUse = (claim: Claim): boolean =>
+  claim.form === 'setup' ||
+  claim.scope.unit === 'any' ||
+  (claim.form === 'twin' &&
+    claim.scripts.some((script) => script.some((act) => 'signal' in act && !act.signal)));
