@@ -1,4 +1,11 @@
-import { asking, experimentWords, observerOf, type Eyes, type Told } from '../core/interrogate';
+import {
+  answerWords,
+  asking,
+  experimentWords,
+  observerOf,
+  type Eyes,
+  type Told,
+} from '../core/interrogate';
 import { facetsOf, grounded } from '../core/possible';
 import type { Problem, Setup } from '../core/setup';
 
@@ -29,7 +36,7 @@ export function asked(real: Setup, eyes: Eyes): Asked {
   const setup = grounded(real, facetsOf(real), 'assumed');
   const see = observerOf(real, eyes);
   const told: Told[] = [];
-  const lines: { does: readonly string[]; watch: string; answer: string; again: boolean }[] = [];
+  const lines: { does: readonly string[]; answer: string; again: boolean }[] = [];
   let now = asking(setup, told);
   if (!now.next)
     return {
@@ -42,9 +49,11 @@ export function asked(real: Setup, eyes: Eyes): Asked {
     const words = experimentWords(setup, experiment);
     told.push({ experiment: experiment.id, answer });
     lines.push({
-      does: words.does,
-      watch: words.watch,
-      answer: words.answers.find(([a]) => a === answer)?.[1] ?? answer,
+      does: [
+        ...words.before,
+        ...words.steps.flatMap(({ does, looks }) => [does, ...looks.map(({ watch }) => watch)]),
+      ],
+      answer: answerWords(words, answer),
       again,
     });
     now = asking(setup, told);

@@ -6,8 +6,13 @@ import { expectAccessible, expectNoSideways, newModel, tabTo, test } from './kit
 
 test('a second-hand unit without a leaflet, from New model until it is known, by key, half of it on a phone', async ({
   page,
-}) => {
+}, testInfo) => {
   test.setTimeout(300_000);
+  // Every key that is pressed, those that lead from one thing to the next among them.
+  await page.addInitScript(() => {
+    const count = () => (sessionStorage.keys = Number(sessionStorage.keys ?? 0) + 1);
+    addEventListener('keydown', count, true);
+  });
   await page.goto('/models/new');
   await page.getByLabel('What do you call it?').fill('Asked avocet');
   await tabTo(page, 'Yes, or I know the unit');
@@ -34,22 +39,27 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
   await page.goto(`/models/${id}/ask`);
   const told: Told[] = [];
   let now = asking(setup, told);
+  let [answers, seconds] = [0, 0];
   while (now.next) {
     const { experiment } = now.next;
-    const { does, answers } = experimentWords(setup, experiment);
+    const { steps } = experimentWords(setup, experiment);
     await expect(page.getByText(`Experiment ${told.length + 1}`, { exact: true })).toBeVisible();
-    await expect(page.locator('#experiment')).toHaveText(does.at(-1)!);
+    await expect(page.locator('#experiment')).toHaveText(steps[0]!.does);
     if (told.length === 0) await expectAccessible(page);
     if (told.length === 3) {
       await page.setViewportSize({ width: 390, height: 844 });
       await expectNoSideways(page);
     }
     const answer = see(experiment);
-    await page.keyboard.press(`${answers.findIndex(([a]) => a === answer) + 1}`);
+    const looks = steps.flatMap((step) => step.looks);
+    for (const [i, look] of looks.entries())
+      await page.keyboard.press(`${look.answers.findIndex(([a]) => a === answer[i]) + 1}`);
+    answers += looks.length;
+    seconds += experiment.seconds;
     told.push({ experiment: experiment.id, answer });
     now = asking(setup, told);
   }
-  expect(told.length).toBeLessThanOrEqual(40);
+  expect(told.length).toBeLessThanOrEqual(25);
   await expect(page.getByRole('heading', { name: 'Nothing more to ask' })).toBeVisible();
   // Answers outlive a reload.
   await page.reload();
@@ -57,6 +67,12 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
   await tabTo(page, 'Write them down');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Saved, version 2/)).toBeVisible();
+  // A key for each surface that is looked at, and as many again to get there; ten minutes at the bench.
+  const keys = await page.evaluate(() => Number(sessionStorage.keys));
+  const counted = { experiments: told.length, answers, keys, minutes: Math.round(seconds / 60) };
+  testInfo.annotations.push({ type: 'counted', description: JSON.stringify(counted) });
+  expect(keys).toBeLessThanOrEqual(70);
+  expect(counted.minutes).toBeLessThanOrEqual(15);
   const { unit } = await kept();
   expect(unit.traits.gainLaw).toBe('zero-to-full');
   expect(unit.grounds?.traits?.gainLaw).toBe('seen');

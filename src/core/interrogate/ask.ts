@@ -1,7 +1,7 @@
 import type { Facet } from '../possible';
 import type { Setup } from '../setup';
 import { AGAINST, believed, WRONG } from './belief';
-import type { Answer, Experiment, Seen } from './experiment';
+import { saysNothing, type Answer, type Experiment, type Glance } from './experiment';
 import { unknownOf } from './unknown';
 
 /** An experiment and what was seen. */
@@ -46,7 +46,7 @@ export interface Asking {
    * It behaves like no unit that is described here: the answer that was given twice and fits none, and what the unit
    * most like it would have shown.
    */
-  outside: { at: number; nearest: Seen } | undefined;
+  outside: { at: number; nearest: readonly Glance[] } | undefined;
   /** So much was asked that the rest is left to be described by hand. */
   tired: boolean;
   /** How much is not known yet, bits: with what no experiment tells apart. */
@@ -78,12 +78,12 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
 
   /** Facts that something was asked about. */
   const heardOf = new Set(
-    heard.flatMap(({ number, answer }) => (answer === 'unsure' ? [] : about[number]!)),
+    heard.flatMap(({ number, answer }) => (saysNothing(answer) ? [] : about[number]!)),
   );
   const doubted = heard.filter(({ number, answer }) => !belief.agrees(number, answer));
   /** Answers to the same experiment that fit. */
   const righted = (number: number) =>
-    heard.some((h) => h.number === number && h.answer !== 'unsure' && !doubted.includes(h));
+    heard.some((h) => h.number === number && !saysNothing(h.answer) && !doubted.includes(h));
   const open = doubted.filter(({ number }) => !righted(number));
   const twice = open.find((d) => open.some((o) => o !== d && o.number === d.number));
 

@@ -11,7 +11,8 @@ import {
   weighed,
   type Group,
 } from './group';
-import type { Answer, Seen, Shown } from './experiment';
+import { saysNothing, type Answer, type Glance, type Seen } from './experiment';
+import type { Shown } from './shown';
 import type { Unknown } from './unknown';
 
 /** How often an answer is wrong. Planning figure. */
@@ -22,13 +23,6 @@ const TRUSTED = { seen: 0.95, leaflet: 0.7, assumed: 0 } as const;
 const ABOUT = 0.05;
 /** A value that agrees less than this, against the best, has an answer against it. */
 export const AGAINST = 0.2;
-/** Of an answer that may be seen either way, how likely the first is. Planning figure. */
-const LIKELY = 0.65;
-
-/** How likely one of several things is seen, where a unit moves so little that any of them may be. */
-const chance = (may: Shown, at: number): number =>
-  may.length === 1 ? 1 : at === 0 ? LIKELY : (1 - LIKELY) / (may.length - 1);
-
 /** What each of several things has of the whole, in the order they come. */
 function sharesOf(rows: readonly (readonly [what: unknown, share: number])[]): Iterable<number> {
   const shares = new Map<unknown, number>();
@@ -103,11 +97,10 @@ export class Belief {
     const shares = new Map<Seen, number>();
     let doubt = 0;
     for (const [tuple, weight] of exact ? everyOf(found.joint, by) : someOf(found.joint, by)) {
-      const may = shown(tuple);
-      may.forEach((seen, at) =>
-        shares.set(seen, (shares.get(seen) ?? 0) + weight * chance(may, at)),
-      );
-      doubt += weight * entropy(may.map((_, at) => chance(may, at)));
+      const { spread, doubtBits } = shown(tuple);
+      for (const [seen, share] of spread)
+        shares.set(seen, (shares.get(seen) ?? 0) + weight * share);
+      doubt += weight * doubtBits;
     }
     return entropy(shares.values()) - doubt;
   }
@@ -118,10 +111,10 @@ export class Belief {
     if (!found) return [];
     const { joint, shown } = found;
     const rows = someOf(joint, 'weights');
-    const seen = entropy(sharesOf(rows.map(([t, share]) => [shown(t)[0], share])));
+    const seen = entropy(sharesOf(rows.map(([t, share]) => [shown(t).first, share])));
     return joint.facets
       .map((facet, k) => {
-        const both = sharesOf(rows.map(([t, share]) => [`${t[k]} ${shown(t)[0]}`, share]));
+        const both = sharesOf(rows.map(([t, share]) => [`${t[k]} ${shown(t).first}`, share]));
         const alone = sharesOf(rows.map(([t, share]) => [t[k]!, share]));
         return { facet, bits: seen + entropy(alone) - entropy(both) };
       })
@@ -135,7 +128,7 @@ export class Belief {
     if (!found) return true;
     const { joint, shown } = found;
     const fitting = joint.tuples.filter((_, i) => joint.likes[i]! > AGAINST);
-    return fitting.every((t) => shown(t)[0] === shown(fitting[0]!)[0]);
+    return fitting.every((t) => shown(t).first === shown(fitting[0]!).first);
   }
 
   /** Bits of everything that is not known. */
@@ -144,38 +137,33 @@ export class Belief {
   }
 
   hear(experiment: number, answer: Answer): void {
-    if (answer === 'unsure') return;
+    if (saysNothing(answer)) return;
     const found = this.together(experiment);
     if (!found) return;
     const { shown } = found;
-    const after = weighed(found.joint, (t) => {
-      const may = shown(t);
-      const at = may.indexOf(answer);
-      return at < 0 ? WRONG : chance(may, at);
-    });
+    // Seen wrong is one slip, of however many surfaces.
+    const after = weighed(found.joint, (t) => shown(t).agreeing(answer) || WRONG);
     this.groups = [...found.others, ...parted(after)];
     this.joints.clear();
   }
 
   /** Whether the likeliest unit shows an answer. */
   agrees(experiment: number, answer: Answer): boolean {
-    return (
-      answer === 'unsure' || this.unknown.whole(experiment, this.likeliestUnit()).includes(answer)
-    );
+    return this.unknown.whole(experiment, this.likeliestUnit()).agreeing(answer) > 0;
   }
 
-  /** What the likeliest unit shows. */
-  expects(experiment: number): Seen {
-    return this.unknown.whole(experiment, this.likeliestUnit())[0];
+  /** What the likeliest unit most likely shows, of each surface. */
+  expects(experiment: number): readonly Glance[] {
+    return this.unknown.whole(experiment, this.likeliestUnit()).looks.map(([glance]) => glance);
   }
 
   /** Facts an experiment is about after all, with the unit as it seems to be: beside those it is known to be about. */
   missing(experiment: number): number[] {
     const unit = this.likeliestUnit();
-    const [seen] = this.unknown.whole(experiment, unit);
+    const { first } = this.unknown.whole(experiment, unit);
     return this.unknown.facets.flatMap(({ values }, i) =>
       !this.about[experiment]!.includes(i) &&
-      values.some((_, v) => this.unknown.whole(experiment, unit.with(i, v))[0] !== seen)
+      values.some((_, v) => this.unknown.whole(experiment, unit.with(i, v)).first !== first)
         ? [i]
         : [],
     );

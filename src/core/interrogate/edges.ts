@@ -1,9 +1,10 @@
 import { lightWords, modeWords } from '../chain';
 import { isSwitched, type Mode, type Setup } from '../setup';
 import { coneOf } from '../verify';
+import { looksOf } from './experiment';
 import { experimentsFor } from './experiments';
 import { possibleUnit } from './show';
-import { turnWords } from './words';
+import { actWords } from './words';
 
 /** How far a hand overshoots that turns slowly, in microseconds. Common practice, no source. */
 const HAND_US = 5;
@@ -57,12 +58,13 @@ export function edgesToRead(setup: Setup): EdgesToRead | undefined {
   const knob = transmitter.controls.find(
     (c, i) => !used.has(i) && !isSwitched(c) && c.kind !== 'stick' && c.kind !== 'trim',
   );
-  const tilt = experimentsFor(setup).find((e) => e.act.kind === 'tilt');
-  const watch = setup.airframe.surfaces.find((s) => s.id === tilt?.watch)?.label.toLowerCase();
+  const [tilt] = experimentsFor(setup);
+  const watched = tilt && looksOf(tilt)[0];
+  const watch = setup.airframe.surfaces.find((s) => s.id === watched)?.label.toLowerCase();
   const shows = (mode: Mode) => {
     const everywhere = structuredClone(setup);
     everywhere.unit.settings.slots.fill(mode);
-    return tilt ? possibleUnit(everywhere).show(tilt)[0] : 'none';
+    return tilt ? possibleUnit(everywhere).show(tilt).looks[0]![0] : 'none';
   };
   const light = (mode: Mode) => unit.traits.lights?.find((l) => l.mode === mode);
   const signOf = (below: Mode, above: Mode): string => {
@@ -78,10 +80,7 @@ export function edgesToRead(setup: Setup): EdgesToRead | undefined {
   return {
     channel,
     knob: knob?.label,
-    hold:
-      tilt?.act.kind === 'tilt'
-        ? `${turnWords(setup, tilt.act.axis, tilt.act.deg)} and hold it there.`
-        : '',
+    hold: tilt ? `${actWords(setup, tilt.steps[0]!.act)} and hold it there.` : '',
     edges: bands.slice(1).map((band, i) => {
       const [below, above] = [modeOf(bands[i]!), modeOf(band)];
       return { below, above, nowUs: band.fromUs, sign: signOf(below, above) };

@@ -1,15 +1,21 @@
 import type { Axis } from '../setup';
 
-/** What is done with everything else standing still. */
+/** One thing done in an experiment, with everything else standing still. What it leaves stays for the next one. */
 export type Act =
-  /** From level to an angle in a moment, and held there. */
-  | { kind: 'tilt'; axis: Axis; deg: number }
-  /** Held at an angle, then a stick to its end and let go. */
-  | { kind: 'stab'; axis: Axis; deg: number; stick: string }
+  /** To an angle from level in one movement, about one axis or two at once, and held there. Degrees. */
+  | { kind: 'tilt'; deg: Readonly<Partial<Record<Axis, number>>> }
+  /** A stick to its end and let go, the model held as it is. */
+  | { kind: 'stab'; stick: string }
   /** A stick held out, then the transmitter off. */
   | { kind: 'lost'; stick: string; pct: number };
 
-/** One thing to do with a powered unit on the bench, and one surface to look at. */
+/** Something done, and the surfaces that are looked at then, by id. */
+export interface Step {
+  act: Act;
+  watch: readonly string[];
+}
+
+/** What to do with a powered unit on the bench, and where to look. */
 export interface Experiment {
   id: string;
   /** Controls away from rest, by id, put there before. */
@@ -18,18 +24,24 @@ export interface Experiment {
   fresh: boolean;
   /** The gain lead pulled out for it. */
   leadOut: boolean;
-  act: Act;
-  /** The surface that is looked at, by id. */
-  watch: string;
+  /** One after another. */
+  steps: readonly Step[];
   /** About how long it takes, in seconds. */
   seconds: number;
 }
 
-/** What can be seen of a surface: which way it goes (1 as its angle counts), and whether it stays or comes back. */
-export type Seen = 'none' | '+stays' | '+returns' | '-stays' | '-returns' | 'limp';
+/** What can be seen of one surface: which way it goes (1 as its angle counts), and whether it stays or comes back. */
+export type Glance = 'none' | '+stays' | '+returns' | '-stays' | '-returns' | 'limp';
 
-/** What was answered; "unsure" says nothing. */
-export type Answer = Seen | 'unsure';
+/** What was answered of each surface of each step, in their order; "unsure" says nothing. */
+export type Answer = readonly (Glance | 'unsure')[];
 
-/** What a unit would show: the likely answer first, and others where it moves so little that either may be seen. */
-export type Shown = readonly [Seen, ...Seen[]];
+/** A whole answer without doubts, as one word to compare it by. */
+export type Seen = string;
+
+/** The surfaces of an experiment in the order they are looked at. */
+export const looksOf = ({ steps }: Pick<Experiment, 'steps'>): readonly string[] =>
+  steps.flatMap(({ watch }) => watch);
+
+/** Whether an answer says nothing at all. */
+export const saysNothing = (answer: Answer): boolean => answer.every((a) => a === 'unsure');

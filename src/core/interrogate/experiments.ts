@@ -2,7 +2,7 @@ import { axisFunction, placesOf, stickOf } from '../chain';
 import { authority } from '../model';
 import { AXES, isSwitched, type Axis, type Setup } from '../setup';
 import { coneOf } from '../verify';
-import type { Act, Experiment } from './experiment';
+import type { Experiment, Step } from './experiment';
 import { wouldTeach } from './gestures';
 
 /** How far a model is tilted, and how far where a limit is looked for. */
@@ -12,15 +12,25 @@ const HELD_PCT = 60;
 /** More positions of what chooses the mode than this are not tried one by one. */
 const MOST_POSTURES = 9;
 
-/** About how long each thing takes, seconds. */
-const TAKES_S = { tilt: 10, stab: 15, lost: 30, fresh: 40, lead: 45 } as const;
+/** About how long each thing takes, seconds; the second and third thing done to a model that is held already less. */
+const TAKES_S = {
+  tilt: 20,
+  corner: 22,
+  stab: 5,
+  further: 4,
+  stick: 24,
+  lost: 40,
+  fresh: 50,
+  lead: 60,
+} as const;
 
 type Controls = Readonly<Record<string, number>>;
 
 /**
  * Everything that may be tried on the bench with this transmitter and program: in each position of what chooses the
- * mode, the model tilted both ways about each axis the unit may know, further, with its stick out, with other gains,
- * freshly powered, without the gain lead, and with the signal lost. Nothing that would teach a unit something.
+ * mode, the model tilted both ways about each axis the unit may know, by a corner, further, with its stick given
+ * meanwhile, with its stick out, with other gains, freshly powered, without the gain lead, and with the signal lost.
+ * Nothing that would teach a unit something.
  */
 export function experimentsFor(setup: Setup): Experiment[] {
   const { unit, transmitter } = setup;
@@ -32,11 +42,10 @@ export function experimentsFor(setup: Setup): Experiment[] {
   });
   const [first] = watched;
   if (!first) return [];
-  const all: Experiment[] = [];
+  const all = new Map<string, Experiment>();
   const add = (
     controls: Controls,
-    act: Act,
-    watch: string,
+    steps: readonly Step[],
     seconds: number,
     more: Partial<Pick<Experiment, 'fresh' | 'leadOut'>> = {},
   ) => {
@@ -45,40 +54,53 @@ export function experimentsFor(setup: Setup): Experiment[] {
         ([control, value]) => transmitter.controls.find((c) => c.id === control)?.rest !== value,
       )
       .toSorted();
-    const id = JSON.stringify([away, act, watch, more]);
-    const made = { act, watch, seconds, fresh: false, leadOut: false, ...more };
-    if (all.some((e) => e.id === id)) return;
+    const id = JSON.stringify([away, steps, more]);
+    const made = { steps, seconds, fresh: false, leadOut: false, ...more };
     const experiment: Experiment = { id, controls: Object.fromEntries(away), ...made };
-    if (!wouldTeach(unit, transmitter, experiment)) all.push(experiment);
+    if (!wouldTeach(unit, transmitter, experiment)) all.set(id, experiment);
   };
+  const tilt = (by: Readonly<Partial<Record<Axis, number>>>, ...watch: string[]): Step => ({
+    act: { kind: 'tilt', deg: by },
+    watch,
+  });
   const gains = gainPlaces(setup);
   const full = gains.at(-1)!;
+  const roll = watched.find(({ axis }) => axis === 'roll');
   for (const posture of posturesOf(setup)) {
     const on = { ...posture, ...full };
-    for (const { axis, surface, stick } of watched)
-      for (const side of [1, -1] as const) {
+    for (const side of [1, -1] as const)
+      for (const { axis, surface, stick } of watched) {
         const deg = side * TILT_DEG[axis];
-        add(on, { kind: 'tilt', axis, deg }, surface, TAKES_S.tilt);
+        const tilted = tilt({ [axis]: deg }, surface);
+        const stab: Step = { act: { kind: 'stab', stick }, watch: [surface] };
+        // One corner lifted asks two surfaces at once.
+        if (axis === 'pitch' && roll && roll.surface !== surface)
+          add(
+            on,
+            [tilt({ roll: side * TILT_DEG.roll, pitch: deg }, roll.surface, surface)],
+            TAKES_S.corner,
+          );
+        else add(on, [tilted], TAKES_S.tilt);
         if (axis === 'yaw') continue;
-        add(on, { kind: 'stab', axis, deg, stick }, surface, TAKES_S.stab);
+        add(on, [tilted, stab], TAKES_S.tilt + TAKES_S.stab);
         if (axis === 'pitch') continue;
-        add(on, { kind: 'tilt', axis, deg: side * FAR_DEG }, surface, TAKES_S.tilt);
+        const far = tilt({ [axis]: side * FAR_DEG }, surface);
+        add(on, [tilted, far], TAKES_S.tilt + TAKES_S.further);
+        add(on, [tilted, stab, far], TAKES_S.tilt + TAKES_S.stab + TAKES_S.further);
       }
     for (const side of [1, -1] as const) {
-      const act: Act = { kind: 'tilt', axis: first.axis, deg: side * TILT_DEG[first.axis] };
-      add({ ...on, [first.stick]: 100 }, act, first.surface, TAKES_S.stab);
-      for (const gain of gains.slice(0, -1))
-        add({ ...posture, ...gain }, act, first.surface, TAKES_S.tilt);
-      if (setup.airframe.motors.length > 0)
-        add(on, act, first.surface, TAKES_S.fresh, { fresh: true });
+      const steps = [tilt({ [first.axis]: side * TILT_DEG[first.axis] }, first.surface)];
+      add({ ...on, [first.stick]: 100 }, steps, TAKES_S.stick);
+      for (const gain of gains.slice(0, -1)) add({ ...posture, ...gain }, steps, TAKES_S.tilt);
+      if (setup.airframe.motors.length > 0) add(on, steps, TAKES_S.fresh, { fresh: true });
       if (unit.traits.place !== 'receiver' && setup.installation.gainLead)
-        add(on, act, first.surface, TAKES_S.lead, { leadOut: true });
+        add(on, steps, TAKES_S.lead, { leadOut: true });
     }
   }
   for (const { surface, stick } of watched)
     for (const pct of [HELD_PCT, -HELD_PCT])
-      add(full, { kind: 'lost', stick, pct }, surface, TAKES_S.lost);
-  return all;
+      add(full, [{ act: { kind: 'lost', stick, pct }, watch: [surface] }], TAKES_S.lost);
+  return [...all.values()];
 }
 
 /** The surface that turns the model most about an axis, of those the unit steadies or not. */

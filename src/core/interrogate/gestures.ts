@@ -5,7 +5,7 @@ import type { Experiment } from './experiment';
 /** A stick this far out counts as held at its end. */
 const AT_END_PCT = 90;
 
-type Doing = Pick<Experiment, 'controls' | 'act'>;
+type Doing = Pick<Experiment, 'controls' | 'steps'>;
 
 /**
  * Whether doing it would also be a gesture that teaches the unit something: sticks in a corner, as its description
@@ -14,11 +14,13 @@ type Doing = Pick<Experiment, 'controls' | 'act'>;
 export function wouldTeach(
   unit: Unit,
   transmitter: Transmitter,
-  { controls, act }: Doing,
+  { controls, steps }: Doing,
 ): boolean {
   const held = new Map(Object.entries(controls));
-  if (act.kind === 'stab') held.set(act.stick, 100);
-  if (act.kind === 'lost') held.set(act.stick, act.pct);
+  for (const { act } of steps) {
+    if (act.kind === 'stab') held.set(act.stick, 100);
+    if (act.kind === 'lost') held.set(act.stick, act.pct);
+  }
   const out = new Set(
     transmitter.controls.flatMap((c) =>
       c.kind === 'stick' && Math.abs(held.get(c.id) ?? 0) >= AT_END_PCT ? [c.id] : [],

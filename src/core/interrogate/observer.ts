@@ -1,27 +1,34 @@
 import { randomOf } from '../dice';
 import type { Setup } from '../setup';
-import type { Answer, Experiment } from './experiment';
+import type { Answer, Experiment, Glance } from './experiment';
 import { possibleUnit } from './show';
 
-/** How somebody looks: how often they see wrong, and how often they cannot tell; 0…1. */
+/** How somebody looks: how often they see an experiment wrong, and how often they cannot tell of a surface; 0…1. */
 export interface Eyes {
   wrong: number;
   unsure: number;
   seed: number;
 }
 
-const ANSWERS: readonly Answer[] = ['none', '+stays', '+returns', '-stays', '-returns'];
+const GLANCES: readonly Glance[] = ['none', '+stays', '+returns', '-stays', '-returns'];
 
 /** Somebody with a unit on the bench: tries an experiment and says what was seen. @param real the Setup as it is */
 export function observerOf(real: Setup, eyes: Eyes): (experiment: Experiment) => Answer {
   const unit = possibleUnit(real);
   const random = randomOf(eyes.seed);
   return (experiment) => {
-    const [truth] = unit.show(experiment);
-    const [slip, which] = [random(), random()];
-    if (slip < eyes.unsure) return 'unsure';
-    if (slip >= eyes.unsure + eyes.wrong) return truth;
-    const others = ANSWERS.filter((a) => a !== truth);
-    return others[Math.floor(which * others.length)]!;
+    const truth = unit.show(experiment).looks.map(([glance]) => glance);
+    const [slip, where, which] = [random(), random(), random()];
+    const at = slip < eyes.wrong ? Math.floor(where * truth.length) : -1;
+    return truth.map((glance, i) => {
+      if (random() < eyes.unsure) return 'unsure';
+      return i === at ? wrongly(glance, which) : glance;
+    });
   };
+}
+
+/** Something else than what was to be seen. @param which one of the others, 0…1 */
+export function wrongly(truth: Glance, which: number): Glance {
+  const others = GLANCES.filter((glance) => glance !== truth);
+  return others[Math.floor(which * others.length)]!;
 }

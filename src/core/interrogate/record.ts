@@ -1,4 +1,5 @@
 import type { KnownFact, Told } from './ask';
+import { saysNothing } from './experiment';
 
 /** A line of the logbook holds no more than this. */
 const MOST = 900;
@@ -12,7 +13,7 @@ export function recordOf(
   const words = seen.map(
     ({ facet, values }) => facet.values.find((v) => v.key === values[0])!.words,
   );
-  const unsure = told.filter(({ answer }) => answer === 'unsure').length;
+  const unsure = told.filter(({ answer }) => saysNothing(answer)).length;
   const all = [...words, ...(unsure > 0 ? [`${unsure} not seen clearly`] : [])].join('; ');
   return {
     title: `Asked the unit: ${seen.length} ${seen.length === 1 ? 'fact' : 'facts'} seen in ${told.length} experiments`,

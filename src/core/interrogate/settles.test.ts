@@ -6,7 +6,7 @@ import { share } from '../../../tests/kit/share';
 import { facetsOf, withValues } from '../possible';
 import type { Setup } from '../setup';
 import { overUnits } from '../verify';
-import { asking, experimentsFor, experimentWords, possibleUnit, settling } from './index';
+import { asking, experimentsFor, experimentWords, looksOf, possibleUnit, settling } from './index';
 
 /** A unit of a Setup with one value, by its facet and key. */
 function withValue(setup: Setup, id: string, key: string): Setup {
@@ -33,16 +33,19 @@ describe('what settles a “proven if”', () => {
           if (!settled) {
             // Nothing that is tried shows any of those that fail by itself.
             for (const e of experimentsFor(setup))
-              for (const f of fails) {
-                const seen = holds.flatMap((h) => h.show(e));
-                expect(f.show(e).some((s) => seen.includes(s))).toBe(true);
-              }
+              for (const f of fails)
+                looksOf(e).forEach((_, look) => {
+                  const seen = holds.flatMap((h) => h.show(e).looks[look]!);
+                  expect(f.show(e).looks[look]!.some((g) => seen.includes(g))).toBe(true);
+                });
             continue;
           }
-          const { experiment, good, all } = settled;
+          const { experiment, look, good, all } = settled;
           for (const h of holds)
-            expect(good).toEqual(expect.arrayContaining([...h.show(experiment)]));
-          const told = fails.filter((f) => !f.show(experiment).some((s) => good.includes(s)));
+            expect(good).toEqual(expect.arrayContaining([...h.show(experiment).looks[look]!]));
+          const told = fails.filter(
+            (f) => !f.show(experiment).looks[look]!.some((g) => good.includes(g)),
+          );
           expect(told.length).toBeGreaterThan(0);
           expect(told.length === fails.length).toBe(all);
         }
@@ -52,13 +55,15 @@ describe('what settles a “proven if”', () => {
   it('is asked first, and said in words with what must be seen', () => {
     const setup = mostAssumed(makeSetup());
     const gain = overUnits(setup)!.provenIf.find((p) => p.requirement === 'gain')!;
-    const { experiment, good, all } = settling(setup, gain.restsOn[0]!)!;
-    expect({ act: experiment.act.kind, good, all }).toEqual({
+    const { experiment, look, good, all } = settling(setup, gain.restsOn[0]!)!;
+    expect({ act: experiment.steps[0]!.act.kind, look, good, all }).toEqual({
       act: 'tilt',
+      look: 0,
       good: ['-returns'],
       all: true,
     });
-    const offered = experimentWords(setup, experiment).answers.map(([seen]) => seen);
+    const { steps } = experimentWords(setup, experiment);
+    const offered = steps.flatMap(({ looks }) => looks)[look]!.answers.map(([seen]) => seen);
     expect(offered).toEqual(expect.arrayContaining([...good]));
     expect(asking(setup, [], 'gain-law').next!.about[0]).toBe('gain-law');
     expect(asking(setup, []).next!.about).not.toContain('gain-law');

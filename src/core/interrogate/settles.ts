@@ -1,6 +1,6 @@
 import { facetsOf, withValues } from '../possible';
 import type { Setup } from '../setup';
-import type { Experiment, Seen } from './experiment';
+import { looksOf, type Experiment, type Glance } from './experiment';
 import { experimentsFor } from './experiments';
 import { benchOf } from './show';
 
@@ -13,7 +13,9 @@ export interface Undecided {
 /** What settles a fact: what to do, and what is seen where the fact is as it must be. */
 export interface Settling {
   experiment: Experiment;
-  good: readonly Seen[];
+  /** Which of its surfaces shows it, counted in the order they are looked at. */
+  look: number;
+  good: readonly Glance[];
   /** Whether it rules out every value that will not do, or some of them. */
   all: boolean;
 }
@@ -33,12 +35,18 @@ export function settling(setup: Setup, { facet: id, keys }: Undecided): Settling
       .map((v) => bench(v.key === facet.now ? setup : withValues(setup, [v])));
   const [holds, fails] = [unitsWith(keys.proven), unitsWith(keys.fails)];
   const [best] = experimentsFor(setup)
-    .map((experiment) => {
-      const good = [...new Set(holds.flatMap((u) => u.show(experiment)))];
-      const told = fails.filter((u) => !u.show(experiment).some((s) => good.includes(s))).length;
-      return { experiment, good, told };
+    .flatMap((experiment) => {
+      const shown = (units: typeof holds) => units.map((u) => u.show(experiment).looks);
+      const [holding, failing] = [shown(holds), shown(fails)];
+      return looksOf(experiment).map((_, look) => {
+        const good = [...new Set(holding.flatMap((looks) => looks[look]!))];
+        const told = failing.filter((looks) => !looks[look]!.some((g) => good.includes(g))).length;
+        return { experiment, look, good, told };
+      });
     })
     .filter(({ told }) => told > 0)
     .toSorted((a, b) => b.told - a.told || a.experiment.seconds - b.experiment.seconds);
-  return best && { experiment: best.experiment, good: best.good, all: best.told === fails.length };
+  if (!best) return undefined;
+  const { experiment, look, good, told } = best;
+  return { experiment, look, good, all: told === fails.length };
 }

@@ -1,6 +1,7 @@
 import { compileChain, compileReceiver, type Chain, type Stimulus } from '../chain';
-import type { Axis, Setup } from '../setup';
-import type { Experiment, Seen, Shown } from './experiment';
+import { AXES, type Axis, type Setup } from '../setup';
+import type { Experiment, Glance } from './experiment';
+import { shownAs, type Likely, type Shown } from './shown';
 
 /** A surface that moves less is seen to stand still; about this much may be seen either way. Common practice, no source. */
 const SEEN_DEG = 2;
@@ -40,10 +41,15 @@ const RATES: Readonly<Record<Axis, 'rollRateDegPerS' | 'pitchRateDegPerS' | 'yaw
 /** An experiment played by the transmitter: what the hands do and what it sends, moment by moment. */
 interface Played {
   moments: readonly { stimulus: Stimulus; sentUs: Float64Array }[];
-  /** The moment a surface is compared with. */
+  looks: readonly Looked[];
+}
+
+/** One surface looked at, by moments: what it is compared with, and from when to when. */
+interface Looked {
+  surface: string;
+  before: number;
   from: number;
-  /** The first moment at which it is looked at; it is until the end. */
-  look: number;
+  to: number;
 }
 
 /**
@@ -65,29 +71,35 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       .map((i) => i.channel - 1)
       .filter((at) => at < setup.transmitter.channels);
     return (e: Experiment): Look => {
-      const { moments, from, look } = playedOf(e);
-      const surface = chain.layout.surfaces.get(e.watch)!;
+      const { moments, looks } = playedOf(e);
       const memory = chain.newMemory();
       memory.armed = !e.fresh;
-      let before = 0;
-      let off = 0;
-      let peak = 0;
       const slots = new Set<number>();
+      const first = Math.min(...looks.map(({ before }) => before));
+      const seen = looks.map(() => ({ before: 0, off: 0, peak: 0 }));
       moments.forEach(({ stimulus, sentUs }, at) => {
         frame.sentUs.set(sentUs);
         receiver.step(stimulus, memory, frame);
         slots.add(frame.slot);
-        if (at < from) return;
+        if (at < first) return;
         chain.servos(frame);
         chain.surfaces(frame);
-        if (at === from) before = frame.surfaceDeg[surface]!;
-        if (at < look) return;
-        off = frame.surfaceDeg[surface]! - before;
-        if (Math.abs(off) > Math.abs(peak)) peak = off;
+        looks.forEach(({ surface, before, from, to }, i) => {
+          const look = seen[i]!;
+          const deg = frame.surfaceDeg[chain.layout.surfaces.get(surface)!]!;
+          if (at === before) look.before = deg;
+          if (at < from || at > to) return;
+          look.off = deg - look.before;
+          if (Math.abs(look.off) > Math.abs(look.peak)) look.peak = look.off;
+        });
       });
       const silent =
-        e.act.kind === 'lost' && heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
-      return { shown: silent ? ['limp'] : seenOf(peak, off), slots };
+        !moments.at(-1)!.stimulus.linkUp &&
+        heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
+      return {
+        shown: shownAs(seen.map(({ peak, off }) => (silent ? ['limp'] : glanceAt(peak, off)))),
+        slots,
+      };
     };
   };
   return (setup) => {
@@ -99,7 +111,7 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
   };
 }
 
-function play(chain: Chain, { controls, act }: Experiment): Played {
+function play(chain: Chain, { controls, steps }: Experiment): Played {
   const memory = chain.newMemory();
   const frame = chain.newFrame();
   const now = chain.restStimulus();
@@ -118,42 +130,57 @@ function play(chain: Chain, { controls, act }: Experiment): Played {
   step(0.02);
   step(HOLD_S);
   const level = moments.length - 1;
-  const tilt = (axis: Axis, deg: number) => {
-    now[RATES[axis]] = deg / TILT_S;
+  const stands: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
+  const tilt = (deg: Readonly<Partial<Record<Axis, number>>>) => {
+    const from = { ...stands };
+    for (const axis of AXES) {
+      stands[axis] = deg[axis] ?? from[axis];
+      now[RATES[axis]] = (stands[axis] - from[axis]) / TILT_S;
+    }
     for (let i = 1; i <= TILT_STEPS; i++) {
-      if (axis === 'roll') now.rollDeg = (deg * i) / TILT_STEPS;
-      if (axis === 'pitch') now.pitchDeg = (deg * i) / TILT_STEPS;
+      now.rollDeg = from.roll + ((stands.roll - from.roll) * i) / TILT_STEPS;
+      now.pitchDeg = from.pitch + ((stands.pitch - from.pitch) * i) / TILT_STEPS;
       step(TILT_S / TILT_STEPS);
     }
-    now[RATES[axis]] = 0;
+    for (const axis of AXES) now[RATES[axis]] = 0;
     step(HOLD_S);
   };
-  switch (act.kind) {
-    case 'tilt':
-      tilt(act.axis, act.deg);
-      return { moments, from: level, look: level + 1 };
-    case 'stab': {
-      tilt(act.axis, act.deg);
-      const at = now.controls[chain.layout.controls.get(act.stick)!]!;
-      put(act.stick, 100);
-      step(0.5);
-      put(act.stick, at);
-      step(HOLD_S);
-      return { moments, from: level, look: moments.length - 1 };
+  const looks = steps.flatMap(({ act, watch }) => {
+    const start = moments.length;
+    /** The moment a surface is compared with: the level model, or the stick held out. */
+    let before = level;
+    /** Only where a surface stands in the end can be seen, or also what it did meanwhile. */
+    let whole = false;
+    switch (act.kind) {
+      case 'tilt':
+        tilt(act.deg);
+        whole = true;
+        break;
+      case 'stab': {
+        const at = now.controls[chain.layout.controls.get(act.stick)!]!;
+        put(act.stick, 100);
+        step(0.5);
+        put(act.stick, at);
+        step(HOLD_S);
+        break;
+      }
+      case 'lost':
+        put(act.stick, act.pct);
+        step(HOLD_S);
+        before = moments.length - 1;
+        now.linkUp = false;
+        step(0.02);
+        step(HOLD_S);
     }
-    case 'lost':
-      put(act.stick, act.pct);
-      step(HOLD_S);
-      now.linkUp = false;
-      step(0.02);
-      step(HOLD_S);
-      return { moments, from: level + 1, look: moments.length - 1 };
-  }
+    const to = moments.length - 1;
+    return watch.map((surface): Looked => ({ surface, before, from: whole ? start : to, to }));
+  });
+  return { moments, looks };
 }
 
 /** @param peakDeg the furthest it went from where it stood @param endDeg where it stands at the end */
-function seenOf(peakDeg: number, endDeg: number): Shown {
-  const seen = (peakFrom: number, endFrom: number): Seen => {
+function glanceAt(peakDeg: number, endDeg: number): Likely {
+  const seen = (peakFrom: number, endFrom: number): Glance => {
     if (Math.abs(peakDeg) < peakFrom) return 'none';
     // It stays where it went: a swing past and back is a return.
     const stays = Math.abs(endDeg) >= endFrom && endDeg * peakDeg > 0;

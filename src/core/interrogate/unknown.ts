@@ -1,9 +1,10 @@
 import { randomOf } from '../dice';
 import { facetsOf, withValues, type Facet } from '../possible';
 import type { Mode, Setup } from '../setup';
-import type { Experiment, Seen, Shown } from './experiment';
+import type { Act, Experiment, Seen } from './experiment';
 import { experimentsFor } from './experiments';
 import { benchOf, type Possible } from './show';
+import type { Shown } from './shown';
 
 /** Modes that units have in all positions, to find out which facts an experiment can be about. */
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
@@ -110,7 +111,7 @@ export class Unknown {
         const facet = slotAt.get(`slot-${slot + 1}`);
         if (facet !== undefined) about.get(e)!.add(facet);
       }
-      return shown[0];
+      return shown.first;
     };
     for (const at of this.examples()) {
       const before = looked.map((e) => lookAt(this.unit(at), e));
@@ -142,12 +143,27 @@ export class Unknown {
 
 /** Of each experiment, the first of those that are the same but for the side it is done to. */
 function mirrorsOf(experiments: readonly Experiment[]): number[] {
-  const kinds = experiments.map(({ act, ...e }) => {
-    const size =
-      'deg' in act ? { ...act, deg: Math.abs(act.deg) } : { ...act, pct: Math.abs(act.pct) };
-    return JSON.stringify({ ...e, id: '', act: size });
+  const kinds = experiments.map(({ steps, ...e }) => {
+    const side = steps.map(({ act }) => sideOf(act)).find((x) => x !== 0) ?? 1;
+    const to = steps.map(({ act, watch }) => [turned(act, side), watch]);
+    return JSON.stringify({ ...e, id: '', to });
   });
   return kinds.map((k) => kinds.indexOf(k));
+}
+
+/** The side something is done to: 1, -1, or 0 where it has none. */
+function sideOf(act: Act): number {
+  if (act.kind === 'stab') return 0;
+  const [size = 0] = act.kind === 'tilt' ? Object.values(act.deg) : [act.pct];
+  return Math.sign(size);
+}
+
+/** The same done to the other side where that is -1. */
+function turned(act: Act, side: number): Act {
+  if (act.kind === 'stab') return act;
+  if (act.kind === 'lost') return { ...act, pct: act.pct * side };
+  const deg = Object.fromEntries(Object.entries(act.deg).map(([axis, by]) => [axis, by * side]));
+  return { ...act, deg };
 }
 
 const known = new WeakMap<Setup, Unknown>();

@@ -1,36 +1,65 @@
 import { controlWords, MOVEMENT_WORDS, movementOf } from '../chain';
-import { kindOf, type Axis, type Setup } from '../setup';
-import type { Answer, Experiment } from './experiment';
+import { AXES, kindOf, type Axis, type Setup } from '../setup';
+import type { Act, Answer, Experiment, Glance } from './experiment';
 
-/** What to do for an experiment, what to look at, and everything that may be seen. */
-export interface InWords {
-  does: readonly string[];
+/** Where to look, and everything that may be seen there. */
+export interface LookInWords {
+  /** The surface: "left aileron". */
+  name: string;
   watch: string;
-  answers: readonly (readonly [Answer, string])[];
+  answers: readonly (readonly [Glance | 'unsure', string])[];
 }
 
-/** "Raise the left wing by about 30°" */
-export function turnWords({ airframe }: Setup, axis: Axis, deg: number): string {
+/** What to do for an experiment. */
+export interface InWords {
+  /** Before it begins, line by line. */
+  before: readonly string[];
+  /** What is done, and what is looked at then. */
+  steps: readonly { does: string; looks: readonly LookInWords[] }[];
+}
+
+/** "raise", "the left wing by about 30°" */
+function turnWords({ airframe }: Setup, axis: Axis, deg: number): [verb: string, what: string] {
   const { front, back, onSurface } = kindOf(airframe);
   const by = `about ${Math.abs(deg)}°`;
   switch (axis) {
     case 'roll':
-      return `Raise the ${deg > 0 ? 'left' : 'right'} ${onSurface ? 'side' : 'wing'} by ${by}`;
+      return ['raise', `the ${deg > 0 ? 'left' : 'right'} ${onSurface ? 'side' : 'wing'} by ${by}`];
     case 'pitch':
-      return `Raise the ${deg > 0 ? front : back} by ${by}`;
+      return ['raise', `the ${deg > 0 ? front : back} by ${by}`];
     case 'yaw':
-      return `Swing the ${front} ${by} to the ${deg > 0 ? 'right' : 'left'}`;
+      return ['swing', `the ${front} ${by} to the ${deg > 0 ? 'right' : 'left'}`];
+  }
+}
+
+const sentence = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
+
+/** "Raise the left wing by about 30° and the nose by about 25°"; of a stick what is done with it. */
+export function actWords(setup: Setup, act: Act): string {
+  const control = (id: string) => setup.transmitter.controls.find((c) => c.id === id)!;
+  switch (act.kind) {
+    case 'tilt':
+      return sentence(
+        AXES.flatMap((axis) => {
+          const deg = act.deg[axis];
+          return deg === undefined ? [] : [turnWords(setup, axis, deg)];
+        })
+          .map(([verb, what], i, all) => (verb === all[i - 1]?.[0] ? what : `${verb} ${what}`))
+          .join(' and '),
+      );
+    case 'stab':
+      return `${control(act.stick).label}: to its end, then released`;
+    case 'lost':
+      return `${control(act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off`;
   }
 }
 
 /** An experiment for the person who does it. */
 export function experimentWords(
   setup: Setup,
-  { controls, fresh, leadOut, act, watch }: Experiment,
+  { controls, fresh, leadOut, steps }: Experiment,
 ): InWords {
   const control = (id: string) => setup.transmitter.controls.find((c) => c.id === id)!;
-  const surface = setup.airframe.surfaces.find((s) => s.id === watch)!;
-  const name = surface.label.toLowerCase();
   const put = Object.entries(controls).map(([id, value]) => controlWords(control(id), value));
   const before = [
     ...(leadOut ? ['Pull the gain lead out of the unit.'] : []),
@@ -44,44 +73,69 @@ export function experimentWords(
         ]),
     `${put.length > 0 ? `${put.join(', ')}; everything` : 'Everything'} else at rest, the model level.`,
   ];
-  const way = (sign: 1 | -1) => MOVEMENT_WORDS[movementOf(surface, 10 * sign)];
-  const moving: InWords['answers'] = ([1, -1] as const).flatMap((sign) => {
-    const key = sign > 0 ? ('+' as const) : ('-' as const);
-    return [
-      [`${key}stays`, `goes ${way(sign)} and stays there`],
-      [`${key}returns`, `goes ${way(sign)}, then returns`],
-    ] as const;
-  });
-  const standing: InWords['answers'] = ([1, -1] as const).map((sign) => [
-    sign > 0 ? '+stays' : '-stays',
-    `stands further ${way(sign)}`,
-  ]);
+  return {
+    before,
+    steps: steps.map(({ act, watch }, i) => ({
+      does: doesWords(setup, act, i > 0),
+      looks: watch.map((surface) => lookWords(setup, act, surface, i > 0)),
+    })),
+  };
+}
+
+/** An answer, or what a unit would have shown: "left aileron: goes down, then returns; elevator: does not move". */
+export function answerWords({ steps }: InWords, answer: Answer): string {
+  const looks = steps.flatMap((step) => step.looks);
+  return looks
+    .map(({ name, answers }, i) => {
+      const said = answers.find(([a]) => a === (answer[i] ?? 'unsure'))?.[1] ?? 'could not tell';
+      return looks.length > 1 ? `${name}: ${said}` : said;
+    })
+    .join('; ');
+}
+
+/** @param held the model is held tilted already */
+function doesWords(setup: Setup, act: Act, held: boolean): string {
+  const words = actWords(setup, act);
+  if (act.kind !== 'tilt') return `${words}.`;
+  return held
+    ? `Go on: ${words[0]!.toLowerCase()}${words.slice(1)}, and hold it there for three seconds.`
+    : `${words} in one movement, and hold it there for three seconds.`;
+}
+
+function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWords {
+  const surface = setup.airframe.surfaces.find((s) => s.id === id)!;
+  const name = surface.label.toLowerCase();
+  const ways = ([1, -1] as const).map(
+    (sign) => [sign > 0 ? '+' : '-', MOVEMENT_WORDS[movementOf(surface, 10 * sign)]] as const,
+  );
   const unsure = ['unsure', 'could not tell'] as const;
+  const standing = ways.map(([key, way]) => [`${key}stays`, `stands further ${way}`] as const);
   switch (act.kind) {
     case 'tilt':
       return {
-        does: [
-          ...before,
-          `${turnWords(setup, act.axis, act.deg)} in one movement, and hold it there for three seconds.`,
+        name,
+        watch: held ? `Watch the ${name} on.` : `Watch the ${name}.`,
+        answers: [
+          ...ways.flatMap(([key, way]) => [
+            [
+              `${key}stays`,
+              held ? `is ${way} and stays there` : `goes ${way} and stays there`,
+            ] as const,
+            [`${key}returns`, `goes ${way}, then returns`] as const,
+          ]),
+          ['none', held ? 'stays where it stood with the model level' : 'does not move'],
+          unsure,
         ],
-        watch: `Watch the ${name}.`,
-        answers: [...moving, ['none', 'does not move'], unsure],
       };
     case 'stab':
       return {
-        does: [
-          ...before,
-          `${turnWords(setup, act.axis, act.deg)} and hold it. ${control(act.stick).label}: to its end, then released.`,
-        ],
+        name,
         watch: `Where does the ${name} stand now, compared with the level model?`,
         answers: [...standing, ['none', 'where it stood before'], unsure],
       };
     case 'lost':
       return {
-        does: [
-          ...before,
-          `${control(act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off.`,
-        ],
+        name,
         watch: `Watch the ${name}.`,
         answers: [
           ...standing,

@@ -3,6 +3,7 @@
 import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import {
+  answerWords,
   experimentsFor,
   experimentWords,
   found,
@@ -16,7 +17,6 @@ import {
 import { difference } from '@/core/patch';
 import { facetsOf, openFacets, type Facet } from '@/core/possible';
 import type { Setup } from '@/core/setup';
-import { useKeys } from '../open/keys';
 import { reasonsOf, send } from '../open/send';
 import { toast } from '../parts/toast';
 import { usePut } from '../live/usePut';
@@ -35,7 +35,7 @@ export function AskStation() {
   const setup = useModel((s) => s.setup);
   const id = useModel((s) => s.id);
   const edit = useModel((s) => s.edit);
-  const [told, setTold] = useDraft<readonly Told[]>(`ask:${id}`, NOTHING);
+  const [told, setTold] = useDraft<readonly Told[]>(`asked:${id}`, NOTHING);
   const first = useSearchParams().get('about') ?? undefined;
   const { state, fresh } = useAsking(setup, told, first);
   const facets = useMemo(() => facetsOf(setup), [setup]);
@@ -51,13 +51,6 @@ export function AskStation() {
     if (next && fresh) setTold([...told, { experiment: next.experiment.id, answer: seen }]);
   };
   const back = () => setTold(told.slice(0, -1));
-  useKeys((event, phase) => {
-    if (phase !== 'up' || !words) return false;
-    const at = Number(event.key) - 1;
-    const chosen = words.answers[at];
-    if (chosen) answer(chosen[0]);
-    return chosen !== undefined;
-  }, true);
   const after = useMemo(() => found(setup, facts), [setup, facts]);
   const patch = difference(setup, after);
   const seen = facts.filter((f) => f.by === 'seen').length;
@@ -155,18 +148,16 @@ function Misfit({
     [setup, told, at],
   );
   const words = experiment && experimentWords(setup, experiment);
-  const said = (answer: Answer | undefined) => words?.answers.find(([a]) => a === answer)?.[1];
+  const said = (answer: Answer) => words && answerWords(words, answer);
   return (
     <>
       <p>It did the same thing twice that no unit described here would do.</p>
       {words && (
         <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3">
           <dt className="text-soft">Experiment {at + 1}</dt>
-          <dd>
-            {words.does.slice(-2).join(' ')} {words.watch}
-          </dd>
+          <dd>{[words.before.at(-1), ...words.steps.map(({ does }) => does)].join(' ')}</dd>
           <dt className="text-soft">You saw</dt>
-          <dd>{said(told[at]?.answer)}</dd>
+          <dd>{said(told[at]?.answer ?? [])}</dd>
           <dt className="text-soft">The most similar unit</dt>
           <dd>{said(nearest)}</dd>
         </dl>

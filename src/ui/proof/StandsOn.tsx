@@ -111,14 +111,19 @@ function Settle({
         No experiment on this model shows it: read it off the menu of the unit, or its leaflet.
       </p>
     );
-  const { does, watch, answers } = experimentWords(setup, by.experiment);
-  const good = answers.flatMap(([seen, said]) =>
+  const { before, steps } = experimentWords(setup, by.experiment);
+  const looks = steps.flatMap((step) => step.looks);
+  const look = looks[by.look]!;
+  /** What is done until it is seen. */
+  const does = steps.slice(0, steps.findIndex((step) => step.looks.includes(look)) + 1);
+  const todo = [before.at(-1), ...does.map((step) => step.does), look.watch].join(' ');
+  const good = look.answers.flatMap(([seen, said]) =>
     seen !== 'unsure' && by.good.includes(seen) ? [said] : [],
   );
   return (
     <p className="text-soft text-sm">
       {whole &&
-        `To ${by.all && alone ? 'settle' : 'begin to settle'} it: ${does.slice(-2).join(' ')} ${watch} You must see: ${good.join(', or ')}. `}
+        `To ${by.all && alone ? 'settle' : 'begin to settle'} it: ${todo} You must see: ${good.join(', or ')}. `}
       <Link className="underline" href={`/models/${id}/ask?about=${facet}`}>
         Ask the unit about it first
       </Link>
