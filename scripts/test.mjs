@@ -51,7 +51,13 @@ times.push(`install ${((Date.now() - begun) / 1000).toFixed(0)} s`);
 // Two at a time: none of them uses more than one processor. The longest first; no check needs the driver.
 const waiting = [
   ['driver', process.execPath, 'scripts/driver.mjs'],
-  ...['types', 'lint', 'format:check', 'layers'].map((name) => [name, 'npm', 'run', '-s', name]),
+  ...['types', 'lint', 'layers', ...(full ? ['format:check'] : [])].map((name) => [
+    name,
+    'npm',
+    'run',
+    '-s',
+    name,
+  ]),
 ];
 const takeNext = async (done) => {
   const next = waiting.shift();

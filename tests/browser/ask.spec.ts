@@ -40,6 +40,11 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
   const told: Told[] = [];
   let now = asking(setup, told);
   let [answers, seconds] = [0, 0];
+  const hands = () =>
+    page
+      .getByRole('complementary', { name: 'The rig' })
+      .getByRole('slider')
+      .evaluateAll((all) => all.map((e) => e.getAttribute('aria-valuetext') ?? e.ariaValueNow));
   while (now.next) {
     const { experiment } = now.next;
     const { steps } = experimentWords(setup, experiment);
@@ -52,8 +57,14 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
     }
     const answer = see(experiment);
     const looks = steps.flatMap((step) => step.looks);
-    for (const [i, look] of looks.entries())
+    for (const [i, look] of looks.entries()) {
+      const before = i === 0 && told.length === 0 ? await hands() : undefined;
       await page.keyboard.press(`${look.answers.findIndex(([a]) => a === answer[i]) + 1}`);
+      if (!before) continue;
+      // A number is an answer here, and moves no switch of the rig.
+      await expect(page.getByText(look.answers.find(([a]) => a === answer[i])![1])).toBeVisible();
+      expect(await hands()).toEqual(before);
+    }
     answers += looks.length;
     seconds += experiment.seconds;
     told.push({ experiment: experiment.id, answer });

@@ -281,7 +281,7 @@ describe('asking the unit', () => {
       ],
       steps: [
         {
-          does: 'Raise the left wing by about 30° and the nose by about 25° in one movement, and hold it there for three seconds.',
+          does: 'Raise the left wing by about 30° and the nose by about 25° in one movement, and hold the model there for three seconds.',
           looks: [
             {
               name: 'left aileron',

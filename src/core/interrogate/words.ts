@@ -1,6 +1,8 @@
 import { controlWords, MOVEMENT_WORDS, movementOf } from '../chain';
-import { AXES, kindOf, type Axis, type Setup } from '../setup';
+import { kindOf, type Axis, type Setup } from '../setup';
 import type { Act, Answer, Experiment, Glance } from './experiment';
+
+type Deg = Readonly<Partial<Record<Axis, number>>>;
 
 /** Where to look, and everything that may be seen there. */
 export interface LookInWords {
@@ -18,35 +20,24 @@ export interface InWords {
   steps: readonly { does: string; looks: readonly LookInWords[] }[];
 }
 
-/** "raise", "the left wing by about 30°" */
-function turnWords({ airframe }: Setup, axis: Axis, deg: number): [verb: string, what: string] {
+/** "Raise the left wing by about 30° and the nose by about 25°" */
+function tiltWords({ airframe }: Setup, { roll = 0, pitch = 0, yaw = 0 }: Deg): string {
   const { front, back, onSurface } = kindOf(airframe);
-  const by = `about ${Math.abs(deg)}°`;
-  switch (axis) {
-    case 'roll':
-      return ['raise', `the ${deg > 0 ? 'left' : 'right'} ${onSurface ? 'side' : 'wing'} by ${by}`];
-    case 'pitch':
-      return ['raise', `the ${deg > 0 ? front : back} by ${by}`];
-    case 'yaw':
-      return ['swing', `the ${front} ${by} to the ${deg > 0 ? 'right' : 'left'}`];
-  }
+  const side = `${roll > 0 ? 'left' : 'right'} ${onSurface ? 'side' : 'wing'}`;
+  const end = pitch > 0 ? front : back;
+  const about = (deg: number) => `about ${Math.abs(deg)}°`;
+  if (yaw !== 0) return `Swing the ${front} ${about(yaw)} to the ${yaw > 0 ? 'right' : 'left'}`;
+  if (roll === 0) return `Raise the ${end} by ${about(pitch)}`;
+  if (pitch === 0) return `Raise the ${side} by ${about(roll)}`;
+  return `Raise the ${side} by ${about(roll)} and the ${end} by ${about(pitch)}`;
 }
-
-const sentence = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
 /** "Raise the left wing by about 30° and the nose by about 25°"; of a stick what is done with it. */
 export function actWords(setup: Setup, act: Act): string {
   const control = (id: string) => setup.transmitter.controls.find((c) => c.id === id)!;
   switch (act.kind) {
     case 'tilt':
-      return sentence(
-        AXES.flatMap((axis) => {
-          const deg = act.deg[axis];
-          return deg === undefined ? [] : [turnWords(setup, axis, deg)];
-        })
-          .map(([verb, what], i, all) => (verb === all[i - 1]?.[0] ? what : `${verb} ${what}`))
-          .join(' and '),
-      );
+      return tiltWords(setup, act.deg);
     case 'stab':
       return `${control(act.stick).label}: to its end, then released`;
     case 'lost':
@@ -98,8 +89,8 @@ function doesWords(setup: Setup, act: Act, held: boolean): string {
   const words = actWords(setup, act);
   if (act.kind !== 'tilt') return `${words}.`;
   return held
-    ? `Go on: ${words[0]!.toLowerCase()}${words.slice(1)}, and hold it there for three seconds.`
-    : `${words} in one movement, and hold it there for three seconds.`;
+    ? `Go on: ${words[0]!.toLowerCase()}${words.slice(1)}, and hold the model there for three seconds.`
+    : `${words} in one movement, and hold the model there for three seconds.`;
 }
 
 function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWords {

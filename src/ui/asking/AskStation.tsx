@@ -153,7 +153,7 @@ function Misfit({
     <>
       <p>It did the same thing twice that no unit described here would do.</p>
       {words && (
-        <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3">
+        <dl className="mt-2 grid gap-x-3 @md:grid-cols-[auto_1fr]">
           <dt className="text-soft">Experiment {at + 1}</dt>
           <dd>{[words.before.at(-1), ...words.steps.map(({ does }) => does)].join(' ')}</dd>
           <dt className="text-soft">You saw</dt>

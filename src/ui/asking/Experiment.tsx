@@ -45,8 +45,9 @@ export function Experiment({
   };
   useKeys((event, phase) => {
     const chosen = looks[given.length]?.answers[Number(event.key) - 1];
-    if (phase !== 'up' || !fresh || !chosen) return false;
-    give(chosen[0]);
+    if (!chosen) return false;
+    // The whole press is the answer's: on its way down it would move a switch of the rig.
+    if (phase === 'up' && fresh) give(chosen[0]);
     return true;
   }, true);
   const back = given.length > 0 ? () => setBegun({ number, given: given.slice(0, -1) }) : onBack;
