@@ -46,7 +46,8 @@ interface Played {
 
 /** One surface looked at, by moments: what it is compared with, and from when to when. */
 interface Looked {
-  surface: string;
+  /** By its place in a frame. */
+  surface: number;
   before: number;
   from: number;
   to: number;
@@ -86,7 +87,7 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
         chain.surfaces(frame);
         looks.forEach(({ surface, before, from, to }, i) => {
           const look = seen[i]!;
-          const deg = frame.surfaceDeg[chain.layout.surfaces.get(surface)!]!;
+          const deg = frame.surfaceDeg[surface]!;
           if (at === before) look.before = deg;
           if (at < from || at > to) return;
           look.off = deg - look.before;
@@ -173,7 +174,13 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
         step(HOLD_S);
     }
     const to = moments.length - 1;
-    return watch.map((surface): Looked => ({ surface, before, from: whole ? start : to, to }));
+    const from = whole ? start : to;
+    return watch.map((id): Looked => ({
+      surface: chain.layout.surfaces.get(id)!,
+      before,
+      from,
+      to,
+    }));
   });
   return { moments, looks };
 }

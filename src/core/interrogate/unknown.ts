@@ -6,6 +6,9 @@ import { experimentsFor } from './experiments';
 import { benchOf, type Possible } from './show';
 import type { Shown } from './shown';
 
+/** Whether a fact is the mode of a position. */
+const isSlot = ({ id }: Facet): boolean => id.startsWith('slot-');
+
 /** Modes that units have in all positions, to find out which facts an experiment can be about. */
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
 
@@ -99,12 +102,14 @@ export class Unknown {
 
   /**
    * Found by changing one fact after another in units of all kinds; what mirrors another is about the same. The mode of a
-   * position counts wherever the unit comes into that position: what it does there may look like nothing in every example.
+   * position counts wherever the unit comes into that position, and nowhere else: what it does there may look like nothing
+   * in every example.
    */
   private aboutWhat(): number[][] {
     const looked = [...new Set(this.mirrors)];
     const about = new Map(looked.map((e) => [e, new Set<number>()]));
     const slotAt = new Map(this.facets.map((f, i) => [f.id, i]));
+    const slots = new Set(this.facets.flatMap((f, i) => (isSlot(f) ? [i] : [])));
     const lookAt = (unit: Possible, e: number): Seen => {
       const { shown, slots } = unit.look(this.experiments[e]!);
       for (const slot of slots) {
@@ -115,15 +120,16 @@ export class Unknown {
     };
     for (const at of this.examples()) {
       const before = looked.map((e) => lookAt(this.unit(at), e));
-      this.facets.forEach((f, i) =>
+      this.facets.forEach((f, i) => {
+        if (slots.has(i)) return;
         f.values.forEach((_, v) => {
           const waiting = looked.filter((e) => !about.get(e)!.has(i));
           if (v === at[i] || waiting.length === 0) return;
           const other = this.unit(at.with(i, v));
           for (const e of waiting)
             if (lookAt(other, e) !== before[looked.indexOf(e)]) about.get(e)!.add(i);
-        }),
-      );
+        });
+      });
     }
     return this.mirrors.map((e) => [...about.get(e)!].toSorted((a, b) => a - b));
   }
@@ -133,7 +139,7 @@ export class Unknown {
     const random = randomOf(30);
     return EVERYWHERE.map((mode, n) =>
       this.facets.map((f, i) => {
-        const at = f.id.startsWith('slot-') ? f.values.findIndex((v) => v.key === mode) : -1;
+        const at = isSlot(f) ? f.values.findIndex((v) => v.key === mode) : -1;
         if (at >= 0) return at;
         return n === 0 ? this.base[i]! : Math.floor(random() * f.values.length);
       }),

@@ -52,7 +52,7 @@ function trialOf(setup: Setup, where: Where): Trial {
 function newTrial(setup: Setup, inUse: boolean): Trial {
   const chain = compileChain(setup);
   /** What the transmitter does, and what this unit makes of it, as far as it was played. */
-  const moments: { stimulus: Stimulus; sentUs: Float64Array; output: Frame }[] = [];
+  const moments: { stimulus: Stimulus; sentUs: Float64Array; output: Output }[] = [];
   const next = handsOf(chain, inUse);
   const sending = { memory: chain.newMemory(), frame: chain.newFrame() };
   const own = unitOf(setup);
@@ -61,9 +61,7 @@ function newTrial(setup: Setup, inUse: boolean): Trial {
       const stimulus = next();
       chain.send(stimulus, sending.memory, sending.frame);
       const sentUs = sending.frame.sentUs.slice();
-      const frame = own(stimulus, sentUs);
-      const [portsUs, gainPct] = [frame.portsUs.slice(), frame.gainPct.slice()];
-      const output = { ...frame, portsUs, gainPct };
+      const output = outputOf(own(stimulus, sentUs));
       moments.push({ stimulus, sentUs, output });
     }
     return moments[i]!;
@@ -119,8 +117,24 @@ function handsOf({ setup, restStimulus }: Chain, inUse: boolean): () => Stimulus
   };
 }
 
-/** Alike in everything that goes out of the unit, and in what it thinks it is doing. */
-const sameOutput = (a: Frame, b: Frame): boolean =>
+/** Everything that goes out of a unit, and what it thinks it is doing. */
+type Output = Pick<
+  Frame,
+  'mode' | 'armed' | 'recovering' | 'unitDrives' | 'throttleRefused' | 'portsUs' | 'gainPct'
+>;
+
+/** The same, kept. */
+const outputOf = (f: Output): Output => ({
+  mode: f.mode,
+  armed: f.armed,
+  recovering: f.recovering,
+  unitDrives: f.unitDrives,
+  throttleRefused: f.throttleRefused,
+  portsUs: f.portsUs.slice(),
+  gainPct: f.gainPct.slice(),
+});
+
+const sameOutput = (a: Output, b: Output): boolean =>
   a.mode === b.mode &&
   a.armed === b.armed &&
   a.recovering === b.recovering &&
