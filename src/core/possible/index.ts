@@ -11,6 +11,7 @@ import { ownMix } from './traits/own-mix';
 import { senses } from './traits/senses';
 import { signalLost } from './traits/signal-lost';
 import { slots } from './traits/slots';
+import { wingType } from './traits/wing-type';
 
 export { withValues, type Facet, type PossibleTrait, type Value } from './facet';
 export { apart, behaveAlike } from './alike';
@@ -24,6 +25,7 @@ export const POSSIBLE: readonly PossibleTrait[] = [
   gainLaw,
   gainLead,
   senses,
+  wingType,
   ownMix,
   fade,
   fullStick,
