@@ -106,6 +106,18 @@ export const ORDER_FAULTS: Fault[] = [
   ],
   [
     'M21',
+    'the offset in roll of the last model',
+    makeSetup,
+    (s) => void (s.unit.settings.levelOffsetDeg.roll = 12),
+  ],
+  [
+    'M21',
+    'a pitch offset, and level never captured',
+    makeSetup,
+    (s) => void (s.unit.settings.levelOffsetDeg.pitch = -9),
+  ],
+  [
+    'M21',
     'a good capture, then a level offset',
     () => {
       const s = makeSetup();
