@@ -77,14 +77,6 @@ await page.getByRole('heading', { name: 'Its parts' }).evaluate((e) => e.scrollI
 await page.getByRole('button', { name: /^Elevator, / }).click();
 await shot('model');
 
-const garganey = await modelPath('Garganey');
-await open(`${garganey}/program`);
-await page.getByText('By hand, line by line').click();
-await page.getByRole('combobox', { name: 'Channels are shown as' }).click();
-await page.getByRole('option', { name: /^values by position/ }).click();
-await page.locator('#lines-5').evaluate((e) => e.scrollIntoView());
-await shot('by-hand');
-
 const merganser = await modelPath('Merganser');
 await open(`${merganser}/entry`);
 await page.getByRole('heading', { name: /^Read it back/ }).evaluate((e) => e.scrollIntoView());
@@ -130,4 +122,8 @@ await open(`${loon}/preflight`);
 await page.getByRole('button', { name: 'Go through it now' }).click();
 for (let i = 0; i < 4; i++) await page.keyboard.press('y');
 await shot('preflight-phone');
+await open(`${smew}/model`);
+await page.getByRole('heading', { name: 'Its parts' }).evaluate((e) => e.scrollIntoView());
+await page.getByRole('button', { name: /^Elevator, / }).click();
+await shot('model-phone');
 await browser.close();
