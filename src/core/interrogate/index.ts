@@ -7,7 +7,6 @@ export {
   type Answer,
   type Experiment,
   type Glance,
-  type Seen,
 } from './experiment';
 export { experimentsFor } from './experiments';
 export { found } from './found';
@@ -15,5 +14,4 @@ export { observerOf, wrongly, type Eyes } from './observer';
 export { recordOf } from './record';
 export { settling, type Settling, type Undecided } from './settles';
 export { possibleUnit, type Possible } from './show';
-export { Shown } from './shown';
 export { answerWords, experimentWords, type InWords, type LookInWords } from './words';

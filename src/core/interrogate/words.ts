@@ -105,7 +105,7 @@ function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWor
     case 'tilt':
       return {
         name,
-        watch: held ? `Watch the ${name} on.` : `Watch the ${name}.`,
+        watch: held ? `Keep watching the ${name}.` : `Watch the ${name}.`,
         answers: [
           ...ways.flatMap(([key, way]) => [
             [
@@ -122,7 +122,7 @@ function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWor
       return {
         name,
         watch: `Where does the ${name} stand now, compared with the level model?`,
-        answers: [...standing, ['none', 'where it stood before'], unsure],
+        answers: [...standing, ['none', 'where it stood then'], unsure],
       };
     case 'lost':
       return {
