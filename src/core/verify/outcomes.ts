@@ -73,11 +73,12 @@ export function outcomesOf(
   look: (claims: readonly Claim[]) => { verdicts: readonly Verdict[]; gaveUp: boolean },
 ): (Looked | undefined)[] {
   const keys = requirements.map((r) => keyOf(facts, r, limit));
+  // Taken once: what is put meanwhile may push out what was there.
+  const found = keys.map((key) => outcomes.get(key));
   const open = requirements.flatMap((requirement, i) =>
-    outcomes.get(keys[i]!) ? [] : [{ requirement, i, claims: requirement.claims(facts) }],
+    found[i] ? [] : [{ requirement, i, claims: requirement.claims(facts) }],
   );
   const { verdicts, gaveUp } = look(open.flatMap((o) => o.claims));
-  const found = keys.map((key) => outcomes.get(key));
   let at = 0;
   for (const { requirement, i, claims } of open) {
     const own = verdicts.slice(at, at + claims.length);
