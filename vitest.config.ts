@@ -3,8 +3,6 @@ import { languagePlugin, pretended } from './scripts/language.ts';
 
 const alias = { '@': new URL('./src', import.meta.url).pathname };
 
-const ALONE = 'src/core/verify/as-chosen.test.ts';
-
 export default defineConfig({
   resolve: { alias },
   test: {
@@ -19,11 +17,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['src/**/*.test.ts', 'tests/{reference,setups}/**/*.test.ts'],
-          exclude: [ALONE],
         },
       },
-      // After the tests of settling in one process two repairs are not offered: why is not found yet.
-      { extends: true, test: { name: 'alone', isolate: true, include: [ALONE] } },
       {
         extends: true,
         // Everything that is read, in a language nobody speaks.

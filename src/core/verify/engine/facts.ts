@@ -11,7 +11,7 @@ import {
   type Chain,
   type Frame,
 } from '../../chain';
-import { cornerWords, levelCorner, movedSticks } from '../../capture';
+import { cornerWords, levelCorner, movedSticks, STICKS } from '../../capture';
 import { combinations, failsafeSchools } from '../../plan';
 import {
   AXES,
@@ -315,6 +315,15 @@ export class Facts {
     return moved[0]
       ? { output: moved[0].output, several: moved.length > 1, words: cornerWords(moved) }
       : undefined;
+  }
+
+  /** Channels of the sticks that a corner is held with. */
+  get cornerChannels(): number[] {
+    return this.once('cornerChannels', () =>
+      this.setup.program.outputs
+        .filter((o) => STICKS.some((stick) => stick === o.carries))
+        .map((o) => o.channel),
+    );
   }
 
   get hasCorner(): boolean {

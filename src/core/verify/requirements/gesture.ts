@@ -8,7 +8,7 @@ export const gestureReached: Requirement = {
   from: 'The unit starts a capture by a corner of the sticks, and looks at pulses.',
   leavesOut: 'Gestures by a button or a switch.',
   applies: ({ airframe }) => !kindOf(airframe).onSurface,
-  looksAt: (facts) => facts.steering,
+  looksAt: (facts) => facts.cornerChannels,
   claims(facts) {
     const moved = facts.hasCorner ? facts.movedCorner() : undefined;
     if (!moved) return [];
