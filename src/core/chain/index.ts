@@ -32,6 +32,7 @@ export {
   edgesWithinUs,
   orderEdgesUs,
   MIXED_AXES,
+  mixesItself,
   mixedFunction,
   axisWeights,
   pitchWithThrottleDeg,

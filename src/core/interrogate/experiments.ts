@@ -1,6 +1,5 @@
-import { axisFunction, placesOf, stickOf } from '../chain';
+import { axisFunction, mixesItself, placesOf, stickOf } from '../chain';
 import { authority } from '../model';
-import { facetsOf } from '../possible';
 import { AXES, isSwitched, type Axis, type Setup } from '../setup';
 import { coneOf } from '../verify';
 import type { Experiment, Step } from './experiment';
@@ -66,7 +65,6 @@ export function experimentsFor(setup: Setup): Experiment[] {
   });
   const gains = gainPlaces(setup);
   const full = gains.at(-1)!;
-  const mixes = facetsOf(setup).some(({ id }) => id === 'wing-type');
   const roll = watched.find(({ axis }) => axis === 'roll');
   for (const posture of posturesOf(setup)) {
     const on = { ...posture, ...full };
@@ -91,7 +89,7 @@ export function experimentsFor(setup: Setup): Experiment[] {
         add(on, [tilted, stab, far], TAKES_S.tilt + TAKES_S.stab + TAKES_S.further);
       }
     // What mixes shows on a surface that has nothing to do with the tilt.
-    for (const [i, { axis, surface }] of mixes ? watched.entries() : []) {
+    for (const [i, { axis, surface }] of mixesItself(unit.traits) ? watched.entries() : []) {
       const other = watched[i + 1]?.surface;
       if (other && other !== surface)
         add(on, [tilt({ [axis]: TILT_DEG[axis] }, surface, other)], TAKES_S.corner);

@@ -51,6 +51,8 @@ interface Looked {
   before: number;
   from: number;
   to: number;
+  /** With the transmitter off. */
+  lost: boolean;
 }
 
 /**
@@ -94,13 +96,11 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
           if (Math.abs(look.off) > Math.abs(look.peak)) look.peak = look.off;
         });
       });
-      const silent =
-        !moments.at(-1)!.stimulus.linkUp &&
-        heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
-      return {
-        shown: shownAs(seen.map(({ peak, off }) => (silent ? ['limp'] : glanceAt(peak, off)))),
-        slots,
-      };
+      const silent = heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
+      const glances = seen.map(({ peak, off }, i): Likely =>
+        silent && looks[i]!.lost ? ['limp'] : glanceAt(peak, off),
+      );
+      return { shown: shownAs(glances), slots };
     };
   };
   return (setup) => {
@@ -180,6 +180,7 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
       before,
       from,
       to,
+      lost: act.kind === 'lost',
     }));
   });
   return { moments, looks };

@@ -1,3 +1,4 @@
+import { mixesItself } from '../chain';
 import { choiceRow, inSettings } from './lens';
 import { howTurned } from './means';
 import type { Setting } from './setting';
@@ -6,9 +7,7 @@ export const wingType: Setting = {
   id: 'wing-type',
   rows(setup) {
     const { unit } = setup;
-    const { mixer, axes, ports } = unit.traits;
-    const steers = ports.some((p) => p.labelledFor === 'steering');
-    if (mixer === 'transmitter' || axes.length < 2 || steers) return [];
+    if (!mixesItself(unit.traits)) return [];
     return [
       choiceRow(
         {

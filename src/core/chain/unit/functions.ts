@@ -1,4 +1,10 @@
-import { functionOf, type Axis, type ChannelFunction, type UnitSettings } from '../../setup';
+import {
+  functionOf,
+  type Axis,
+  type ChannelFunction,
+  type UnitSettings,
+  type UnitTraits,
+} from '../../setup';
 
 type Weights = Partial<Record<Axis, number>>;
 
@@ -20,6 +26,10 @@ export function mixedFunction(
   }
   return carries;
 }
+
+/** Whether a unit can be set to mix for a delta or a V-tail by itself. */
+export const mixesItself = ({ mixer, axes, ports }: UnitTraits): boolean =>
+  mixer !== 'transmitter' && axes.length > 1 && !ports.some((p) => p.labelledFor === 'steering');
 
 /** Axes whose sticks a unit takes apart and mixes itself, by the wing it is set to. */
 export const MIXED_AXES: Partial<Record<UnitSettings['wingType'], readonly Axis[]>> = {

@@ -13,7 +13,7 @@ export * from './laws';
 export { edgesWithinUs, orderEdgesUs } from './edges';
 export { NO_SLOT } from './modes';
 export { isSteadied, PORT_MAX_US } from './ports';
-export { axisWeights, MIXED_AXES, mixedFunction } from './functions';
+export { axisWeights, MIXED_AXES, mixedFunction, mixesItself } from './functions';
 
 /**
  * Whether a unit knows by itself that the signal is lost. One that sits behind a receiver hears only its

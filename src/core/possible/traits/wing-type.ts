@@ -1,4 +1,4 @@
-import { MIXED_AXES } from '../../chain';
+import { MIXED_AXES, mixesItself } from '../../chain';
 import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
@@ -10,8 +10,7 @@ const VALUES = [
 /** What it mixes by itself: a used unit stands as its last model had it. */
 export const wingType: PossibleTrait = {
   facets: ({ unit: { traits, settings } }) => {
-    const steers = traits.ports.some((p) => p.labelledFor === 'steering');
-    if (traits.mixer === 'transmitter' || steers) return [];
+    if (!mixesItself(traits)) return [];
     const values = VALUES.filter(([wing]) =>
       (MIXED_AXES[wing] ?? []).every((axis) => traits.axes.includes(axis)),
     );
