@@ -134,3 +134,45 @@ test('any part is added, mirrored and removed on the drawing, by keys; what make
   await page.goto(`/models/${id}/proof`);
   await expect(page.getByText('No problems found').first()).toBeVisible();
 });
+
+test('two servos on one part: put against each other it is said and repaired, and both rods are measured', async ({
+  page,
+}) => {
+  const id = await newModel(page, 'Heavy goosander');
+  await page.goto(`/models/${id}/model`);
+  await page
+    .getByRole('listitem')
+    .getByRole('button', { name: /^Elevator / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'One more servo on the elevator' }).click();
+  await expect(page.getByText('Saved, version 2')).toBeVisible();
+  await expect(page.getByText(/^No problems found/).first()).toBeVisible();
+  const second = page.getByRole('group', { name: 'Second elevator servo' });
+  const turns = second.getByLabel('a longer pulse turns the elevator');
+  await turns.selectOption({ label: 'up, against the first servo' });
+  await expect(page.getByText('Saved, version 3')).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(`/models/${id}/proof`);
+  await expect(page.getByRole('main')).toContainText('pull against each other');
+  await page
+    .getByRole('button', {
+      name: 'Move the rod of the second elevator servo to the other side of its arm',
+    })
+    .click();
+  await expect(page.getByText(/^No problems found/).first()).toBeVisible();
+  await page.goto(`/models/${id}/throws`);
+  const elevator = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: 'Elevator', exact: true }) });
+  await elevator.getByRole('button', { name: 'Arm, horn, rod and chord' }).click();
+  await expect(elevator.getByLabel('servo arm, mm')).toHaveCount(2);
+  await page.goto(`/models/${id}/model`);
+  await page
+    .getByRole('listitem')
+    .getByRole('button', { name: /^Elevator / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Remove the second elevator servo' }).click();
+  await expect(page.getByText('Second elevator servo')).toHaveCount(0);
+});

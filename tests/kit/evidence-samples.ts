@@ -2,6 +2,7 @@ import { buildAirframe, TRANSMITTERS, UNITS, USUAL_STEERING, usualAnswers } from
 import { composeSetup, writeWishes } from '@/core/plan';
 import { MODES, type ProgramWishes, type Setup } from '@/core/setup';
 import { sampleOf, type Sample } from './dependence';
+import { twoOnElevator } from './gang-faults';
 import { richSetup } from './rich';
 import { makeSetup } from './setups';
 
@@ -169,6 +170,7 @@ export const evidenceSamples = (): Sample[] =>
     withSets(),
     withBanks(),
     withAside(),
+    twoOnElevator(),
     taught({ by: 'button', presses: 3 }),
     taught({ by: 'flick', times: 2, withinS: 3 }),
     taught({

@@ -1,6 +1,7 @@
 import type { ChannelFunction, Condition, Line, Setup } from '@/core/setup';
 import { addLine, addLogic, at, channelOf, outputOf } from './add-entries';
 import { wished } from './order-faults';
+import { GANG_MUTATIONS } from './gang-faults';
 import { MIX_FAULTS } from './mix-faults';
 import { makeSetup } from './setups';
 import { USUAL_STEERING } from '@/core/catalogue';
@@ -1363,6 +1364,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ...DEVICES,
   ...MIX_FAULTS,
   ...LINKAGES,
+  ...GANG_MUTATIONS,
   ...PAST_STOP,
   ...CORRECTIONS,
   ONE_SIDE,

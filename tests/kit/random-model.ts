@@ -5,7 +5,15 @@ import {
   usualAnswers,
   type AirframeAnswers,
 } from '@/core/catalogue';
-import { movedPart, newPartsFor, placeOf, VARIANTS, withoutPart, withPart } from '@/core/model';
+import {
+  movedPart,
+  newPartsFor,
+  placeOf,
+  VARIANTS,
+  withoutPart,
+  withPart,
+  withServo,
+} from '@/core/model';
 import { choose, composeSetup, mixesFor, withMix } from '@/core/plan';
 import {
   AIRFRAME_KINDS,
@@ -90,6 +98,13 @@ export function randomModel(seed: number): Made {
     }
   }
   airframe = withLeadsBy(airframe, random);
+  if (coin(0.25) && airframe.surfaces.length > 0) {
+    const more = withServo(airframe, pick(airframe.surfaces).id);
+    if (more.ok) {
+      airframe = more.airframe;
+      besides.push('one servo more');
+    }
+  }
   if (coin(0.4) && airframe.surfaces.length > 0) {
     const surface = pick(airframe.surfaces);
     const place = placeOf(airframe, surface);

@@ -2,6 +2,7 @@ import { USUAL_STEERING } from '@/core/catalogue';
 import type { Setup } from '@/core/setup';
 import { REQUIREMENTS, RULES } from '@/core/verify';
 import { factsOf, type Claim } from '@/core/verify/engine';
+import { twoOnElevator } from './gang-faults';
 import { wished } from './order-faults';
 import { makeSetup } from './setups';
 
@@ -31,6 +32,7 @@ function samples(): Setup[] {
     locking,
     cornered,
     car,
+    twoOnElevator(),
   ];
 }
 

@@ -3,6 +3,7 @@ import { applyPatch } from '@/core/patch';
 import { composeSetup, setSteeringEnds } from '@/core/plan';
 import type { AirframeKind, Setup } from '@/core/setup';
 import { CHOICE_FAULTS, UNCHOSEN_FAULTS } from './choice-faults';
+import { GANG_FAULTS } from './gang-faults';
 import { ORDER_FAULTS, type Fault } from './order-faults';
 
 export function make(
@@ -31,6 +32,7 @@ export const RULE_FAULTS: readonly Fault[] = [
   ...ORDER_FAULTS,
   ...CHOICE_FAULTS,
   ...UNCHOSEN_FAULTS,
+  ...GANG_FAULTS,
   [
     'M3',
     'roll reversed in the unit',

@@ -27,3 +27,4 @@ export { twoMotorBoat } from './25-two-motor-boat';
 export { crawler } from './26-crawler';
 export { sixServos } from './27-six-servo-sailplane';
 export { canard } from './29-canard';
+export { twoServos } from './30-two-servos';

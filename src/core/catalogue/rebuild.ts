@@ -1,4 +1,4 @@
-import { builtWith, VARIANTS } from '../model';
+import { builtWith, busy, VARIANTS, withGang } from '../model';
 import {
   AIRFRAME_KINDS,
   kindEntry,
@@ -99,15 +99,13 @@ function changedAsBefore(fresh: Airframe, before: Airframe, now: Airframe): Airf
     now.surfaces,
     ({ role }) =>
       fresh.surfaces.some((s) => s.role === role) || !before.surfaces.some((s) => s.role === role),
-  );
+  ).map((s) => withGang(s, now.surfaces.find(({ id }) => id === s.id)?.ganged ?? []));
   const servos = merged(fresh.servos, before.servos, now.servos);
-  const used = new Set(surfaces.map((s) => s.servo));
-  const moving = [fresh, before, now].flatMap((a) => a.surfaces.map((s) => s.servo));
+  const moving = [fresh, before, now].flatMap((a) => a.surfaces);
   return {
     ...fresh,
     surfaces,
-    // A servo that moved parts and moves none now went with them.
-    servos: servos.filter((s) => used.has(s.id) || !moving.includes(s.id)),
+    servos: busy({ servos, surfaces: moving }, surfaces),
     motors:
       fresh.motors.length === before.motors.length
         ? merged(fresh.motors, before.motors, now.motors)

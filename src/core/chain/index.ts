@@ -12,6 +12,7 @@ export {
   switchValue,
 } from './conditions';
 export { servoReachDeg } from './actuators';
+export { gangedOf, type Ganged } from './ganged';
 export { axisFunction, heldIn, openThrottle, releaseCut, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';
 export { workOrder } from './program';

@@ -2,13 +2,18 @@ import { MIXED_AXES } from '../chain';
 import type { PatchOperation } from '../patch';
 import {
   AXES,
+  drivesOf,
+  isMovedBy,
   LEFT_FIRST,
   pointer,
   taughtByDriving,
   roleOf,
+  type Airframe,
   type Axis,
   type ChannelFunction,
+  type Servo,
   type Setup,
+  type Surface,
 } from '../setup';
 
 /** Where a change is made. */
@@ -92,13 +97,32 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
       place: 'linkage',
       title: `${surface.label} is linked opposite to the Setup`,
       cost: 1,
-      patch: replace(
-        pointer('airframe', 'surfaces', i, 'linkage', 'sense'),
-        surface.linkage.sense === 'same' ? 'opposite' : 'same',
-      ),
+      patch: rodsTurned(surface, i),
     }),
   );
   return facts;
+}
+
+/** Every rod of a part on the other side of its arm: servos that are ganged are turned round together. */
+const rodsTurned = (surface: Surface, at: number): PatchOperation[] =>
+  drivesOf(surface).flatMap(({ linkage }, d) =>
+    replace(
+      pointer(
+        'airframe',
+        'surfaces',
+        at,
+        ...(d === 0 ? [] : ['ganged', d - 1]),
+        'linkage',
+        'sense',
+      ),
+      linkage.sense === 'same' ? 'opposite' : 'same',
+    ),
+  );
+
+/** A servo and those ganged with it, in their order: reversed alone it would pull against them. */
+function gangOf({ surfaces, servos }: Airframe, id: string): readonly Servo[] {
+  const gang = surfaces.find((s) => s.ganged && isMovedBy(s, id));
+  return servos.filter((s) => (gang ? isMovedBy(gang, s.id) : s.id === id));
 }
 
 /** What a learning unit files each axis under. */
@@ -162,25 +186,38 @@ export function settingAtoms(setup: Setup): Atom[] {
     );
   if (unit.traits.portReverse)
     unit.settings.outputs.forEach((output, i) => {
-      const port = unit.traits.ports.find((p) => p.id === output.port)!;
+      const outputs = outputsWith(setup, output.port);
+      if (outputs[0] !== i) return;
+      const names = outputs.map((o) => portNamed(setup, unit.settings.outputs[o]!.port));
       atoms.push({
         id: `port-${output.port}`,
         place: 'servo',
-        title: `Reverse the servo on ${port.label} (${output.carries}) in the unit’s output menu`,
-        cost: 1.1,
-        patch: replace(pointer('unit', 'settings', 'outputs', i, 'reversed'), !output.reversed),
+        title:
+          names.length === 1
+            ? `Reverse the servo on ${names[0]} (${output.carries}) in the unit’s output menu`
+            : `Reverse the servos on ${names.join(' and ')} (${output.carries}) in the unit’s output menu`,
+        cost: 1.1 * names.length,
+        patch: outputs.flatMap((o) =>
+          replace(
+            pointer('unit', 'settings', 'outputs', o, 'reversed'),
+            !unit.settings.outputs[o]!.reversed,
+          ),
+        ),
       });
     });
-  airframe.servos.forEach((servo, i) => {
-    if (!servo.reversible) return;
+  airframe.servos.forEach((servo) => {
+    const gang = gangOf(airframe, servo.id);
+    if (gang[0] !== servo || gang.some((s) => !s.reversible)) return;
     atoms.push({
       id: `servo-${servo.id}`,
       place: 'servo',
-      title: `Reverse the ${servo.label.toLowerCase()} itself`,
-      cost: 1.2,
-      patch: replace(
-        pointer('airframe', 'servos', i, 'rotation'),
-        servo.rotation === 'normal' ? 'reversed' : 'normal',
+      title: `Reverse the ${gang.map((s) => s.label.toLowerCase()).join(' and the ')} ${gang.length > 1 ? 'themselves' : 'itself'}`,
+      cost: 1.2 * gang.length,
+      patch: gang.flatMap((s) =>
+        replace(
+          pointer('airframe', 'servos', airframe.servos.indexOf(s), 'rotation'),
+          s.rotation === 'normal' ? 'reversed' : 'normal',
+        ),
       ),
     });
   });
@@ -188,13 +225,24 @@ export function settingAtoms(setup: Setup): Atom[] {
     atoms.push({
       id: `move-rod-${surface.id}`,
       place: 'linkage',
-      title: `Move the rod of the ${surface.label.toLowerCase()} to the other side of its servo arm`,
-      cost: 3,
-      patch: replace(
-        pointer('airframe', 'surfaces', i, 'linkage', 'sense'),
-        surface.linkage.sense === 'same' ? 'opposite' : 'same',
-      ),
+      title: surface.ganged
+        ? `Move every rod of the ${surface.label.toLowerCase()} to the other side of its servo arm`
+        : `Move the rod of the ${surface.label.toLowerCase()} to the other side of its servo arm`,
+      cost: 3 * drivesOf(surface).length,
+      patch: rodsTurned(surface, i),
     }),
   );
   return atoms;
+}
+
+const portNamed = (setup: Setup, port: string): string =>
+  setup.unit.traits.ports.find((p) => p.id === port)!.label;
+
+/** The outputs of the unit, by position, that must be reversed together with that of a port: ganged servos sit on them. */
+function outputsWith({ unit, airframe, installation }: Setup, port: string): number[] {
+  const driven = (at: string) => installation.plugs.find((p) => p.port === at)?.drives ?? [];
+  const gang = new Set(driven(port).flatMap((id) => gangOf(airframe, id).map((servo) => servo.id)));
+  return unit.settings.outputs.flatMap((o, i) =>
+    o.port === port || driven(o.port).some((id) => gang.has(id)) ? [i] : [],
+  );
 }

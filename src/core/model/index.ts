@@ -14,6 +14,7 @@ export { withLeads } from './leads';
 export { isRearWheel, MIX_NAMES, mixOf, oneWayOf, rearTurnsAt } from './mixed';
 export { motorArms, motorPlaceOf, movedMotor, thrustLine } from './motors';
 export { withPart } from './added';
+export { busy, MOST_GANGED, withGang, withoutServo, withServo } from './ganged';
 export { mirroredPart } from './mirrored';
 export { newPartsFor, NEW_PARTS, type NewPart } from './new-parts';
 export { withoutPart } from './removed';

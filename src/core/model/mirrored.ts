@@ -6,6 +6,7 @@ import {
   type ChannelFunction,
   type Motor,
 } from '../setup';
+import { withServo } from './ganged';
 import { motorPlaceOf } from './motors';
 import type { Changed } from './moved';
 import { MOST_MOTORS } from './new-parts';
@@ -53,13 +54,15 @@ export function mirroredPart(airframe: Airframe, id: string): Changed {
     ),
   };
   const carries = servedBy(servo.carries);
-  return {
-    ok: true,
-    airframe: put(sided, own.role, ACROSS[side], across, OTHER_SIDE[carries] ?? carries, {
-      surface: own,
-      servo,
-    }),
-  };
+  const two = put(sided, own.role, ACROSS[side], across, OTHER_SIDE[carries] ?? carries, {
+    surface: own,
+    servo,
+  });
+  // As many servos as there are on the part it is an image of.
+  return (own.ganged ?? []).reduce(
+    (built: Changed) => (built.ok ? withServo(built.airframe, two.surfaces.at(-1)!.id) : built),
+    { ok: true, airframe: two },
+  );
 }
 
 function mirroredMotor(airframe: Airframe, motor: Motor): Changed {

@@ -58,7 +58,7 @@ export const named = (role: Role, side: Side) =>
  * How a rod is hung so that its stick turns the model the right way where nothing is reversed: a longer pulse
  * is roll right, nose down, nose right.
  */
-function sensible(
+export function sensible(
   airframe: Airframe,
   surface: Surface,
   carries: ChannelFunction,

@@ -8,6 +8,7 @@ import {
   type Motor,
   type Surface,
 } from '../setup';
+import { busy } from './ganged';
 import { authority } from './moment';
 import { motorPlaceOf } from './motors';
 import type { Changed } from './moved';
@@ -59,13 +60,12 @@ export function withoutPart(airframe: Airframe, id: string): Changed {
       ok: false,
       reason: `without ${own.label.toLowerCase()} nothing could ${TURNS[missing]}`,
     };
-  const idle = gone.map((s) => s.servo).filter((servo) => !surfaces.some((s) => s.servo === servo));
   return {
     ok: true,
     airframe: {
       ...airframe,
       surfaces,
-      servos: leadsMovedUp(airframe.servos.filter((s) => !idle.includes(s.id))),
+      servos: leadsMovedUp(busy(airframe, surfaces)),
     },
   };
 }

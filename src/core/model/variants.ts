@@ -9,6 +9,7 @@ import {
   type Surface,
 } from '../setup';
 import { DEVICES, type Device } from './devices';
+import { busy, withGang } from './ganged';
 import { isSamePlace, usualPlace } from './place';
 
 /** Something a model of its kind may have besides: what it is called, and how it comes and goes. */
@@ -29,6 +30,9 @@ type Role = Surface['role'];
 const ofRole = ({ surfaces }: Airframe, role: Role) => surfaces.filter((s) => s.role === role);
 
 const unplaced = ({ place: _, ...surface }: Surface): Surface => surface;
+
+/** Half of a part has one servo: what was ganged on the whole moves neither. */
+const onOneServo = (surface: Surface): Surface => withGang(unplaced(surface), []);
 
 /** A rod moved to the other side of its arm. */
 const otherSense = (sense: Surface['linkage']['sense']) =>
@@ -67,33 +71,33 @@ function halved(id: string, words: string, role: Role, name: string): Variant {
       const one = ofRole(airframe, role).find((s) => s.side === 'centre')!;
       const servo = airframe.servos.find((s) => s.id === one.servo)!;
       const half = (side: 'left' | 'right', over: Partial<Surface>): Surface => ({
-        ...unplaced(one),
+        ...onOneServo(one),
         ...halfPlace(one, side),
         side,
         label: onSide(side, name),
         ...over,
       });
+      const surfaces = airframe.surfaces.flatMap((s) =>
+        s === one ? [half('left', {}), half('right', { id: second, servo: second })] : [s],
+      );
       const two = {
         ...airframe,
-        surfaces: airframe.surfaces.flatMap((s) =>
-          s === one ? [half('left', {}), half('right', { id: second, servo: second })] : [s],
-        ),
-        servos: airframe.servos.flatMap((s) =>
+        surfaces,
+        servos: busy(airframe, surfaces).flatMap((s) =>
           s === servo ? [s, { ...servo, id: second, label: `Second ${name} servo` }] : [s],
         ),
       };
       return isAhead(two) ? onTheWing(two) : two;
     },
-    remove: (airframe) => ({
-      ...airframe,
-      surfaces: airframe.surfaces.flatMap((s) => {
+    remove(airframe) {
+      const surfaces = airframe.surfaces.flatMap((s) => {
         if (s.id === second) return [];
         if (s.role !== role || s.side === 'centre') return [s];
         const place = standsOnTheWing(airframe, s) ? {} : wholePlace(s);
         return [{ ...unplaced(s), ...place, side: 'centre' as const, label: capital(name) }];
-      }),
-      servos: airframe.servos.filter((s) => s.id !== second),
-    }),
+      });
+      return { ...airframe, surfaces, servos: busy(airframe, surfaces) };
+    },
   };
 }
 
@@ -172,14 +176,12 @@ const twoFlapServos: Variant = {
     };
   },
   remove(airframe) {
-    const [left, right] = (['left', 'right'] as const).map((side) =>
-      ofRole(airframe, 'flap').find((s) => s.side === side)!,
-    ) as [Surface, Surface];
-    return {
-      ...airframe,
-      surfaces: airframe.surfaces.map((s) => (s.role === 'flap' ? { ...s, servo: left.servo } : s)),
-      servos: airframe.servos.filter((s) => s.id !== right.servo),
-    };
+    const left = ofRole(airframe, 'flap').find((s) => s.side === 'left')!;
+    // One servo for both pulls at each by one rod.
+    const surfaces = airframe.surfaces.map((s) =>
+      s.role === 'flap' ? { ...withGang(s, []), servo: left.servo } : s,
+    );
+    return { ...airframe, surfaces, servos: busy(airframe, surfaces) };
   },
 };
 
@@ -218,7 +220,7 @@ const rearSteering: Variant = {
     const rear = front.map((wheel): Surface => {
       const place = usualPlace(airframe, wheel);
       return {
-        ...wheel,
+        ...withGang(wheel, []),
         id: `rear-${wheel.side}`,
         label: onSide(wheel.side === 'left' ? 'left' : 'right', 'rear wheel'),
         servo: 'rear-steering',
@@ -232,11 +234,10 @@ const rearSteering: Variant = {
       servos: [...airframe.servos, { ...servo, id: 'rear-steering', label: 'Rear steering servo' }],
     };
   },
-  remove: (airframe) => ({
-    ...airframe,
-    surfaces: airframe.surfaces.filter((s) => s.servo !== 'rear-steering'),
-    servos: airframe.servos.filter((s) => s.id !== 'rear-steering'),
-  }),
+  remove(airframe) {
+    const surfaces = airframe.surfaces.filter((s) => s.servo !== 'rear-steering');
+    return { ...airframe, surfaces, servos: busy(airframe, surfaces) };
+  },
 };
 
 const SPARES = ['aux1', 'aux2', 'aux3'] as const satisfies readonly ChannelFunction[];

@@ -16,6 +16,7 @@ export const SHOWN_IN: Readonly<Record<RequirementId, SituationId | { why: strin
   'devices-stop': { why: ON_RIG },
   mixes: 'stick',
   linkages: 'stick',
+  ganged: { why: 'it is heard and felt: nothing needs to fly for it' },
   'steering-stop': { why: ON_RIG },
   corrections: 'pass',
   level: 'hands-off',

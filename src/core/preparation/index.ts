@@ -142,6 +142,7 @@ export function plainScript(setup: Setup): ScriptStep[] {
   const devices = surfaces.filter((s) => isDevice(setup.airframe, s));
   const motor = setup.airframe.motors.length > 0;
   const cut = setup.intents.program.cut !== undefined;
+  const ganged = surfaces.filter((s) => s.ganged);
   return scriptOf('plain-model', [
     [
       'plugs',
@@ -156,6 +157,15 @@ export function plainScript(setup: Setup): ScriptStep[] {
             'cut',
             cut ? PLAIN['try-cut']() : PLAIN['switch-everything-on'](),
             [...(cut ? [PLAIN['cut-holds']()] : []), PLAIN['stays-still']({ afterCut: cut })],
+          ] as const,
+        ]
+      : []),
+    ...(ganged.length > 0
+      ? [
+          [
+            'ganged',
+            PLAIN['one-rod-on'](),
+            ganged.map((s) => PLAIN['stays-at-hole']({ what: s })),
           ] as const,
         ]
       : []),

@@ -82,6 +82,10 @@ export const PLAIN = sentences('plain-model', {
   'cut-holds': () => 'cut on: the motor stays still whatever the throttle does',
   'stays-still': ({ afterCut }: { afterCut: boolean }) =>
     `${afterCut ? 'cut released, ' : ''}throttle closed: it stays still`,
+  'one-rod-on': () =>
+    'Where several servos move one part, leave the rod of the first on and take the others off. Move its stick fully both ways.',
+  'stays-at-hole': ({ what }: { what: Named }) =>
+    `${what.label.toLowerCase()}: the end of each loose rod stays beside its hole all the way`,
   release: ({ hands }: { hands: Named }) => `Unit off, trims centred, ${hands.label} released.`,
   'in-line': ({ ground }: { ground: boolean }) =>
     `${ground ? 'the steering' : 'every surface'} in line: adjust its rod first, use subtrim only for the rest`,

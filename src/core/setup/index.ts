@@ -1,5 +1,6 @@
 export * from './assumed';
 export * from './devices';
+export * from './drives';
 export * from './functions';
 export * from './grounds';
 export * from './hands';

@@ -9,7 +9,7 @@ import { useModel } from '../open/modelStore';
 import { useState } from 'react';
 
 /** Changes what the model is built of, planned through to servos, channels and plugs; keeps why it was refused. */
-function useBuild() {
+export function useBuild() {
   const { take, refused } = useRefit();
   const [senseless, setSenseless] = useState<string>();
   const build = (changed: Changed, label: string): boolean => {

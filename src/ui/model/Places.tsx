@@ -18,7 +18,7 @@ import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
 import { AddPart, PartButtons } from './Building';
-import { Lead } from './Lead';
+import { Servos } from './Servos';
 import { PartsDrawing } from './PartsDrawing';
 
 const FIELDS: readonly (readonly [keyof Place, words: string, unit: string, step: number])[] = [
@@ -195,7 +195,7 @@ function Part({ surface, at }: { surface: Surface; at: number }) {
         ))}
       </div>
       <p className="text-soft text-sm">{surface.place ? SAID : ASSUMED}</p>
-      <Lead of={surface.servo} />
+      <Servos surface={surface} at={at} />
       <PartButtons id={surface.id} label={surface.label} />
     </div>
   );

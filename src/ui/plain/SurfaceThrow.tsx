@@ -1,9 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { MOVEMENT_WORDS, movementOf, type SurfaceThrows } from '@/core/chain';
 import { setThrow, type ThrowEnd } from '@/core/plan';
-import { pointer, type Surface } from '@/core/setup';
+import { drivesOf, pointer, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { NumberWord } from '../fields/NumberWord';
 import { useModel } from '../open/modelStore';
@@ -96,23 +96,34 @@ export function SurfaceThrow({
       </p>
       <Fold quiet title="Arm, horn, rod and chord">
         <div className="grid grid-cols-2 gap-2">
-          {LENGTHS.map(([field, words]) => (
-            <NumberField
-              key={field}
-              label={words}
-              unit="mm"
-              at={`/airframe/surfaces/0/linkage/${field}`}
-              step={0.5}
-              value={surface.linkage[field]}
-              onCommit={(v) =>
-                set(
-                  pointer('airframe', 'surfaces', i, 'linkage', field),
-                  v,
-                  `${surface.label}: ${words} ${v} mm`,
-                )
-              }
-            />
-          ))}
+          {drivesOf(surface).map((drive, d) => {
+            const servo = setup.airframe.servos.find((s) => s.id === drive.servo)!;
+            const rod = d === 0 ? ['linkage'] : ['ganged', d - 1, 'linkage'];
+            return (
+              <Fragment key={drive.servo}>
+                {surface.ganged && (
+                  <h4 className="col-span-2 text-sm font-semibold">{servo.label}</h4>
+                )}
+                {LENGTHS.map(([field, words]) => (
+                  <NumberField
+                    key={field}
+                    label={words}
+                    unit="mm"
+                    at={`/airframe/surfaces/0/linkage/${field}`}
+                    step={0.5}
+                    value={drive.linkage[field]}
+                    onCommit={(v) =>
+                      set(
+                        pointer('airframe', 'surfaces', i, ...rod, field),
+                        v,
+                        `${d === 0 ? surface.label : servo.label}: ${words} ${v} mm`,
+                      )
+                    }
+                  />
+                ))}
+              </Fragment>
+            );
+          })}
           <NumberField
             label="chord"
             unit="mm"

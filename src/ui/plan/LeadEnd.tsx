@@ -1,6 +1,7 @@
 'use client';
 
 import { useDraggable } from '@dnd-kit/core';
+import { isMovedBy } from '@/core/setup';
 import type { Lead } from '@/core/wiring';
 import { useModel } from '../open/modelStore';
 import { Pointing } from '../live/Pointing';
@@ -9,7 +10,7 @@ import { Pointing } from '../live/Pointing';
 export function LeadEnd({ lead, end }: { lead: Lead; end: string }) {
   const airframe = useModel((s) => s.setup.airframe);
   const servo = airframe.servos.find((s) => s.label === end);
-  const surfaces = airframe.surfaces.filter((s) => s.servo === servo?.id);
+  const surfaces = airframe.surfaces.filter((s) => servo && isMovedBy(s, servo.id));
   const first = lead.ends[0] === end;
   return (
     <Pointing as="li" at={{ surfaces: surfaces.map((x) => x.id) }} className="py-0.5">

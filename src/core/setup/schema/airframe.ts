@@ -30,6 +30,9 @@ export const MotorPlaceSchema = z.strictObject({
   rightDeg: z.number().min(-180).max(180),
 });
 
+/** A further servo on the same part, by a rod of its own. */
+export const GangedSchema = z.strictObject({ servo: IdSchema, linkage: LinkageSchema });
+
 export const SurfaceSchema = z.strictObject({
   id: IdSchema,
   label: LabelSchema,
@@ -40,6 +43,8 @@ export const SurfaceSchema = z.strictObject({
   /** Width of the moving part, leading hinge to trailing edge: turns degrees into millimetres. */
   chordMm: z.number().min(3).max(1000),
   place: PlaceSchema.optional(),
+  /** Servos that move it together with `servo`: each must turn it as far as that one does. */
+  ganged: z.array(GangedSchema).min(1).max(3).optional(),
 });
 
 export const ServoSchema = z.strictObject({

@@ -1,4 +1,5 @@
 import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../../linkage';
+import { drivesOf } from '../drives';
 import { roleOf } from '../functions';
 import { pointer, type Problem } from '../problem';
 import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from '../reads';
@@ -111,19 +112,27 @@ export function checkReferences(setup: Setup): Problem[] {
     if (m.stopUs === m.fullUs)
       report(['airframe', 'motors', i, 'fullUs'], 'must differ from stopUs');
   });
-  airframe.surfaces.forEach((s, i) => {
-    const servo = airframe.servos.find((v) => v.id === s.servo);
-    if (!servo) {
-      report(['airframe', 'surfaces', i, 'servo'], `there is no servo "${s.servo}"`);
-      return;
-    }
-    if (steersBy(airframe, s)) return;
-    const lockDeg = locksAtDeg(s.linkage, Math.min(servo.degAt500Us, servo.limitDeg));
-    if (lockDeg !== undefined)
-      report(
-        ['airframe', 'surfaces', i, 'linkage', 'armMm'],
-        `an arm of ${s.linkage.armMm} mm on a horn of ${s.linkage.hornMm} mm cannot follow: the rod locks when the servo has turned ${lockDeg.toFixed(0)}°`,
-      );
+  airframe.surfaces.forEach((surface, i) => {
+    const follows = steersBy(airframe, surface);
+    if (follows && surface.ganged)
+      report(['airframe', 'surfaces', i, 'ganged'], 'a wheel of a measured steering has no rods');
+    drivesOf(surface).forEach(({ servo: id, linkage }, d) => {
+      const path = ['airframe', 'surfaces', i, ...(d === 0 ? [] : ['ganged', d - 1])];
+      const servo = airframe.servos.find((v) => v.id === id);
+      if (!servo) {
+        report([...path, 'servo'], `there is no servo "${id}"`);
+        return;
+      }
+      if (drivesOf(surface).findIndex((other) => other.servo === id) < d)
+        report([...path, 'servo'], `"${id}" moves this part already`);
+      if (follows) return;
+      const lockDeg = locksAtDeg(linkage, Math.min(servo.degAt500Us, servo.limitDeg));
+      if (lockDeg !== undefined)
+        report(
+          [...path, 'linkage', 'armMm'],
+          `an arm of ${linkage.armMm} mm on a horn of ${linkage.hornMm} mm cannot follow: the rod locks when the servo has turned ${lockDeg.toFixed(0)}°`,
+        );
+    });
   });
 
   const { steering } = airframe;

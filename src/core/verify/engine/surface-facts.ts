@@ -1,10 +1,10 @@
-import { hornDeg, movementOf, servoReachDeg } from '../../chain';
-import type { Chain, Movement } from '../../chain';
+import { gangedOf, hornDeg, movementOf, servoReachDeg } from '../../chain';
+import type { Chain, Ganged, Movement } from '../../chain';
 import { isStabilized } from '../../directions';
 import { authority, type Authority } from '../../model';
 import { compileTravel, freeTravelDeg, lockServoDeg } from '../../linkage';
 import { HELD_DEG, SHORT_DEG, steeringOf } from '../../plan';
-import type { Setup } from '../../setup';
+import type { Setup, Surface } from '../../setup';
 import { channelsOfSurfaces } from './influence';
 
 /** The surfaces of a model, each by its position: what turns it, what drives it, how far it goes. */
@@ -16,6 +16,8 @@ export class SurfaceFacts {
   readonly throwDeg: readonly number[];
   /** Angle of each with every control at rest and the unit armed, degrees. */
   readonly restDeg: Float64Array;
+  /** Servos that move a surface together with its first. */
+  readonly ganged: readonly Ganged[];
 
   constructor(
     private readonly setup: Setup,
@@ -33,6 +35,7 @@ export class SurfaceFacts {
     const frame = chain.newFrame();
     chain.step(chain.restStimulus(), memory, frame);
     this.restDeg = frame.surfaceDeg;
+    this.ganged = gangedOf(airframe);
   }
 
   /** Channels (1-based) that move each surface. */
@@ -40,12 +43,14 @@ export class SurfaceFacts {
     return channelsOfSurfaces(this.setup);
   }
 
-  /** How far a servo can turn each way before the rod of a surface locks or turns back, degrees. */
-  freeDeg(surface: number, backDeg: number): readonly [number, number] {
+  /**
+   * How far a servo can turn each way before the rod of a surface locks or turns back, degrees.
+   * @param drive the surface as that servo moves it
+   */
+  freeDeg(drive: Surface, backDeg: number): readonly [number, number] {
     const { airframe } = this.setup;
-    const own = airframe.surfaces[surface]!;
-    const servo = airframe.servos.find((s) => s.id === own.servo)!;
-    return freeTravelDeg(compileTravel(airframe, own), servoReachDeg(servo), backDeg);
+    const servo = airframe.servos.find((s) => s.id === drive.servo)!;
+    return freeTravelDeg(compileTravel(airframe, drive), servoReachDeg(servo), backDeg);
   }
 
   /** The measured steering: its servo, its sense, and the servo angle at each stop. */

@@ -11,6 +11,7 @@ export const REQUIREMENT_IDS = [
   'devices-stop',
   'mixes',
   'linkages',
+  'ganged',
   'steering-stop',
   'corrections',
   'level',

@@ -1,8 +1,10 @@
 import { corrections } from './corrections';
 import { gainAsChosen, masterOff } from './gain';
+import { gangedTogether } from './ganged';
 import { gestureReached } from './gesture';
 import { launchLifts } from './launch';
 import { levelIsLevel } from './level';
+import { linkagesFree } from './linkages';
 import { signalLost } from './lost';
 import { mixesWork } from './mixes';
 import { modeMargins, modesAsChosen, restCalm } from './modes';
@@ -12,7 +14,7 @@ import { REQUIREMENT_IDS, type RequirementId } from './ids';
 import type { Requirement } from './requirement';
 import { devicesStop } from './running';
 import { steeringStops } from './steering';
-import { devicesWork, linkagesFree, sticksAlone, sticksRight } from './sticks';
+import { devicesWork, sticksAlone, sticksRight } from './sticks';
 import { voiceTrue } from './voice';
 
 export { orderScope, type Requirement } from './requirement';
@@ -32,6 +34,7 @@ export const REQUIREMENT: Record<RequirementId, Requirement> = {
   'devices-stop': devicesStop,
   mixes: mixesWork,
   linkages: linkagesFree,
+  ganged: gangedTogether,
   'steering-stop': steeringStops,
   corrections: corrections,
   level: levelIsLevel,

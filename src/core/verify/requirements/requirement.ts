@@ -31,5 +31,12 @@ export const orderScope = (facts: Facts, more: Partial<Scope> = {}): Scope => ({
   ...more,
 });
 
+/** Everything that moves a surface, by its position, with the sticks as said, the unit in use. */
+export const surfaceScope = (facts: Facts, surface: number, sticks: Scope['sticks']): Scope => ({
+  channels: facts.surfaces.channels[surface]!,
+  sticks,
+  unit: 'in-use',
+});
+
 /** Less gain than this does nothing. */
 export const GAIN_NONE_PCT = 0.5;

@@ -1,7 +1,7 @@
 import { isDevice, pointer, STEERING_STICKS, type Axis, type Sense } from '../../setup';
 import type { Claim, Facts, Moment, Scope } from '../engine';
 import { mixedOnPurpose } from './on-purpose';
-import type { Requirement } from './requirement';
+import { surfaceScope, type Requirement } from './requirement';
 
 /** At full stick a surface moves at least so far. Half of a low rate's; common practice, no source. */
 const USEFUL_DEG = 2;
@@ -10,12 +10,6 @@ const STRAY_DEG = 1;
 
 const surfacePath = (i: number) => pointer('airframe', 'surfaces', i);
 const moves = ({ airframe }: Facts['setup']) => airframe.surfaces.length > 0;
-
-const surfaceScope = (facts: Facts, surface: number, sticks: Scope['sticks']): Scope => ({
-  channels: facts.surfaces.channels[surface]!,
-  sticks,
-  unit: 'in-use',
-});
 
 /** Angles of a surface at the places of a sweep; undefined where launch help, which ends with a stick, has a part in it. */
 const angles = (seen: readonly Moment[], surface: number): number[] | undefined =>
@@ -267,74 +261,3 @@ export const devicesWork: Requirement = {
         : [],
     ),
 };
-
-/** How far the model may be turned, and how fast: what the correction answers on top. */
-const TURNED = [
-  { rollRateDegPerS: 200 },
-  { rollRateDegPerS: -200 },
-  { pitchRateDegPerS: 200 },
-  { pitchRateDegPerS: -200 },
-  { yawRateDegPerS: 200 },
-  { yawRateDegPerS: -200 },
-  { rollDeg: 80 },
-  { rollDeg: -80 },
-  { pitchDeg: 70 },
-  { pitchDeg: -70 },
-] as const;
-
-/** Rods: free all the way, and turning one way all the way. */
-export const linkagesFree: Requirement = {
-  id: 'linkages',
-  title: 'No linkage locks inside the travel used',
-  must: 'Wherever the controls and the correction send its servo, each rod follows and its surface never reverses on the way.',
-  from: 'Geometry of the rod between servo arm and horn.',
-  leavesOut:
-    'The full stick and the full correction together: the unit lets go as the stick goes out.',
-  applies: moves,
-  looksAt: (facts) => facts.steering,
-  claims: (facts) =>
-    facts.setup.airframe.surfaces.flatMap((surface, s): Claim[] => {
-      const servo = facts.setup.airframe.servos.findIndex((v) => v.id === surface.servo);
-      const [low, high] = facts.surfaces.freeDeg(s, STRAY_DEG / 2);
-      if (!Number.isFinite(low) && !Number.isFinite(high)) return [];
-      const room = ({ frame }: Moment) =>
-        Math.min(frame.servoDeg[servo]! - low, high - frame.servoDeg[servo]!, 180);
-      const common = {
-        asked: 'always',
-        severity: 'stop',
-        where: `${surfacePath(s)}/linkage/armMm`,
-        about: { surface: surface.id, how: 'locks' },
-        shows: 'the servo at its end',
-      } as const;
-      const says = (worst: Moment) => {
-        const deg = worst.frame.servoDeg[servo]!;
-        return `The rod of the ${surface.label.toLowerCase()} locks or turns back at ${(deg < 0 ? low : high).toFixed(0)}° of servo travel; the servo is sent to ${deg.toFixed(0)}°.`;
-      };
-      return [
-        {
-          ...common,
-          key: `${surface.id} hands`,
-          form: 'moment',
-          scope: surfaceScope(facts, s, 'anywhere'),
-          holds: room,
-          says: ({ now }) => says(now),
-        },
-        {
-          ...common,
-          key: `${surface.id} correction`,
-          form: 'twin',
-          scope: {
-            channels: facts.orderChannels,
-            reads: facts.orderReads,
-            sticks: 'released',
-            unit: 'in-use',
-          },
-          scripts: TURNING,
-          holds: (seen) => Math.min(...seen.map(room)),
-          says: ({ seen }) => says(seen.reduce((a, b) => (room(b) < room(a) ? b : a))),
-        },
-      ];
-    }),
-};
-
-const TURNING = [TURNED.map((look) => ({ look }))];

@@ -40,6 +40,7 @@ export const RULE_IDS = [
   'M30',
   'M23',
   'M35',
+  'ganged',
   'M36',
   'as-chosen',
   'looks-like',

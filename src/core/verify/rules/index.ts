@@ -8,6 +8,7 @@ import { steeringStop } from './steering-stop';
 import { gainCrossing, gainMapping } from './gain-mapping';
 import { idlePosition } from './idle-position';
 import { launchElevator } from './launch-elevator';
+import { gangedApart } from './ganged';
 import { looksLike } from './looks-like';
 import { linkLost } from './link-lost';
 import { lowRateFade } from './low-rate-fade';
@@ -81,6 +82,7 @@ export const RULE: Record<RuleId, Rule> = {
   M30: stickCorner,
   M23: bumpedGain,
   M35: steeringStop,
+  ganged: gangedApart,
   M36: otherVersion,
   'as-chosen': asChosen,
   'looks-like': looksLike,

@@ -26,7 +26,13 @@ export function partsOfDirection(
     {
       key: `rod:${subject.surface}`,
       title: `the linkage of the ${name}`,
-      value: [surface?.role, surface?.side, surface?.servo, surface?.linkage.sense],
+      value: [
+        surface?.role,
+        surface?.side,
+        surface?.servo,
+        surface?.linkage.sense,
+        ...(surface?.ganged ?? []).map((g) => [g.servo, g.linkage.sense]),
+      ],
     },
     {
       key: `servo:${servo?.id}`,
