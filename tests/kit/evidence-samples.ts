@@ -67,6 +67,7 @@ function withBanks(): Setup {
   traits.extras = [...traits.extras, 'roll-through'];
   traits.ports.forEach((p, i) => (p.bank = i < 4 ? 1 : 2));
   settings.banks = [1];
+  Object.assign(traits.modeSelect, { withinUs: 9 });
   settings.levelKind = 'limits';
   for (const axis of ['roll', 'pitch', 'yaw'] as const)
     settings.axes[axis].gainByMode = {

@@ -14,6 +14,7 @@ import {
   type Servo,
   type Setup,
   type Surface,
+  functionOf,
 } from '../setup';
 
 /** Where a change is made. */
@@ -150,7 +151,7 @@ export function settingAtoms(setup: Setup): Atom[] {
       id: `channel-${output.channel}`,
       place: 'transmitter',
       title:
-        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${output.carries}) ${output.reversed ? 'to normal' : ''} in the transmitter`.replace(
+        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${functionOf(output.carries).words}) ${output.reversed ? 'to normal' : ''} in the transmitter`.replace(
           / {2}/,
           ' ',
         ),
@@ -179,7 +180,7 @@ export function settingAtoms(setup: Setup): Atom[] {
         place: 'unit',
         title: taughtByDriving(unit)
           ? `Let it learn again, left first: ${LEFT_FIRST}`
-          : `Let the unit learn its travel again, ${carries} stick as it is now`,
+          : `Let the unit learn its travel again, ${functionOf(carries).words} stick as it is now`,
         cost: 1.05,
         patch: replace(pointer('installation', 'travelCapture', i, 'sense'), -sense),
       }),
@@ -194,8 +195,8 @@ export function settingAtoms(setup: Setup): Atom[] {
         place: 'servo',
         title:
           names.length === 1
-            ? `Reverse the servo on ${names[0]} (${output.carries}) in the unit’s output menu`
-            : `Reverse the servos on ${names.join(' and ')} (${output.carries}) in the unit’s output menu`,
+            ? `Reverse the servo on ${names[0]} (${functionOf(output.carries).words}) in the unit’s output menu`
+            : `Reverse the servos on ${names.join(' and ')} (${functionOf(output.carries).words}) in the unit’s output menu`,
         cost: 1.1 * names.length,
         patch: outputs.flatMap((o) =>
           replace(

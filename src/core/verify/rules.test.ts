@@ -4,7 +4,7 @@ import { share } from '../../../tests/kit/share';
 import { UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { applyPatch } from '../patch';
 import { unsuited } from '../plan';
-import { AIRFRAME_KINDS, parseSetup, type Setup } from '../setup';
+import { AIRFRAME_KINDS, FUNCTIONS, functionOf, parseSetup, type Setup } from '../setup';
 import { createBench } from '../standin';
 import { findingsOf, RULES, verify } from './index';
 
@@ -17,6 +17,11 @@ function rulesBefore(setup: Setup): readonly string[] {
   return known;
 }
 
+/** Functions by their keys, where those are no words: nobody is to read "elevator2". */
+const CODES = new RegExp(
+  `\\b(${FUNCTIONS.filter((f) => functionOf(f).words !== f && /[-\\d]/.test(f)).join('|')})\\b`,
+);
+
 describe('seeded faults', () => {
   it.each(share(RULE_FAULTS, 6))('%s catches: %s', (rule, _, start, spoil) => {
     const clean = start();
@@ -27,6 +32,8 @@ describe('seeded faults', () => {
     expect(parseSetup(setup)).toMatchObject({ ok: true });
     const found = verify(setup).filter((f) => f.rule === rule);
     expect(found.length).toBeGreaterThan(0);
+    for (const { says, remedies } of found)
+      expect([says, ...remedies.map((r) => r.label)].join('; ')).not.toMatch(CODES);
     // A remedy that is offered removes what it was offered for.
     for (const remedy of found[0]!.remedies) {
       const mended = applyPatch(setup, remedy.patch);

@@ -1,4 +1,4 @@
-import { AXES, pointer, type Setup } from '../../setup';
+import { AXES, pointer, type Setup, functionOf } from '../../setup';
 import { handsOf } from '../pose';
 import { replaced, type Structure, type StructuralRemedy } from './structure';
 
@@ -107,7 +107,7 @@ function notStabilized({ unit }: Setup): Structure[] {
           {
             id: `plain-${output.port}`,
             place: 'unit' as const,
-            title: `The output for ${output.carries} is not stabilized`,
+            title: `The output for ${functionOf(output.carries).words} is not stabilized`,
             why: 'It follows its stick and nothing else.',
             cost: 1,
             patch: replaced(pointer('unit', 'settings', 'outputs', i, 'stabilized'), false),
@@ -146,7 +146,7 @@ export function silenceRemedy(written: Setup, known: Setup): StructuralRemedy[] 
       remedies.push({
         id: `stabilize-${output.port}`,
         place: 'unit',
-        title: `Switch on stabilization for the output of ${output.carries}`,
+        title: `Switch on stabilization for the output of ${functionOf(output.carries).words}`,
         why: 'The plan relies on it.',
         patch: replaced(pointer('unit', 'settings', 'outputs', i), was.outputs[i]),
       });

@@ -298,7 +298,7 @@ function apartIn(
       return both((f) => describeSurface(airframe.surfaces[at]!, f.surfaceDeg[at]!));
     if (stepped.includes(channel) && ORDERS.some((o) => carries.startsWith(o))) continue;
     const name = unit.settings.inputs.some((i) => i.channel === channel)
-      ? carries
+      ? functionOf(carries).words
       : `channel ${channel}`;
     return both((f) => `${name} at ${pct(f)}`);
   }

@@ -1,4 +1,4 @@
-import { pointer, type Mode } from '../../setup';
+import { pointer, type Mode, functionOf } from '../../setup';
 import type { Claim, Facts, Moment } from '../engine';
 import { orderScope, type Requirement } from './requirement';
 
@@ -183,7 +183,7 @@ function edgeClaim(facts: Facts, carries: 'recovery' | 'gain', channel: number):
       const click = roomUs < CLICK_US;
       return {
         severity: click ? 'stop' : 'caution',
-        says: `${usOf(now).toFixed(0)} µs on the ${carries} channel is ${roomUs.toFixed(0)} µs from where the unit changes mode.`,
+        says: `${usOf(now).toFixed(0)} µs on channel ${channel} (${functionOf(carries).words}) is ${roomUs.toFixed(0)} µs from where the unit changes mode.`,
         about: { mode: now.frame.mode, how: click ? 'click' : 'drift', figure: roomUs },
       };
     },

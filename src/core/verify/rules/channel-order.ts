@@ -18,13 +18,13 @@ export const channelOrder: Rule = {
       const own = program.outputs.find((o) => o.carries === input.carries);
       findings.push({
         severity: 'stop',
-        says: `The unit takes channel ${input.channel} for ${input.carries}, and the transmitter sends ${sent} there.`,
+        says: `The unit takes channel ${input.channel} for ${functionOf(input.carries).words}, and the transmitter sends ${functionOf(sent).words} there.`,
         where: pointer('unit', 'settings', 'inputs', i, 'channel'),
         remedies:
           own && unit.traits.inputOrder.kind === 'free'
             ? [
                 {
-                  label: `Tell the unit that ${input.carries} is on channel ${own.channel}`,
+                  label: `Tell the unit that ${functionOf(input.carries).words} is on channel ${own.channel}`,
                   patch: [
                     {
                       op: 'replace',
@@ -55,7 +55,7 @@ export const channelOrder: Rule = {
         if (at > 0 && at !== input.channel)
           findings.push({
             severity: 'stop',
-            says: `This unit wants ${input.carries} on channel ${at}, not ${input.channel}, and this cannot be changed.`,
+            says: `This unit wants ${functionOf(input.carries).words} on channel ${at}, not ${input.channel}, and this cannot be changed.`,
             where: pointer('unit', 'settings', 'inputs', i, 'channel'),
             remedies: [],
             without: [
@@ -80,7 +80,7 @@ export const channelOrder: Rule = {
         const port = unit.traits.ports.find((p) => p.id === plug.port)!;
         findings.push({
           severity: 'stop',
-          says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which gives ${carries}.`,
+          says: `The ${actuator.label.toLowerCase()} is plugged into ${port.label}, which gives ${functionOf(carries).words}.`,
           where: pointer('installation', 'plugs', i, 'drives', j),
           remedies: [],
           without: plugged(setup),

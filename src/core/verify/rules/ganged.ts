@@ -8,7 +8,7 @@ import type { Rule } from '../rule';
 export const gangedApart: Rule = {
   id: 'ganged',
   title: 'Servos on one part pull against each other',
-  why: 'Both draw full current until one burns out or strips its gears; the part goes where neither was told, and the receiver may lose its supply.',
+  why: 'Both draw full current until one burns out or strips its gears; the part goes where neither stick nor correction asks, and the receiver may lose its supply.',
   explains: ['ganged'],
   check: (setup, proof) =>
     failuresOf(proof, 'ganged').map((failure) => {

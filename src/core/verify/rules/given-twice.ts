@@ -1,4 +1,4 @@
-import { pointer, usesOf } from '../../setup';
+import { pointer, usesOf, functionOf } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 
@@ -16,7 +16,7 @@ export const givenTwice: Rule = {
       if (other)
         findings.push({
           severity: 'stop',
-          says: `Channel ${input.channel} is given to ${other.carries} and to ${input.carries}.`,
+          says: `Channel ${input.channel} is given to ${functionOf(other.carries).words} and to ${functionOf(input.carries).words}.`,
           where: pointer('unit', 'settings', 'inputs', i, 'channel'),
           remedies: [],
           without: [[{ op: 'remove', path: pointer('unit', 'settings', 'inputs', i) }]],

@@ -25,7 +25,7 @@ export const missingChannel: Rule = {
       })
       .map((f) => ({
         severity: f === 'mode' || f === 'gain' ? ('caution' as const) : ('stop' as const),
-        says: `No channel of the transmitter carries ${f}.`,
+        says: `No channel of the transmitter carries ${functionOf(f).words}.`,
         where: '/program/outputs',
         remedies: [],
       }));

@@ -1,5 +1,5 @@
 import { carriedChannels } from '../../chain';
-import { pointer } from '../../setup';
+import { pointer, functionOf } from '../../setup';
 import type { Rule } from '../rule';
 
 export const shortLink: Rule = {
@@ -17,7 +17,7 @@ export const shortLink: Rule = {
       return [
         {
           severity: 'stop' as const,
-          says: `Channel ${o.channel} (${o.carries}) is sent, and the link carries ${carried} channels.`,
+          says: `Channel ${o.channel} (${functionOf(o.carries).words}) is sent, and the link carries ${carried} channels.`,
           where: pointer('program', 'outputs', i, 'channel'),
           remedies: better
             ? [
