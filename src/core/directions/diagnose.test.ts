@@ -70,7 +70,7 @@ function fewest(
 
 describe.each([true, false])('reversal truth table, port reverse available: %s', (portReverse) => {
   const base = clean(portReverse);
-  it.each(COMBINATIONS)('$axis t=$t u=$u s=$s', (combination) => {
+  it.each(share(COMBINATIONS, 2))('$axis t=$t u=$u s=$s', (combination) => {
     const truth = seeded(base, combination.axis, combination.t, combination.u, combination.s);
     const diagnosis = diagnose(truth, watch(truth));
     expect(diagnosis.learned).toEqual([]);
@@ -82,7 +82,7 @@ describe.each([true, false])('reversal truth table, port reverse available: %s',
     expect(after.map((o) => o.seen)).toEqual(allExpectations(truth).map((e) => e.movement));
   });
 
-  it.each(COMBINATIONS)('the same when the Setup does not know: $axis t=$t u=$u s=$s', (c) => {
+  it.each(share(COMBINATIONS, 2))('the same when the Setup does not know: $axis t=$t u=$u s=$s', (c) => {
     // Rods and the unit's own sense differ from what is written down; channels are as entered.
     const written = seeded(base, c.axis, c.t, false, false);
     const truth = seeded(base, c.axis, c.t, false, c.s);
