@@ -82,22 +82,27 @@ describe.each([true, false])('reversal truth table, port reverse available: %s',
     expect(after.map((o) => o.seen)).toEqual(allExpectations(truth).map((e) => e.movement));
   });
 
-  it.each(share(COMBINATIONS, 2))('the same when the Setup does not know: $axis t=$t u=$u s=$s', (c) => {
-    // Rods and the unit's own sense differ from what is written down; channels are as entered.
-    const written = seeded(base, c.axis, c.t, false, false);
-    const truth = seeded(base, c.axis, c.t, false, c.s);
-    if (c.u)
-      truth.unit.traits.nominalSense[c.axis] = -truth.unit.traits.nominalSense[c.axis] as 1 | -1;
-    const diagnosis = diagnose(written, watch(truth));
-    expect(diagnosis.contradiction).toBeUndefined();
-    expect(diagnosis.proved).toBe(true);
-    // The same settings on the real model make it right.
-    const fixed = applyPatch(
-      truth,
-      diagnosis.changes.flatMap((change) => change.patch),
-    );
-    expect(watch(fixed).map((o) => o.seen)).toEqual(allExpectations(truth).map((e) => e.movement));
-  });
+  it.each(share(COMBINATIONS, 2))(
+    'the same when the Setup does not know: $axis t=$t u=$u s=$s',
+    (c) => {
+      // Rods and the unit's own sense differ from what is written down; channels are as entered.
+      const written = seeded(base, c.axis, c.t, false, false);
+      const truth = seeded(base, c.axis, c.t, false, c.s);
+      if (c.u)
+        truth.unit.traits.nominalSense[c.axis] = -truth.unit.traits.nominalSense[c.axis] as 1 | -1;
+      const diagnosis = diagnose(written, watch(truth));
+      expect(diagnosis.contradiction).toBeUndefined();
+      expect(diagnosis.proved).toBe(true);
+      // The same settings on the real model make it right.
+      const fixed = applyPatch(
+        truth,
+        diagnosis.changes.flatMap((change) => change.patch),
+      );
+      expect(watch(fixed).map((o) => o.seen)).toEqual(
+        allExpectations(truth).map((e) => e.movement),
+      );
+    },
+  );
 });
 
 describe('diagnose', () => {
