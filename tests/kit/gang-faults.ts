@@ -57,6 +57,17 @@ const FAULTS: readonly [
   ],
   ['its output does not correct', (s) => void (secondOutput(s).stabilized = false), onOwn],
   [
+    'the ends of its channel nearer',
+    (s) => void Object.assign(outputOf(s, 'elevator2'), { minPct: -85, maxPct: 85 }),
+    onOwn,
+    'caution',
+  ],
+  [
+    'its channel reversed',
+    (s) => void (outputOf(s, 'elevator2').reversed = !outputOf(s, 'elevator2').reversed),
+    onOwn,
+  ],
+  [
     'a knob in the channel of one alone',
     (s) => addLine(s, 'elevator2', { follows: { kind: 'control', id: 'k2' }, sharePct: 40 }),
     onOwn,

@@ -147,16 +147,22 @@ export function settingAtoms(setup: Setup): Atom[] {
   const atoms: Atom[] = [];
   program.outputs.forEach((output, i) => {
     if (roleOf(output.carries) !== 'steering') return;
+    const together = channelsWith(setup, output.carries);
+    if (together[0] !== i) return;
+    const own = together.map((o) => program.outputs[o]!);
+    const channels = own.map((o) => o.channel).join(' and ');
+    const names = own.map((o) => functionOf(o.carries).words).join(', ');
+    const word = own.length > 1 ? 'channels' : 'channel';
     atoms.push({
       id: `channel-${output.channel}`,
       place: 'transmitter',
-      title:
-        `${output.reversed ? 'Set' : 'Reverse'} channel ${output.channel} (${functionOf(output.carries).words}) ${output.reversed ? 'to normal' : ''} in the transmitter`.replace(
-          / {2}/,
-          ' ',
-        ),
-      cost: 1,
-      patch: replace(pointer('program', 'outputs', i, 'reversed'), !output.reversed),
+      title: output.reversed
+        ? `Set ${word} ${channels} (${names}) to normal in the transmitter`
+        : `Reverse ${word} ${channels} (${names}) in the transmitter`,
+      cost: own.length,
+      patch: together.flatMap((o) =>
+        replace(pointer('program', 'outputs', o, 'reversed'), !program.outputs[o]!.reversed),
+      ),
     });
   });
   const how = HOW_IN_UNIT[unit.traits.correctionDirection];
@@ -245,5 +251,15 @@ function outputsWith({ unit, airframe, installation }: Setup, port: string): num
   const gang = new Set(driven(port).flatMap((id) => gangOf(airframe, id).map((servo) => servo.id)));
   return unit.settings.outputs.flatMap((o, i) =>
     o.port === port || driven(o.port).some((id) => gang.has(id)) ? [i] : [],
+  );
+}
+
+/** The outputs of the transmitter, by position, that must be reversed together: ganged servos go by them. */
+function channelsWith({ program, airframe }: Setup, carries: ChannelFunction): number[] {
+  const gang = airframe.servos
+    .filter((s) => s.carries === carries)
+    .flatMap((s) => gangOf(airframe, s.id).map((servo) => servo.carries));
+  return program.outputs.flatMap((o, i) =>
+    o.carries === carries || gang.includes(o.carries) ? [i] : [],
   );
 }

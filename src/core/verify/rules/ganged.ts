@@ -48,6 +48,7 @@ const plugOf = ({ installation }: Setup, servo: string): number =>
 function outputRemedies(setup: Setup, { surface, servo }: Ganged): Remedy[] {
   const { airframe, installation, unit, program } = setup;
   const first = airframe.surfaces[surface]!.servo;
+  const firstServo = airframe.servos.find((s) => s.id === first)!;
   const [own, other] = [servo.id, first].map((id) => {
     const port = installation.plugs[plugOf(setup, id)]?.port;
     return unit.settings.outputs.findIndex((o) => o.port === port);
@@ -72,12 +73,19 @@ function outputRemedies(setup: Setup, { surface, servo }: Ganged): Remedy[] {
     }
   }
   const sent = program.outputs.findIndex((o) => o.carries === servo.carries);
-  if (sent >= 0 && airframe.servos.find((s) => s.id === first)!.carries !== servo.carries) {
-    const { channel, reversed } = program.outputs[sent]!;
+  if (sent >= 0 && firstServo.carries !== servo.carries) {
+    const { channel, carries, reversed } = program.outputs[sent]!;
+    const at = pointer('program', 'outputs', sent);
     remedies.push({
       label: `Reverse channel ${channel} in the transmitter, the one of the ${servo.label.toLowerCase()}`,
-      patch: replace(pointer('program', 'outputs', sent, 'reversed'), !reversed),
+      patch: replace(`${at}/reversed`, !reversed),
     });
+    const like = program.outputs.find((o) => o.carries === firstServo.carries);
+    if (like)
+      remedies.push({
+        label: `Set channel ${channel} in the transmitter as channel ${like.channel} is set`,
+        patch: replace(at, { ...like, channel, carries }),
+      });
   }
   return remedies;
 }
