@@ -1,11 +1,16 @@
 import { axisFunction, axisWeights, mixedFunction } from '../chain';
-import { AXES, type ChannelFunction, type Setup } from '../setup';
+import { AXES, drivesOf, type ChannelFunction, type Setup } from '../setup';
 
-/** Channels that reach a surface through the unit: its own, or those of the sticks mixed into it. */
+/** Channels that reach a surface through the unit, by whichever of its servos: its own, or those of the sticks mixed into it. */
 export function channelsReaching(setup: Setup, surfaceId: string): number[] {
-  const { unit, installation, airframe } = setup;
-  const surface = airframe.surfaces.find((s) => s.id === surfaceId);
-  const plug = installation.plugs.find((p) => surface && p.drives.includes(surface.servo));
+  const surface = setup.airframe.surfaces.find((s) => s.id === surfaceId);
+  if (!surface) return [];
+  return [...new Set(drivesOf(surface).flatMap((drive) => channelsTo(setup, drive.servo)))];
+}
+
+function channelsTo(setup: Setup, servo: string): number[] {
+  const { unit, installation } = setup;
+  const plug = installation.plugs.find((p) => p.drives.includes(servo));
   const output = unit.settings.outputs.find((o) => o.port === plug?.port);
   if (!output) return [];
   const carries = mixedFunction(unit.settings.wingType, output.carries);

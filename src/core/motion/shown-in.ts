@@ -14,7 +14,7 @@ export const SHOWN_IN: Readonly<Record<RequirementId, SituationId | { why: strin
   'sticks-alone': 'stick',
   devices: { why: ON_RIG },
   'devices-stop': { why: ON_RIG },
-  mixes: 'stick',
+  mixes: 'whole-stick',
   linkages: 'stick',
   ganged: { why: 'it is heard and felt: nothing needs to fly for it' },
   'steering-stop': { why: ON_RIG },

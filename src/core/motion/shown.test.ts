@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { addLine } from '../../../tests/kit/add-entries';
 import { MUTATIONS } from '../../../tests/kit/mutations';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
+import { sixServos } from '../../../tests/setups/all';
 import { applyPatch } from '../patch';
 import { kindOf, parseSetup, type Mode, type Setup } from '../setup';
 import { proofOf, REQUIREMENTS, stateIn, verify, type Finding } from '../verify';
@@ -107,6 +109,44 @@ describe('Show it', () => {
       expect(endedWell(after.flown)).toBe(true);
     },
   );
+  it('a mix that fights at the end of the stick alone is shown there', () => {
+    const plain = sixServos.make();
+    for (const output of plain.program.outputs)
+      if (output.carries.startsWith('aileron')) Object.assign(output, { minPct: -40, maxPct: 40 });
+    const setup = structuredClone(plain);
+    const points = [
+      [-100, -100],
+      [-60, 0],
+      [60, 0],
+      [100, 100],
+    ].map(([inPct, outPct]) => ({ inPct: inPct!, outPct: outPct! }));
+    setup.program.shapes.push({ id: 'late', label: 'Late', points });
+    for (const [carries, sharePct] of [
+      ['flap', -100],
+      ['flap2', 100],
+    ] as const)
+      addLine(setup, carries, {
+        follows: { kind: 'control', id: 'stick-aileron' },
+        sharePct,
+        shape: 'late',
+        purpose: 'mix',
+      });
+    const finding = verify(setup).find((f) => f.requirements.includes('mixes'))!;
+    const way = Math.sign(finding.witness!.controls['stick-aileron']!);
+    /** How far it rolls to the side of the stick, with the mix and without. */
+    const rolls = (id: SituationId) =>
+      [setup, plain].map((own) => {
+        const outcome = fly(own, situationOf(setup, id, finding.witness));
+        if (!outcome.ok) throw new Error(outcome.reason);
+        return way * outcome.flown.reaction.rollDeg;
+      });
+    const [little, littlePlain] = rolls('stick');
+    expect(little).toBeCloseTo(littlePlain!, 6);
+    const shown = shownOf(setup, finding);
+    expect(shown).toMatchObject({ ok: true, situation: 'whole-stick' });
+    const [whole, wholePlain] = rolls('whole-stick');
+    expect(wholePlain! - whole!).toBeGreaterThan(5);
+  });
   it('says why nothing flies', () => {
     const setup = makeSetup();
     const finding: Finding = {

@@ -15,9 +15,13 @@ interface Situation {
 
 /** When something happens: the model has flown straight till then. */
 const THEN_S = 1;
-/** A stick is moved so long, and by this share of where it is wrong: as somebody tries out in the air what it does. */
+/** A stick is moved so long. */
 const STAB_S = 0.25;
-const STAB = 0.4;
+/**
+ * By which share of where it is wrong: a little, as somebody tries out in the air what it does; all the way where
+ * it may be wrong at the end alone, as with a mix.
+ */
+const STABS: Readonly<Partial<Record<SituationId, number>>> = { stick: 0.4, 'whole-stick': 1 };
 const SIDE_GUST = { atS: THEN_S, lastsS: 0.8, northMps: 0, eastMps: 4, upMps: 2 };
 /** A hand throws about so fast, from about so high. Common practice, no source. */
 const THROWN_MPS = 8;
@@ -35,6 +39,11 @@ export const SITUATIONS = {
   },
   stick: {
     words: 'Level pass at 60 m, the stick moved a little after 1 s, then let go',
+    usual: () => false,
+    make: () => ({ start: { heightM: 60 }, seconds: 4 }),
+  },
+  'whole-stick': {
+    words: 'Level pass at 60 m, the stick moved as far as it is wrong after 1 s, then let go',
     usual: () => false,
     make: () => ({ start: { heightM: 60 }, seconds: 4 }),
   },
@@ -150,6 +159,7 @@ export function situationOf(setup: Setup, id: SituationId, witness?: Witness): S
   const made = scenario((SITUATIONS[id] as Situation).make(setup));
   if (!witness) return made;
   const { standing, moved } = apart(setup, witness);
+  const stab = STABS[id];
   // Panic is pressed when the situation has it.
   const panic = id === 'inverted' ? panicControlOf(setup)?.id : undefined;
   return {
@@ -157,9 +167,9 @@ export function situationOf(setup: Setup, id: SituationId, witness?: Witness): S
     start: startedFrom(made.start, without(standing, panic)),
     hands: [
       ...made.hands,
-      ...(id === 'stick' && Object.keys(moved).length > 0
+      ...(stab !== undefined && Object.keys(moved).length > 0
         ? [
-            { atS: THEN_S, controls: put(moved, STAB) },
+            { atS: THEN_S, controls: put(moved, stab) },
             { atS: THEN_S + STAB_S, controls: put(moved, 0) },
           ]
         : []),

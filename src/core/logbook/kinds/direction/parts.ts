@@ -1,6 +1,6 @@
 import { axisWeights, mixedFunction } from '../../../chain';
 import { checksFor } from '../../../directions';
-import { AXES, type Setup } from '../../../setup';
+import { AXES, type Setup, type Surface } from '../../../setup';
 import { channelsReaching } from '../../channels';
 import type { Dependency } from '../part';
 import { bareLine, ordersOf } from '../shared';
@@ -45,6 +45,7 @@ export function partsOfDirection(
       title: `what the unit outputs for the ${name}`,
       value: [output?.carries, output?.reversed],
     },
+    ...gangedParts(setup, surface, plug?.port),
     {
       key: 'wing-type',
       title: 'the wing type set in the unit, and which way it mixes',
@@ -128,4 +129,30 @@ export function partsOfDirection(
     );
   }
   return parts;
+}
+
+/** The same of servos that move the surface together with its first; of an output once. */
+function gangedParts(
+  { airframe, installation, unit }: Setup,
+  surface: Surface | undefined,
+  first: string | undefined,
+): Dependency[] {
+  const ports = new Set([first]);
+  return (surface?.ganged ?? []).flatMap(({ servo: id }): Dependency[] => {
+    const servo = airframe.servos.find((s) => s.id === id)!;
+    const port = installation.plugs.find((p) => p.drives.includes(id))?.port;
+    const output = unit.settings.outputs.find((o) => o.port === port);
+    const name = servo.label.toLowerCase();
+    const parts: Dependency[] = [
+      { key: `servo:${id}`, title: `the ${name}`, value: servo.rotation },
+      { key: `plug:${id}`, title: `the plug of the ${name}`, value: port },
+    ];
+    if (ports.size < ports.add(port).size)
+      parts.push({
+        key: `output:${port}`,
+        title: `what the unit outputs for the ${name}`,
+        value: [output?.carries, output?.reversed],
+      });
+    return parts;
+  });
 }
