@@ -6,7 +6,7 @@ import { applyPatch } from '../patch';
 import { unsuited } from '../plan';
 import { AIRFRAME_KINDS, FUNCTIONS, functionOf, parseSetup, type Setup } from '../setup';
 import { createBench } from '../standin';
-import { findingsOf, RULES, verify } from './index';
+import { findingKey, findingsOf, RULES, verify } from './index';
 
 /** Rules that find something in a Setup before it is spoiled: many faults begin with the same one. */
 const before = new Map<string, readonly string[]>();
@@ -30,7 +30,10 @@ describe('seeded faults', () => {
     const setup = structuredClone(clean);
     spoil(setup);
     expect(parseSetup(setup)).toMatchObject({ ok: true });
-    const found = verify(setup).filter((f) => f.rule === rule);
+    const all = verify(setup);
+    // Nothing is said twice.
+    expect(new Set(all.map(findingKey)).size).toBe(all.length);
+    const found = all.filter((f) => f.rule === rule);
     expect(found.length).toBeGreaterThan(0);
     for (const { says, remedies } of found)
       expect([says, ...remedies.map((r) => r.label)].join('; ')).not.toMatch(CODES);

@@ -1,7 +1,7 @@
 import { pointer } from '../../setup';
 import type { Claim, Moment, Told } from '../engine';
 import { TURNING } from './linkages';
-import { orderScope, surfaceScope, type Requirement } from './requirement';
+import { onceAPlace, orderScope, surfaceScope, type Requirement } from './requirement';
 
 /**
  * Servos on one part may ask for angles so far apart: rods and gears give by that. Beyond the second they pull
@@ -79,10 +79,10 @@ export const gangedTogether: Requirement = {
       ];
     }),
   // One place, told once: where they pull against each other before where they are not matched.
-  told: (failures) => {
-    const gravest = failures.toSorted(
-      (a, b) => Number(b.about.how === 'fights') - Number(a.about.how === 'fights'),
-    );
-    return gravest.filter((f, i) => gravest.findIndex((o) => o.where === f.where) === i);
-  },
+  told: (failures) =>
+    onceAPlace(
+      failures.toSorted(
+        (a, b) => Number(b.about.how === 'fights') - Number(a.about.how === 'fights'),
+      ),
+    ),
 };

@@ -1,6 +1,6 @@
 import { drivesOf, pointer, type Setup } from '../../setup';
 import type { Claim, Moment } from '../engine';
-import { surfaceScope, type Requirement } from './requirement';
+import { onceAPlace, surfaceScope, type Requirement } from './requirement';
 
 /** A rod that turns its surface back by less than this is not seen to. */
 const BACK_DEG = 0.5;
@@ -45,6 +45,8 @@ export const linkagesFree: Requirement = {
     'The full stick and the full correction together: the unit lets go as the stick goes out.',
   applies: ({ airframe }) => airframe.surfaces.length > 0,
   looksAt: (facts) => facts.steering,
+  // By the stick, by the correction, or by both: it is one rod.
+  told: onceAPlace,
   claims: (facts) =>
     rodsOf(facts.setup).flatMap(({ surface, at: s, drive, where, name }): Claim[] => {
       const servo = facts.setup.airframe.servos.findIndex((v) => v.id === drive.servo);

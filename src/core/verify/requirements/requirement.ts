@@ -22,6 +22,10 @@ export interface Requirement {
   told?(failures: Failure[]): Failure[];
 }
 
+/** Failures at one place told once: the first of them. */
+export const onceAPlace = (failures: readonly Failure[]): Failure[] =>
+  failures.filter((f, i) => failures.findIndex((o) => o.where === f.where) === i);
+
 /** Everything that tells the unit what to do, sticks released, the unit in use. */
 export const orderScope = (facts: Facts, more: Partial<Scope> = {}): Scope => ({
   channels: facts.orderChannels,
