@@ -6,7 +6,7 @@ import { FunctionSchema } from './functions';
 export const PlugSchema = z.strictObject({
   port: IdSchema,
   lead: z.enum(['plain', 'y-lead']),
-  drives: z.array(IdSchema).min(1).max(4),
+  drives: z.array(IdSchema).min(1).max(8),
 });
 
 /** What the unit learned from moving the sticks through their range. */
