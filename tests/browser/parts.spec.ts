@@ -139,12 +139,15 @@ test('two servos on one part: put against each other it is said and repaired, an
   page,
 }) => {
   const id = await newModel(page, 'Heavy goosander');
-  await page.goto(`/models/${id}/model`);
-  await page
-    .getByRole('listitem')
-    .getByRole('button', { name: /^Elevator / })
-    .first()
-    .click();
+  const openElevator = async () => {
+    await page.goto(`/models/${id}/model`);
+    await page
+      .getByRole('listitem')
+      .getByRole('button', { name: /^Elevator / })
+      .first()
+      .click();
+  };
+  await openElevator();
   await page.getByRole('button', { name: 'One more servo on the elevator' }).click();
   await expect(page.getByText('Saved, version 2')).toBeVisible();
   await expect(page.getByText(/^No problems found/).first()).toBeVisible();
@@ -167,12 +170,7 @@ test('two servos on one part: put against each other it is said and repaired, an
     .filter({ has: page.getByRole('heading', { name: 'Elevator', exact: true }) });
   await elevator.getByRole('button', { name: 'Arm, horn, rod and chord' }).click();
   await expect(elevator.getByLabel('servo arm, mm')).toHaveCount(2);
-  await page.goto(`/models/${id}/model`);
-  await page
-    .getByRole('listitem')
-    .getByRole('button', { name: /^Elevator / })
-    .first()
-    .click();
+  await openElevator();
   await page.getByRole('button', { name: 'Remove the second elevator servo' }).click();
   await expect(page.getByText('Second elevator servo')).toHaveCount(0);
 });

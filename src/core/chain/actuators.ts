@@ -1,4 +1,4 @@
-import type { Servo, Setup } from '../setup';
+import type { Airframe, Sense, Servo, Setup, Surface } from '../setup';
 import type { Frame } from './frame';
 import { compileTravel, steersBy } from '../linkage';
 import { CENTRE_US, PORT_MAX_US } from './unit';
@@ -13,6 +13,20 @@ function portOf(setup: Setup, id: string, ports: ReadonlyMap<string, number>): n
 export const servoReachDeg = ({ limitDeg, degAt500Us }: Servo): number =>
   Math.min(limitDeg, (degAt500Us * (PORT_MAX_US - CENTRE_US)) / 500);
 
+const signOf = ({ rotation }: Servo): Sense => (rotation === 'reversed' ? -1 : 1);
+const senseOf = ({ linkage }: Surface): Sense => (linkage.sense === 'same' ? 1 : -1);
+
+/** Angle of a part for an angle of the servo of one of its drives, degrees; NaN where the rod cannot reach. */
+export function compileDrive(airframe: Airframe, drive: Surface): (servoDeg: number) => number {
+  const sense = senseOf(drive);
+  const travel = compileTravel(airframe, drive);
+  return (servoDeg) => sense * travel(servoDeg);
+}
+
+/** Which way a longer pulse turns a part by one of its drives: 1 is down, or left of what stands upright. */
+export const longerPulseTurns = ({ servos }: Airframe, drive: Surface): Sense =>
+  (signOf(servos.find((s) => s.id === drive.servo)!) * senseOf(drive)) as Sense;
+
 /** Sixth and seventh links, cut where a servo takes its time. */
 export interface Actuators {
   /** `frame.servoDeg` where the pulses of `frame.portsUs` send each servo, and `frame.motorPct`. */
@@ -25,7 +39,7 @@ export interface Actuators {
 export function compileActuators(setup: Setup, ports: ReadonlyMap<string, number>): Actuators {
   const servos = setup.airframe.servos.map((servo) => ({
     port: portOf(setup, servo.id, ports),
-    degPerUs: ((servo.rotation === 'reversed' ? -1 : 1) * servo.degAt500Us) / 500,
+    degPerUs: (signOf(servo) * servo.degAt500Us) / 500,
     limit: servo.limitDeg,
   }));
   const drive = setup.airframe.surfaces.map((surface) => {
@@ -41,8 +55,8 @@ export function compileActuators(setup: Setup, ports: ReadonlyMap<string, number
   });
   const surfaces = setup.airframe.surfaces.map((surface, i) => ({
     servo: setup.airframe.servos.findIndex((s) => s.id === surface.servo),
-    sense: surface.linkage.sense === 'same' ? 1 : -1,
-    horn: compileTravel(setup.airframe, surface),
+    sense: senseOf(surface),
+    turns: compileDrive(setup.airframe, surface),
     /** An earlier surface with the same signal, servo and rod; −1 when there is none. */
     twin: drive.indexOf(drive[i]!) < i ? drive.indexOf(drive[i]!) : -1,
   }));
@@ -70,12 +84,10 @@ export function compileActuators(setup: Setup, ports: ReadonlyMap<string, number
     },
     surfaces({ servoDeg, surfaceDeg }) {
       for (let i = 0; i < surfaces.length; i++) {
-        const { sense, horn, servo, twin } = surfaces[i]!;
+        const { sense, turns, servo, twin } = surfaces[i]!;
         // A second surface moved the same way by the same signal is its mirror image.
         surfaceDeg[i] =
-          twin < 0
-            ? sense * horn(servoDeg[servo]!)
-            : sense * surfaces[twin]!.sense * surfaceDeg[twin]!;
+          twin < 0 ? turns(servoDeg[servo]!) : sense * surfaces[twin]!.sense * surfaceDeg[twin]!;
       }
     },
   };

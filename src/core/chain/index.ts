@@ -11,7 +11,7 @@ export {
   switchPosition,
   switchValue,
 } from './conditions';
-export { servoReachDeg } from './actuators';
+export { longerPulseTurns, servoReachDeg } from './actuators';
 export { gangedOf, type Ganged } from './ganged';
 export { axisFunction, heldIn, openThrottle, releaseCut, STICK_ASKS, stickOf } from './hands';
 export { expo, TRIM_SHARE } from './inputs';

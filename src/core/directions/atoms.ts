@@ -2,7 +2,9 @@ import { MIXED_AXES } from '../chain';
 import type { PatchOperation } from '../patch';
 import {
   AXES,
+  driveAt,
   drivesOf,
+  functionOf,
   isMovedBy,
   LEFT_FIRST,
   pointer,
@@ -14,7 +16,6 @@ import {
   type Servo,
   type Setup,
   type Surface,
-  functionOf,
 } from '../setup';
 
 /** Where a change is made. */
@@ -104,18 +105,11 @@ export function factAtoms(setup: Setup, planned = setup.unit.settings.wingType):
   return facts;
 }
 
-/** Every rod of a part on the other side of its arm: servos that are ganged are turned round together. */
+/** Every rod of a part on the other side of its arm: ganged servos are reversed together. */
 const rodsTurned = (surface: Surface, at: number): PatchOperation[] =>
   drivesOf(surface).flatMap(({ linkage }, d) =>
     replace(
-      pointer(
-        'airframe',
-        'surfaces',
-        at,
-        ...(d === 0 ? [] : ['ganged', d - 1]),
-        'linkage',
-        'sense',
-      ),
+      pointer('airframe', 'surfaces', at, ...driveAt(d), 'linkage', 'sense'),
       linkage.sense === 'same' ? 'opposite' : 'same',
     ),
   );
@@ -245,7 +239,7 @@ export function settingAtoms(setup: Setup): Atom[] {
 const portNamed = (setup: Setup, port: string): string =>
   setup.unit.traits.ports.find((p) => p.id === port)!.label;
 
-/** The outputs of the unit, by position, that must be reversed together with that of a port: ganged servos sit on them. */
+/** The outputs of the unit, by position, that must be reversed together with that of a port: ganged servos are plugged into them. */
 function outputsWith({ unit, airframe, installation }: Setup, port: string): number[] {
   const driven = (at: string) => installation.plugs.find((p) => p.port === at)?.drives ?? [];
   const gang = new Set(driven(port).flatMap((id) => gangOf(airframe, id).map((servo) => servo.id)));
@@ -254,7 +248,7 @@ function outputsWith({ unit, airframe, installation }: Setup, port: string): num
   );
 }
 
-/** The outputs of the transmitter, by position, that must be reversed together: ganged servos go by them. */
+/** The outputs of the transmitter, by position, that must be reversed together: they control ganged servos. */
 function channelsWith({ program, airframe }: Setup, carries: ChannelFunction): number[] {
   const gang = airframe.servos
     .filter((s) => s.carries === carries)

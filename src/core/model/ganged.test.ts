@@ -109,7 +109,7 @@ describe('a part with two servos', () => {
         expect(Math.abs(ganged!.apartDeg(bench.advance(0.05)))).toBeLessThan(0.01);
       }
   });
-  it('no way to turn a direction round sets them against each other', () => {
+  it('no way to reverse a direction sets them against each other', () => {
     for (const setup of [twoOnElevator(), twoOnElevator(true), reversible(twoOnElevator(true))])
       for (const atom of settingAtoms(setup)) {
         const turned = applyPatch(setup, atom.patch);

@@ -7,7 +7,7 @@ import { prove } from './index';
 /** Far beyond any program here. What was looked at as far as another bound counts for nothing. */
 const FAR = 10_000_000;
 
-/** The Setup with one line turned round. */
+/** The Setup with one line reversed. */
 function turned(setup: Setup, at: number): Setup {
   const next = structuredClone(setup);
   next.program.lines[at]!.sharePct *= -1;
@@ -23,7 +23,7 @@ const verdicts = (setup: Setup, limit?: number) =>
 
 describe('what is known of a requirement from another program', () => {
   it.each(share(cleanCases(48), 12))(
-    '$name: says the same as looking, whichever line is turned round',
+    '$name: says the same as looking, whichever line is reversed',
     ({ setup }) => {
       verdicts(setup);
       setup.program.lines.forEach((line, at) => {

@@ -1,18 +1,14 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import { isUpright, MOVEMENT_WORDS, type Movement } from '@/core/chain';
+import { isUpright, longerPulseTurns, MOVEMENT_WORDS, type Movement } from '@/core/chain';
 import { MOST_GANGED, withoutServo, withServo } from '@/core/model';
-import { drivesOf, pointer, type Sense, type Servo, type Surface } from '@/core/setup';
+import { driveAt, drivesOf, pointer, type Surface } from '@/core/setup';
 import { Refusals } from '../open/useRefit';
 import { useModel } from '../open/modelStore';
 import { Select } from '../parts/Select';
 import { useBuild } from './Building';
 import { Lead } from './Lead';
-
-/** Which way a longer pulse moves the edge of a part: 1 is down, or left of what stands upright. */
-const wayOf = ({ rotation }: Servo, { linkage }: Surface): Sense =>
-  (rotation === 'normal') === (linkage.sense === 'same') ? 1 : -1;
 
 /** The servos of a part: what each lead carries, and of several, which way each turns the part. */
 export function Servos({ surface, at }: { surface: Surface; at: number }) {
@@ -28,17 +24,17 @@ export function Servos({ surface, at }: { surface: Surface; at: number }) {
   const ends: readonly [Movement, Movement] = isUpright(surface)
     ? ['left', 'right']
     : ['down', 'up'];
-  const first = wayOf(drives[0]!.servo, surface);
+  const first = longerPulseTurns(airframe, surface);
   const turn = ({ drive, d, servo }: (typeof drives)[number]) =>
     edit(
       [
         {
           op: 'replace',
-          path: pointer('airframe', 'surfaces', at, 'ganged', d - 1, 'linkage', 'sense'),
+          path: pointer('airframe', 'surfaces', at, ...driveAt(d), 'linkage', 'sense'),
           value: drive.linkage.sense === 'same' ? 'opposite' : 'same',
         },
       ],
-      `${servo.label}: turns it the other way`.slice(0, 80),
+      `${servo.label}: its rod on the other side of its arm`.slice(0, 80),
     );
   return (
     <div className="flex flex-col gap-3">
@@ -51,7 +47,10 @@ export function Servos({ surface, at }: { surface: Surface; at: number }) {
           <legend className="px-1 font-semibold">{servo.label}</legend>
           <label className="flex flex-col gap-1 text-sm font-semibold">
             a longer pulse turns the {part}
-            <Select value={String(wayOf(servo, drive))} onChange={() => turn({ servo, drive, d })}>
+            <Select
+              value={String(longerPulseTurns(airframe, drive))}
+              onChange={() => turn({ servo, drive, d })}
+            >
               {([1, -1] as const).map((way) => (
                 <option key={way} value={way}>
                   {way === first

@@ -3,7 +3,7 @@
 import { Fragment, useState } from 'react';
 import { MOVEMENT_WORDS, movementOf, type SurfaceThrows } from '@/core/chain';
 import { setThrow, type ThrowEnd } from '@/core/plan';
-import { drivesOf, pointer, type Surface } from '@/core/setup';
+import { driveAt, drivesOf, pointer, type Surface } from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { NumberWord } from '../fields/NumberWord';
 import { useModel } from '../open/modelStore';
@@ -98,7 +98,6 @@ export function SurfaceThrow({
         <div className="grid grid-cols-2 gap-2">
           {drivesOf(surface).map((drive, d) => {
             const servo = setup.airframe.servos.find((s) => s.id === drive.servo)!;
-            const rod = d === 0 ? ['linkage'] : ['ganged', d - 1, 'linkage'];
             return (
               <Fragment key={drive.servo}>
                 {surface.ganged && (
@@ -114,7 +113,7 @@ export function SurfaceThrow({
                     value={drive.linkage[field]}
                     onCommit={(v) =>
                       set(
-                        pointer('airframe', 'surfaces', i, ...rod, field),
+                        pointer('airframe', 'surfaces', i, ...driveAt(d), 'linkage', field),
                         v,
                         `${d === 0 ? surface.label : servo.label}: ${words} ${v} mm`,
                       )

@@ -1,4 +1,4 @@
-import { AXES, pointer, type Setup, functionOf } from '../../setup';
+import { AXES, functionOf, pointer, type Setup } from '../../setup';
 import { handsOf } from '../pose';
 import { replaced, type Structure, type StructuralRemedy } from './structure';
 

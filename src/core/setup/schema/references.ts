@@ -1,5 +1,5 @@
 import { compileSteering, locksAtDeg, lockServoDeg, steersBy } from '../../linkage';
-import { drivesOf } from '../drives';
+import { driveAt, drivesOf } from '../drives';
 import { roleOf } from '../functions';
 import { pointer, type Problem } from '../problem';
 import { isWorked, nameOfWorked, readsOf, readsOfProgram, type Worked } from '../reads';
@@ -117,7 +117,7 @@ export function checkReferences(setup: Setup): Problem[] {
     if (follows && surface.ganged)
       report(['airframe', 'surfaces', i, 'ganged'], 'a wheel of a measured steering has no rods');
     drivesOf(surface).forEach(({ servo: id, linkage }, d) => {
-      const path = ['airframe', 'surfaces', i, ...(d === 0 ? [] : ['ganged', d - 1])];
+      const path = ['airframe', 'surfaces', i, ...driveAt(d)];
       const servo = airframe.servos.find((v) => v.id === id);
       if (!servo) {
         report([...path, 'servo'], `there is no servo "${id}"`);

@@ -1,6 +1,6 @@
-import { drivesOf, pointer, type Setup } from '../../setup';
+import { driveAt, drivesOf, pointer, type Setup } from '../../setup';
 import type { Claim, Moment } from '../engine';
-import { onceAPlace, surfaceScope, type Requirement } from './requirement';
+import { onceAPlace, orderScope, surfaceScope, type Requirement } from './requirement';
 
 /** A rod that turns its surface back by less than this is not seen to. */
 const BACK_DEG = 0.5;
@@ -27,7 +27,7 @@ const rodsOf = ({ airframe }: Setup) =>
       surface,
       at,
       drive,
-      where: pointer('airframe', 'surfaces', at, ...(d === 0 ? [] : ['ganged', d - 1])),
+      where: pointer('airframe', 'surfaces', at, ...driveAt(d)),
       name: (d === 0
         ? surface
         : airframe.servos.find((s) => s.id === drive.servo)!
@@ -78,12 +78,7 @@ export const linkagesFree: Requirement = {
           ...common,
           key: `${drive === surface ? surface.id : drive.servo} correction`,
           form: 'twin',
-          scope: {
-            channels: facts.orderChannels,
-            reads: facts.orderReads,
-            sticks: 'released',
-            unit: 'in-use',
-          },
+          scope: orderScope(facts),
           scripts: TURNING,
           holds: (seen) => Math.min(...seen.map(room)),
           says: ({ seen }) => says(seen.reduce((a, b) => (room(b) < room(a) ? b : a))),

@@ -1,4 +1,4 @@
-import { pointer, type Mode, functionOf } from '../../setup';
+import { functionOf, pointer, type Mode } from '../../setup';
 import type { Claim, Facts, Moment } from '../engine';
 import { orderScope, type Requirement } from './requirement';
 

@@ -1,4 +1,4 @@
-import { pointer, usesOf, functionOf } from '../../setup';
+import { functionOf, pointer, usesOf } from '../../setup';
 import type { Found } from '../finding';
 import type { Rule } from '../rule';
 

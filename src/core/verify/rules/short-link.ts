@@ -1,5 +1,5 @@
 import { carriedChannels } from '../../chain';
-import { pointer, functionOf } from '../../setup';
+import { functionOf, pointer } from '../../setup';
 import type { Rule } from '../rule';
 
 export const shortLink: Rule = {
