@@ -143,7 +143,7 @@ test('flaps, a wheel and a second motor come to a model that is there already', 
 test('an arm the horn cannot follow is refused at its field', async ({ page }) => {
   const id = await newModel(page, 'Locked lapwing');
   await page.goto(`/models/${id}/throws`);
-  await page.getByText('Arm, horn, rod and chord').first().click();
+  await page.getByText('Chord, arm, horn and rod').first().click();
   const arm = page.getByLabel('servo arm, mm').first();
   await arm.fill('60');
   await arm.press('Enter');

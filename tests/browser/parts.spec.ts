@@ -168,7 +168,7 @@ test('two servos on one part: put against each other it is said and repaired, an
   const elevator = page
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading', { name: 'Elevator', exact: true }) });
-  await elevator.getByRole('button', { name: 'Arm, horn, rod and chord' }).click();
+  await elevator.getByRole('button', { name: 'Chord, arm, horn and rod' }).click();
   await expect(elevator.getByLabel('servo arm, mm')).toHaveCount(2);
   await openElevator();
   await page.getByRole('button', { name: 'Remove the second elevator servo' }).click();

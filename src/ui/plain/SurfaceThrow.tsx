@@ -94,8 +94,21 @@ export function SurfaceThrow({
       <p role="status" className="text-soft text-sm">
         {said}
       </p>
-      <Fold quiet title="Arm, horn, rod and chord">
+      <Fold quiet title="Chord, arm, horn and rod">
         <div className="grid grid-cols-2 gap-2">
+          <NumberField
+            label="chord"
+            unit="mm"
+            at="/airframe/surfaces/0/chordMm"
+            value={surface.chordMm}
+            onCommit={(v) =>
+              set(
+                pointer('airframe', 'surfaces', i, 'chordMm'),
+                v,
+                `${surface.label}: chord ${v} mm`,
+              )
+            }
+          />
           {drivesOf(surface).map((drive, d) => {
             const servo = setup.airframe.servos.find((s) => s.id === drive.servo)!;
             return (
@@ -123,19 +136,6 @@ export function SurfaceThrow({
               </Fragment>
             );
           })}
-          <NumberField
-            label="chord"
-            unit="mm"
-            at="/airframe/surfaces/0/chordMm"
-            value={surface.chordMm}
-            onCommit={(v) =>
-              set(
-                pointer('airframe', 'surfaces', i, 'chordMm'),
-                v,
-                `${surface.label}: chord ${v} mm`,
-              )
-            }
-          />
         </div>
       </Fold>
     </Pointing>
