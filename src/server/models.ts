@@ -1,14 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { buildAirframe, usualAnswers } from '../core/catalogue';
-import { isSame, latestOf, testSubject, type Evidence, type Seen } from '../core/logbook';
+import { isSame, latestOf, SeenSchema, testSubject, type Evidence } from '../core/logbook';
 import { builtWith, VARIANTS } from '../core/model';
 import { composeSetup, planChannels, readSetup } from '../core/plan';
 import {
   AIRFRAME_KINDS,
   IdSchema,
   LabelSchema,
-  parseSetup,
   type ChannelFunction,
   type Setup,
 } from '../core/setup';
@@ -22,6 +21,7 @@ import { stepOf } from '../core/procedure';
 import { READ_ITEM } from '../core/tuning';
 import { BenchSaidSchema, mustBeSafe } from './bench';
 import { headOf, keepSeen, mustStillHold, versionOf } from './observations';
+import { validSetup } from './validSetup';
 import { workshop, type Workshop } from './workshop';
 
 /** A model as the screens need it. */
@@ -60,12 +60,6 @@ export const NewModelSchema = z.strictObject({
 export type NewModel = z.input<typeof NewModelSchema>;
 
 const now = () => new Date().toISOString();
-
-function validSetup(data: unknown): Setup {
-  const result = parseSetup(data);
-  if (!result.ok) throw new Failure(422, result.problems);
-  return result.value;
-}
 
 export function getModel(id: string, store = workshop()): ModelView {
   const head = headOf(store, id);
@@ -147,15 +141,6 @@ export function saveSetup(id: string, data: unknown, store = workshop()): ModelV
   store.models.save(id, basedOn, validSetup(setup), label, now());
   return getModel(id, store);
 }
-
-const SeenSchema = z.union([
-  z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
-  z.custom<`${number}%`>(
-    (v) =>
-      typeof v === 'string' && /^-?\d{1,3}(\.\d+)?%$/.test(v) && Math.abs(parseFloat(v)) <= 250,
-    'must be a percentage to ±250, as "-96%"',
-  ),
-]) satisfies z.ZodType<Seen>;
 
 /** What every answer says besides: which version the person had before their eyes. */
 export const SeenOnSchema = z.strictObject({

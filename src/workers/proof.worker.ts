@@ -1,10 +1,5 @@
 import { expose } from 'comlink';
-import { killedBy, undoneByEvents } from '../core/procedure';
-import { judge } from './judge';
+import { PROVER } from '../core/verdict';
 
 /** Off the main thread, so that a proof never stands in the way of the next keystroke. */
-const prover = { judge, killedBy, undoneByEvents };
-
-export type Prover = typeof prover;
-
-expose(prover);
+expose(PROVER);

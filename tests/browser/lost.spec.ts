@@ -211,10 +211,22 @@ test('the log is read to its first line', async ({ page }) => {
 });
 
 test.describe('no silent ends', () => {
+  test('where the server does not answer, the page proves by itself', async ({ page }) => {
+    const id = await newModel(page, 'Lonely lapwing');
+    let refused = 0;
+    await page.route('**/api/prove', (route) => {
+      refused += 1;
+      return route.fulfill({ status: 503, json: { problems: [{ path: '', reason: 'busy' }] } });
+    });
+    await page.goto(`/models/${id}/proof`);
+    await expect(page.getByText(/requirements are proven/)).toBeVisible();
+    expect(refused).toBeGreaterThan(0);
+  });
   test('a proof whose worker does not load is said, and can be worked out in the page', async ({
     page,
   }) => {
     const id = await newModel(page, 'Workless wigeon');
+    await page.route('**/api/prove', (route) => route.abort());
     await page.addInitScript(() => {
       window.Worker = class {
         constructor() {
@@ -234,6 +246,7 @@ test.describe('no silent ends', () => {
   });
   test('a worker that says nothing any more is given up', async ({ page }) => {
     const id = await newModel(page, 'Silent snipe');
+    await page.route('**/api/prove', (route) => route.abort());
     await page.addInitScript(() => {
       window.Worker = class extends EventTarget {
         postMessage() {}

@@ -11,7 +11,7 @@ import { JobProvider } from '@/ui/open/job';
 import { ModelContext, createModelStore } from '@/ui/open/modelStore';
 import { loadReader } from '@/ui/open/reading';
 import { VerdictContext } from '@/ui/open/verdict';
-import { judge, type Verdict } from '@/workers/judge';
+import { verdictOf, type Verdict } from '@/core/verdict';
 import { makeSetup } from '../kit/setups';
 import { airframe, planned } from '../setups/kit';
 
@@ -63,7 +63,7 @@ const english = (html: string): string[] => [
 
 describe.each(Object.keys(MODELS))('in a language nobody speaks, %s', (kind) => {
   const setup = MODELS[kind]!();
-  const judged = judge(setup, () => undefined);
+  const judged = verdictOf(setup, () => undefined);
   it.each(Object.keys(LOADERS) as StationId[])('%s has no English left', async (id) => {
     await loadReader();
     const html = drawn(await LOADERS[id](), setup, judged);

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Movement } from '../chain';
 import type { ReadBack } from '../sheets';
 import type { Expectation } from '../directions';
@@ -27,6 +28,16 @@ export type About =
  * monitor. 'unseen' takes an earlier answer back.
  */
 export type Seen = Movement | 'unseen' | 'pass' | 'fail' | `${number}%`;
+
+/** An answer that came from outside. */
+export const SeenSchema = z.union([
+  z.enum(['up', 'down', 'left', 'right', 'centre', 'unseen', 'pass', 'fail']),
+  z.custom<`${number}%`>(
+    (v) =>
+      typeof v === 'string' && /^-?\d{1,3}(\.\d+)?%$/.test(v) && Math.abs(parseFloat(v)) <= 250,
+    'must be a percentage to ±250, as "-96%"',
+  ),
+]) satisfies z.ZodType<Seen>;
 
 /** The name of a movement of a surface. */
 export const directionSubject = ({ check, surface }: Expectation): Subject => ({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LogEntrySchema } from '../../core/logbook';
+import { LogEntrySchema, SeenSchema } from '../../core/logbook';
 import { LabelSchema } from '../../core/setup';
 import { Failure } from '../failure';
 
@@ -41,7 +41,7 @@ export const VersionSchema = z.strictObject({
 export const EvidenceSchema = z.strictObject({
   check: z.string().max(60),
   surface: z.string().max(60),
-  seen: z.string().regex(/^(up|down|left|right|centre|unseen|pass|fail|-?\d{1,3}(\.\d+)?%)$/),
+  seen: SeenSchema,
   parts: z.record(z.string().max(120), z.string().max(64)),
   version: z.int().min(1),
   at: z.iso.datetime(),

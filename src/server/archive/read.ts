@@ -9,7 +9,6 @@ import { parsePart, SETUP_VERSION, type Problem, type Setup } from '../../core/s
 import { createStaging, evidenceRow, logRow, type Staging } from '../../db';
 import { Failure } from '../failure';
 import { checked } from '../http';
-import type { Evidence } from '../../core/logbook';
 import {
   EntrySchema,
   EvidenceSchema,
@@ -213,7 +212,7 @@ function modelReader(name: string, into: Staging) {
         list === 'evidence' ? checked(EvidenceSchema, value, at) : checked(EntrySchema, value, at);
       if (item.version > newest.version) newest = { list, index, version: item.version };
       if ('uid' in item) into.log(logRow(id, item));
-      else into.evidence(evidenceRow(id, item as Evidence));
+      else into.evidence(evidenceRow(id, item));
     },
   };
   const reader = itemReader(MODEL_LISTS, handler);

@@ -36,14 +36,22 @@ function threads() {
  * Asks the chain off the thread that answers requests.
  * @throws Failure 503 where there is no answer in time, in words
  */
-export async function ask<N extends QuestionName>(
+export const ask = <N extends QuestionName>(
+  name: N,
+  setup: Setup,
+  ...more: Rest<(typeof QUESTIONS)[N]>
+): Promise<Value<N>> => askWhile(undefined, name, setup, ...more);
+
+/** The same as long as somebody waits. @param signal aborted when nobody does any more */
+export async function askWhile<N extends QuestionName>(
+  signal: AbortSignal | undefined,
   name: N,
   setup: Setup,
   ...more: Rest<(typeof QUESTIONS)[N]>
 ): Promise<Value<N>> {
   if (!isServer()) return inPlace(name, setup, more) as Value<N>;
   try {
-    return (await threads().front.ask({ name, setup, more }, LIMIT_MS)) as Value<N>;
+    return (await threads().front.ask({ name, setup, more }, LIMIT_MS, signal)) as Value<N>;
   } catch (error) {
     throw new Failure(503, [
       {

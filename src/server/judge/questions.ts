@@ -27,6 +27,7 @@ import {
 import type { ScriptStep } from '../../core/script';
 import type { Airframe, EntryStyle, Setup } from '../../core/setup';
 import { sheetFor, type Sheet } from '../../core/sheets';
+import { PROVER, type Verdict } from '../../core/verdict';
 import { findingsOf } from '../../core/verify';
 
 /*
@@ -59,6 +60,10 @@ const stamped = (setup: Setup, { check, surface, seen, ground }: NewObservation)
 });
 
 export const QUESTIONS = {
+  ...PROVER,
+
+  verdict: (setup: Setup): Verdict => PROVER.verdict(setup, () => undefined),
+
   /** An observation with what it depends on; undefined where the model has no such check. */
   observation: (setup: Setup, asked: NewObservation): Stamped | undefined =>
     isAskedFor(setup, asked) ? stamped(setup, asked) : undefined,

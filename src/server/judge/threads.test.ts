@@ -37,8 +37,8 @@ describe('threads that answer questions', () => {
     const log: string[] = [];
     let count = 0;
     const threads = createThreads(most, () => makeThread(log, ++count));
-    const ask = (what: string, limitMs = 1000) =>
-      threads.ask({ name: 'card', setup, more: [what] }, limitMs);
+    const ask = (what: string, limitMs = 1000, signal?: AbortSignal) =>
+      threads.ask({ name: 'card', setup, more: [what] }, limitMs, signal);
     return { log, ask };
   };
   it('take turns, at most so many at once', async () => {
@@ -59,6 +59,15 @@ describe('threads that answer questions', () => {
     await expect(slow).rejects.toMatchObject({ code: 'NO_ANSWER' });
     expect(await quick).toBe('a');
     expect(log).toEqual(['1 sleep', '1 ended', '2 a']);
+  });
+  it('one that nobody waits for any more is not asked', async () => {
+    const { log, ask } = start(1);
+    const gone = new AbortController();
+    const answers = [ask('a'), ask('b', 1000, gone.signal), ask('c')];
+    gone.abort();
+    await expect(answers[1]).rejects.toMatchObject({ code: 'NO_ANSWER' });
+    expect(await Promise.all([answers[0], answers[2]])).toEqual(['a', 'c']);
+    expect(log).toEqual(['1 a', '1 c']);
   });
   it('one that throws or dies is a refusal, and the next gets an answer', async () => {
     const { ask } = start(1);

@@ -18,6 +18,8 @@ export class NoAnswer extends Error {
 interface Waiting {
   request: Request;
   limitMs: number;
+  /** Nobody wants the answer any more. */
+  signal: AbortSignal | undefined;
   resolve: (value: unknown) => void;
   reject: (error: Error) => void;
 }
@@ -33,7 +35,11 @@ export function createThreads(most: number, start: () => Thread) {
 
   const next = (): void => {
     if (row.length === 0 || (idle.length === 0 && running >= most)) return;
-    const { request, limitMs, resolve, reject } = row.shift()!;
+    const { request, limitMs, signal, resolve, reject } = row.shift()!;
+    if (signal?.aborted) {
+      reject(new NoAnswer('nobody waits for it any more'));
+      return next();
+    }
     const thread = idle.pop() ?? open();
     running += 1;
     const settle = (then: () => void, reuse: boolean) => {
@@ -76,9 +82,10 @@ export function createThreads(most: number, start: () => Thread) {
   };
 
   return {
-    ask: (request: Request, limitMs: number): Promise<unknown> =>
+    /** @param signal once it is aborted a question that still waits in the row is not asked any more */
+    ask: (request: Request, limitMs: number, signal?: AbortSignal): Promise<unknown> =>
       new Promise((resolve, reject) => {
-        row.push({ request, limitMs, resolve, reject });
+        row.push({ request, limitMs, signal, resolve, reject });
         next();
       }),
   };

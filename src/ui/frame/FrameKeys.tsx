@@ -7,7 +7,7 @@ import type { StationId } from '@/core/procedure';
 import { useFind } from './Find';
 import { isTyping, useKeys } from '../open/keys';
 import { useModel } from '../open/modelStore';
-import { useNextFrom } from './NextUp';
+import { useGoNext } from './NextUp';
 import { WAY_ID } from './Way';
 
 // Read by few, and seldom.
@@ -17,7 +17,7 @@ const KeysCard = dynamic(() => import('./KeysCard'), { ssr: false });
 export function FrameKeys({ here }: { here: StationId | undefined }) {
   const router = useRouter();
   const id = useModel((s) => s.id);
-  const next = useNextFrom();
+  const goNext = useGoNext();
   const { show } = useFind();
   const undo = useModel((s) => s.undo);
   const [open, setOpen] = useState(false);
@@ -26,7 +26,7 @@ export function FrameKeys({ here }: { here: StationId | undefined }) {
     const go = (station: string) => router.push(`/models/${id}/${station}`);
     const key = event.key.toLowerCase();
     if (event.key === '?') setOpen(true);
-    else if (key === 'n' && next) go(next.step.station);
+    else if (key === 'n') goNext();
     else if (key === '/') {
       event.preventDefault();
       show();

@@ -1,13 +1,12 @@
 'use client';
 
-import type { Remote } from 'comlink';
 import { X } from 'lucide-react';
 import { Link } from '../parts/Link';
 import { useMemo, useState } from 'react';
 import { killedBy } from '@/core/procedure';
-import type { Prover } from '@/workers/proof.worker';
 import { StatusMark } from '../status/StatusMark';
 import { useModel } from '../open/modelStore';
+import type { Of } from '../open/askProver';
 import { useProver } from '../open/useProver';
 import { useVerdict } from '../open/verdict';
 import { isProved } from '@/core/verify';
@@ -28,8 +27,9 @@ export function LastChange() {
   );
   const askFor = changed && visiting === undefined && !known ? changed.before : undefined;
   const asked = useProver(
+    'killedBy',
     useMemo(
-      () => askFor && ((prover: Remote<Prover>) => prover.killedBy(askFor, setup, [...evidence])),
+      (): Of<'killedBy'> | undefined => askFor && [askFor, setup, evidence],
       [askFor, setup, evidence],
     ),
   );

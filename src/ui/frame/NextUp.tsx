@@ -1,10 +1,13 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 import { Link } from '../parts/Link';
 import { isReady, isWhole, nextFrom, type JobStep, type StationId } from '@/core/procedure';
 import { StatusMark } from '../status/StatusMark';
 import { useJob } from '../open/job';
 import { useModel } from '../open/modelStore';
+import { useVerdict } from '../open/verdict';
 import { useHere } from '../open/useHere';
 
 /** Where the key `n` and every "next" lead from here. */
@@ -14,11 +17,44 @@ export function useNextFrom(): JobStep | undefined {
   return job && nextFrom(job, here);
 }
 
+/** Whether the next step will be known better in a moment. */
+function usePending(): boolean {
+  const { pending } = useJob();
+  const { failed } = useVerdict();
+  return pending && !failed;
+}
+
+/**
+ * Goes to the next step. Right after a change it is only known once the program is proved again: then it goes as
+ * soon as that is so, unless the person has gone elsewhere meanwhile.
+ */
+export function useGoNext(): () => void {
+  const router = useRouter();
+  const id = useModel((s) => s.id);
+  const here = useHere();
+  const pending = usePending();
+  const next = useNextFrom();
+  const wanted = useRef<{ at: StationId | undefined }>(undefined);
+  const go = () => next && router.push(`/models/${id}/${next.step.station}`);
+  useEffect(() => {
+    if (!wanted.current || (pending && wanted.current.at === here)) return;
+    const stayed = wanted.current.at === here;
+    wanted.current = undefined;
+    if (stayed) go();
+  });
+  return () => {
+    if (pending) wanted.current = { at: here };
+    else go();
+  };
+}
+
 /** The one next thing, one key away. */
 export function NextLink({ head = false }: { head?: boolean }) {
   const id = useModel((s) => s.id);
   const { job } = useJob();
+  const pending = usePending();
   const next = useNextFrom();
+  const goNext = useGoNext();
   if (!job) return null;
   // In the head of a small screen there is room for one word; what it leads to stands at the end of the page.
   const small = head ? 'max-lg:sr-only' : '';
@@ -33,6 +69,11 @@ export function NextLink({ head = false }: { head?: boolean }) {
   return (
     <Link
       href={`/models/${id}/${next.step.station}`}
+      onClick={(event) => {
+        if (!pending || event.ctrlKey || event.metaKey || event.shiftKey) return;
+        event.preventDefault();
+        goNext();
+      }}
       data-tour={head ? 'next' : undefined}
       className={`btn btn-main min-h-10 justify-between gap-2 py-1 text-left max-lg:px-3 ${head ? 'lg:max-w-80' : ''}`}
     >

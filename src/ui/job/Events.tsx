@@ -1,12 +1,11 @@
 'use client';
 
-import type { Remote } from 'comlink';
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from '../parts/toast';
 import { EVENTS, eventTitle, type PhysicalEvent } from '@/core/logbook';
 import { useModel } from '../open/modelStore';
+import type { Of } from '../open/askProver';
 import { useProver, type Asked } from '../open/useProver';
-import type { Prover } from '@/workers/proof.worker';
 import { Over, OverClose } from '../parts/Over';
 import { Section } from '../parts/Section';
 
@@ -26,10 +25,8 @@ export function Events() {
   const titleOf = (e: PhysicalEvent) => eventTitle(e, setup.airframe);
   const evidence = useModel((s) => s.evidence);
   const undone = useProver(
-    useCallback(
-      (prover: Remote<Prover>) => prover.undoneByEvents(setup, [...evidence]),
-      [setup, evidence],
-    ),
+    'undoneByEvents',
+    useMemo((): Of<'undoneByEvents'> => [setup, evidence], [setup, evidence]),
   );
   const [event, setEvent] = useState<PhysicalEvent>();
   const [note, setNote] = useState('');

@@ -1,4 +1,4 @@
-import type { Prover } from '@/workers/proof.worker';
+import type { Prover } from '@/core/verdict';
 import { WorkerLine } from './workerLine';
 
 /** A proof tells how far it is many times a second; the rules after it take a moment. */

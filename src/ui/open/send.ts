@@ -23,8 +23,16 @@ export const reasonsOf = (problems: readonly Problem[]): string =>
 /** Browsers carry a request to its end after the page is left only up to this size, in bytes. */
 const CARRIED_ON = 60_000;
 
-/** Talks to the server; a broken connection is a reply like any other, so that text is never lost. */
-export async function send<T>(method: string, path: string, body: unknown): Promise<Reply<T>> {
+/**
+ * Talks to the server; a broken connection is a reply like any other, so that text is never lost.
+ * @param signal ends the request when it is aborted, and when the page is left
+ */
+export async function send<T>(
+  method: string,
+  path: string,
+  body: unknown,
+  { signal }: { signal?: AbortSignal } = {},
+): Promise<Reply<T>> {
   const content =
     body === undefined || typeof body === 'string' || body instanceof Blob
       ? body
@@ -33,7 +41,8 @@ export async function send<T>(method: string, path: string, body: unknown): Prom
     const response = await fetch(path, {
       method,
       // A save goes on although the page is left or closed in the middle of it.
-      keepalive: typeof content === 'string' && content.length < CARRIED_ON,
+      keepalive: !signal && typeof content === 'string' && content.length < CARRIED_ON,
+      ...(signal ? { signal } : {}),
       headers: {
         'content-type': body instanceof Blob ? 'application/octet-stream' : 'application/json',
       },

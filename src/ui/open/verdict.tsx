@@ -1,11 +1,11 @@
 'use client';
 
-import { proxy } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { Setup } from '@/core/setup';
 import { rememberPoses } from '@/core/sheets';
 import { rememberProof, type Finding, type OverUnits, type Proof } from '@/core/verify';
-import type { Verdict } from '@/workers/judge';
+import type { Verdict } from '@/core/verdict';
+import { askProver } from './askProver';
 import { useModel } from './modelStore';
 import { proverLine } from './proverLine';
 
@@ -37,7 +37,7 @@ export const VerdictContext = createContext<KnownVerdict>({
 
 export const useVerdict = (): KnownVerdict => useContext(VerdictContext);
 
-/** Judges the Setup in a worker whenever it changes; the next change ends what is still running. */
+/** Judges the Setup off the page whenever it changes; the next change ends what is still running. */
 export function VerdictProvider({ children }: { children: React.ReactNode }) {
   const setup = useModel((s) => s.setup);
   const [known, setKnown] = useState<{ of: Setup; verdict: Verdict }>();
@@ -48,21 +48,17 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
   useEffect(() => () => line.current?.close(), []);
   useEffect(() => {
     line.current ??= proverLine();
-    return line.current.ask(
-      (prover, heard) =>
-        prover.judge(
-          setup,
-          proxy((states: number) => {
-            heard();
-            setVisited({ of: setup, states });
-          }),
-        ),
+    return askProver(
+      line.current,
+      'verdict',
+      [setup],
       (verdict) => {
         rememberProof(setup, verdict.proof);
         rememberPoses(setup, verdict.poses);
         setKnown({ of: setup, verdict });
       },
       (words) => setFailed({ of: setup, words }),
+      (states) => setVisited({ of: setup, states }),
     );
   }, [setup, tries]);
   const fresh = known?.of === setup;
@@ -86,8 +82,8 @@ export function VerdictProvider({ children }: { children: React.ReactNode }) {
             },
             async here() {
               setFailed(undefined);
-              const { judge } = await import('@/workers/judge');
-              setKnown({ of: setup, verdict: judge(setup, () => undefined) });
+              const { verdictOf } = await import('@/core/verdict');
+              setKnown({ of: setup, verdict: verdictOf(setup, () => undefined) });
             },
           },
   };

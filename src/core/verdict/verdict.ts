@@ -1,6 +1,6 @@
-import '../core/verify/prover';
-import type { Setup } from '../core/setup';
-import { posesOf, type Poses } from '../core/sheets';
+import type { Setup } from '../setup';
+import { posesOf, type Poses } from '../sheets';
+import '../verify/prover';
 import {
   overUnits,
   proofOf,
@@ -10,7 +10,7 @@ import {
   type Finding,
   type OverUnits,
   type Proof,
-} from '../core/verify';
+} from '../verify';
 
 /** What the rules say of a Setup, and the proof they asked. */
 export interface Verdict {
@@ -25,8 +25,15 @@ export interface Verdict {
   rules: number;
 }
 
-/** @param onProgress told now and then how many states have been visited */
-export function judge(setup: Setup, onProgress: (states: number) => void): Verdict {
+const known = new WeakMap<Setup, Verdict>();
+
+/**
+ * Everything the page says of a program, worked out once: Setups are immutable.
+ * @param onProgress told now and then how many states have been visited
+ */
+export function verdictOf(setup: Setup, onProgress: (states: number) => void): Verdict {
+  const before = known.get(setup);
+  if (before) return before;
   // Looked at once with progress; the rules then find the same proof by its Setup.
   const proof = proofOf(setup, {
     onProgress: (states) => {
@@ -42,5 +49,7 @@ export function judge(setup: Setup, onProgress: (states: number) => void): Verdi
     }),
   );
   const units = overUnits(setup);
-  return { findings, proof, units, poses: posesOf(setup), reasons, rules: RULES.length };
+  const verdict = { findings, proof, units, poses: posesOf(setup), reasons, rules: RULES.length };
+  known.set(setup, verdict);
+  return verdict;
 }

@@ -1,0 +1,2 @@
+export { verdictOf, type Verdict } from './verdict';
+export { PROVER, type Prover, type ProverQuestion } from './prover';
