@@ -3,6 +3,7 @@ import { facetsOf, grounded } from '../src/core/possible';
 import { asking } from '../src/core/interrogate';
 import { overUnits, proofOf } from '../src/core/verify';
 import type { Setup } from '../src/core/setup';
+import { took } from './took';
 
 /** What a used unit leaves open first: five facts. */
 const FIVE = ['arming', 'gain-lead', 'fade', 'full-stick', 'signal-lost'];
@@ -17,14 +18,6 @@ const fresh = (setup: Setup, nth: number): Setup => {
     facetsOf(next).filter((f) => FIVE.includes(f.id)),
     'assumed',
   );
-};
-
-/** Processor time of this process, milliseconds: what else the machine does counts little in it. */
-const took = (work: () => unknown): number => {
-  const start = process.cpuUsage();
-  work();
-  const { user, system } = process.cpuUsage(start);
-  return (user + system) / 1000;
 };
 
 const median = (times: readonly number[]): number =>

@@ -424,7 +424,7 @@ const ALONE = [
   },
 ] as const;
 
-for (const { name, by, answers, use } of share(ALONE, 2))
+for (const { name, by, answers, use } of share(ALONE, 4))
   test.describe('alone', () => {
     test.use(use);
     test(name, async ({ page }) => {

@@ -37,7 +37,7 @@ function wrongIn(readAs: (file: string, source: string) => string): string[] {
 }
 
 /** As long as the types of the whole project: not in every run. */
-const turn = share(['types'], 4).length > 0;
+const turn = share(['types'], 12).length > 0;
 
 it.runIf(turn)('the translated program still type-checks: no code was translated', () => {
   expect(wrongIn((file, source) => inLanguage(file, source, pretended))).toEqual([]);

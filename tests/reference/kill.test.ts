@@ -6,7 +6,7 @@ import { expect, it } from 'vitest';
 import { openWorkshop } from '@/server/workshop';
 import { FULL } from '../kit/share';
 
-const ROUNDS = FULL ? 10 : 5;
+const ROUNDS = FULL ? 10 : 3;
 
 /** The last of each kind the writer said it had written. */
 type Said = Record<'version' | 'seen' | 'note', number>;

@@ -40,13 +40,13 @@ describe('files of version 1', () => {
     expect(FILES.length).toBeGreaterThan(40);
     for (const f of FILES) expect(f.setup.version).toBe(1);
   });
-  it.each(share(FILES, 2))('$name opens, and does what it did', (file) => {
+  it.each(share(FILES, 3))('$name opens, and does what it did', (file) => {
     const { setup } = opened(file);
     expect(setup.version).toBe(2);
     expect(parseSetup(JSON.parse(JSON.stringify(setup)))).toEqual({ ok: true, value: setup });
     expect(digest(replay(setup, 7, 300).join('\n'))).toBe(file.does);
   });
-  it.each(share(FILES, 2))(
+  it.each(share(FILES, 3))(
     '$name keeps every choice, and says which the program does not hold',
     (file) => {
       const { setup, notes } = opened(file);
@@ -70,7 +70,7 @@ describe('files of version 1', () => {
       }
     },
   );
-  it.each(share(FILES, 2))(
+  it.each(share(FILES, 3))(
     '$name: what is given to a wish behaves the same when written again',
     (file) => {
       const { setup } = opened(file);
@@ -82,7 +82,7 @@ describe('files of version 1', () => {
       }
     },
   );
-  it.each(share(FILES, 2).filter((f) => Object.keys(f.stamps).length > 0))(
+  it.each(share(FILES, 3).filter((f) => Object.keys(f.stamps).length > 0))(
     '$name: what was seen on it still counts',
     (file) => {
       const { setup } = opened(file);

@@ -235,7 +235,7 @@ describe('a model with twelve servos', () => {
     expect(written.airframe.servos).toHaveLength(12);
     expect(swaps.length).toBeGreaterThan(8);
   });
-  it.each(share([...rods.keys()], 8))('rods, mounting, plugs: case %i is put right', (at) => {
+  it.each(share([...rods.keys()], 12))('rods, mounting, plugs: case %i is put right', (at) => {
     const swap = swaps[(at * 7) % swaps.length]![0]!;
     const mounting = others[(at * 5) % others.length]!;
     const pair = [rods[at]!, rods[(at + 5) % rods.length]!];

@@ -87,7 +87,7 @@ const everywhere = ({ transmitter }: Setup, random: () => number): Record<string
   );
 
 describe('a program read in, question by question', () => {
-  it.each(share(READABLE, 9))('%s: the same on the chain wherever the hands are', (_, setup) => {
+  it.each(share(READABLE, 14))('%s: the same on the chain wherever the hands are', (_, setup) => {
     const again = readIn(setup);
     const random = randomOf(900 + SEED);
     const [was, is] = [monitorOf(setup), monitorOf(again)];
@@ -206,7 +206,7 @@ describe('a program read in, question by question', () => {
     expect(asked[0]).toBe('{}');
     expect(new Set(asked).size).toBe(asked.length);
   });
-  it.each(share(READABLE, 9))(
+  it.each(share(READABLE, 14))(
     '%s: ends within twenty rows, and what is still to come never grows without a reason',
     (_, setup) => {
       const { readings, asked } = readOnce(setup);

@@ -320,7 +320,7 @@ describe('a model that levels', () => {
     return controls ? [{ unit, kind, setup, controls }] : [];
   });
   it('is there for many units', () => expect(CASES.length).toBeGreaterThan(20));
-  it.each(share(CASES, 6))(
+  it.each(share(CASES, 10))(
     '$kind with $unit: hands off it stays up for a minute, also in light turbulence',
     (c) => {
       for (const turbulenceMps of [0, 0.5]) {
@@ -339,7 +339,7 @@ describe('a model that levels', () => {
       }
     },
   );
-  it.each(share(CASES, 6))('$kind with $unit: with roll or pitch reversed it does not', (c) => {
+  it.each(share(CASES, 10))('$kind with $unit: with roll or pitch reversed it does not', (c) => {
     for (const axis of ['roll', 'pitch'] as const) {
       if (axis === 'roll' && c.kind === 'three-channel') continue;
       const wrong = structuredClone(c.setup);

@@ -99,41 +99,17 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
   const pulls = new Float64Array(motors.length);
   const streams = new Float64Array(motors.length);
   const count = strips.length;
-  const wings = strips.filter((s) => s.wing).length;
-  const field = (pick: (s: Strip) => number) => Float64Array.from(strips, pick);
-  const [sx, sy, sz] = [field((s) => s.at[0]), field((s) => s.at[1]), field((s) => s.at[2])];
-  const turned = (s: Strip): readonly [Strip['chord'], Strip['normal']] => {
-    if (!s.wing) return [s.chord, s.normal];
-    // The wing stands to the body at its incidence.
-    const [sin, cos] = [Math.sin(trim.incidence), Math.cos(trim.incidence)];
-    const [n0, n1, n2] = s.normal;
-    return [
-      [cos, n1 * sin, n2 * sin],
-      [-sin + n0, n1 * cos, n2 * cos],
-    ];
-  };
-  const axes = strips.map(turned);
-  const axis = (which: 0 | 1, i: 0 | 1 | 2) => Float64Array.from(axes, (a) => a[which][i]);
-  const [cx, cy, cz] = [axis(0, 0), axis(0, 1), axis(0, 2)];
-  const [nx, ny, nz] = [axis(1, 0), axis(1, 1), axis(1, 2)];
-  const areas = field((s) => s.areaM2);
-  const chords = field((s) => s.chordM);
-  const surfaces = Int32Array.from(strips, (s) => s.surface);
-  const across = Int32Array.from(strips, (s) => s.across);
-  const [tau, flapMoment] = [field((s) => s.tau), field((s) => s.moment)];
-  const [alike, against] = [field((s) => s.alike), field((s) => s.against)];
-  const slopes = field((s) => s.slope);
-  const induced = field((s) => 1 / (Math.PI * OSWALD * s.aspect));
-  const behind = Uint8Array.from(strips, (s) => (s.behind ? 1 : 0));
-  const standing = strips.map((s) => inStream(s, motors, thrust.staticN, draw.disc));
-  const streamOf = Int32Array.from(standing, (s) => s.motor);
-  const streamShare = Float64Array.from(standing, (s) => s.share);
-  const angle = new Float64Array(count);
-  const kept = new Float64Array(count);
-  const [alongChord, alongNormal] = [new Float64Array(count), new Float64Array(count)];
+  const table = tableOf(strips, trim, motors, thrust.staticN, draw.disc);
+  const places = Int32Array.from(
+    strips.flatMap((s, i) => [s.surface, s.across, table.streamOf[i]!]),
+  );
+  const numbers = table.numbers;
+  /** Of each strip the wind along its chord and its normal, its angle, and that with the flap in it. */
+  const met = new Float64Array(MET * count);
   const flaps = new Float64Array(airframe.surfaces.length);
   const gust = new Float64Array(3);
   const section = { lift: 0, drag: 0 };
+  const half = 0.5 * AIR_KG_M3;
   const tailAt = strips.reduce((x, s) => (s.behind ? Math.min(x, s.at[0]) : x), 0);
   const tailArm = Math.max(0.05, -tailAt);
 
@@ -164,77 +140,74 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       streams[i] = streamMps(now, forward, draw.disc);
     }
 
-    for (let i = 0; i < count; i++) {
-      const x = sx[i]!;
-      const yy = sy[i]!;
-      const z = sz[i]!;
+    const washed = wash * Math.abs(u);
+    for (let i = 0, k = 0, m = 0; i < count; i++, k += NUMBERS, m += MET) {
+      const x = numbers[k]!;
+      const yy = numbers[k + 1]!;
+      const z = numbers[k + 2]!;
       let su = u + q * z - r * yy;
       let sv = v + r * x - p * z;
-      let sw = w + p * yy - q * x - (behind[i] === 1 ? wash * Math.abs(u) : 0);
-      const stream = streamOf[i]!;
+      let sw = w + p * yy - q * x - numbers[k + 9]! * washed;
+      const stream = places[PLACES * i + 2]!;
       if (stream >= 0) {
-        const by = streams[stream]! * streamShare[i]!;
-        const m = motors[stream]!;
-        su += by * m.fx;
-        sv += by * m.fy;
-        sw += by * m.fz;
+        const by = streams[stream]! * numbers[k + 10]!;
+        const motor = motors[stream]!;
+        su += by * motor.fx;
+        sv += by * motor.fy;
+        sw += by * motor.fz;
       }
-      const vc = su * cx[i]! + sv * cy[i]! + sw * cz[i]!;
-      const vn = su * nx[i]! + sv * ny[i]! + sw * nz[i]!;
-      alongChord[i] = vc;
-      alongNormal[i] = vn;
+      const vc = su * numbers[k + 3]! + sv * numbers[k + 4]! + sw * numbers[k + 5]!;
+      const vn = su * numbers[k + 6]! + sv * numbers[k + 7]! + sw * numbers[k + 8]!;
       const t = -vn / vc;
       // Nearly always the wind comes from ahead: the series is exact to 1e-9 there, and many times quicker.
       const from = vc > 0 && t < 0.2 && t > -0.2 ? nearAtan(t) : Math.atan2(-vn, vc);
-      angle[i] = from;
-      const at = surfaces[i]!;
-      kept[i] = at < 0 ? from : from + tau[i]! * flaps[at]!;
+      const at = places[PLACES * i]!;
+      met[m] = vc;
+      met[m + 1] = vn;
+      met[m + 2] = from;
+      met[m + 3] = at < 0 ? from : from + numbers[k + 11]! * flaps[at]!;
     }
-    for (let i = 0; i < count; i++) {
-      const vc = alongChord[i]!;
-      const vn = alongNormal[i]!;
+    for (let i = 0, k = 0, m = 0; i < count; i++, k += NUMBERS, m += MET) {
+      const vc = met[m]!;
+      const vn = met[m + 1]!;
       const local2 = vc * vc + vn * vn;
       if (local2 < 1e-8) continue;
-      const local = Math.sqrt(local2);
-      const mine = kept[i]!;
-      const other = kept[across[i]!]!;
-      const left = 0.5 * (alike[i]! * (mine + other) + against[i]! * (mine - other));
-      sectionAt(angle[i]!, left, slopes[i]!, induced[i]!, section);
-      const pressure = 0.5 * AIR_KG_M3 * local2 * (behind[i] === 1 ? TAIL_PRESSURE : 1);
-      const lift = pressure * areas[i]! * section.lift;
-      const drag = pressure * areas[i]! * section.drag;
-      const along = (-vn * lift - vc * drag) / local;
-      const across1 = (vc * lift - vn * drag) / local;
-      const dx = along * cx[i]! + across1 * nx[i]!;
-      const dy = along * cy[i]! + across1 * ny[i]!;
-      const dz = along * cz[i]! + across1 * nz[i]!;
+      const left =
+        numbers[k + 12]! * met[m + 3]! + numbers[k + 13]! * met[MET * places[PLACES * i + 1]! + 3]!;
+      sectionAt(met[m + 2]!, left, numbers[k + 14]!, numbers[k + 15]!, section);
+      // Pressure times area over the speed: the directions of lift and drag are the wind's, divided by it.
+      const share = half * numbers[k + 16]! * Math.sqrt(local2);
+      const along = share * (-vn * section.lift - vc * section.drag);
+      const across = share * (vc * section.lift - vn * section.drag);
+      const dx = along * numbers[k + 3]! + across * numbers[k + 6]!;
+      const dy = along * numbers[k + 4]! + across * numbers[k + 7]!;
+      const dz = along * numbers[k + 5]! + across * numbers[k + 8]!;
       fx += dx;
       fy += dy;
       fz += dz;
-      const x = sx[i]!;
-      const yy = sy[i]!;
-      const z = sz[i]!;
+      const x = numbers[k]!;
+      const yy = numbers[k + 1]!;
+      const z = numbers[k + 2]!;
       mx += yy * dz - z * dy;
       my += z * dx - x * dz;
       mz += x * dy - yy * dx;
-      const at = surfaces[i]!;
+      const at = places[PLACES * i]!;
       if (at >= 0) {
-        // About the span: normal × chord points along it, nose up positive for a level wing.
-        const turn = pressure * areas[i]! * chords[i]! * flapMoment[i]! * flaps[at]!;
-        mx += turn * (cy[i]! * nz[i]! - cz[i]! * ny[i]!);
-        my += turn * (cz[i]! * nx[i]! - cx[i]! * nz[i]!);
-        mz += turn * (cx[i]! * ny[i]! - cy[i]! * nx[i]!);
+        const turn = half * local2 * flaps[at]!;
+        mx += turn * numbers[k + 17]!;
+        my += turn * numbers[k + 18]!;
+        mz += turn * numbers[k + 19]!;
       }
-      if (i < wings) wingLift += section.lift * areas[i]!;
+      wingLift += section.lift * numbers[k + 20]!;
     }
-    const pressure = 0.5 * AIR_KG_M3 * speed2;
+    const pressure = half * speed2;
     if (speed > 1e-4) {
       const drag = (pressure * bodyDrag) / speed;
       fx -= drag * u;
       fy -= drag * v + (pressure * fuselage.sideM2 * 0.6 * v * Math.abs(v)) / speed2;
       fz -= drag * w;
       // A body turns itself across the wind.
-      const across2 = 0.5 * AIR_KG_M3 * fuselage.turning * u;
+      const across2 = half * fuselage.turning * u;
       my += across2 * w;
       mz -= across2 * v;
     }
@@ -251,7 +224,7 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       my += m.z * tx - m.x * tz;
       mz += m.x * ty - m.y * tx;
     }
-    const trimmed = 0.5 * AIR_KG_M3 * u * Math.abs(u) * wingM2;
+    const trimmed = half * u * Math.abs(u) * wingM2;
     force[0] = fx;
     force[1] = fy;
     force[2] = fz;
@@ -281,6 +254,52 @@ export function vehicleOf({ setup, draw, strips, thrust, trim }: Parts): Vehicle
       };
     },
   };
+}
+
+/** Numbers of a strip in the table, in the order they are written in; and its places: surface, strip across, stream. */
+const NUMBERS = 21;
+const PLACES = 3;
+/** Numbers of what a strip meets. */
+const MET = 4;
+
+/**
+ * All that stays of the strips, one after another, with what can be worked out of it beforehand: the inner loop
+ * reads on and on in one array.
+ */
+function tableOf(
+  strips: readonly Strip[],
+  trim: Trim,
+  motors: readonly Propeller[],
+  staticN: number,
+  disc: number,
+): { numbers: Float64Array; streamOf: number[] } {
+  const standing = strips.map((s) => inStream(s, motors, staticN, disc));
+  const numbers = strips.flatMap((s, i) => {
+    const [chord, normal] = turned(s, trim);
+    const [c0, c1, c2] = chord;
+    const [n0, n1, n2] = normal;
+    const area = s.areaM2 * (s.behind ? TAIL_PRESSURE : 1);
+    // About the span: normal × chord points along it, nose up positive for a level wing.
+    const flap = area * s.chordM * s.moment;
+    return [
+      ...[...s.at, ...chord, ...normal],
+      ...[s.behind ? 1 : 0, standing[i]!.share, s.tau],
+      // What it keeps of its own angle, and of that of the strip across.
+      ...[0.5 * (s.alike + s.against), 0.5 * (s.alike - s.against)],
+      ...[s.slope, 1 / (Math.PI * OSWALD * s.aspect), area],
+      ...[flap * (c1 * n2 - c2 * n1), flap * (c2 * n0 - c0 * n2), flap * (c0 * n1 - c1 * n0)],
+      s.wing ? s.areaM2 : 0,
+    ];
+  });
+  return { numbers: Float64Array.from(numbers), streamOf: standing.map((s) => s.motor) };
+}
+
+/** Chord and normal of a strip: the wing stands to the body at its incidence. */
+function turned({ chord, normal, wing }: Strip, { incidence }: Trim) {
+  if (!wing) return [chord, normal] as const;
+  const [sin, cos] = [Math.sin(incidence), Math.cos(incidence)];
+  const [n0, n1, n2] = normal;
+  return [[cos, n1 * sin, n2 * sin] as const, [-sin + n0, n1 * cos, n2 * cos] as const] as const;
 }
 
 /** Where a motor stands and which way it pulls, body axes; its share of the thrust. */

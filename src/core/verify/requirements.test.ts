@@ -144,7 +144,7 @@ describe('seeded faults of many kinds', () => {
     for (const { id } of REQUIREMENTS)
       expect(MUTATIONS.filter((m) => m.requirement === id).length, id).toBeGreaterThanOrEqual(8);
   });
-  it.each(share(MUTATIONS, 9).map((m) => [m.requirement, m.words, m] as const))(
+  it.each(share(MUTATIONS, 14).map((m) => [m.requirement, m.words, m] as const))(
     '%s fails: %s',
     (requirement, _, mutation) => {
       // What fails must come from the fault, not have failed before.
@@ -162,7 +162,7 @@ describe('seeded faults of many kinds', () => {
       );
     },
   );
-  it.each(share(MUTATIONS, 36).map((m) => [m.requirement, m.words, m] as const))(
+  it.each(share(MUTATIONS, 50).map((m) => [m.requirement, m.words, m] as const))(
     'repairs offered for it heal: %s, %s',
     (_, __, mutation) => {
       const setup = spoilt(mutation);

@@ -272,7 +272,7 @@ describe('files that want to be more than they say', () => {
     ['blanks', '    '],
     ['numbers', '1,'],
   ] as const;
-  it.each(share(PIECES, 2))(
+  it.each(share(PIECES, 4))(
     '60 million bytes of %s are refused early, in little memory',
     async (_, piece) => {
       fill(store);

@@ -13,7 +13,7 @@ import { choose, type Choice } from './choose';
 import { claimed } from './claim';
 import { differs } from './differs';
 
-const SEQUENCES = FULL ? 600 : 24;
+const SEQUENCES = FULL ? 600 : 16;
 const STEPS = 14;
 
 /** Lines, wherever they stand, that are the person's. */

@@ -30,15 +30,20 @@ export const lowRateFade: Rule = {
   why: 'The unit fades its correction out towards full travel. With a low rate it never gets there: part of the correction works against you.',
   check(setup, proof): Found[] {
     const { program, unit } = setup;
+    const written = JSON.stringify(program);
     const whole = [
-      { of: compileChain(withFullRates(setup)), most: LEFT_SHARE },
-      { of: compileChain(withFullTravel(setup)), most: LEFT_BY_ENDS },
-    ];
+      { as: withFullRates(setup), most: LEFT_SHARE },
+      { as: withFullTravel(setup), most: LEFT_BY_ENDS },
+    ].flatMap(({ as, most }) =>
+      // With its travel in full already there is nothing to compare.
+      JSON.stringify(as.program) === written ? [] : [{ of: compileChain(as), most }],
+    );
+    if (whole.length === 0) return [];
     const chain = compileChain(setup);
     const found = AXES.flatMap((axis) =>
       unit.traits.axes.includes(axis) && unit.settings.axes[axis].fadePct > 0
-        ? whole.flatMap(({ of, most }) =>
-            [...leftAt(setup, proof, axis, chain, of).values()].flatMap(({ least, greatest }) =>
+        ? leftAt(setup, proof, axis, chain, whole).flatMap(({ most, byMode }) =>
+            [...byMode.values()].flatMap(({ least, greatest }) =>
               least.now - least.full > most
                 ? [least]
                 : greatest.now - greatest.full > Math.max(most, LEFT_BY_CHOICE)
@@ -85,23 +90,32 @@ export const lowRateFade: Rule = {
   },
 };
 
+interface Whole {
+  of: Chain;
+  /** More left than with it, by this share, is worth saying. */
+  most: number;
+}
+
 /**
  * For each mode that fades, the least and the greatest correction that full stick leaves on an axis, over
  * every place of each switch that may choose a rate.
- * @param full the same program with its travel in full
+ * @param whole the same program with its travel in full, in several ways @returns for each of them
  */
 function leftAt(
   setup: Setup,
   proof: Proof,
   axis: Axis,
   chain: Chain,
-  full: Chain,
-): Map<string, { least: Left; greatest: Left }> {
+  whole: readonly Whole[],
+): (Whole & { byMode: Map<string, { least: Left; greatest: Left }> })[] {
   const { transmitter } = setup;
   const at = AXES.indexOf(axis);
   const stick = stickOf(transmitter, axisFunction(setup, axis));
-  const byMode = new Map<string, { least: Left; greatest: Left }>();
-  if (stick < 0) return byMode;
+  const answers = whole.map((w) => ({
+    ...w,
+    byMode: new Map<string, { least: Left; greatest: Left }>(),
+  }));
+  if (stick < 0) return answers;
   const end = 100 * STICK_ASKS[axis];
   const frame = chain.newFrame();
   const leaves = (c: Chain, controls: Readonly<Record<string, number>>) => {
@@ -110,7 +124,8 @@ function leftAt(
       stimulus.controls[c.layout.controls.get(id)!] = value;
     const memory = c.newMemory();
     memory.armed = true;
-    c.step(stimulus, memory, frame);
+    c.send(stimulus, memory, frame);
+    c.unit(stimulus, memory, frame);
     return FADES.has(frame.mode) && frame.gainPct[at]! > 0.5
       ? { share: frame.fade[at]!, mode: frame.mode }
       : undefined;
@@ -131,16 +146,19 @@ function leftAt(
         [transmitter.controls[stick]!.id]: end,
       };
       const now = leaves(chain, controls);
-      const then = leaves(full, controls);
-      if (!now || !then) continue;
-      const left = { axis, mode: now.mode, now: now.share, full: then.share, controls };
-      const known = byMode.get(now.mode);
-      byMode.set(now.mode, {
-        least: known && known.least.now <= left.now ? known.least : left,
-        greatest: known && known.greatest.now >= left.now ? known.greatest : left,
-      });
+      if (!now) continue;
+      for (const { of, byMode } of answers) {
+        const then = leaves(of, controls);
+        if (!then) continue;
+        const left = { axis, mode: now.mode, now: now.share, full: then.share, controls };
+        const known = byMode.get(now.mode);
+        byMode.set(now.mode, {
+          least: known && known.least.now <= left.now ? known.least : left,
+          greatest: known && known.greatest.now >= left.now ? known.greatest : left,
+        });
+      }
     }
-  return byMode;
+  return answers;
 }
 
 /** In each mode the places of the controls with the most gain on an axis. */
