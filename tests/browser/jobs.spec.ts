@@ -380,7 +380,7 @@ const linesShown = (page: Page): Promise<string[]> =>
     return lines;
   });
 
-for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 4))
+for (const { name, answers, choices, most = MOST.interactions } of share(JOBS, 6))
   test(`from nothing to ready: ${name}`, async ({ page }) => {
     test.setTimeout(240_000);
     const person = new Person(page);

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { share } from '../kit/share';
 import { test } from './kit';
 
 /** Hands on the screen, each thing they do counted. */
@@ -161,7 +162,7 @@ const SHAPES: readonly Shape[] = [
   },
 ];
 
-for (const { name, kind, more = {}, ticks = [], leads = [], mixes = [], says } of SHAPES)
+for (const { name, kind, more = {}, ticks = [], leads = [], mixes = [], says } of share(SHAPES, 3))
   test(`${name}: from New model to the proof`, async ({ page }) => {
     const hands = new Hands(page);
     await hands.start(name, kind, more, ticks);

@@ -1,3 +1,4 @@
+import { copyOf } from '../json';
 import { lightWords, modeWords } from '../chain';
 import { isSwitched, type Mode, type Setup } from '../setup';
 import { coneOf } from '../verify';
@@ -62,7 +63,7 @@ export function edgesToRead(setup: Setup): EdgesToRead | undefined {
   const watched = tilt && looksOf(tilt)[0];
   const watch = setup.airframe.surfaces.find((s) => s.id === watched)?.label.toLowerCase();
   const shows = (mode: Mode) => {
-    const everywhere = structuredClone(setup);
+    const everywhere = copyOf(setup);
     everywhere.unit.settings.slots.fill(mode);
     return tilt ? possibleUnit(everywhere).show(tilt).looks[0]![0] : 'none';
   };
@@ -105,7 +106,7 @@ export function withEdges(
   setup: Setup,
   read: readonly ({ us: number; withinUs: number } | undefined)[],
 ): Setup | string {
-  const next = { ...setup, unit: structuredClone(setup.unit) };
+  const next = { ...setup, unit: copyOf(setup.unit) };
   const select = next.unit.traits.modeSelect;
   if (select.by !== 'bands') return 'its modes are not bands of one channel';
   read.forEach((edge, i) => {

@@ -1,2 +1,3 @@
+export * from './copy';
 export * from './items';
 export * from './parse';

@@ -5,6 +5,7 @@ import { LAKE_HOLLOW } from '../../demo/lake-hollow';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { compileChain } from '../chain';
 import { randomOf } from '../dice';
+import { placeOf } from '../model';
 import { composeSetup, unsuited } from '../plan';
 import { kindOf, measured, parseSetup, type Setup } from '../setup';
 import { proofOf } from '../verify';
@@ -542,6 +543,34 @@ describe('measures that make no aeroplane', () => {
   it('a car and a boat do not fly', () => {
     const ready = readyToFly(makeSetup('car', 'steering-menu', 'surface-six'));
     expect(ready).toEqual({ ok: false, reason: 'it does not fly' });
+  });
+  const withAileron = (place: { rightMm: number; spanMm: number }) => {
+    const setup = makeSetup();
+    const surfaces = setup.airframe.surfaces.map((s) =>
+      s.role === 'aileron' && s.side === 'right'
+        ? { ...s, place: { ...placeOf(setup.airframe, s), ...place } }
+        : s,
+    );
+    return readyToFly({ ...setup, airframe: { ...setup.airframe, surfaces } });
+  };
+  it('a part of the wing that is past its tip is said', () => {
+    const { spanMm } = makeSetup().airframe.measures;
+    expect(withAileron({ rightMm: spanMm, spanMm: 200 })).toMatchObject({
+      ok: false,
+      reason: expect.stringMatching(/no wing where it is drawn.*Measure its place/),
+    });
+  });
+  it('one that is shorter than a strip still turns the model, by less', () => {
+    const right = (spanMm: number) => {
+      const ready = withAileron({ rightMm: 500, spanMm });
+      if (!ready.ok) throw new Error(ready.reason);
+      const at = ready.pilot.setup.airframe.surfaces.findIndex(
+        (s) => s.role === 'aileron' && s.side === 'right',
+      );
+      return ready.pilot.vehicle.strips.reduce((sum, s) => sum + (s.surface === at ? s.tau : 0), 0);
+    };
+    expect(right(20)).toBeGreaterThan(0);
+    expect(right(20)).toBeLessThan(right(300));
   });
   it('whatever is measured, a number comes out or a reason', () => {
     const random = randomOf(3);

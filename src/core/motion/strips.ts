@@ -62,6 +62,8 @@ function wingStrips(airframe: Airframe, draw: Draw, aheadM: number): Strip[] {
     .map((surface, at) => ({ surface, at, place: placeOf(airframe, surface) }))
     .filter(({ surface }) => ON_WING.has(surface.role));
   const strips: Strip[] = [];
+  const flapAt = ({ surface }: (typeof moving)[number]) =>
+    flapOf(Math.min(0.5, surface.chordMm / chordMm), draw.flap);
   for (const side of [-1, 1] as const)
     for (let i = 0; i < WING_STRIPS; i++) {
       const out = (i + 0.5) * wide;
@@ -71,9 +73,7 @@ function wingStrips(airframe: Airframe, draw: Draw, aheadM: number): Strip[] {
           Math.abs(y - place.rightMm / 1000) <= place.spanMm / 2000 &&
           (surface.side === 'centre' || (surface.side === 'left') === side < 0),
       );
-      const flap = own
-        ? flapOf(Math.min(0.5, own.surface.chordMm / chordMm), draw.flap)
-        : undefined;
+      const flap = own ? flapAt(own) : undefined;
       const normal: Vector = [0, -side * Math.sin(tilt), -Math.cos(tilt)];
       strips.push({
         at: [aheadM - swept * (out - span / 4), y, downM - out * Math.sin(tilt)],
@@ -93,8 +93,32 @@ function wingStrips(airframe: Airframe, draw: Draw, aheadM: number): Strip[] {
         wing: true,
       });
     }
+  // One that is shorter than a strip reaches no middle of one, and another may lie over it: it counts on the strip it
+  // covers most of, unless that is all the other has.
+  for (const short of moving.filter(({ at }) => !strips.some((s) => s.surface === at))) {
+    const [from, to] = [-0.5, 0.5].map(
+      (half) => (short.place.rightMm + half * short.place.spanMm) / 1000,
+    ) as [number, number];
+    const covers = ({ at: [, y] }: Strip) =>
+      (Math.min(to, y + wide / 2) - Math.max(from, y - wide / 2)) / wide;
+    const free = strips.filter(
+      ({ surface }) => surface < 0 || strips.filter((s) => s.surface === surface).length > 1,
+    );
+    const most = free.reduce((a, b) => (covers(b) > covers(a) ? b : a), free[0]!);
+    if (!most || covers(most) <= 0.01) continue;
+    const { tau, moment } = flapAt(short);
+    most.surface = short.at;
+    most.tau = tau * Math.min(1, covers(most));
+    most.moment = moment * Math.min(1, covers(most));
+  }
   return strips;
 }
+
+/** Parts of the wing's trailing edge that are nowhere on it: past its tips, or where another part is. */
+export const offTheWing = (airframe: Airframe, strips: readonly Strip[]): Surface[] =>
+  airframe.surfaces.filter(
+    (surface, at) => ON_WING.has(surface.role) && !strips.some((s) => s.surface === at),
+  );
 
 /** A tail part in strips: the fixed area with the surface on it. */
 function tailStrips(

@@ -2,6 +2,7 @@ import { compileChain, USUAL_UNIT } from '../chain';
 import { kindOf, type Setup } from '../setup';
 import { AIR_KG_M3 } from './air';
 import { thrustOf, type Draw } from './estimates';
+import { offTheWing, stripsOf } from './strips';
 import { D, E, N, setAttitude, STATES, U, V, W, WASH } from './state';
 import { untrimmed, vehicleOf, weightN, type Controls, type Parts, type Vehicle } from './vehicle';
 
@@ -105,6 +106,12 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
   if (reason) return { ok: false, reason };
   const { airframe } = setup;
   const { measures } = airframe;
+  const [off] = offTheWing(airframe, stripsOf(airframe, draw, 0));
+  if (off)
+    return {
+      ok: false,
+      reason: `${off.label}: there is no wing where it is drawn, or another part is there. Measure its place and the wing's span again`,
+    };
   const controls = restingControls(setup);
   const speed = measures.cruiseMps;
   const weight = weightN(airframe);

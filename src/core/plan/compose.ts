@@ -1,3 +1,4 @@
+import { copyOf } from '../json';
 import {
   SETUP_FORMAT,
   SETUP_VERSION,
@@ -29,8 +30,8 @@ export function composeSetup(
   pins: Assignment = [],
   mixer?: Mixer,
 ): Setup {
-  const unit = structuredClone(unitPart);
-  unit.shipped ??= structuredClone(unitPart.settings);
+  const unit = copyOf(unitPart);
+  unit.shipped ??= copyOf(unitPart.settings);
   const plan = planChannels({ airframe, unit, transmitter, wishes, pins, mixer });
   const assignment = plan.rows.map(({ carries, channel }) => ({ carries, channel }));
   if (assignment.some((a) => a.carries === 'recovery'))
@@ -66,7 +67,7 @@ export function composeSetup(
     notes: '',
     airframe: withTaughtMotors(airframe, transmitter),
     unit,
-    transmitter: structuredClone(transmitter),
+    transmitter: copyOf(transmitter),
     program,
     installation: {
       mounting: unit.settings.orientation,
@@ -117,7 +118,7 @@ export const usualSchool = (traits: UnitTraits): Intents['school'] =>
 
 /** Speed controllers are taught the ends of the transmitter they are used with. */
 function withTaughtMotors(airframe: Airframe, { pulse, controls }: Transmitter): Airframe {
-  const own = structuredClone(airframe);
+  const own = copyOf(airframe);
   for (const motor of own.motors) {
     // A trigger rests in the middle, and there the motor must stand still.
     const rest = controls.find((c) => c.kind === 'stick' && c.hand === 'throttle')?.rest ?? -100;

@@ -1,3 +1,4 @@
+import { copyOf } from '../../json';
 import { positionsOf, switchPosition } from '../../chain';
 import { withWhatIsRead } from './hanging';
 import type {
@@ -52,7 +53,7 @@ export function draftOf(setup: Setup, owner: WishId): Draft {
   const { unit, program } = setup;
   const copy: Setup = {
     ...setup,
-    unit: { ...unit, settings: structuredClone(unit.settings) },
+    unit: { ...unit, settings: copyOf(unit.settings) },
     program: { ...program },
   };
   for (const list of LISTS)
