@@ -42,7 +42,13 @@ test('requests from other sites and for other names are turned away', async ({ r
   expect(foreign.status()).toBe(403);
   // What a form of another page can send without asking is no change.
   for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data'])
-    for (const path of ['/api/import', '/api/models', '/api/archive/in', '/api/archive/out'])
+    for (const path of [
+      '/api/import',
+      '/api/models',
+      '/api/prove',
+      '/api/archive/in',
+      '/api/archive/out',
+    ])
       expect(
         (await request.post(path, { data: '{}', headers: { 'content-type': type } })).status(),
         `${path} ${type}`,
@@ -55,7 +61,13 @@ test('another site can neither change anything nor have what is kept here sent',
   request,
 }) => {
   const headers = { 'sec-fetch-site': 'cross-site' };
-  for (const path of ['/api/archive/out', '/api/archive/in', '/api/models', '/api/import'])
+  for (const path of [
+    '/api/archive/out',
+    '/api/archive/in',
+    '/api/models',
+    '/api/import',
+    '/api/prove',
+  ])
     expect((await request.post(path, { headers, data: '{}' })).status(), path).toBe(403);
   for (const path of ['/api/archive', '/api/hangar/export', '/api/archive/tasks/x/file'])
     expect((await request.get(path, { headers })).status(), path).toBe(403);
@@ -102,7 +114,14 @@ test('every route takes rubbish with a refusal, never with a fault of its own', 
     (what) => `${own}/${what}`,
   );
   const strange = fc.sample(fc.json(), 12).concat(fc.sample(fc.string(), 6));
-  for (const path of [...posts, '/api/models', '/api/import', '/api/hangar', '/api/hangar/import'])
+  for (const path of [
+    ...posts,
+    '/api/models',
+    '/api/import',
+    '/api/prove',
+    '/api/hangar',
+    '/api/hangar/import',
+  ])
     for (const data of [...bodies, ...strange]) {
       // An empty workshop of parts may be imported; nothing else of this is anything.
       const status = (await request.post(path, asJson(data))).status();
