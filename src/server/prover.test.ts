@@ -6,7 +6,7 @@ import { LAKE_HOLLOW } from '../demo/lake-hollow';
 import { stamp } from '../core/logbook';
 import type { Setup } from '../core/setup';
 import { PROVER } from '../core/verdict';
-import { Failure } from './failure';
+import type { Failure } from './failure';
 import { answerPage } from './prover';
 
 const signal = new AbortController().signal;
