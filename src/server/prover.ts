@@ -9,12 +9,12 @@ import { validSetup } from './validSetup';
 const asked = <Q extends ProverQuestion, T extends z.ZodType>(question: Q, of: T) =>
   z.strictObject({ question: z.literal(question), of });
 
-const SeenSchema = z.array(EvidenceSchema);
+const EvidenceListSchema = z.array(EvidenceSchema);
 
 const AskedSchema = z.discriminatedUnion('question', [
   asked('verdict', z.tuple([z.unknown()])),
-  asked('killedBy', z.tuple([z.unknown(), z.unknown(), SeenSchema])),
-  asked('undoneByEvents', z.tuple([z.unknown(), SeenSchema])),
+  asked('killedBy', z.tuple([z.unknown(), z.unknown(), EvidenceListSchema])),
+  asked('undoneByEvents', z.tuple([z.unknown(), EvidenceListSchema])),
 ]);
 
 /**

@@ -557,7 +557,7 @@ describe('measures that make no aeroplane', () => {
     const { spanMm } = makeSetup().airframe.measures;
     expect(withAileron({ rightMm: spanMm, spanMm: 200 })).toMatchObject({
       ok: false,
-      reason: expect.stringMatching(/no wing where it is drawn.*Measure its place/),
+      reason: expect.stringMatching(/right aileron is drawn there is no wing.*: measure its place/),
     });
   });
   it('one that is shorter than a strip still turns the model, by less', () => {

@@ -110,7 +110,7 @@ export function trimmed(setup: Setup, draw: Draw): Flyable {
   if (off)
     return {
       ok: false,
-      reason: `${off.label}: there is no wing where it is drawn, or another part is there. Measure its place and the wing's span again`,
+      reason: `where the ${off.label.toLowerCase()} is drawn there is no wing, or another part: measure its place and the span of the wing again`,
     };
   const controls = restingControls(setup);
   const speed = measures.cruiseMps;
