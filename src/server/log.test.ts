@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { failureOf, refusalOf } from '../../tests/kit/failure';
 import { makeSetup } from '../../tests/kit/setups';
 import { preflightCard } from '../core/preflight';
-import { LAKE_HOLLOW } from '../demo/lake-hollow';
+import { LAKE_HOLLOW } from '../../tests/kit/lake-hollow';
 import { storeModel } from '../demo/store';
 import { addEntry, backTo, compareVersions, getLog, recordEvent, recordPreflight } from './log';
 import { exportLog, importLog, previewLog } from './log-csv/csv';

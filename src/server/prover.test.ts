@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { makeSetup } from '../../tests/kit/setups';
 import { share } from '../../tests/kit/share';
 import { everythingSeen } from '../demo/kit';
-import { LAKE_HOLLOW } from '../demo/lake-hollow';
+import { LAKE_HOLLOW } from '../../tests/kit/lake-hollow';
 import { stamp } from '../core/logbook';
 import type { Setup } from '../core/setup';
 import { PROVER } from '../core/verdict';

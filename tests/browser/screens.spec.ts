@@ -24,7 +24,7 @@ test('a station is as wide as its window, on a desk and on two phones, without a
 }) => {
   test.setTimeout(180_000);
   const path = await loonPath(page);
-  for (const id of share(STATION_IDS, 10)) {
+  for (const id of share(STATION_IDS, 12)) {
     await page.setViewportSize({ width: 1280, height: 800 });
     const errors = await openQuietly(page, `${path}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();
@@ -40,7 +40,7 @@ test('a station is as wide as its window, on a desk and on two phones, without a
   }
 });
 
-for (const id of share(STATION_IDS, 12))
+for (const id of share(STATION_IDS, 16))
   test(`${id}: accessible`, async ({ page }) => {
     await page.goto(`${await loonPath(page)}/${id}`);
     if (id === 'rig') await expect(page.getByTestId('twin-now')).toBeVisible();

@@ -162,7 +162,7 @@ const SHAPES: readonly Shape[] = [
   },
 ];
 
-for (const { name, kind, more = {}, ticks = [], leads = [], mixes = [], says } of share(SHAPES, 3))
+for (const { name, kind, more = {}, ticks = [], leads = [], mixes = [], says } of share(SHAPES, 5))
   test(`${name}: from New model to the proof`, async ({ page }) => {
     const hands = new Hands(page);
     await hands.start(name, kind, more, ticks);

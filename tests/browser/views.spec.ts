@@ -67,7 +67,7 @@ test('one program in three views: changed by keyboard in each, undone, and the f
 });
 
 test.describe('opened in each view, gone through by keyboard, and nothing changed', () => {
-  for (const [name, setup] of share(PROGRAMS, 20))
+  for (const [name, setup] of share(PROGRAMS, 30))
     test(name, async ({ page }) => {
       const { id } = (await (await page.request.post('/api/import', { data: setup })).json()) as {
         id: string;

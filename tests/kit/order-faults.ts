@@ -1,26 +1,35 @@
 import { addLatches } from './large';
-import { UNITS, TRANSMITTERS, buildAirframe, usualAnswers } from '@/core/catalogue';
+import {
+  UNITS,
+  TRANSMITTERS,
+  buildAirframe,
+  usualAnswers,
+  type AirframeAnswers,
+} from '@/core/catalogue';
 import { composeSetup, writeWishes } from '@/core/plan';
 import type { Line, ProgramWishes, Setup } from '@/core/setup';
+import { kept } from './kept';
 import { makeSetup } from './setups';
 
 /** A clean Setup with its program written from wishes. */
-export function wished(
-  change: Partial<ProgramWishes> = {},
-  unit = 'menu-receiver',
-  transmitter = 'line-sixteen',
-  answers = {},
-): Setup {
-  const setup = composeSetup(
-    'Test model',
-    buildAirframe({ ...usualAnswers('conventional'), ...answers }),
-    UNITS[unit]!,
-    TRANSMITTERS[transmitter]!,
-  );
-  const next = writeWishes(setup, { ...setup.intents.program, ...change });
-  if (!next.ok) throw new Error(next.reasons.join('; '));
-  return next.setup;
-}
+export const wished = kept(
+  (
+    change: Partial<ProgramWishes> = {},
+    unit: string = 'menu-receiver',
+    transmitter: string = 'line-sixteen',
+    answers: Partial<AirframeAnswers> = {},
+  ): Setup => {
+    const setup = composeSetup(
+      'Test model',
+      buildAirframe({ ...usualAnswers('conventional'), ...answers }),
+      UNITS[unit]!,
+      TRANSMITTERS[transmitter]!,
+    );
+    const next = writeWishes(setup, { ...setup.intents.program, ...change });
+    if (!next.ok) throw new Error(next.reasons.join('; '));
+    return next.setup;
+  },
+);
 
 const panic = (way: 'replace' | 'offsets' | 'channel', more = {}): Partial<ProgramWishes> => ({
   panic: { way, control: 'sm', holdS: 0.3, gainPct: 60, ...more },

@@ -1,6 +1,6 @@
 import { READY_IDS, readyMade } from '@/core/catalogue/ready';
 import type { Setup } from '@/core/setup';
-import { LAKE_HOLLOW } from '@/demo/lake-hollow';
+import { LAKE_HOLLOW } from './lake-hollow';
 
 /** Every program that is shipped, and every one of the demo club as it stands now. */
 export const PROGRAMS: readonly (readonly [name: string, setup: Setup])[] = [

@@ -9,20 +9,22 @@ import {
 } from '@/core/directions';
 import { composeSetup } from '@/core/plan';
 import { AIRFRAME_KINDS, kindOf, measured, type AirframeKind, type Setup } from '@/core/setup';
+import { kept } from './kept';
 
 /** A clean Setup of shipped parts. */
-export function makeSetup(
-  kind: AirframeKind = 'conventional',
-  unit = 'menu-receiver',
-  transmitter = 'line-sixteen',
-): Setup {
-  return composeSetup(
-    'Test model',
-    measured(buildAirframe(usualAnswers(kind))),
-    UNITS[unit]!,
-    TRANSMITTERS[transmitter]!,
-  );
-}
+export const makeSetup = kept(
+  (
+    kind: AirframeKind = 'conventional',
+    unit: string = 'menu-receiver',
+    transmitter: string = 'line-sixteen',
+  ): Setup =>
+    composeSetup(
+      'Test model',
+      measured(buildAirframe(usualAnswers(kind))),
+      UNITS[unit]!,
+      TRANSMITTERS[transmitter]!,
+    ),
+);
 
 /** What a person with exactly this model on the bench would report. */
 export const watch = (setup: Setup): Observation[] => watchAs(setup, setup);

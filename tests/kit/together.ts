@@ -6,7 +6,14 @@ import {
   type AirframeAnswers,
 } from '@/core/catalogue';
 import { composeSetup, planChannels, unsuited } from '@/core/plan';
-import { AIRFRAME_KINDS, kindOf, type Setup } from '@/core/setup';
+import {
+  AIRFRAME_KINDS,
+  kindOf,
+  type Airframe,
+  type Setup,
+  type Transmitter,
+  type Unit,
+} from '@/core/setup';
 
 /** Every kind of airframe, aeroplanes with flaps and gear as well. */
 export const AIRFRAMES_TO_TRY: readonly (readonly [name: string, answers: AirframeAnswers])[] =
@@ -18,10 +25,24 @@ export const AIRFRAMES_TO_TRY: readonly (readonly [name: string, answers: Airfra
       : [plain, [`${kind}, flaps and gear`, { ...usual, flaps: true, gear: true }] as const];
   });
 
+/** Parts that go together; planned when a test takes them up, since most are another day's. */
+class Parts {
+  private planned: Setup | undefined;
+  constructor(
+    readonly name: string,
+    private readonly airframe: Airframe,
+    private readonly unit: Unit,
+    private readonly transmitter: Transmitter,
+  ) {}
+  get setup(): Setup {
+    return (this.planned ??= composeSetup('Any', this.airframe, this.unit, this.transmitter));
+  }
+}
+
 /** Every unit in every airframe with every transmitter that go together, planned. */
 export function together(
   airframes: readonly (readonly [name: string, answers: AirframeAnswers])[],
-): { name: string; setup: Setup }[] {
+): { readonly name: string; readonly setup: Setup }[] {
   return Object.entries(UNITS).flatMap(([unitId, unit]) =>
     Object.entries(TRANSMITTERS).flatMap(([transmitterId, transmitter]) =>
       airframes.flatMap(([name, answers]) => {
@@ -31,12 +52,7 @@ export function together(
           planChannels({ airframe, unit, transmitter, wishes: [], pins: [] }).impossible.length ===
             0;
         return fits
-          ? [
-              {
-                name: `${unitId}, ${transmitterId}, ${name}`,
-                setup: composeSetup('Any', airframe, unit, transmitter),
-              },
-            ]
+          ? [new Parts(`${unitId}, ${transmitterId}, ${name}`, airframe, unit, transmitter)]
           : [];
       }),
     ),

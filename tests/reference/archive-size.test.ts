@@ -55,8 +55,8 @@ describe('what goes out comes in again, whatever its size', () => {
         ['300 000 lines of one model', 1, 1, 300_000],
       ]
     : [
-        ['100 models and 20 000 lines', 100, 1, 20_000],
-        ['600 versions of one model', 1, 600, 0],
+        ['40 models and 8 000 lines', 40, 1, 8000],
+        ['400 versions of one model', 1, 400, 0],
       ];
   it.each(SIZES)(
     '%s',

@@ -14,7 +14,7 @@ import {
 } from '../../src/core/motion';
 import { composeSetup } from '../../src/core/plan';
 import { measured } from '../../src/core/setup';
-import { LAKE_HOLLOW } from '../../src/demo/lake-hollow';
+import { newestSetups } from '../kit/lake-hollow';
 import { proofOf } from '../../src/core/verify';
 import { makeSetup } from '../kit/setups';
 import { footprint, fromInverted, glideAt, glideWithPitch } from '../kit/closed-forms';
@@ -114,7 +114,7 @@ describe('from inverted to level', () => {
 });
 
 describe('what is flown, against them', () => {
-  const shipped = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup)
+  const shipped = newestSetups()
     .map((setup) => ({
       name: setup.name,
       setup,

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { jobOf, isReady, stoppedAt, type JobStep } from '@/core/procedure';
 import { parseSetup } from '@/core/setup';
 import { verify } from '@/core/verify';
-import { LAKE_HOLLOW } from '@/demo/lake-hollow';
+import { LAKE_HOLLOW } from '../kit/lake-hollow';
 import { storeModel } from '@/demo/store';
 import { getLog } from '@/server/log';
 import { getModel } from '@/server/models';

@@ -8,7 +8,7 @@ import { randomModel } from '../kit/random-model';
 import { watch } from '../kit/setups';
 import { FULL } from '../kit/share';
 
-const COUNT = FULL ? 900 : 24;
+const COUNT = FULL ? 900 : 16;
 
 describe('models made by dice', () => {
   const made = Array.from({ length: COUNT }, (_, i) => randomModel(i + 1));

@@ -4,7 +4,7 @@ import { FULL } from '../kit/share';
 import { runProduct } from '../kit/whole-product';
 
 /** Of the whole product, as much as a usual run takes. */
-const EVERY = 480;
+const EVERY = 720;
 
 describe('the whole product: mountings × reversals × swapped plugs', () => {
   it.each([

@@ -1,7 +1,7 @@
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { TESTS } from '@/core/logbook';
 import { rewrite } from '@/core/plan';
-import { WISHES } from '@/core/setup';
+import { WISHES, type Setup } from '@/core/setup';
 import { sheetFor } from '@/core/sheets';
 import { prove, verify } from '@/core/verify';
 import { bySheetAlone } from '../kit/by-sheet';
@@ -42,15 +42,18 @@ it('a value on one side of a sign law that is not what was wished is found', () 
 });
 
 describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
+  // One for all that only look at it: what was worked out of it for one serves the next.
+  let setup: Setup;
+  beforeAll(() => {
+    setup = make();
+  });
   it('is planned, and every choice written again changes nothing', () => {
-    const setup = make();
     for (const wish of WISHES)
       expect(JSON.stringify(rewrite(setup, wish).setup.program), wish).toBe(
         JSON.stringify(setup.program),
       );
   });
   it('is proved: no stop, and no caution but those that are right', () => {
-    const setup = make();
     expect(prove(setup).complete).toBe(true);
     const found = verify(setup)
       .filter((f) => f.severity !== 'note' && !(f.severity === 'caution' && f.rule in cautions))
@@ -60,7 +63,6 @@ describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
       expect(verify(setup).map((f) => f.rule)).toContain(rule);
   });
   it('is printed complete', () => {
-    const setup = make();
     expect(replay(bySheetAlone(setup), 9, 150)).toEqual(replay(setup, 9, 150));
     const sheet = sheetFor(setup);
     expect(sheet.warnings.filter((w) => !/are needed/.test(w))).toEqual([]);
@@ -68,7 +70,6 @@ describe.each(SHAPES)('$name', ({ make, drives, cautions = {} }) => {
       for (const { value } of steps) expect(value).not.toMatch(/undefined|NaN/);
   });
   it('is tested: every test has its steps in words', () => {
-    const setup = make();
     const steps = Object.values(TESTS).flatMap((t) => t.script(setup));
     expect(steps.length).toBeGreaterThan(12);
     for (const s of steps) expect(`${s.does} ${s.sees.join()}`).not.toMatch(/undefined|NaN/);

@@ -70,7 +70,7 @@ function fewest(
 
 describe.each([true, false])('reversal truth table, port reverse available: %s', (portReverse) => {
   const base = clean(portReverse);
-  it.each(share(COMBINATIONS, 2))('$axis t=$t u=$u s=$s', (combination) => {
+  it.each(share(COMBINATIONS, 3))('$axis t=$t u=$u s=$s', (combination) => {
     const truth = seeded(base, combination.axis, combination.t, combination.u, combination.s);
     const diagnosis = diagnose(truth, watch(truth));
     expect(diagnosis.learned).toEqual([]);
@@ -82,7 +82,7 @@ describe.each([true, false])('reversal truth table, port reverse available: %s',
     expect(after.map((o) => o.seen)).toEqual(allExpectations(truth).map((e) => e.movement));
   });
 
-  it.each(share(COMBINATIONS, 2))(
+  it.each(share(COMBINATIONS, 3))(
     'the same when the Setup does not know: $axis t=$t u=$u s=$s',
     (c) => {
       // Rods and the unit's own sense differ from what is written down; channels are as entered.
@@ -181,7 +181,7 @@ describe('units that mix', () => {
     );
   it('with one stick channel reversed: that channel, and no plug', () => {
     let cases = 0;
-    const models = share(mixed, 8);
+    const models = share(mixed, 12);
     for (const written of models)
       for (const { channel } of plain(written)) {
         const real = structuredClone(written);

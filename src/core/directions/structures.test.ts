@@ -38,7 +38,7 @@ const realOf = (written: Setup, parts: readonly Pick<Structure, 'patch'>[]) =>
 describe('a unit fixed otherwise than written down', () => {
   it.each(KINDS)('%s: the 23 others are put right', (kind) => {
     const written = makeSetup(kind);
-    for (const mounting of share(others, 12)) {
+    for (const mounting of share(others, 18)) {
       const model = mounted(written, mounting);
       const seen = watchAs(written, model, true);
       const found = diagnose(written, seen);
@@ -54,7 +54,7 @@ describe('a unit fixed otherwise than written down', () => {
     '%s: put right with any one rod on the other side as well',
     (kind) => {
       const written = makeSetup(kind);
-      for (const mounting of share(others, 20))
+      for (const mounting of share(others, 30))
         for (const rod of factAtoms(written).filter((a) => a.place === 'linkage')) {
           const model = applyPatch(mounted(written, mounting), rod.patch);
           const found = diagnose(written, watchAs(written, model, true));
@@ -235,7 +235,7 @@ describe('a model with twelve servos', () => {
     expect(written.airframe.servos).toHaveLength(12);
     expect(swaps.length).toBeGreaterThan(8);
   });
-  it.each(share([...rods.keys()], 12))('rods, mounting, plugs: case %i is put right', (at) => {
+  it.each(share([...rods.keys()], 18))('rods, mounting, plugs: case %i is put right', (at) => {
     const swap = swaps[(at * 7) % swaps.length]![0]!;
     const mounting = others[(at * 5) % others.length]!;
     const pair = [rods[at]!, rods[(at + 5) % rods.length]!];

@@ -87,7 +87,7 @@ const everywhere = ({ transmitter }: Setup, random: () => number): Record<string
   );
 
 describe('a program read in, question by question', () => {
-  it.each(share(READABLE, 14))('%s: the same on the chain wherever the hands are', (_, setup) => {
+  it.each(share(READABLE, 20))('%s: the same on the chain wherever the hands are', (_, setup) => {
     const again = readIn(setup);
     const random = randomOf(900 + SEED);
     const [was, is] = [monitorOf(setup), monitorOf(again)];
@@ -114,7 +114,7 @@ describe('a program read in, question by question', () => {
     expect(line(setup.program.lines[0]!.id)).toBeUndefined();
   });
   // A whole transmitter is read for it, which takes as long as all the others together.
-  it.runIf(share(['another day', 'product'], 3).includes('product'))(
+  it.runIf(share(['product'], 5).includes('product'))(
     'leaves a channel that no simple program gives just as it was, though it shares its inputs',
     () => {
       const setup = structuredClone(makeSetup());
@@ -206,7 +206,7 @@ describe('a program read in, question by question', () => {
     expect(asked[0]).toBe('{}');
     expect(new Set(asked).size).toBe(asked.length);
   });
-  it.each(share(READABLE, 14))(
+  it.each(share(READABLE, 20))(
     '%s: ends within twenty rows, and what is still to come never grows without a reason',
     (_, setup) => {
       const { readings, asked } = readOnce(setup);

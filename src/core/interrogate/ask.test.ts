@@ -86,7 +86,7 @@ const untrue = (end: Asking, keys: ReadonlyMap<string, string>): string[] =>
   );
 
 describe('asking the unit', () => {
-  it.each(share(NAMES, 6))('%s, as it is described: confirmed, nothing doubted', (name) => {
+  it.each(share(NAMES, 8))('%s, as it is described: confirmed, nothing doubted', (name) => {
     const setup = described(name);
     const { told, end, leaving } = walk(setup, observerOf(setup, PERFECT));
     expect(end.outside).toBeUndefined();
@@ -221,7 +221,7 @@ describe('asking the unit', () => {
   const STRANGE = NAMES.flatMap((name) =>
     OTHERWISE.map(([what, change]) => ({ name, what, change })),
   );
-  it.each(share(STRANGE, 18))(
+  it.each(share(STRANGE, 26))(
     'a $name $what is not in the space: said so, or it shows nothing that one in it would not',
     ({ name, change }) => {
       const setup = nothingKnown(described(name));

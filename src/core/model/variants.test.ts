@@ -50,7 +50,7 @@ describe('what a model may have besides', () => {
       'hook',
     ]);
   });
-  it.each(share(CASES, 14))(
+  it.each(share(CASES, 20))(
     '$kind with $unit: $id is planned, proved, printed, and goes again',
     (c) => {
       const airframe = { ...makeSetup(c.kind).airframe, ...c.airframe };

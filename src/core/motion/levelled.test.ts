@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FLYING_KINDS, makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
-import { LAKE_HOLLOW } from '../../demo/lake-hollow';
+import { newestSetups } from '../../../tests/kit/lake-hollow';
 import { bankOfDrift, levels, pitchLowBy } from '../level';
 import { kindOf, type Setup } from '../setup';
 import { proofOf } from '../verify';
@@ -31,7 +31,7 @@ function settles(setup: Setup, controls: LevelHands, pitch: number, roll: number
 }
 
 describe('level, captured right and wrong', () => {
-  it.each(share(FLYING_KINDS, 3))(
+  it.each(share(FLYING_KINDS, 4))(
     '%s: as it flies it holds its height; what it does wrong is led back to the capture',
     (kind) => {
       const setup = makeSetup(kind);
@@ -74,11 +74,9 @@ describe('level, captured right and wrong', () => {
     expect([...levelOffBy(setup, levelHands(setup, proofOf(setup))!, drift, 2)]).toEqual([]);
   });
   it('every shipped model that levels holds its height with its level as it is written down', () => {
-    const shipped = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).filter(
-      (s) => kindOf(s.airframe).moves === 'air' && levels(s),
-    );
+    const shipped = newestSetups().filter((s) => kindOf(s.airframe).moves === 'air' && levels(s));
     expect(shipped.length).toBeGreaterThan(5);
-    for (const setup of share(shipped, 3)) {
+    for (const setup of share(shipped, 5)) {
       const hands = levelHands(setup, proofOf(setup));
       if (!hands) continue;
       expect(Math.abs(settles(setup, hands, 0, 0).sinkMps), setup.name).toBeLessThan(0.1);
@@ -88,9 +86,7 @@ describe('level, captured right and wrong', () => {
 
 describe('thrown by hand', () => {
   it('slow throws go worse than quick ones, and it is said how', () => {
-    const sailplane = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).find(
-      (s) => s.intents.program.launch,
-    )!;
+    const sailplane = newestSetups().find((s) => s.intents.program.launch)!;
     const all = [...launchesOf(sailplane, 4)].at(-1)!;
     expect(all.map((t) => t.speedMps)).toEqual([6, 7, 8, 9, 10]);
     expect(all[0]!.lost).toBeGreaterThanOrEqual(all[4]!.lost);

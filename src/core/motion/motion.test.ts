@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FLYING_KINDS, makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
-import { LAKE_HOLLOW } from '../../demo/lake-hollow';
+import { newestSetups } from '../../../tests/kit/lake-hollow';
 import { TRANSMITTERS, UNITS, buildAirframe, usualAnswers } from '../catalogue';
 import { compileChain } from '../chain';
 import { randomOf } from '../dice';
@@ -362,9 +362,7 @@ describe('a model that levels', () => {
 
 describe('what a finding says is seen to happen', () => {
   it('a reversed aileron correction rolls the tug over; put right the same gust is flown through', () => {
-    const tug = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).find((s) =>
-      s.name.includes('tug'),
-    )!;
+    const tug = newestSetups().find((s) => s.name.includes('tug'))!;
     const pass = situationOf(tug, 'pass', { controls: { sb: 0, k1: 100 }, words: '' });
     const flown = (setup: Setup) => {
       const outcome = fly(setup, pass);
@@ -380,9 +378,7 @@ describe('what a finding says is seen to happen', () => {
     expect(storyWords(flown(right))).toMatch(/still flying/);
   });
   it('a panic map has every attitude and speed, heights that grow with draws, and its worst can be flown', () => {
-    const setup = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).find((s) =>
-      s.name.includes('floatplane'),
-    )!;
+    const setup = newestSetups().find((s) => s.name.includes('floatplane'))!;
     const maps = [...panicMap(setup, proofOf(setup), 3)];
     const [first, last] = [maps.find((m) => m.cells.length === 35)!, maps.at(-1)!];
     expect(last.cells).toHaveLength(35);
@@ -496,9 +492,7 @@ describe('what the hands did before', () => {
 
 describe('a hole in panic', () => {
   it('states the proof covers come back from inverted; those it names never sooner than without panic', () => {
-    const setup = LAKE_HOLLOW.map((make) => make().versions.at(-1)!.setup).find((s) =>
-      s.name.includes('V-tail'),
-    )!;
+    const setup = newestSetups().find((s) => s.name.includes('V-tail'))!;
     const proof = proofOf(setup);
     const pilot = pilotOf(setup);
     const inverted = ATTITUDES.find((a) => a.id === 'inverted')!;

@@ -54,7 +54,7 @@ describe('Show it', () => {
   });
   it('there are many seeded faults in models that fly', () =>
     expect(SPOILED.length).toBeGreaterThan(80));
-  it.each(share(SPOILED, 32))('$requirement, $words: flies, and says what happens', ({ setup }) => {
+  it.each(share(SPOILED, 48))('$requirement, $words: flies, and says what happens', ({ setup }) => {
     for (const finding of verify(setup).filter((f) => f.severity === 'stop')) {
       const seen = flown(setup, finding);
       if (!seen) continue;

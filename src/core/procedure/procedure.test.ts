@@ -129,7 +129,7 @@ const turnedUnit = (setup: Setup): Setup => ({
 });
 
 describe('a person who follows the steps, for every unit and airframe', () => {
-  it.each(share(PAIRS, 48))(
+  it.each(share(PAIRS, 60))(
     '$unit in a $kind: ready; and stopped at the right step by any one fault',
     (pair) => {
       const setup = make(pair);

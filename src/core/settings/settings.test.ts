@@ -25,11 +25,11 @@ function another(row: Row, random: () => number): unknown {
 const ALL = together(AIRFRAMES_TO_TRY);
 
 describe('settings of a unit', () => {
-  it.each(share(ALL, 24))('$name: the sheet is complete', ({ setup }) => {
+  it.each(share(ALL, 36))('$name: the sheet is complete', ({ setup }) => {
     expect(replay(bySheetAlone(setup), 3, 120)).toEqual(replay(setup, 3, 120));
   });
 
-  it.each(share(ALL, 50))('$name: whatever a setting is set to, the sheet says it', ({ setup }) => {
+  it.each(share(ALL, 80))('$name: whatever a setting is set to, the sheet says it', ({ setup }) => {
     const random = randomOf(11);
     for (const row of settingRows(setup)) {
       const changed = structuredClone(setup);
@@ -45,7 +45,7 @@ describe('settings of a unit', () => {
 
   it('what choices and repairs change can be entered', () => {
     let repairs = 0;
-    for (const { setup } of share(ALL, 60)) {
+    for (const { setup } of share(ALL, 90)) {
       for (const school of ['motor-off', 'glide', 'circle', 'home'] as const) {
         const next = choose(setup, {
           wish: 'failsafe',

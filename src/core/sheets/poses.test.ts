@@ -94,7 +94,7 @@ const PROGRAMS: [string, Setup][] = [
   ],
   ['sets', wished({ gain: { by: 'sets', control: 'sa', knob: 'k1', pct: 50 } }, 'satellite-gyro')],
   ['V-tail', makeSetup('v-tail', 'satellite-gyro')],
-  ...share(PAIRS, 14).map(({ name, setup }): [string, Setup] => [name, setup]),
+  ...share(PAIRS, 28).map(({ name, setup }): [string, Setup] => [name, setup]),
 ];
 
 describe.each(PROGRAMS)('poses of %s', (_, setup) => {

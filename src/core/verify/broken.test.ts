@@ -158,7 +158,7 @@ describe('an engine broken in one place', () => {
     expect(refuted).toBe(true);
   });
   it('whole, none of these programs is refuted', () => {
-    for (const [i, setup] of WRONG.entries())
+    for (const [i, setup] of share([...WRONG.entries()], 3))
       expect(refute(setup, 40 + i, 120, decided(setup, 20_000)), `program ${i}`).toBeUndefined();
   });
 });

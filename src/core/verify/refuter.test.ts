@@ -7,7 +7,7 @@ import { FULL, SEED } from '../../../tests/kit/share';
 import { prove, REQUIREMENTS } from './index';
 import { factsOf, marginAfter } from './engine';
 
-const PROGRAMS = FULL ? 1000 : 8;
+const PROGRAMS = FULL ? 1000 : 6;
 const MOVES = FULL ? 5000 : 60;
 /** Programs with more boxes are left to the full run: what is too large is not called proven anyway. */
 const LIMIT = FULL ? 250_000 : 3_000;

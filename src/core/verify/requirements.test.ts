@@ -144,7 +144,7 @@ describe('seeded faults of many kinds', () => {
     for (const { id } of REQUIREMENTS)
       expect(MUTATIONS.filter((m) => m.requirement === id).length, id).toBeGreaterThanOrEqual(8);
   });
-  it.each(share(MUTATIONS, 14).map((m) => [m.requirement, m.words, m] as const))(
+  it.each(share(MUTATIONS, 20).map((m) => [m.requirement, m.words, m] as const))(
     '%s fails: %s',
     (requirement, _, mutation) => {
       // What fails must come from the fault, not have failed before.
@@ -162,7 +162,7 @@ describe('seeded faults of many kinds', () => {
       );
     },
   );
-  it.each(share(MUTATIONS, 50).map((m) => [m.requirement, m.words, m] as const))(
+  it.each(share(MUTATIONS, 80).map((m) => [m.requirement, m.words, m] as const))(
     'repairs offered for it heal: %s, %s',
     (_, __, mutation) => {
       const setup = spoilt(mutation);
@@ -234,12 +234,12 @@ describe('one thing changed by dice', () => {
     expect(found).toBeGreaterThan(edits.length / 10);
   });
   it('what is kept from one edit to the next is what a fresh look says', () => {
-    for (const [i, { edit }] of share(edits, 8).entries())
+    for (const [i, { edit }] of share(edits, 12).entries())
       // Another limit is another question: nothing that is kept answers it.
       expect(prove(edit.setup).results).toEqual(prove(edit.setup, { limit: 250_001 + i }).results);
   });
   it('repairs break nothing that hands can find', () => {
-    for (const { clean, edit } of share(edits, 12))
+    for (const { clean, edit } of share(edits, 16))
       for (const finding of verify(edit.setup).slice(0, 3))
         for (const { label, patch } of finding.remedies) {
           const before = foundByHand(edit.setup, randomOf(1));

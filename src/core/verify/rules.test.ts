@@ -23,7 +23,7 @@ const CODES = new RegExp(
 );
 
 describe('seeded faults', () => {
-  it.each(share(RULE_FAULTS, 9))('%s catches: %s', (rule, _, start, spoil) => {
+  it.each(share(RULE_FAULTS, 12))('%s catches: %s', (rule, _, start, spoil) => {
     const clean = start();
     // What is found must come from the fault, not have been there before.
     expect(rulesBefore(clean)).not.toContain(rule);
@@ -82,7 +82,7 @@ const CLEAN = Object.entries(UNITS).flatMap(([unit]) =>
 
 describe('clean Setups raise no stop', () => {
   it('are at least thirty', () => expect(CLEAN.length).toBeGreaterThanOrEqual(30));
-  it.each(share(CLEAN, 9))('$unit, $kind', ({ unit, kind, transmitter }) => {
+  it.each(share(CLEAN, 12))('$unit, $kind', ({ unit, kind, transmitter }) => {
     const stops = findingsOf(make(kind, unit, transmitter)).filter((f) => f.severity === 'stop');
     expect(stops.map((f) => `${f.rule} ${f.says}`)).toEqual([]);
   });

@@ -9,7 +9,7 @@ import { refusalOf } from '../../../tests/kit/failure';
 import { makeSetup } from '../../../tests/kit/setups';
 import { share } from '../../../tests/kit/share';
 import type { LogEntry } from '../../core/logbook';
-import { LAKE_HOLLOW } from '../../demo/lake-hollow';
+import { LAKE_HOLLOW } from '../../../tests/kit/lake-hollow';
 import { storeModel } from '../../demo/store';
 import { recordEvent } from '../log';
 import { exportLog, importLog } from '../log-csv/csv';

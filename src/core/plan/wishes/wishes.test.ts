@@ -125,7 +125,7 @@ const othersOf = ({ program }: Setup, wish: string): string =>
   ]);
 
 describe('one writer', () => {
-  const some = share(TOGETHER, 50);
+  const some = share(TOGETHER, 80);
   it('has hundreds of sets of parts to write for', () => {
     expect(TOGETHER.length).toBeGreaterThan(250);
   });
