@@ -38,6 +38,14 @@ export {
   axisWeights,
   pitchWithThrottleDeg,
   NO_SLOT,
+  compileCorner,
+  createEar,
+  FOR_LEVEL,
+  gesturesOf,
+  type Corner,
+  type Ear,
+  type Flick,
+  type Gesture,
 } from './unit';
 export { allThrowsOf, throwsOf, type SurfaceThrows, type Throw } from './throws';
 export { motorRange, surfaceRange, UNIT_DRIVES, UNIT_STEERS, type OwnedRange } from './owner';

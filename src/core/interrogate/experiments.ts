@@ -3,7 +3,7 @@ import { authority } from '../model';
 import { AXES, isSwitched, type Axis, type Setup } from '../setup';
 import { coneOf } from '../verify';
 import type { Experiment, Step } from './experiment';
-import { wouldTeach } from './gestures';
+import { teaching } from './gestures';
 
 /** How far a model is tilted, and how far where a limit is looked for. */
 const TILT_DEG: Readonly<Record<Axis, number>> = { roll: 30, pitch: 25, yaw: 60 };
@@ -43,6 +43,7 @@ export function experimentsFor(setup: Setup): Experiment[] {
   const [first] = watched;
   if (!first) return [];
   const all = new Map<string, Experiment>();
+  const teaches = teaching(setup);
   const add = (
     controls: Controls,
     steps: readonly Step[],
@@ -57,7 +58,7 @@ export function experimentsFor(setup: Setup): Experiment[] {
     const id = JSON.stringify([away, steps, more]);
     const made = { steps, seconds, fresh: false, leadOut: false, ...more };
     const experiment: Experiment = { id, controls: Object.fromEntries(away), ...made };
-    if (!wouldTeach(unit, transmitter, experiment)) all.set(id, experiment);
+    if (!teaches(experiment)) all.set(id, experiment);
   };
   const tilt = (by: Readonly<Partial<Record<Axis, number>>>, ...watch: string[]): Step => ({
     act: { kind: 'tilt', deg: by },

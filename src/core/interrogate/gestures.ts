@@ -1,41 +1,38 @@
-import { stickOf } from '../chain';
-import type { StickHolds, Transmitter, Unit } from '../setup';
+import { axisFunction, compileChain, compileCorner, createEar, gesturesOf } from '../chain';
+import { AXES, type Setup, type StickHolds } from '../setup';
 import type { Experiment } from './experiment';
-
-/** A stick this far out counts as held at its end. */
-const AT_END_PCT = 90;
-
-type Doing = Pick<Experiment, 'controls' | 'steps'>;
+import { play } from './play';
 
 /**
- * Whether doing it would also be a gesture that teaches the unit something: sticks in a corner, as its description
- * has it, or two sticks at their ends where nobody knows which corner.
+ * Whether doing an experiment would also be a gesture that teaches the unit something, asked of the chain: sticks that
+ * come into a corner of its description, however short, and to either end, since what the leaflet shows may be for
+ * another transmitter; two sticks at their ends where nobody knows which corner; or a channel that is flicked.
  */
-export function wouldTeach(
-  unit: Unit,
-  transmitter: Transmitter,
-  { controls, steps }: Doing,
-): boolean {
-  const held = new Map(Object.entries(controls));
-  for (const { act } of steps) {
-    if (act.kind === 'stab') held.set(act.stick, 100);
-    if (act.kind === 'lost') held.set(act.stick, act.pct);
-  }
-  const out = new Set(
-    transmitter.controls.flatMap((c) =>
-      c.kind === 'stick' && Math.abs(held.get(c.id) ?? 0) >= AT_END_PCT ? [c.id] : [],
-    ),
+export function teaching(setup: Setup): (doing: Pick<Experiment, 'controls' | 'steps'>) => boolean {
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
+  const { traits } = setup.unit;
+  const corner = compileCorner(setup);
+  const described = gesturesOf(setup.unit).flatMap(({ by }) =>
+    by.kind === 'corner' ? [by.holds] : [],
   );
-  if (out.size > 1 && unit.traits.captureGestures.includes('stick-corners')) return true;
-  // To either end: a channel that is reversed moves the corner to the other.
-  const isHeld = (holds: StickHolds) =>
-    holds.every(({ stick }) => {
-      const control = transmitter.controls[stickOf(transmitter, stick)];
-      return control !== undefined && (out.has(control.id) || Math.abs(control.rest) >= AT_END_PCT);
+  const corners = traits.captureGestures.includes('stick-corners')
+    ? [...described, ...pairsOf(setup)]
+    : described;
+  return (doing) => {
+    const ear = createEar(setup);
+    return play(chain, doing).moments.some(({ stimulus, sentUs }) => {
+      frame.receivedUs.set(sentUs);
+      return (
+        ear.hear(frame, stimulus.dtS).length > 0 ||
+        corners.some((holds) => corner(holds, frame, 'either end') >= 1)
+      );
     });
-  const level = unit.traits.levelCapture;
-  return (
-    (level?.by === 'corner' && isHeld(level.holds)) ||
-    (unit.traits.gestures ?? []).some((g) => isHeld(g.holds))
-  );
+  };
+}
+
+/** Any two sticks that turn the model. */
+function pairsOf(setup: Setup): StickHolds[] {
+  const sticks = AXES.map((axis) => ({ stick: axisFunction(setup, axis), at: 100 as const }));
+  return sticks.flatMap((one, i) => sticks.slice(i + 1).map((other) => [one, other]));
 }

@@ -40,6 +40,37 @@ describe('channel planner', () => {
     expect(channels(p)).toMatchObject({ elevator: 2, throttle: 3, rudder: 4 });
     expect(Math.min(...p.rows.map((r) => r.channel))).toBe(2);
   });
+  it('gives a stick that only gestures need a channel where one is free, and says so where none is', () => {
+    const roomy = plan({ kind: 'flying-wing' }, 'gesture-stabilizer', 'line-sixteen');
+    expect(roomy.rows.find((r) => r.carries === 'rudder')).toMatchObject({
+      channel: 4,
+      reason: 'The unit’s gestures need the rudder stick.',
+    });
+    const narrow = planChannels({
+      airframe: buildAirframe(usualAnswers('flying-wing')),
+      unit: {
+        ...UNITS['gesture-stabilizer']!,
+        traits: {
+          ...UNITS['gesture-stabilizer']!.traits,
+          inputOrder: { kind: 'free' },
+          inputChannels: 4,
+        },
+      },
+      transmitter: TRANSMITTERS['line-sixteen']!,
+      wishes: [],
+      pins: [],
+    });
+    expect(narrow.impossible).toEqual([]);
+    expect(narrow.rows.map((r) => r.carries).toSorted()).toEqual([
+      'aileron',
+      'elevator',
+      'mode',
+      'throttle',
+    ]);
+    expect(narrow.notes).toEqual([
+      'No channel is free for the rudder stick: the unit’s gestures need it.',
+    ]);
+  });
   it('follows the transmitter where the unit does not care', () => {
     expect(channels(plan({}, 'menu-receiver', 'function-eight'))).toMatchObject({
       throttle: 1,

@@ -10,6 +10,7 @@ import {
 import { plugIn } from './plugs';
 import {
   canRideSwitch,
+  gestureFunctions,
   mixerOf,
   neededFunctions,
   orderFunctions,
@@ -147,7 +148,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
   if (impossible.length > 0) return { ...none, impossible };
 
   const wanted = wantedFunctions(request);
-  const choices: { ways: WayOut[]; rows: PlanRow[] }[] = [];
+  const choices: { ways: WayOut[]; rows: PlanRow[]; left: readonly ChannelFunction[] }[] = [];
   const ids = Object.keys(WAYS) as WayId[];
   for (let set = 0; set < 1 << ids.length; set++) {
     let functions: ChannelFunction[] | undefined = wanted;
@@ -164,7 +165,7 @@ export function planChannels(request: PlanRequest): ChannelPlan {
     // A set that holds a smaller one that fits already says nothing new.
     if (choices.some((c) => c.ways.every((w) => ways.includes(w)))) continue;
     const rows = place(functions, request);
-    if (rows) choices.push({ ways, rows });
+    if (rows) choices.push({ ways, rows, left });
   }
   const cost = (ways: readonly WayOut[]) => ways.reduce((sum, w) => sum + w.weight, 0);
   choices.sort((a, b) => cost(a.ways) - cost(b.ways));
@@ -185,12 +186,28 @@ export function planChannels(request: PlanRequest): ChannelPlan {
       ],
     };
   }
+  // What only gestures need takes nothing from what flies: it has a channel where one is left.
+  const gestures = gestureFunctions(unit, transmitter).filter((f) => !wanted.includes(f));
+  const withGestures = gestures.length > 0 && place([...best.left, ...gestures], request);
   return {
-    rows: best.rows,
+    rows: withGestures
+      ? withGestures.map((row) =>
+          gestures.includes(row.carries) && !row.pinned
+            ? { ...row, reason: `The unit’s gestures need the ${row.carries} stick.` }
+            : row,
+        )
+      : best.rows,
     taken: best.ways,
     choices: choices.map((c) => c.ways),
     impossible: [],
-    notes: notesOn(best.rows, transmitter),
+    notes: [
+      ...notesOn(best.rows, transmitter),
+      ...(withGestures || gestures.length === 0
+        ? []
+        : [
+            `No channel is free for ${gestures.map((f) => `the ${f} stick`).join(' and ')}: the unit’s gestures need it.`,
+          ]),
+    ],
   };
 }
 

@@ -1,3 +1,4 @@
+import { gesturesOf, stickOf } from '../chain';
 import {
   functionOf,
   kindOf,
@@ -39,6 +40,14 @@ export function orderFunctions(unit: Unit): ChannelFunction[] {
       : []),
   ];
 }
+
+/** Sticks the unit wants for its gestures, whatever the model does with them. */
+export const gestureFunctions = (unit: Unit, transmitter: Transmitter): ChannelFunction[] => {
+  const sticks = gesturesOf(unit).flatMap(({ by }) =>
+    by.kind === 'corner' ? by.holds.map((h) => h.stick) : [],
+  );
+  return [...new Set(sticks)].filter((f) => stickOf(transmitter, f) >= 0);
+};
 
 /** Functions whose rest is the channel's centre: flaps up, no capture. */
 const RESTS_IN_THE_MIDDLE: ReadonlySet<ChannelFunction> = new Set(['flap', 'flap2', 'capture']);

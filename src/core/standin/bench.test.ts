@@ -72,4 +72,24 @@ describe('virtual bench', () => {
     expect(lost.motorPct[0]).toBeCloseTo(0);
     expect(lost.surfaceDeg[0]).toBeCloseTo(flying.surfaceDeg[0]!);
   });
+  it('says what the unit takes as a gesture, and forgets it at rest', () => {
+    const setup = makeSetup('conventional', 'gesture-stabilizer');
+    const bench = createBench(setup);
+    bench.tilt('pitch', 12);
+    let snapshot = bench.advance(TICK_S);
+    for (let i = 0; i < 60; i++) snapshot = bench.advance(TICK_S);
+    expect(snapshot.heard).toBe('');
+    for (const [stick, value] of [
+      ['elevator', -100],
+      ['aileron', 100],
+      ['rudder', -100],
+    ] as const)
+      bench.setControl(`stick-${stick}`, value);
+    for (let i = 0; i < 120; i++) snapshot = bench.advance(TICK_S);
+    expect(snapshot.heard).toBe(
+      'The unit takes this as its gesture for level: it captures the attitude the model has now, 12° nose up.',
+    );
+    bench.rest();
+    expect(bench.advance(TICK_S).heard).toBe('');
+  });
 });

@@ -1,5 +1,6 @@
 import {
   compileChain,
+  createEar,
   describeFrame,
   movementOf,
   type Chain,
@@ -10,6 +11,7 @@ import {
 } from '../chain';
 import type { BenchState } from '../script';
 import { AXES, turnedWords, type Axis, type Mode, type Setup } from '../setup';
+import { heardWords } from './heard';
 
 /** How quickly a hand brings the model to where it is wanted. */
 const HAND_TIME_S = 0.15;
@@ -51,6 +53,8 @@ export interface Snapshot {
   /** Largest answer of each surface during the newest movement of the model, in words. */
   answers: { surface: string; movement: Movement; deg: number }[];
   movement: string;
+  /** The last gesture the unit heard since everything was at rest, and what it makes of it; empty where none was. */
+  heard: string;
 }
 
 /** What the hands do to the bench. */
@@ -82,6 +86,8 @@ export function createBench(setup: Setup): Bench {
   const still = new Float64Array(frame.surfaceDeg.length);
   let moving = false;
   let movement = '';
+  let ear = createEar(setup);
+  let heard = '';
   let answers: Snapshot['answers'] = [];
 
   return {
@@ -102,6 +108,8 @@ export function createBench(setup: Setup): Bench {
     rest() {
       stimulus.controls.set(chain.restStimulus().controls);
       memory = chain.newMemory();
+      ear = createEar(setup);
+      heard = '';
     },
     put({ controls, attitudeDeg = {}, linkUp = true }) {
       this.rest();
@@ -145,6 +153,7 @@ export function createBench(setup: Setup): Bench {
       stimulus.pitchRateDegPerS = rates.pitch;
       stimulus.yawRateDegPerS = rates.yaw;
       chain.step(stimulus, memory, frame);
+      for (const gesture of ear.hear(frame, dtS)) heard = heardWords(gesture, attitude);
 
       if (moving)
         answers = setup.airframe.surfaces.map((surface, i) => {
@@ -189,6 +198,7 @@ export function createBench(setup: Setup): Bench {
       twin: describeFrame(setup, frame),
       answers,
       movement,
+      heard,
     };
   }
 }

@@ -39,6 +39,9 @@ export function TextTwin({
             its light: {lightWords(setup.unit, light)}
           </p>
         )}
+        <p role="status" className="text-caution mt-1 font-semibold empty:hidden">
+          {snapshot.heard}
+        </p>
         <dl className="mt-1 grid grid-cols-[4rem_repeat(3,1fr)] text-sm">
           <dt className="sr-only">Axis</dt>
           <dd className="text-soft col-start-2 text-right">gain</dd>

@@ -35,6 +35,7 @@ import {
   type PanicControl,
 } from '../explore';
 import { Acting } from './acting';
+import { GestureFacts } from './gesture-facts';
 import { channelsOfSurfaces } from './influence';
 import { MixFacts } from './mix-facts';
 import { SurfaceFacts } from './surface-facts';
@@ -61,6 +62,7 @@ export class Facts {
   readonly panic: PanicControl | undefined;
   readonly surfaces: SurfaceFacts;
   readonly mixes: MixFacts;
+  readonly gestures: GestureFacts;
   readonly acting: Acting;
   /** Sticks that turn the model, one an axis it can be turned about. */
   readonly hands: readonly Hand[];
@@ -79,6 +81,7 @@ export class Facts {
     this.panic = panicControlOf(setup);
     this.surfaces = new SurfaceFacts(setup, this.chain);
     this.mixes = new MixFacts(setup);
+    this.gestures = new GestureFacts(setup, this.chain);
     this.acting = new Acting(setup, this.chain, this.panic);
     this.hands = AXES.flatMap((axis) => {
       if (!this.surfaces.authority.some((a) => a[axis])) return [];

@@ -10,15 +10,17 @@ export const stickCorner: Rule = {
   why: 'The unit looks at pulses, the leaflet at sticks. With a channel reversed, the corner the leaflet shows is another corner.',
   explains: ['gesture'],
   check: (setup, proof) =>
-    failuresOf(proof, 'gesture').map((failure) => ({
-      ...accountOf(failure),
-      remedies: [],
-      without: [
-        movedSticks(setup).map(({ output }) => ({
-          op: 'replace' as const,
-          path: pointer('program', 'outputs', output, 'reversed'),
-          value: !setup.program.outputs[output]!.reversed,
-        })),
-      ],
-    })),
+    failuresOf(proof, 'gesture')
+      .filter((failure) => failure.about.how === 'moved')
+      .map((failure) => ({
+        ...accountOf(failure),
+        remedies: [],
+        without: [
+          movedSticks(setup).map(({ output }) => ({
+            op: 'replace' as const,
+            path: pointer('program', 'outputs', output, 'reversed'),
+            value: !setup.program.outputs[output]!.reversed,
+          })),
+        ],
+      })),
 };

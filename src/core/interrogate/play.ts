@@ -1,0 +1,109 @@
+import type { Chain, Stimulus } from '../chain';
+import { AXES, type Axis } from '../setup';
+import type { Experiment } from './experiment';
+
+/** How long a hand takes to tilt a model, and how long it then holds it. */
+const TILT_S = 0.4;
+const TILT_STEPS = 2;
+const HOLD_S = 3;
+
+const RATES: Readonly<Record<Axis, 'rollRateDegPerS' | 'pitchRateDegPerS' | 'yawRateDegPerS'>> = {
+  roll: 'rollRateDegPerS',
+  pitch: 'pitchRateDegPerS',
+  yaw: 'yawRateDegPerS',
+};
+
+/** An experiment played by the transmitter: what the hands do and what it sends, moment by moment. */
+export interface Played {
+  moments: readonly { stimulus: Stimulus; sentUs: Float64Array }[];
+  looks: readonly Looked[];
+}
+
+/** One surface looked at, by moments: what it is compared with, and from when to when. */
+export interface Looked {
+  /** By its place in a frame. */
+  surface: number;
+  before: number;
+  from: number;
+  to: number;
+  /** With the transmitter off. */
+  lost: boolean;
+}
+
+/** Plays an experiment on the transmitter of a chain, from rest. */
+export function play(
+  chain: Chain,
+  { controls, steps }: Pick<Experiment, 'controls' | 'steps'>,
+): Played {
+  const memory = chain.newMemory();
+  const frame = chain.newFrame();
+  const now = chain.restStimulus();
+  const moments: { stimulus: Stimulus; sentUs: Float64Array }[] = [];
+  const step = (dtS: number) => {
+    const stimulus = { ...now, controls: now.controls.slice(), dtS };
+    chain.send(stimulus, memory, frame);
+    moments.push({ stimulus, sentUs: frame.sentUs.slice() });
+  };
+  const put = (id: string, value: number) => {
+    const control = chain.layout.controls.get(id);
+    if (control !== undefined) now.controls[control] = value;
+  };
+  step(0);
+  for (const [id, value] of Object.entries(controls)) put(id, value);
+  step(0.02);
+  step(HOLD_S);
+  const level = moments.length - 1;
+  const stands: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
+  const tilt = (deg: Readonly<Partial<Record<Axis, number>>>) => {
+    const from = { ...stands };
+    for (const axis of AXES) {
+      stands[axis] = deg[axis] ?? from[axis];
+      now[RATES[axis]] = (stands[axis] - from[axis]) / TILT_S;
+    }
+    for (let i = 1; i <= TILT_STEPS; i++) {
+      now.rollDeg = from.roll + ((stands.roll - from.roll) * i) / TILT_STEPS;
+      now.pitchDeg = from.pitch + ((stands.pitch - from.pitch) * i) / TILT_STEPS;
+      step(TILT_S / TILT_STEPS);
+    }
+    for (const axis of AXES) now[RATES[axis]] = 0;
+    step(HOLD_S);
+  };
+  const looks = steps.flatMap(({ act, watch }) => {
+    const start = moments.length;
+    /** The moment a surface is compared with: the level model, or the stick held out. */
+    let before = level;
+    /** Only where a surface stands in the end can be seen, or also what it did meanwhile. */
+    let whole = false;
+    switch (act.kind) {
+      case 'tilt':
+        tilt(act.deg);
+        whole = true;
+        break;
+      case 'stab': {
+        const at = now.controls[chain.layout.controls.get(act.stick)!]!;
+        put(act.stick, 100);
+        step(0.5);
+        put(act.stick, at);
+        step(HOLD_S);
+        break;
+      }
+      case 'lost':
+        put(act.stick, act.pct);
+        step(HOLD_S);
+        before = moments.length - 1;
+        now.linkUp = false;
+        step(0.02);
+        step(HOLD_S);
+    }
+    const to = moments.length - 1;
+    const from = whole ? start : to;
+    return watch.map((id): Looked => ({
+      surface: chain.layout.surfaces.get(id)!,
+      before,
+      from,
+      to,
+      lost: act.kind === 'lost',
+    }));
+  });
+  return { moments, looks };
+}
