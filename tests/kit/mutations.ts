@@ -2,6 +2,7 @@ import type { ChannelFunction, Condition, Line, Setup } from '@/core/setup';
 import { addLine, addLogic, at, channelOf, outputOf } from './add-entries';
 import { wished } from './order-faults';
 import { GANG_MUTATIONS } from './gang-faults';
+import { GESTURE_MUTATIONS } from './gesture-faults';
 import { MIX_FAULTS } from './mix-faults';
 import { makeSetup } from './setups';
 import { USUAL_STEERING } from '@/core/catalogue';
@@ -1173,7 +1174,6 @@ const turned = (...carries: ChannelFunction[]): Mutation =>
     () => wished(),
     'caution',
   );
-const gestured = () => wished({}, 'gesture-stabilizer');
 const GESTURE: Mutation[] = [
   turned('aileron'),
   turned('elevator'),
@@ -1183,37 +1183,6 @@ const GESTURE: Mutation[] = [
   turned('elevator', 'rudder'),
   turned('aileron', 'rudder'),
   turned('aileron', 'elevator', 'rudder'),
-  ...(
-    [
-      ['elevator endpoint too short for its corner', 'elevator', { minPct: -55, maxPct: 55 }],
-      ['aileron endpoint too short for its corner', 'aileron', { maxPct: 60, minPct: -60 }],
-      ['rudder endpoint too short for its corner', 'rudder', { maxPct: 40, minPct: -40 }],
-    ] as [string, ChannelFunction, { minPct: number; maxPct: number }][]
-  ).map(([words, carries, ends]) =>
-    m('gesture', words, (s) => Object.assign(outputOf(s, carries), ends), gestured, 'caution'),
-  ),
-  m(
-    'gesture',
-    'no channel for a stick of its corner',
-    (s) => {
-      const { channel } = outputOf(s, 'rudder');
-      s.program.outputs = s.program.outputs.filter((o) => o.channel !== channel);
-      s.program.lines = s.program.lines.filter((l) => l.channel !== channel);
-      s.program.failsafe = s.program.failsafe.filter((f) => f.channel !== channel);
-      s.unit.settings.inputs = s.unit.settings.inputs.filter((i) => i.channel !== channel);
-    },
-    () => makeSetup('flying-wing', 'gesture-stabilizer'),
-    'caution',
-  ),
-  ...([1, 2, 3] as const).map((times) =>
-    m(
-      'gesture',
-      `panic pressed ${times} times is its flick for level`,
-      (s) => (s.unit.traits.levelCapture = { by: 'flick', times, withinS: 3 }),
-      panicky('replace'),
-      'caution',
-    ),
-  ),
 ];
 
 /** Faults that one claim alone finds, where none of those above is one. */
@@ -1397,6 +1366,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ...MIX_FAULTS,
   ...LINKAGES,
   ...GANG_MUTATIONS,
+  ...GESTURE_MUTATIONS,
   ...PAST_STOP,
   ...CORRECTIONS,
   ONE_SIDE,

@@ -4,6 +4,7 @@ import { composeSetup, setSteeringEnds } from '@/core/plan';
 import type { AirframeKind, Setup } from '@/core/setup';
 import { CHOICE_FAULTS, UNCHOSEN_FAULTS } from './choice-faults';
 import { GANG_FAULTS } from './gang-faults';
+import { GESTURE_FAULTS } from './gesture-faults';
 import { ORDER_FAULTS, type Fault } from './order-faults';
 
 export function make(
@@ -33,6 +34,7 @@ export const RULE_FAULTS: readonly Fault[] = [
   ...CHOICE_FAULTS,
   ...UNCHOSEN_FAULTS,
   ...GANG_FAULTS,
+  ...GESTURE_FAULTS,
   [
     'M3',
     'roll reversed in the unit',

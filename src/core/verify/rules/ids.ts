@@ -38,6 +38,8 @@ export const RULE_IDS = [
   'M39',
   'M33',
   'M30',
+  'gesture-unheard',
+  'gesture-flicked',
   'M23',
   'M35',
   'ganged',

@@ -9,6 +9,8 @@ import { gainCrossing, gainMapping } from './gain-mapping';
 import { idlePosition } from './idle-position';
 import { launchElevator } from './launch-elevator';
 import { gangedApart } from './ganged';
+import { gestureFlicked } from './gesture-flicked';
+import { gestureUnheard } from './gesture-unheard';
 import { looksLike } from './looks-like';
 import { linkLost } from './link-lost';
 import { lowRateFade } from './low-rate-fade';
@@ -80,6 +82,8 @@ export const RULE: Record<RuleId, Rule> = {
   M39: brush,
   M33: rudderHold,
   M30: stickCorner,
+  'gesture-unheard': gestureUnheard,
+  'gesture-flicked': gestureFlicked,
   M23: bumpedGain,
   M35: steeringStop,
   ganged: gangedApart,
