@@ -1,8 +1,9 @@
+import type { Control } from '../../setup';
 import type { Move, Table } from '../explore';
 import type { Failure, Witness } from '../finding';
 import { witnessOf } from '../witness';
 import type { Case, Worst } from './case';
-import type { Claim, Found, StateClaim, Told } from './claim';
+import type { Claim, Found, Moment, StateClaim, Told } from './claim';
 import type { Facts } from './facts';
 import { Stage } from './stage';
 import type { State } from './states';
@@ -49,12 +50,67 @@ export function verdictOf(
       failures.push(failureOf(facts, stage, table, c, last, [c.failing, c.cells], walk));
   } else if (c.worst.length > 0) {
     const sorted = c.worst.toSorted((a, b) => a.margin - b.margin);
-    const shown =
-      sorted.find(({ state }) => showsItself(facts, claim, c.places, walk(state), state)) ??
-      sorted[0]!;
-    failures.push(failureOf(facts, stage, table, c, shown, [c.failing, c.cells], walk));
+    const shows = (state: State) => showsItself(facts, claim, c.places, walk(state), state);
+    const walked = sorted.find(({ state }) => shows(state));
+    const told = ({ state, margin }: Worst) =>
+      failureOf(facts, stage, table, c, { state, margin }, [c.failing, c.cells], walk);
+    const worst = told(walked ?? sorted[0]!);
+    const plain = walked && told(plainest(facts, stage, table, c, walked, shows));
+    // Said of the plainest state, but never as less than it is.
+    failures.push(plain?.severity === worst.severity ? plain : worst);
   }
   return { claim, failures, states: c.states, leftOut, holds: c.choices };
+}
+
+/** A state with less in it may be as much less bad. */
+const AS_BAD = 2 / 3;
+/** What is put back to rest first: hardly anybody thinks of a trim, everybody of a stick. */
+const PUT_BACK: Readonly<Partial<Record<Control['kind'], number>>> = {
+  trim: 0,
+  slider: 1,
+  knob: 2,
+};
+
+/**
+ * The same failure with as little done as can be: each control that only makes it a little worse where it stands goes
+ * back to rest, as long as the failure still shows itself on the way from power-up.
+ */
+function plainest(
+  facts: Facts,
+  stage: Stage,
+  { cone }: Table,
+  { claim, places }: Case,
+  worst: Worst,
+  shows: (state: State) => boolean,
+): Worst {
+  if (claim.asked === 'one-of') return worst;
+  const { restHands, setup } = facts;
+  const kind = (at: number) => PUT_BACK[setup.transmitter.controls[at]!.kind] ?? 3;
+  const { lo, hi } = worst.state.cell.box;
+  const rests = cone.controls
+    .filter((at, i) => restHands[at]! >= lo[i]! && restHands[at]! <= hi[i]!)
+    .toSorted((a, b) => kind(a) - kind(b));
+  return rests.reduce((best, at) => {
+    if (best.state.hands[at] === restHands[at]) return best;
+    const state = { ...best.state, hands: best.state.hands.with(at, restHands[at]!) };
+    const now = stage.put(state.hands, state.memory, state.unit);
+    if (claim.when && !claim.when(now)) return best;
+    const margin = marginOf(stage, claim, places, now);
+    return margin <= AS_BAD * worst.margin && shows(state) ? { margin, state } : best;
+  }, worst);
+}
+
+/** The margin of a claim in the state the stage is set to. */
+function marginOf(
+  stage: Stage,
+  claim: Exclude<StateClaim, { asked: 'one-of' }>,
+  places: readonly number[] | undefined,
+  now: Moment,
+): number {
+  if (claim.form === 'moment') return claim.holds(now);
+  if (claim.form === 'twin') return claim.holds(stage.play(claim.scripts), now);
+  const at = places ?? ENDS;
+  return claim.holds(at, stage.sweep(claim.control, at));
 }
 
 function failureOf(
@@ -156,10 +212,5 @@ function marginWhen(
   const stage = new Stage(facts);
   const now = stage.put(stimulus.controls, memory, unit);
   if (claim.when && !claim.when(now)) return undefined;
-  if (claim.form === 'moment') return claim.holds(now);
-  if (claim.form === 'sweep') {
-    const at = places ?? ENDS;
-    return claim.holds(at, stage.sweep(claim.control, at));
-  }
-  return claim.holds(stage.play(claim.scripts), now);
+  return marginOf(stage, claim, places, now);
 }
