@@ -35,9 +35,10 @@ describe('hands that do anything on the raw chain', () => {
   });
 });
 
-it('what fails shows itself where its witness leads, walked from power-up', () => {
+it('what fails shows itself where its witness leads, walked from power-up, hardly a trim moved for nothing', () => {
   let walked = 0;
   const hidden: string[] = [];
+  const needless: string[] = [];
   for (let i = 0; i < (FULL ? 400 : 16); i++) {
     const seed = (FULL ? 0 : SEED * 1000) + i;
     const setup = randomProgram(seed, { logic: 4, lines: 6, rich: i % 2 === 0 });
@@ -52,9 +53,18 @@ it('what fails shows itself where its witness leads, walked from power-up', () =
         const margin = marginAfter(facts, claim, places, path, unit);
         if (!(margin !== undefined && margin < 0))
           hidden.push(`program ${seed}: ${id} ${claim.key}: ${failure.says}`);
+        for (const [i, move] of path.entries()) {
+          const trim = 'control' in move && setup.transmitter.controls[move.control]!;
+          if (!trim || trim.kind !== 'trim' || margin === undefined) continue;
+          const without = marginAfter(facts, claim, places, path.toSpliced(i, 1), unit);
+          if (without !== undefined && without <= margin)
+            needless.push(`program ${seed}: ${id} ${claim.key}: ${trim.label}`);
+        }
       }
   }
   expect(walked).toBeGreaterThan(20);
   // Clocks that must stand just so are not always walked to.
   expect(hidden.length, hidden.join('\n')).toBeLessThanOrEqual(walked / 20);
+  // A trim whose own place decides something stands where it was found.
+  expect(needless.length, needless.join('\n')).toBeLessThanOrEqual(walked / 8);
 });
