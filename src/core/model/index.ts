@@ -19,6 +19,6 @@ export { mirroredPart } from './mirrored';
 export { newPartsFor, NEW_PARTS, type NewPart } from './new-parts';
 export { withoutPart } from './removed';
 export { doesWords, motorOutWords, movedPart, thrustWords, type Changed } from './moved';
-export { placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
+export { isOnWing, placeOf, sweepMm, usualPlace, type Drawn, type Placed } from './place';
 export { builtWith, VARIANTS, type Variant } from './variants';
 export { USUAL_LINKAGE, USUAL_SERVO } from './usual';

@@ -2,7 +2,7 @@ import { isUpright, MOVEMENT_WORDS } from '../chain';
 import { AXES, kindOf, type Airframe, type Motor, type Place, type Surface } from '../setup';
 import { authority, idleAxes } from './moment';
 import { motorArms } from './motors';
-import { isSamePlace, placeOf } from './place';
+import { isOnWing, isSamePlace, placeOf } from './place';
 
 export type Changed = { ok: true; airframe: Airframe } | { ok: false; reason: string };
 
@@ -33,6 +33,12 @@ export function movedPart(airframe: Airframe, id: string, change: Partial<Place>
   if (!own) throw new RangeError(`there is no part "${id}"`);
   const twin = twinOf(airframe, own);
   const place = { ...placeOf(airframe, own), ...change };
+  const { spanMm } = airframe.measures;
+  if (isOnWing(own) && Math.abs(place.rightMm) - place.spanMm / 2 >= spanMm / 2)
+    return {
+      ok: false,
+      reason: `${own.label.toLowerCase()} would be past the wing tip, ${(spanMm / 2).toFixed(0)} mm from the middle: is the span measured?`,
+    };
   const [idle] = idleAxes(airframe, { ...own, place });
   if (idle)
     return {

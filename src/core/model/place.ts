@@ -6,6 +6,11 @@ export type Drawn = Pick<Airframe, 'kind' | 'measures'>;
 /** What of a surface says where the drawing has it. */
 export type Placed = Pick<Surface, 'role' | 'side'> & { place?: Place | undefined };
 
+const ON_WING: ReadonlySet<Surface['role']> = new Set(['aileron', 'flaperon', 'flap', 'elevon']);
+
+/** Whether a part is a piece of the wing's trailing edge. */
+export const isOnWing = ({ role }: Pick<Surface, 'role'>): boolean => ON_WING.has(role);
+
 /** Half of a V stands this far out of level. Common practice, no source. */
 const V_DEG = 38;
 

@@ -7,7 +7,7 @@ import { answersOf, buildAirframe, rebuildAirframe, UNITS, usualAnswers } from '
 import { refit, unsuited } from '../plan';
 import { AIRFRAME_KINDS, kindOf, roleOf } from '../setup';
 import { monitorOf, sheetFor } from '../sheets';
-import { deviceOf, doesWords, movedPart, VARIANTS } from './index';
+import { deviceOf, doesWords, movedPart, placeOf, VARIANTS } from './index';
 
 /** A model of each kind with a unit that suits it, and one thing built differently. */
 const CASES = AIRFRAME_KINDS.flatMap((kind) => {
@@ -227,5 +227,17 @@ describe('a part that is moved', () => {
       reason: 'elevator would turn nothing there: it needs a lever about the balance point',
     });
     expect(() => movedPart(airframe, 'nothing', {})).toThrow('there is no part "nothing"');
+  });
+  it('cannot be past the tip of the wing it is on', () => {
+    const { spanMm } = airframe.measures;
+    const own = placeOf(airframe, labelled('aileron-right'));
+    const out = spanMm / 2 + own.spanMm / 2;
+    expect(movedPart(airframe, 'aileron-right', { rightMm: out - 1 }).ok).toBe(true);
+    expect(movedPart(airframe, 'aileron-right', { rightMm: out })).toEqual({
+      ok: false,
+      reason: `right aileron would be past the wing tip, ${(spanMm / 2).toFixed(0)} mm from the middle: is the span measured?`,
+    });
+    // What is not on the wing may be as far out as it is.
+    expect(movedPart(airframe, 'rudder', { rightMm: spanMm }).ok).toBe(true);
   });
 });

@@ -1,4 +1,4 @@
-import { hingeOf, placeOf, pushOf, type Placed, type Vector } from '../model';
+import { hingeOf, isOnWing, placeOf, pushOf, type Placed, type Vector } from '../model';
 import { type Airframe, type Surface } from '../setup';
 import { FINITE, finiteShare, flapOf, SECTION_SLOPE, type Draw } from './estimates';
 import { RAD } from './state';
@@ -39,9 +39,6 @@ const TAIL_FLAP = 0.38;
 /** A fin on a body counts as longer than it is. Common practice, no source. */
 const FIN_ENDPLATE = 1.55;
 
-/** Roles whose parts are the trailing edge of the wing. */
-const ON_WING: ReadonlySet<Surface['role']> = new Set(['aileron', 'flaperon', 'flap', 'elevon']);
-
 /** Dihedral by what must turn a model into its bank, degrees. Common practice, no source. */
 const dihedralDeg = ({ kind }: Airframe): number =>
   kind === 'three-channel' ? 6 : kind === 'flying-wing' ? 0.5 : kind === 'v-tail' ? 4 : 3.5;
@@ -60,7 +57,7 @@ function wingStrips(airframe: Airframe, draw: Draw, aheadM: number): Strip[] {
   const swept = airframe.kind === 'flying-wing' ? 0.35 : 0;
   const moving = airframe.surfaces
     .map((surface, at) => ({ surface, at, place: placeOf(airframe, surface) }))
-    .filter(({ surface }) => ON_WING.has(surface.role));
+    .filter(({ surface }) => isOnWing(surface));
   const strips: Strip[] = [];
   const flapAt = ({ surface }: (typeof moving)[number]) =>
     flapOf(Math.min(0.5, surface.chordMm / chordMm), draw.flap);
@@ -117,7 +114,7 @@ function wingStrips(airframe: Airframe, draw: Draw, aheadM: number): Strip[] {
 /** Parts of the wing's trailing edge that are nowhere on it: past its tips, or where another part is. */
 export const offTheWing = (airframe: Airframe, strips: readonly Strip[]): Surface[] =>
   airframe.surfaces.filter(
-    (surface, at) => ON_WING.has(surface.role) && !strips.some((s) => s.surface === at),
+    (surface, at) => isOnWing(surface) && !strips.some((s) => s.surface === at),
   );
 
 /** A tail part in strips: the fixed area with the surface on it. */
