@@ -4,6 +4,9 @@ import { find } from './scripts/chromium.mjs';
 import './src/core/verify/prover';
 
 const PORT = 4477;
+const DATA = 'test-results/data';
+/** `npm test` fills the workshop beside the build. */
+const fill = process.env.TOLVAN_FILLED ? '' : `rm -rf ${DATA} && npx tsx src/demo/fill.ts && `;
 const browser = find();
 
 export default defineConfig({
@@ -30,9 +33,9 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `rm -rf test-results/data && npx tsx src/demo/fill.ts && node scripts/serve.mjs ${PORT}`,
+    command: `${fill}node scripts/serve.mjs ${PORT}`,
     url: `http://127.0.0.1:${PORT}`,
-    env: { TOLVAN_DATA: 'test-results/data', NEXT_TELEMETRY_DISABLED: '1' },
+    env: { TOLVAN_DATA: DATA, NEXT_TELEMETRY_DISABLED: '1' },
     timeout: 120_000,
   },
 });
