@@ -1,6 +1,9 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, newModel, recordTexts, test } from './kit';
 
+// Each story every other day.
+test.use({ turns: 2 });
+
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,
 }) => {

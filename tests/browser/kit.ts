@@ -3,6 +3,7 @@ import { expect, test as base, type Page } from '@playwright/test';
 import { everything, identified } from '@/demo/kit';
 import { safely } from '../kit/bench';
 import { makeSetup } from '../kit/setups';
+import { isTurn } from '../kit/share';
 
 /**
  * Ticks every statement of an open gate, again and again. It starts with the page, before there is
@@ -24,7 +25,21 @@ function confirmAll() {
  * A page that is waited for until it hears what is typed: a machine is faster than any hand, and
  * would type into the picture the server sent.
  */
-export const test = base.extend<{ confirms: boolean; tour: boolean }>({
+export const test = base.extend<{
+  confirms: boolean;
+  tour: boolean;
+  turns: number;
+  takenUp: undefined;
+}>({
+  /** Stories whose steps others take as well are taken up on one day in so many, each on its own. */
+  turns: [1, { option: true }],
+  takenUp: [
+    async ({ turns }, give, info) => {
+      info.skip(!isTurn(info.title, turns), 'another day');
+      await give(undefined);
+    },
+    { auto: true },
+  ],
   /** Whoever tests something else says yes to whatever must be true of the bench, as soon as it is asked. */
   confirms: [true, { option: true }],
   /** Whether the tour of a first model is shown; whoever tests something else has seen it. */

@@ -1,6 +1,9 @@
 import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
+// Each story every other day.
+test.use({ turns: 2 });
+
 test('inches, ounces and miles: typed as people write them, kept metric, said everywhere', async ({
   page,
 }) => {

@@ -1,6 +1,9 @@
 import { expect, type Locator } from '@playwright/test';
 import { newModel, test } from './kit';
 
+// Each story every other day.
+test.use({ turns: 2 });
+
 // Nobody says yes by himself here.
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, confirms: false });
 
