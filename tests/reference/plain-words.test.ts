@@ -6,7 +6,8 @@ const TERMS: readonly (readonly [not: RegExp, but: string])[] = [
   [/\bturn(s|ed|ing)? (it |them |\w+ )?round\b/i, 'reverse, reversed'],
   [/\bother way (about|round)\b/i, 'reversed'],
   [/\bback to normal\b/i, 'normal'],
-  [/\b(everything|hands?|sticks?|trigger|controls?|button) let go\b|\blet go of\b/i, 'released'],
+  // The name of an entry that programs keep.
+  [/\blet go\b(?! after braking: reverse is free)/i, 'released'],
   [/\bhand at its end\b|\bhands? held\b/i, 'full stick'],
   [/\blink (goes|went|is lost|was lost|lost)\b|\blost link\b/i, 'signal lost'],
   [/\bcut(s|ting)? the link\b/i, 'turn the transmitter off; simulate signal loss'],

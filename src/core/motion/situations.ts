@@ -38,17 +38,17 @@ export const SITUATIONS = {
     make: () => ({ start: { heightM: 40 }, wind: { gust: SIDE_GUST }, seconds: 12 }),
   },
   stick: {
-    words: 'Level pass at 60 m, the stick moved a little after 1 s, then let go',
+    words: 'Level pass at 60 m, the stick moved a little after 1 s, then released',
     usual: () => false,
     make: () => ({ start: { heightM: 60 }, seconds: 4 }),
   },
   'whole-stick': {
-    words: 'Level pass at 60 m, the stick moved as far as it is wrong after 1 s, then let go',
+    words: 'Level pass at 60 m, the stick moved as far as it is wrong after 1 s, then released',
     usual: () => false,
     make: () => ({ start: { heightM: 60 }, seconds: 4 }),
   },
   turn: {
-    words: 'Banked by the aileron stick after 1 s, then it is let go',
+    words: 'Banked by the aileron stick after 1 s, then released',
     mode: 'hold',
     usual: ({ unit }) => unit.traits.axes.includes('yaw') && unit.settings.axes.yaw.holdAllowed,
     make: (setup) => {

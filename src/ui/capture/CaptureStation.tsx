@@ -39,7 +39,7 @@ export function CaptureStation() {
                     one end
                   </th>
                   <th scope="col" className="text-right">
-                    let go
+                    released
                   </th>
                   <th scope="col" className="text-right">
                     other end
@@ -110,8 +110,8 @@ export function CaptureStation() {
         <Section title="Trims and subtrims">
           {left.length === 0 ? (
             <p>
-              With the {hands.all} let go the unit reads nothing: no trim is taken for a {hands.one}
-              .
+              With the {hands.all} released the unit reads nothing: no trim is taken for a{' '}
+              {hands.one}.
             </p>
           ) : (
             <ul className="flex flex-col gap-2">

@@ -240,7 +240,7 @@ export const panicRights: Requirement = {
         key: 'released',
         severity: 'caution',
         about: { control, how: 'stuck' },
-        shows: 'panic and let go',
+        shows: 'panic pressed, then released',
         scripts: releasedAfter(facts, HOLDS_S),
         shownUntilS: GIVEN_UP_S,
         when: (now) => !now.panicking && !now.launching,

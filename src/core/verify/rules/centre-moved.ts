@@ -38,7 +38,7 @@ export const centreMoved: Rule = {
   check: (setup) =>
     leftovers(setup).map(({ axis, pct, becomes }): Found => ({
       severity: 'caution',
-      says: `With the ${handWords(setup.transmitter).all} let go the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
+      says: `With the ${handWords(setup.transmitter).all} released the unit reads ${Math.abs(pct).toFixed(0)} % of ${axis}, ${becomes}.`,
       where: '/installation/travelCapture',
       witness: { controls: {}, words: 'nothing touched' },
       remedies: captureAgain(setup),

@@ -29,7 +29,7 @@ export const reverse: Sentence = {
           wish({ ...wishes, reverse: { brakePct } }, `Brake before reverse ${brakePct} %`);
         }}
       />{' '}
-      of reverse; let go and pushed again, it reverses.
+      of reverse; released and pushed again, it reverses.
     </>
   ),
 };
