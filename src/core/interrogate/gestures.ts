@@ -1,16 +1,16 @@
 import { axisFunction, compileChain, compileCorner, createEar, gesturesOf } from '../chain';
 import { AXES, type Setup, type StickHolds } from '../setup';
 import type { Experiment } from './experiment';
-import { play } from './play';
+import { playsOf } from './play';
 
 /**
  * Whether doing an experiment would also be a gesture that teaches the unit something, asked of the chain: sticks that
  * come into a corner of its description, however short, and to either end, since what the leaflet shows may be for
  * another transmitter; two sticks at their ends where nobody knows which corner; or a channel that is flicked.
  */
-export function teaching(setup: Setup): (doing: Pick<Experiment, 'controls' | 'steps'>) => boolean {
-  const chain = compileChain(setup);
-  const frame = chain.newFrame();
+export function teaching(setup: Setup): (experiment: Experiment) => boolean {
+  const frame = compileChain(setup).newFrame();
+  const playedOf = playsOf(setup);
   const { traits } = setup.unit;
   const corner = compileCorner(setup);
   const described = gesturesOf(setup.unit).flatMap(({ by }) =>
@@ -19,9 +19,10 @@ export function teaching(setup: Setup): (doing: Pick<Experiment, 'controls' | 's
   const corners = traits.captureGestures.includes('stick-corners')
     ? [...described, ...pairsOf(setup)]
     : described;
-  return (doing) => {
+  if (corners.length === 0 && gesturesOf(setup.unit).length === 0) return () => false;
+  return (experiment) => {
     const ear = createEar(setup);
-    return play(chain, doing).moments.some(({ stimulus, sentUs }) => {
+    return playedOf(experiment).moments.some(({ stimulus, sentUs }) => {
       frame.receivedUs.set(sentUs);
       return (
         ear.hear(frame, stimulus.dtS).length > 0 ||

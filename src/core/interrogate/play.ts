@@ -1,5 +1,5 @@
-import type { Chain, Stimulus } from '../chain';
-import { AXES, type Axis } from '../setup';
+import { compileChain, type Chain, type Stimulus } from '../chain';
+import { AXES, type Axis, type Setup } from '../setup';
 import type { Experiment } from './experiment';
 
 /** How long a hand takes to tilt a model, and how long it then holds it. */
@@ -30,11 +30,24 @@ export interface Looked {
   lost: boolean;
 }
 
-/** Plays an experiment on the transmitter of a chain, from rest. */
-export function play(
-  chain: Chain,
-  { controls, steps }: Pick<Experiment, 'controls' | 'steps'>,
-): Played {
+const plays = new WeakMap<Setup, (experiment: Experiment) => Played>();
+
+/** The transmitter of a Setup plays experiments, from rest; each once: Setups are immutable. */
+export function playsOf(setup: Setup): (experiment: Experiment) => Played {
+  const known = plays.get(setup);
+  if (known) return known;
+  const chain = compileChain(setup);
+  const played = new Map<string, Played>();
+  const of = (experiment: Experiment): Played => {
+    const found = played.get(experiment.id) ?? play(chain, experiment);
+    played.set(experiment.id, found);
+    return found;
+  };
+  plays.set(setup, of);
+  return of;
+}
+
+function play(chain: Chain, { controls, steps }: Experiment): Played {
   const memory = chain.newMemory();
   const frame = chain.newFrame();
   const now = chain.restStimulus();

@@ -1,7 +1,7 @@
 import { compileChain, compileReceiver } from '../chain';
 import type { Setup } from '../setup';
 import type { Experiment, Glance } from './experiment';
-import { play, type Played } from './play';
+import { playsOf } from './play';
 import { shownAs, type Likely, type Shown } from './shown';
 
 /** A surface that moves less is seen to stand still; about this much may be seen either way. Common practice, no source. */
@@ -36,12 +36,7 @@ const leadOut = (setup: Setup): Setup => ({
 export function benchOf(bench: Setup): (setup: Setup) => Possible {
   const chain = compileChain(bench);
   const frame = chain.newFrame();
-  const played = new Map<string, Played>();
-  const playedOf = (e: Experiment): Played => {
-    const found = played.get(e.id) ?? play(chain, e);
-    played.set(e.id, found);
-    return found;
-  };
+  const playedOf = playsOf(bench);
   const shows = (setup: Setup) => {
     const receiver = compileReceiver(setup);
     const heard = setup.unit.settings.inputs
