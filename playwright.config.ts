@@ -13,7 +13,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results/browser',
   timeout: 120_000,
-  expect: { timeout: 20_000 },
+  // What a proof is waited for takes long where a server has just begun and the machine is busy.
+  expect: { timeout: 45_000 },
   // Waits are most of a test: two side by side fit on two processors.
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
