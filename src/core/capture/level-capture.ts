@@ -1,16 +1,7 @@
 import { namedMode } from '../chain';
 import { sentences, type Named, type Sentence } from '../script';
 import { gestureKey, leafletWord, withOwn, type Setup } from '../setup';
-import { STICK_ENDS, holdWords, holdsOf, type Hold, type StickName } from './corner';
-
-/** Sticks of the corner that teaches level, where the unit has one; none where it is taught otherwise. */
-export function levelCorner({ unit }: Setup): { stick: StickName; at: -100 | 100 }[] {
-  const { levelCapture } = unit.traits;
-  if (levelCapture?.by !== 'corner') return [];
-  return levelCapture.holds.flatMap(({ stick, at }) =>
-    stick in STICK_ENDS ? [{ stick: stick as StickName, at }] : [],
-  );
-}
+import { holdWords, holdsOf, type Hold } from './corner';
 
 const SAY = sentences('level-capture', {
   menu: () => 'capture level in its menu',

@@ -43,8 +43,6 @@ export {
   FOR_LEVEL,
   gesturesOf,
   type Corner,
-  type Ear,
-  type Flick,
   type Gesture,
 } from './unit';
 export { allThrowsOf, throwsOf, type SurfaceThrows, type Throw } from './throws';

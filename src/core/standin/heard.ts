@@ -5,7 +5,7 @@ import { SIDE_NAMES, type Axis } from '../setup';
 const FLAT_DEG = 1;
 const FLAT_WORDS = { flat: 'level' } as const;
 
-/** What a unit makes of a gesture it has just heard, with the model held so. */
+/** What the unit does with a gesture it has just heard, in the attitude of the model. */
 export function heardWords(
   { for: what }: Gesture,
   attitude: Readonly<Record<Axis, number>>,

@@ -10,7 +10,7 @@ import {
 import type { Frame } from '../frame';
 import { compileReading, compileSticks, readFunction, type Reading } from './decode';
 
-/** Sticks held in a corner for so long, in a given mode where one is told. */
+/** Sticks held in a corner for some seconds; in one mode only, if the unit wants that. */
 export interface Corner {
   kind: 'corner';
   holds: StickHolds;
@@ -18,7 +18,7 @@ export interface Corner {
   mode: Mode | undefined;
 }
 
-/** A channel taken from end to end and back, or off its centre and back, so often within so many seconds. */
+/** A channel moved from end to end and back, or off its centre and back, a number of times within some seconds. */
 export interface Flick {
   kind: 'flick';
   carries: 'mode' | 'capture';
@@ -60,13 +60,13 @@ export function gesturesOf({ traits }: Pick<Unit, 'traits'>): Gesture[] {
   ];
 }
 
-/** A pulse so far out counts as an end: share of the travel from centre. Common practice, no source. */
+/** The share of the travel from centre that counts as full stick. Common practice, no source. */
 const END = 0.8;
-/** Off its centre, and back on it. Common practice, no source. */
+/** The share of the travel that counts as off centre, and as back at centre. Common practice, no source. */
 const OFF_CENTRE = 0.5;
 const ON_CENTRE = 0.2;
 
-/** How far out the stick of a function is for the unit, −1…+1 in pulse terms; NaN where nothing tells it. */
+/** How far out the stick of a function is for the unit, −1…+1 in pulse terms; NaN if the unit has no input for it. */
 function compileOut(setup: Setup): (carries: ChannelFunction, frame: Frame) => number {
   const sticks = compileSticks(setup);
   const out = new Float64Array(AXES.length);
@@ -84,8 +84,8 @@ function compileOut(setup: Setup): (carries: ChannelFunction, frame: Frame) => n
 }
 
 /**
- * How far the stick of a corner that is least far out is, of what counts as an end; 1 and more: all are there.
- * @param ends where each is held, or at either of its ends
+ * How close the sticks are to a corner: the share of full stick that the least deflected one has; 1 or more is in the corner.
+ * @param ends at the end the gesture names, or at either end
  */
 export function compileCorner(
   setup: Setup,
@@ -104,7 +104,7 @@ export interface Ear {
   /**
    * @param frame what reached the unit in this moment
    * @param dtS how long it lasted
-   * @returns gestures completed by it, each once until it is begun anew
+   * @returns the gestures completed in this moment, each once per completion
    */
   hear(frame: Frame, dtS: number): Gesture[];
 }
@@ -126,7 +126,7 @@ export function createEar(setup: Setup): Ear {
         return false;
       }
       const before = heldS;
-      // The moment in which it comes there is the first of its time.
+      // The time counts from the moment it gets there.
       heldS = Math.max(0, before) + dtS;
       return heldS >= seconds && before < seconds;
     };

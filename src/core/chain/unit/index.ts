@@ -11,16 +11,7 @@ import { compileStabilize, type Target } from './stabilize';
 export { beliefMatrix } from './sensor';
 export * from './laws';
 export { edgesWithinUs, orderEdgesUs } from './edges';
-export {
-  compileCorner,
-  createEar,
-  FOR_LEVEL,
-  gesturesOf,
-  type Corner,
-  type Ear,
-  type Flick,
-  type Gesture,
-} from './gestures';
+export * from './gestures';
 export { NO_SLOT } from './modes';
 export { isSteadied, PORT_MAX_US } from './ports';
 export { axisWeights, MIXED_AXES, mixedFunction, mixesItself } from './functions';

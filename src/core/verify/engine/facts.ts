@@ -11,7 +11,7 @@ import {
   type Chain,
   type Frame,
 } from '../../chain';
-import { cornerWords, levelCorner, movedSticks, STICKS } from '../../capture';
+import { cornerWords, movedSticks, STICKS } from '../../capture';
 import { combinations, failsafeSchools } from '../../plan';
 import {
   AXES,
@@ -312,9 +312,11 @@ export class Facts {
 
   /** Sticks that a stick-corner gesture looks at and that reach the unit reversed, and how to hold them. */
   movedCorner(): { output: number; several: boolean; words: string } | undefined {
-    const corner = levelCorner(this.setup).map((c) => c.stick);
+    const corner = this.gestures.corners.map((c) => c.stick);
     const any = this.setup.unit.traits.captureGestures.includes('stick-corners');
-    const moved = movedSticks(this.setup).filter((m) => any || corner.includes(m.stick));
+    const moved = movedSticks(this.setup).filter(
+      (m) => any || corner.some((stick) => stick === m.stick),
+    );
     return moved[0]
       ? { output: moved[0].output, several: moved.length > 1, words: cornerWords(moved) }
       : undefined;
@@ -332,7 +334,7 @@ export class Facts {
   get hasCorner(): boolean {
     return (
       this.setup.unit.traits.captureGestures.includes('stick-corners') ||
-      levelCorner(this.setup).length > 0
+      this.gestures.corners.length > 0
     );
   }
 

@@ -10,19 +10,21 @@ import {
   type Frame,
   type Gesture,
 } from '../../chain';
-import { isSwitched, type ChannelFunction, type Setup } from '../../setup';
+import { isSwitched, type ChannelFunction, type Setup, type StickHolds } from '../../setup';
 
 /** A stick of a corner that does not get there. */
 export interface MissedCorner {
   gesture: Gesture;
   stick: ChannelFunction;
+  /** Its control, by id; undefined if the transmitter has none. */
+  control: string | undefined;
   /** Position of its output in the program; −1: it has none. */
   output: number;
-  /** How far it comes of what counts as an end, the best any switch allows; 1 would be enough. */
+  /** The share of full stick it reaches, in the best position of any one switch; 1 is enough. */
   reaches: number;
 }
 
-/** A control that gives a flicked gesture when it is worked so often, though it is not for that. */
+/** A control that triggers a flicked gesture by accident. */
 export interface Accident {
   gesture: Gesture;
   control: number;
@@ -30,7 +32,7 @@ export interface Accident {
   to: number;
 }
 
-/** As long as a finger takes from one end of a switch to the other, seconds. */
+/** Time to move a switch from one end to the other, seconds. Common practice, no source. */
 const FINGER_S = 0.2;
 
 /** What the unit takes as a gesture, asked of the chain: what reaches it, and what else does. */
@@ -39,6 +41,11 @@ export class GestureFacts {
     private readonly setup: Setup,
     private readonly chain: Chain,
   ) {}
+
+  /** Every stick that a corner of the description holds. */
+  get corners(): StickHolds {
+    return gesturesOf(this.setup.unit).flatMap(({ by }) => (by.kind === 'corner' ? by.holds : []));
+  }
 
   /** Channels (1-based) a described gesture is given on, as the transmitter sends them. */
   get channels(): number[] {
@@ -52,7 +59,7 @@ export class GestureFacts {
       .map((i) => i.channel);
   }
 
-  /** Described corners that the sticks do not reach, held at their ends: of each the stick that falls shortest. */
+  /** Corners that full stick does not reach, each with the stick that falls shortest. */
   missed(): MissedCorner[] {
     return gesturesOf(this.setup.unit).flatMap((gesture) => {
       const { by } = gesture;
@@ -63,7 +70,7 @@ export class GestureFacts {
     });
   }
 
-  /** Everything at rest with the motor free, and each switch in each of its places besides. */
+  /** Everything at rest with the throttle cut released, and the same with one switch in each of its positions. */
   private postures(): Float64Array[] {
     const rest = this.chain.restStimulus().controls;
     releaseCut(this.setup, rest);
@@ -101,10 +108,11 @@ export class GestureFacts {
     const least = Math.min(...reaches);
     const { stick } = holds[reaches.indexOf(least)]!;
     const output = setup.program.outputs.findIndex((o) => o.carries === stick);
-    return { stick, output, reaches: least };
+    const control = setup.transmitter.controls[stickOf(setup.transmitter, stick)]?.id;
+    return { stick, control, output, reaches: least };
   }
 
-  /** Controls that give a flicked gesture, worked as often and as quickly as it wants, beside those it is given with. */
+  /** Controls other than the mode and capture switches that trigger a flicked gesture when moved quickly enough. */
   accidents(): Accident[] {
     const flicked = gesturesOf(this.setup.unit).filter(({ by }) => by.kind === 'flick');
     if (flicked.length === 0) return [];
@@ -138,7 +146,7 @@ export class GestureFacts {
       return ear.hear(frame, FINGER_S).some((g) => g.for === gesture.for);
     };
     wait(hands[at]!);
-    // Pressed as long as what it works takes, so often as it wants within its time.
+    // Held as long as the time limit allows, since a program may delay the switch.
     const holdS = Math.max(FINGER_S, by.withinS / (2 * by.times) - FINGER_S);
     const steps = Math.max(1, Math.floor(holdS / FINGER_S));
     for (let i = 0; i < by.times; i++)

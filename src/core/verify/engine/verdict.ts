@@ -56,15 +56,15 @@ export function verdictOf(
       failureOf(facts, stage, table, c, { state, margin }, [c.failing, c.cells], walk);
     const worst = told(walked ?? sorted[0]!);
     const plain = walked && told(plainest(facts, stage, table, c, walked, shows));
-    // Said of the plainest state, but never as less than it is.
+    // The simplest example, unless it would lower the severity.
     failures.push(plain?.severity === worst.severity ? plain : worst);
   }
   return { claim, failures, states: c.states, leftOut, holds: c.choices };
 }
 
-/** A state with less in it may be as much less bad. */
+/** A simpler example must have at least this share of the worst margin. */
 const AS_BAD = 2 / 3;
-/** What is put back to rest first: hardly anybody thinks of a trim, everybody of a stick. */
+/** Which controls go back to rest first: trims confuse most, sticks least. */
 const PUT_BACK: Readonly<Partial<Record<Control['kind'], number>>> = {
   trim: 0,
   slider: 1,
@@ -72,8 +72,8 @@ const PUT_BACK: Readonly<Partial<Record<Control['kind'], number>>> = {
 };
 
 /**
- * The same failure with as little done as can be: each control that only makes it a little worse where it stands goes
- * back to rest, as long as the failure still shows itself on the way from power-up.
+ * The same failure with fewer controls moved: a control that makes it only a little worse goes back to rest, if the
+ * failure still shows when the moves are replayed from power-up.
  */
 function plainest(
   facts: Facts,

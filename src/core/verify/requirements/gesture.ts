@@ -5,8 +5,8 @@ import type { Requirement } from './requirement';
 
 export const gestureReached: Requirement = {
   id: 'gesture',
-  title: 'The unit hears its gestures, and nothing else as one',
-  must: 'Sticks held where the leaflet shows them send the pulses the unit waits for, and far enough; no control that is for something else gives a gesture when it is worked quickly.',
+  title: 'Gestures reach the unit, and nothing else is taken for one',
+  must: 'Sticks held where the leaflet shows them send the pulses the unit waits for, and far enough; no other control triggers a gesture when it is moved quickly.',
   from: 'The unit starts a capture by a corner of the sticks or by a channel that is flicked, and looks at pulses.',
   leavesOut:
     'Gestures by a button; a flick with the mode switch itself; whether it hears a gesture in flight.',
@@ -34,12 +34,12 @@ function corner(facts: Facts): Claim[] {
   ];
 }
 
-/** Held at its end, each stick of a corner comes as far as the unit waits for, with some switch at least. */
+/** Full stick reaches the corner, in at least one position of a switch. */
 const reached = (facts: Facts): Claim[] => {
   const all = facts.gestures.missed();
   return [...new Set(all.map((m) => m.stick))].map((stick, i) => {
     const missed = all.filter((m) => m.stick === stick);
-    const { output } = missed[0]!;
+    const { output, control } = missed[0]!;
     const what = missed.map(({ gesture }) => `“${gesture.for}”`).join(', ');
     const pct = (100 * Math.max(0, Math.min(...missed.map((m) => m.reaches)))).toFixed(0);
     const needs =
@@ -54,13 +54,13 @@ const reached = (facts: Facts): Claim[] => {
             ? `${needs} the ${stick} stick, and no channel carries it: the unit never hears this.`
             : `${needs} a full ${stick} stick. The unit gets only ${pct} % of what usually counts as full: it may never hear this.`,
         where: output < 0 ? '/program/outputs' : pointer('program', 'outputs', output),
-        about: { how: `short ${stick}` },
+        about: { ...(control ? { control } : {}), how: 'short' },
       },
     };
   });
 };
 
-/** Nothing gives a flicked gesture that is worked for something else. */
+/** No other control triggers a flicked gesture. */
 const byAccident = (facts: Facts): Claim[] =>
   facts.gestures.accidents().map(({ gesture, control, to }) => ({
     form: 'setup',
@@ -69,7 +69,7 @@ const byAccident = (facts: Facts): Claim[] =>
       severity: 'caution',
       says: `${facts.stands(control, to)}, then back, ${times(gesture)}, is also the unit’s gesture for “${gesture.for}”: it may be captured in flight, in whatever attitude the model has then.`,
       where: pointer('unit', 'traits', 'levelCapture'),
-      about: { how: `accident ${control}` },
+      about: { control: facts.setup.transmitter.controls[control]!.id, how: 'accident' },
     },
   }));
 

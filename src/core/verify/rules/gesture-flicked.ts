@@ -6,15 +6,15 @@ import type { Rule } from '../rule';
 export const gestureFlicked: Rule = {
   id: 'gesture-flicked',
   title: 'A control that is also a gesture',
-  why: 'Who needs help in the air presses more than once. The unit then learns the attitude the model has at that moment as level, and flies it that way from then on.',
+  why: 'A pilot who needs help presses more than once. The unit then captures the attitude of that moment as level, and holds it from then on.',
   explains: ['gesture'],
   check: (_, proof) =>
     failuresOf(proof, 'gesture')
-      .filter((failure) => failure.about.how?.startsWith('accident'))
+      .filter((failure) => failure.about.how === 'accident')
       .map((failure) => ({
         ...accountOf(failure),
         remedies: [],
-        // What it is taken for is the unit's, and no entry of the person's cures it.
+        // Without the gesture nothing would be wrong; no entry in the transmitter changes that.
         without: [
           [
             {

@@ -4,17 +4,17 @@ import { failuresOf } from '../proof';
 import { replanned } from '../repair';
 import type { Rule } from '../rule';
 
-/** A stick that goes all the way, percent. */
+/** Endpoints of a full stick, percent. */
 const FULL_PCT = 100;
 
 export const gestureUnheard: Rule = {
   id: 'gesture-unheard',
   title: 'A gesture the unit does not hear',
-  why: 'The unit looks at pulses. A stick without a channel, or with short endpoints, never comes into the corner, and nothing is captured or set however long you hold it.',
+  why: 'The unit looks at pulses. A stick without a channel, or with short endpoints, never reaches the corner, and nothing is captured or set however long you hold it.',
   explains: ['gesture'],
   check: (setup, proof) =>
     failuresOf(proof, 'gesture')
-      .filter((failure) => failure.about.how?.startsWith('short'))
+      .filter((failure) => failure.about.how === 'short')
       .map((failure) => {
         const at = setup.program.outputs.findIndex(
           (_, i) => failure.where === pointer('program', 'outputs', i),
