@@ -1,11 +1,16 @@
 import { defineConfig } from 'vitest/config';
 import { languagePlugin, pretended } from './scripts/language.ts';
+import { waiting } from './tests/kit/turns.ts';
 
 const alias = { '@': new URL('./src', import.meta.url).pathname };
+
+// See tests/kit/share.ts.
+const exclude = process.env.TOLVAN_TURNS === '1' ? waiting(Number(process.env.TOLVAN_SEED)) : [];
 
 export default defineConfig({
   resolve: { alias },
   test: {
+    exclude,
     isolate: false,
     maxWorkers: 2,
     setupFiles: ['./src/core/verify/prover.ts'],

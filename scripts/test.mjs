@@ -2,12 +2,13 @@
 import { spawn } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { find } from './chromium.mjs';
-import { build, packages } from './prepare.mjs';
+import { packages } from './prepare.mjs';
 
 // The families too large for every run: all of them with --full, else a share that this turns on.
 const full = process.argv.includes('--full');
 process.env.TOLVAN_SEED ??= String(Math.floor(Date.now() / 86_400_000));
 if (full) process.env.TOLVAN_FULL = '1';
+else process.env.TOLVAN_TURNS = '1';
 console.log(
   full
     ? 'Everything, in full.'
@@ -44,15 +45,21 @@ const runShown = (command, args) =>
   });
 
 /** Runs a command; its output is kept until it ends. */
-const runBeside = ([name, command, ...args], env = {}) =>
+const runBeside = ([name, command, ...args]) =>
   new Promise((resolve) => {
     const start = Date.now();
-    const child = spawn(command, args, { env: { ...process.env, ...env } });
+    const child = spawn(command, args, { env: { ...process.env, TOLVAN_DATA: TEST_DATA } });
     let output = '';
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (data) => (output += data.toString()));
     child.on('close', (status) => resolve({ name, status, output, tookMs: Date.now() - start }));
   });
+
+async function inTurn(jobs) {
+  const done = [];
+  for (const job of jobs) done.push(await runBeside(job));
+  return done;
+}
 
 /** What a command beside came to: it counts as one test. */
 function report({ name, status, output, tookMs }) {
@@ -65,20 +72,31 @@ function report({ name, status, output, tookMs }) {
 packages();
 times.push(`install ${((Date.now() - begun) / 1000).toFixed(0)} s`);
 
-/** Checks one after another, beside whatever else runs: none of them uses more than one processor. */
-async function takeAll(checks) {
-  const done = [];
-  for (const check of checks) done.push(await runBeside(check));
-  return done;
-}
 const check = (name) => [name, 'npm', 'run', '-s', name];
-// Only the browser tests need a browser: it comes from the network while the processors are busy.
-const browser = runBeside(['chromium', process.execPath, 'scripts/chromium.mjs']);
-const checked = takeAll(['types', 'lint', 'layers', ...(full ? ['format:check'] : [])].map(check));
-const driver = await runBeside(['driver', process.execPath, 'scripts/driver.mjs']);
-report(driver);
-if (driver.status !== 0) end();
-// The tests begin as soon as they can, whatever is still being checked.
+
+// Two lanes, as many as there are processors: more at once would slow all of them down.
+rmSync(TEST_DATA, { recursive: true, force: true });
+const lanes = [
+  [
+    ['driver', process.execPath, 'scripts/driver.mjs'],
+    ['build', process.execPath, 'scripts/build.mjs'],
+    ['workshop', 'npx', 'tsx', 'src/demo/fill.ts'],
+  ],
+  [
+    ...['types', 'lint', 'layers', ...(full ? ['format:check'] : [])].map(check),
+    // Compiles what the browser tests import.
+    ['stories', 'npx', 'playwright', 'test', '--list'],
+  ],
+  // From the network, which keeps no processor busy.
+  [['chromium', process.execPath, 'scripts/chromium.mjs']],
+];
+const prepared = await Promise.all(lanes.map(inTurn));
+prepared.flat().forEach(report);
+const needed = ['driver', 'build', 'workshop', 'chromium'];
+if (prepared.flat().some(({ name, status }) => needed.includes(name) && status !== 0)) end();
+process.env.CHROMIUM = find();
+process.env.TOLVAN_FILLED = '1';
+
 await stage('unit and reference', async () => {
   rmSync('test-results/unit.json', { force: true });
   await runShown('npx', [
@@ -91,25 +109,6 @@ await stage('unit and reference', async () => {
   const told = read('test-results/unit.json');
   return told ? [told.numPassedTests, Math.max(told.numFailedTests, told.success ? 0 : 1)] : [0, 1];
 });
-(await checked).forEach(report);
-const found = await browser;
-report(found);
-if (found.status !== 0) end();
-process.env.CHROMIUM = find();
-// What the browser tests import is compiled, and their workshop filled, beside the build, which does not use both
-// processors all the time.
-rmSync(TEST_DATA, { recursive: true, force: true });
-const prepared = Promise.all([
-  runBeside(['list', 'npx', 'playwright', 'test', '--list']),
-  runBeside(['fill', 'npx', 'tsx', 'src/demo/fill.ts'], { TOLVAN_DATA: TEST_DATA }),
-]);
-await stage('build', async () => {
-  build();
-  return [1, 0];
-});
-const [, filled] = await prepared;
-// Where it went wrong the browser tests fill it themselves, and show why not.
-if (filled.status === 0) process.env.TOLVAN_FILLED = '1';
 await stage('browser', async () => {
   rmSync('test-results/browser.json', { force: true });
   const good = await runShown('npx', ['playwright', 'test']);

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { expectAccessible, newModel, openModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 /** The middle of the first place a word stands in the work, on the screen. */
 const placeOf = (page: Page, word: string) =>

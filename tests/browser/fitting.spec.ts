@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('six faces: shown end for end is named, and good readings give scale and bias', async ({
   page,

@@ -2,6 +2,8 @@ import { expect, type Page } from '@playwright/test';
 import { makeSetup } from '../kit/setups';
 import { newModel, provenModel, test } from './kit';
 
+test.use({ turns: 1 });
+
 // Here nobody says yes by himself.
 test.use({ confirms: false });
 

@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, newModel, recordTexts, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,

@@ -4,6 +4,8 @@ import type { Setup } from '@/core/setup';
 import { share } from '../kit/share';
 import { answerLooks, test } from './kit';
 
+test.use({ turns: 1 });
+
 // Every tick is counted here.
 test.use({ confirms: false });
 

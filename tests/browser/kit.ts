@@ -31,8 +31,8 @@ export const test = base.extend<{
   turns: number;
   takenUp: undefined;
 }>({
-  /** Stories whose steps others take as well are taken up on one day in so many, each on its own. */
-  turns: [1, { option: true }],
+  /** Each story is taken up on one day in so many, but those that nothing else stands for. */
+  turns: [2, { option: true }],
   takenUp: [
     async ({ turns }, give, info) => {
       info.skip(!isTurn(info.title, turns), 'another day');

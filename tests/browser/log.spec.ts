@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('a flight is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');

@@ -1,6 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 import { asJson, newModel, provenModel, test } from './kit';
 
+test.use({ turns: 1 });
+
 /** Sets the lower end of the first channel, as an edit that is easily seen. */
 async function setEnd(page: Page, value: string) {
   const field = page.getByLabel('lower end').first();

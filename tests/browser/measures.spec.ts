@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('inches, ounces and miles: typed as people write them, kept metric, said everywhere', async ({
   page,

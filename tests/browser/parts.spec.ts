@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('a canard with two rudders from a drawing that has neither: two ticks, proved, and the sticks ask for it', async ({
   page,

@@ -4,6 +4,8 @@ import fc from 'fast-check';
 import { makeSetup } from '../kit/setups';
 import { asJson, test } from './kit';
 
+test.use({ turns: 1 });
+
 test('bad files are refused with where and why, and nothing is stored', async ({ request }) => {
   const named = { ...makeSetup(), name: 'Never stored' };
   const post = (data: string) => request.post('/api/import', asJson(data));

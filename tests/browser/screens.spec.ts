@@ -3,6 +3,8 @@ import { expectAccessible, expectNoSideways, openModel, test } from './kit';
 import { STATION_IDS } from '@/core/procedure';
 import { share } from '../kit/share';
 
+test.use({ turns: 1 });
+
 /** Opens a page and holds that nothing in it went wrong. */
 async function openQuietly(page: Page, path: string) {
   const errors: string[] = [];

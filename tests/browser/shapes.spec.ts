@@ -2,6 +2,8 @@ import { expect, type Page } from '@playwright/test';
 import { share } from '../kit/share';
 import { test } from './kit';
 
+test.use({ turns: 1 });
+
 /** Hands on the screen, each thing they do counted. */
 class Hands {
   done = 0;

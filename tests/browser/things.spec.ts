@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 2 });
+test.use({ turns: 3 });
 
 test('a model is copied, tagged, deleted and restored', async ({ page }) => {
   await newModel(page, 'Dipper');

@@ -3,6 +3,8 @@ import { PROGRAMS } from '../kit/programs';
 import { share } from '../kit/share';
 import { expectAccessible, newModel, test } from './kit';
 
+test.use({ turns: 1 });
+
 /** The file, byte for byte, once everything is saved. */
 async function exported(page: Page, id: string): Promise<string> {
   await expect(page.getByText(/^Saved, version \d+$/)).toBeVisible();
