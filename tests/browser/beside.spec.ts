@@ -3,8 +3,6 @@ import type { Setup } from '@/core/setup';
 import { expectAccessible, expectNoSideways, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a copy that went its own way: side by side in words, one part taken over, and undone', async ({
   page,
 }) => {

@@ -4,8 +4,6 @@ import { wished } from '../kit/order-faults';
 import { test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 const helped = () =>
   wished({ launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 } });
 

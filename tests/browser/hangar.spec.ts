@@ -2,8 +2,6 @@ import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, newModel, recordTexts, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,
 }) => {

@@ -31,8 +31,8 @@ export const test = base.extend<{
   turns: number;
   takenUp: undefined;
 }>({
-  /** Each story is taken up on one day in so many, but those that nothing else stands for. */
-  turns: [2, { option: true }],
+  /** A story is taken up on one day in so many, but those that nothing else stands for. */
+  turns: [3, { option: true }],
   takenUp: [
     async ({ turns }, give, info) => {
       info.skip(!isTurn(info.title, turns), 'another day');

@@ -4,8 +4,6 @@ import { readFileSync } from 'node:fs';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a flight is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');
   await page.goto(`/models/${id}/logbook`);

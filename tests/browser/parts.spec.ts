@@ -2,8 +2,6 @@ import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a canard with two rudders from a drawing that has neither: two ticks, proved, and the sticks ask for it', async ({
   page,
 }) => {

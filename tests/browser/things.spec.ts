@@ -2,8 +2,6 @@ import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a model is copied, tagged, deleted and restored', async ({ page }) => {
   await newModel(page, 'Dipper');
   await page.goto('/?find=Dipper');

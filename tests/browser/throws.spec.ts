@@ -2,8 +2,6 @@ import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 test('a throw is typed in millimetres or pulled, and the endpoint that gives it is worked out', async ({
   page,
 }) => {

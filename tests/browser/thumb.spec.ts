@@ -2,8 +2,6 @@ import { expect, type Locator } from '@playwright/test';
 import { newModel, test } from './kit';
 
 // Each story every other day.
-test.use({ turns: 3 });
-
 // Nobody says yes by himself here.
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, confirms: false });
 

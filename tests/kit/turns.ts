@@ -18,6 +18,9 @@ export const PAIRS = [
   ['src/core/motion/shown.test.ts', 'src/core/motion/stops.test.ts'],
   ['src/core/verify/if-unit.test.ts', 'src/core/verify/as-chosen.test.ts'],
   ['src/core/infer/infer.test.ts', 'src/core/directions/diagnose.test.ts'],
+  ['src/server/archive/archive.test.ts', 'tests/setups/setups.test.ts'],
+  ['tests/reference/version-one.test.ts', 'tests/setups/demands.test.ts'],
+  ['src/cli/tolvan.test.ts', 'tests/reference/kill.test.ts'],
 ] as const;
 
 /** Those whose turn it is not. @param day any whole number */
