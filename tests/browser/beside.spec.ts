@@ -2,7 +2,6 @@ import { expect } from '@playwright/test';
 import type { Setup } from '@/core/setup';
 import { expectAccessible, expectNoSideways, newModel, test } from './kit';
 
-// Each story every other day.
 test('a copy that went its own way: side by side in words, one part taken over, and undone', async ({
   page,
 }) => {

@@ -3,7 +3,6 @@ import type { Setup } from '@/core/setup';
 import { wished } from '../kit/order-faults';
 import { test } from './kit';
 
-// Each story every other day.
 const helped = () =>
   wished({ launch: { control: 'sh', holdS: 1, elevatorPct: 25, releasePct: 10 } });
 

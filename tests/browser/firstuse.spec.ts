@@ -1,7 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible, newModel, openModel, test } from './kit';
 
-// Each story every other day.
 /** The middle of the first place a word stands in the work, on the screen. */
 const placeOf = (page: Page, word: string) =>
   page.locator('#main').evaluate((main, wanted) => {

@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
-// Each story every other day.
 test('six faces: shown end for end is named, and good readings give scale and bias', async ({
   page,
 }) => {

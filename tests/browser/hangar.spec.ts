@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, newModel, recordTexts, test } from './kit';
 
-// Each story every other day.
 test('a unit is copied, described otherwise, tried on the bench, and fitted to a model', async ({
   page,
 }) => {

@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
-// Each story every other day.
 test('a line of one’s own is entered word by word, moves the channel, survives a wish, and is undone', async ({
   page,
 }) => {

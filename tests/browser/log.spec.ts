@@ -3,7 +3,6 @@ import { unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expectAccessible, newModel, test } from './kit';
 
-// Each story every other day.
 test('a flight is written down, found again, and counts as recorded', async ({ page }) => {
   const id = await newModel(page, 'Logged lapwing');
   await page.goto(`/models/${id}/logbook`);

@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
-// Each story every other day.
 test('inches, ounces and miles: typed as people write them, kept metric, said everywhere', async ({
   page,
 }) => {

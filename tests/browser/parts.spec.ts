@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
-// Each story every other day.
 test('a canard with two rudders from a drawing that has neither: two ticks, proved, and the sticks ask for it', async ({
   page,
 }) => {
@@ -48,6 +47,22 @@ test('a part is moved on the drawing, by hand, by key and by number; where it tu
   const { 'aileron-left': left, 'aileron-right': right } = await places();
   expect(left!.rightMm).toBeLessThan(-504);
   expect(right!.rightMm).toBe(-left!.rightMm!);
+
+  const across = drawing.getByRole('slider', { name: 'width across' });
+  await expect(across).toHaveAttribute('aria-valuetext', '1400 mm, assumed');
+  await across.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(across).toHaveAttribute('aria-valuetext', '1410 mm');
+  await expect(page.getByLabel('span (or width), mm')).toHaveValue('1410');
+  const line = (await across.boundingBox())!;
+  await page.mouse.move(line.x + line.width - 6, line.y + line.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(line.x + line.width + 34, line.y + line.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('Saved, version 5')).toBeVisible();
+  expect(Number(await across.getAttribute('aria-valuenow'))).toBeGreaterThan(1600);
+  await page.keyboard.press('Control+z');
+  await expect(across).toHaveAttribute('aria-valuetext', '1410 mm');
 
   await part('Elevator').click();
   const ahead = page.getByLabel('ahead of the balance point, mm');

@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { newModel, openModel, test, setWord } from './kit';
 
-// Each story every other day.
 test('with too few channels the plan says what gives, and what else could', async ({ page }) => {
   await page.goto('/models/new');
   await page.getByLabel('What do you call it?').fill('Six and a switch');

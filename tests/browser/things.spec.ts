@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { expectAccessible, newModel, test } from './kit';
 
-// Each story every other day.
 test('a model is copied, tagged, deleted and restored', async ({ page }) => {
   await newModel(page, 'Dipper');
   await page.goto('/?find=Dipper');

@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
 import { newModel, test } from './kit';
 
-// Each story every other day.
 test('a throw is typed in millimetres or pulled, and the endpoint that gives it is worked out', async ({
   page,
 }) => {

@@ -1,7 +1,6 @@
 import { expect, type Locator } from '@playwright/test';
 import { newModel, test } from './kit';
 
-// Each story every other day.
 // Nobody says yes by himself here.
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, confirms: false });
 

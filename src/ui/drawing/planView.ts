@@ -6,6 +6,8 @@ export interface PlanView {
   /** What is seen: left, top, width, height. */
   box: [number, number, number, number];
   strokeMm: number;
+  /** Where the body begins, on the drawing. */
+  noseMm: number;
   body: string;
   fixed: string[];
   /** On top of the body. */
@@ -43,6 +45,7 @@ export function planView(airframe: Airframe): PlanView {
       reach(along) + 2 * pad,
     ],
     strokeMm,
+    noseMm: Math.min(...left.map((p) => -p[0])),
     body: outlineOf([...left, ...right]),
     fixed: shape.fixed.map(outlineOf),
     over: shape.over.map(outlineOf),

@@ -2,8 +2,10 @@
 
 import { useRef, useState } from 'react';
 import { motorPlaceOf, movedMotor, movedPart, placeOf } from '@/core/model';
-import type { Airframe } from '@/core/setup';
+import { isAssumed, type Airframe } from '@/core/setup';
 import { planView } from '../drawing/planView';
+import { Dimension } from './Dimension';
+import type { Drawn } from './measures';
 
 /** Where a part is put by hand: to whole steps of this. */
 const STEP_MM = 5;
@@ -70,25 +72,40 @@ function movedTo(airframe: Airframe, { id, forwardMm, rightMm }: Drag): Airframe
   return moved.ok ? moved.airframe : undefined;
 }
 
-/** The model from above: a part is pressed to be looked at, dragged or pushed with the arrow keys to be put elsewhere. */
+/** Room beside the model for the lines of its measures, in widths of a stroke. */
+const MARGIN = 30;
+
+const DRAWN: readonly Drawn[] = ['spanMm', 'lengthMm'];
+
+/**
+ * The model from above, with its measures: a part is pressed to be looked at, dragged or pushed with the arrow keys to be put
+ * elsewhere; a measure is pulled.
+ */
 export function PartsDrawing({
   airframe,
   open,
   onOpen,
   onMove,
+  onMeasure,
 }: {
   airframe: Airframe;
   open: string | undefined;
   onOpen: (id: string) => void;
   onMove: (id: string, to: { forwardMm: number; rightMm: number }) => void;
+  onMeasure: (measure: Drawn, value: number) => void;
 }) {
   const [drag, setDrag] = useState<Drag>();
   const svg = useRef<SVGSVGElement>(null);
+  const [pulled, setPulled] = useState<Partial<Record<Drawn, number>>>({});
+  const measures = { ...airframe.measures, ...pulled };
   const shown = drag?.moved ? movedTo(airframe, drag) : undefined;
   // The frame stays as it was: what is dragged must not move under the hand.
   const { box, strokeMm } = planView(airframe);
-  const view = planView(shown ?? airframe);
-  const { body, fixed, over } = view;
+  const view = planView(shown ?? { ...airframe, measures });
+  const { body, fixed, over, noseMm } = view;
+  const margin = MARGIN * strokeMm;
+  const [left, top, width, height] = box;
+  const [frameLeft, frameBottom] = [left - margin / 2, top + height + margin / 3];
   const mmPerPx = () => {
     const scale = svg.current?.getScreenCTM()?.a;
     return scale ? 1 / scale : 1;
@@ -97,8 +114,8 @@ export function PartsDrawing({
   return (
     <svg
       ref={svg}
-      viewBox={box.join(' ')}
-      className="h-72 w-full"
+      viewBox={[left - margin, top, width + margin, height + margin].join(' ')}
+      className="h-80 w-full"
       preserveAspectRatio="xMidYMid meet"
       role="group"
       aria-label="The model from above"
@@ -116,6 +133,20 @@ export function PartsDrawing({
         <circle r={strokeMm * 5} />
         <path d={`M ${-strokeMm * 9} 0 H ${strokeMm * 9} M 0 ${-strokeMm * 9} V ${strokeMm * 9}`} />
       </g>
+      {DRAWN.map((measure) => (
+        <Dimension
+          key={measure}
+          measure={measure}
+          value={measures[measure]}
+          assumed={isAssumed(airframe, measure)}
+          from={measure === 'spanMm' ? -measures.spanMm / 2 : noseMm}
+          at={measure === 'spanMm' ? frameBottom : frameLeft}
+          strokeMm={strokeMm}
+          mmPerPx={mmPerPx}
+          onPull={(value) => setPulled(value === undefined ? {} : { [measure]: value })}
+          onSet={(value) => onMeasure(measure, value)}
+        />
+      ))}
       {itemsOf(airframe, view).map(({ id, label, forwardMm, rightMm, said, central, outlines }) => {
         return (
           <g

@@ -11,13 +11,21 @@ import {
   placeOf,
 } from '@/core/model';
 import { difference } from '@/core/patch';
-import { pointer, type Motor, type MotorPlace, type Place, type Surface } from '@/core/setup';
+import {
+  measureTaken,
+  pointer,
+  type Motor,
+  type MotorPlace,
+  type Place,
+  type Surface,
+} from '@/core/setup';
 import { NumberField } from '../fields/NumberField';
 import { TextField } from '../fields/TextField';
 import { useModel } from '../open/modelStore';
 import { Fold } from '../parts/Fold';
 import { Section } from '../parts/Section';
 import { AddPart, PartButtons } from './Building';
+import { MEASURE_WORDS } from './measures';
 import { Servos } from './Servos';
 import { PartsDrawing } from './PartsDrawing';
 
@@ -34,8 +42,8 @@ const ASSUMED = 'Assumed: where a model of its kind usually has it. It is kept o
 
 /** The model from above and every part of it that moves: what it is called, where it is, what it does there. */
 export function Places() {
-  const setup = useModel((s) => s.setup);
-  const { airframe } = setup;
+  const airframe = useModel((s) => s.setup.airframe);
+  const edit = useModel((s) => s.edit);
   /** Parts that are looked at, the last one last. */
   const [open, setOpen] = useState<readonly string[]>([]);
   const show = (id: string, is: boolean) =>
@@ -48,11 +56,17 @@ export function Places() {
         open={open.at(-1)}
         onOpen={(id) => show(id, !open.includes(id))}
         onMove={(id, to) => void move(id, to)}
+        onMeasure={(measure, value) =>
+          void edit(
+            measureTaken(airframe, measure, value),
+            `${MEASURE_WORDS[measure]}: ${value} mm`,
+          )
+        }
       />
       <p className="text-soft text-sm">
         Drag a part to where it is on yours, or press it for its measures; the one across goes with
-        it. Dashed: assumed. What a part does, and so every direction that is checked, follows from
-        where it is.
+        it. Pull the lines to the size of yours. Dashed: assumed. What a part does, and so every
+        direction that is checked, follows from where it is.
       </p>
       {refused && (
         <p role="alert" className="text-stop text-sm">
