@@ -76,10 +76,21 @@ export const GESTURE_FAULTS: readonly Fault[] = FAULTS.map(([rule, words, spoil,
   spoil,
 ]);
 
-export const GESTURE_MUTATIONS: readonly Mutation[] = FAULTS.map(([, words, spoil, start]) => ({
-  requirement: 'gesture',
-  words,
-  start,
-  spoil,
-  severity: 'caution',
-}));
+/** The corner counts in one mode only, and there the stick has half its travel. */
+function halfInItsMode(s: Setup): void {
+  const { levelCapture } = s.unit.traits;
+  if (levelCapture?.by !== 'corner') throw new Error('no corner');
+  levelCapture.mode = 'level';
+  const { rates } = s.program.inputs.find((i) => i.id === 'elevator')!;
+  rates.unshift({
+    sharePct: 50,
+    expoPct: 0,
+    owner: 'rates',
+    when: { kind: 'switch', control: 'sa', position: 2 },
+  });
+}
+
+export const GESTURE_MUTATIONS: readonly Mutation[] = [
+  ...FAULTS.map(([, words, spoil, start]) => ({ words, spoil, start })),
+  { words: 'half the elevator in the mode of its corner', spoil: halfInItsMode, start: gestured },
+].map((fault) => ({ ...fault, requirement: 'gesture', severity: 'caution' }));

@@ -20,7 +20,7 @@ export interface MissedCorner {
   control: string | undefined;
   /** Position of its output in the program; −1: it has none. */
   output: number;
-  /** The share of full stick it reaches, in the best position of any one switch; 1 is enough. */
+  /** The share of full stick it reaches, in the best position of any one switch that gives its mode; 1 is enough. */
   reaches: number;
 }
 
@@ -59,12 +59,17 @@ export class GestureFacts {
       .map((i) => i.channel);
   }
 
-  /** Corners that full stick does not reach, each with the stick that falls shortest. */
+  /** Corners that full stick does not reach in their mode, each with the stick that falls shortest. */
   missed(): MissedCorner[] {
     return gesturesOf(this.setup.unit).flatMap((gesture) => {
       const { by } = gesture;
       if (by.kind !== 'corner') return [];
-      const tried = this.postures().map((hands) => this.shortest(by, hands));
+      const postures = this.postures();
+      const there = postures.filter(
+        (hands) => by.mode === undefined || this.mode(hands) === by.mode,
+      );
+      // Where no single switch leads to its mode, that is found elsewhere.
+      const tried = (there.length > 0 ? there : postures).map((hands) => this.shortest(by, hands));
       const best = tried.reduce((a, b) => (b.reaches > a.reaches ? b : a));
       return best.reaches >= 1 ? [] : [{ gesture, ...best }];
     });
@@ -86,6 +91,17 @@ export class GestureFacts {
           : [],
       ),
     ];
+  }
+
+  private mode(hands: Float64Array): Frame['mode'] {
+    const { chain } = this;
+    const frame = chain.newFrame();
+    const memory = chain.newMemory();
+    const stimulus = chain.restStimulus();
+    memory.armed = true;
+    stimulus.controls.set(hands);
+    chain.step(stimulus, memory, frame);
+    return frame.mode;
   }
 
   private shortest({ holds }: Corner, hands: Float64Array): Omit<MissedCorner, 'gesture'> {
