@@ -2,8 +2,6 @@ import { safely } from '../kit/bench';
 import { expect } from '@playwright/test';
 import { expectAccessible, expectNoSideways, newModel, provenModel, test } from './kit';
 
-test.use({ turns: 1 });
-
 test('the job has one next thing, asks before it can hurt, and remembers that for the session', async ({
   page,
 }) => {

@@ -48,7 +48,7 @@ test('a part is moved on the drawing, by hand, by key and by number; where it tu
   expect(left!.rightMm).toBeLessThan(-504);
   expect(right!.rightMm).toBe(-left!.rightMm!);
 
-  const across = drawing.getByRole('slider', { name: 'width across' });
+  const across = drawing.getByRole('slider', { name: 'Pull: width' });
   await expect(across).toHaveAttribute('aria-valuetext', '1400 mm, assumed');
   await across.focus();
   await page.keyboard.press('ArrowRight');

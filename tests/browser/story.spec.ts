@@ -1,8 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { answerLooks, newModel, nothingElseMoves, openModel, tabTo, test } from './kit';
 
-test.use({ turns: 1 });
-
 /**
  * Answers every open question from the keyboard as somebody with the demo tug would: its elevator
  * stick and its roll correction are the wrong way round until they are changed.

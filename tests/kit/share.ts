@@ -16,7 +16,7 @@ export function isTurn(name: string, every: number): boolean {
 }
 
 /**
- * Where a share begins today. Scrambled: what is taken up every other day would otherwise see every other share only.
+ * Where a share begins today. Scrambled: what is taken up every third day would otherwise see every third share only.
  * The constant spreads whole numbers evenly (Knuth, The Art of Computer Programming 3, 6.4).
  */
 const BEGINS = Math.imul(SEED, 0x9e3779b1) >>> 8;

@@ -22,6 +22,6 @@ export const MEASURE_WORDS: Record<NumberMeasure, string> = {
 export type Drawn = 'spanMm' | 'lengthMm';
 
 export const DRAWN_WORDS: Record<Drawn, string> = {
-  spanMm: 'width across: pull',
-  lengthMm: 'nose to tail: pull',
+  spanMm: 'Pull: width',
+  lengthMm: 'Pull: length',
 };
