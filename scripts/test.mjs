@@ -55,6 +55,7 @@ const runBeside = ([name, command, ...args]) =>
     child.on('close', (status) => resolve({ name, status, output, tookMs: Date.now() - start }));
   });
 
+/** One after another. */
 async function inTurn(jobs) {
   const done = [];
   for (const job of jobs) done.push(await runBeside(job));

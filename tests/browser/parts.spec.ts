@@ -63,6 +63,15 @@ test('a part is moved on the drawing, by hand, by key and by number; where it tu
   expect(Number(await across.getAttribute('aria-valuenow'))).toBeGreaterThan(1600);
   await page.keyboard.press('Control+z');
   await expect(across).toHaveAttribute('aria-valuetext', '1410 mm');
+  // The nose end of the other line, outwards.
+  const along = drawing.getByRole('slider', { name: 'Pull: length' });
+  const upright = (await along.boundingBox())!;
+  await page.mouse.move(upright.x + upright.width / 2, upright.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(upright.x + upright.width / 2, upright.y - 14, { steps: 4 });
+  await page.mouse.up();
+  await expect(along).not.toHaveAttribute('aria-valuetext', /assumed/);
+  expect(Number(await along.getAttribute('aria-valuenow'))).toBeGreaterThan(1100);
 
   await part('Elevator').click();
   const ahead = page.getByLabel('ahead of the balance point, mm');

@@ -39,6 +39,7 @@ export {
   pitchWithThrottleDeg,
   NO_SLOT,
   compileCorner,
+  countsIn,
   createEar,
   FOR_LEVEL,
   gesturesOf,

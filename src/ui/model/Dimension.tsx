@@ -19,8 +19,8 @@ const KEYS: Readonly<Record<string, number>> = {
 };
 
 /**
- * A measure as a line beside the model, with its figure: pulled by hand, or changed by key. Dashed as long as it is assumed.
- * Beside what it measures, `from` is where the line begins across its direction, `at` where it lies; millimetres.
+ * A measure as a line beside the model, with its figure: pulled by hand, or changed by key. Dashed while it is assumed.
+ * `from` is where the line begins, `at` how far to the side it lies, in millimetres on the drawing.
  */
 export function Dimension({
   measure,
@@ -48,8 +48,6 @@ export function Dimension({
   const { min, max } = rangeOf(`/airframe/measures/${measure}`);
   const within = (mm: number) => Math.min(max, Math.max(min, Math.round(mm / STEP_MM) * STEP_MM));
   const across = measure === 'spanMm';
-  /** Both ends of a line across go with the hand, the nose stays where it is. */
-  const share = across ? 2 : 1;
   const point = (along: number, off: number) => (across ? [along, at + off] : [at + off, along]);
   const line = (one: readonly number[], other: readonly number[]) =>
     `M ${one.join(' ')} L ${other.join(' ')}`;
@@ -86,10 +84,11 @@ export function Dimension({
         const now = pull.current;
         if (!now) return;
         const px = (across ? e.clientX : e.clientY) - now.px;
-        // Whichever half is taken, outwards is longer.
+        // Whichever end is taken, outwards is longer, and the other end goes out as far.
         const box = e.currentTarget.getBoundingClientRect();
-        const side = across && now.px < box.left + box.width / 2 ? -1 : 1;
-        now.to = within(now.from + side * share * px * mmPerPx());
+        const centre = across ? box.left + box.width / 2 : box.top + box.height / 2;
+        const outwards = now.px < centre ? -px : px;
+        now.to = within(now.from + 2 * outwards * mmPerPx());
         onPull(now.to);
       }}
       onPointerUp={() => {

@@ -99,6 +99,10 @@ export function compileCorner(
     }, Infinity);
 }
 
+/** Whether a corner counts in this moment. @param mode the only one it counts in; undefined for any */
+export const countsIn = (mode: Corner['mode'], frame: Pick<Frame, 'mode'>): boolean =>
+  mode === undefined || frame.mode === mode;
+
 /** Follows what reaches a unit, moment by moment. */
 export interface Ear {
   /**
@@ -121,7 +125,7 @@ export function createEar(setup: Setup): Ear {
   function holding({ holds, seconds, mode }: Corner) {
     let heldS = -1;
     return (frame: Frame, dtS: number): boolean => {
-      if ((mode !== undefined && frame.mode !== mode) || corner(holds, frame) < 1) {
+      if (!countsIn(mode, frame) || corner(holds, frame) < 1) {
         heldS = -1;
         return false;
       }

@@ -1,5 +1,6 @@
 import {
   compileCorner,
+  countsIn,
   createEar,
   gesturesOf,
   placesOf,
@@ -65,9 +66,7 @@ export class GestureFacts {
       const { by } = gesture;
       if (by.kind !== 'corner') return [];
       const postures = this.postures();
-      const there = postures.filter(
-        (hands) => by.mode === undefined || this.mode(hands) === by.mode,
-      );
+      const there = postures.filter((hands) => countsIn(by.mode, this.moment(hands)));
       // Where no single switch leads to its mode, that is found elsewhere.
       const tried = (there.length > 0 ? there : postures).map((hands) => this.shortest(by, hands));
       const best = tried.reduce((a, b) => (b.reaches > a.reaches ? b : a));
@@ -93,7 +92,8 @@ export class GestureFacts {
     ];
   }
 
-  private mode(hands: Float64Array): Frame['mode'] {
+  /** What the unit does with the hands there, armed. */
+  private moment(hands: Float64Array): Frame {
     const { chain } = this;
     const frame = chain.newFrame();
     const memory = chain.newMemory();
@@ -101,7 +101,7 @@ export class GestureFacts {
     memory.armed = true;
     stimulus.controls.set(hands);
     chain.step(stimulus, memory, frame);
-    return frame.mode;
+    return frame;
   }
 
   private shortest({ holds }: Corner, hands: Float64Array): Omit<MissedCorner, 'gesture'> {
