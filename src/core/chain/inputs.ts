@@ -9,9 +9,11 @@ export const TRIM_SHARE = 0.25;
  * Expo: y = (1 − e)·x + e·x³, softer round centre for e > 0. Common practice, no source.
  * @param stickPct −100…+100 @param expoPct −100…+100 @returns −100…+100
  */
-export function expo(stickPct: number, expoPct: number): number {
+export const expo = (stickPct: number, expoPct: number): number => curve(stickPct, expoPct / 100);
+
+/** @param e expo as a share, −1…+1 */
+function curve(stickPct: number, e: number): number {
   const x = stickPct / 100;
-  const e = expoPct / 100;
   return 100 * ((1 - e) * x + e * x * x * x);
 }
 
@@ -20,7 +22,7 @@ export interface CompiledInput {
   control: number;
   /** −1: no trim. */
   trim: number;
-  rates: readonly { when: Test | undefined; weight: number; expoPct: number }[];
+  rates: readonly { when: Test | undefined; weight: number; expo: number }[];
 }
 
 /** First link: sticks with trim, rates and expo. */
@@ -33,7 +35,7 @@ export function compileInput(setup: Setup, layout: Layout, position: number): Co
     rates: input.rates.map((rate) => ({
       when: rate.when ? compileCondition(rate.when, layout, setup) : undefined,
       weight: rate.sharePct / 100,
-      expoPct: rate.expoPct,
+      expo: rate.expoPct / 100,
     })),
   };
 }
@@ -42,6 +44,7 @@ export function runInput(input: CompiledInput, stimulus: Stimulus, frame: Frame)
   const { rates, trim } = input;
   let rate = rates[0]!;
   for (let i = 0; rate.when !== undefined && !rate.when(stimulus, frame);) rate = rates[++i]!;
-  const shaped = rate.weight * expo(stimulus.controls[input.control]!, rate.expoPct);
-  frame.inputsPct[input.at] = trim < 0 ? shaped : shaped + TRIM_SHARE * stimulus.controls[trim]!;
+  const { controls } = stimulus;
+  const shaped = rate.weight * curve(controls[input.control]!, rate.expo);
+  frame.inputsPct[input.at] = trim < 0 ? shaped : shaped + TRIM_SHARE * controls[trim]!;
 }

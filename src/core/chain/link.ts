@@ -31,12 +31,14 @@ export function compileLink(setup: Setup): (linkUp: boolean, memory: Memory, fra
     });
   return (linkUp, memory, frame) => {
     const { sentUs, receivedUs } = frame;
+    const { lastReceivedUs } = memory;
     for (let i = 0; i < channels.length; i++) {
       const { at, lostUs } = channels[i]!;
       if (linkUp) {
-        receivedUs[at] = sentUs[at]!;
-        memory.lastReceivedUs[at] = sentUs[at]!;
-      } else receivedUs[at] = lostUs === HOLD ? memory.lastReceivedUs[at]! : lostUs;
+        const us = sentUs[at]!;
+        receivedUs[at] = us;
+        lastReceivedUs[at] = us;
+      } else receivedUs[at] = lostUs === HOLD ? lastReceivedUs[at]! : lostUs;
     }
   };
 }

@@ -71,7 +71,8 @@ export function compileOutputs(setup: Setup): (dtS: number, memory: Memory, fram
     const { channelsPct, sentUs } = frame;
     for (let i = 0; i < outputs.length; i++) {
       const o = outputs[i]!;
-      let value = stepOf(o.steps, channelsPct[o.at]!);
+      let value = channelsPct[o.at]!;
+      if (o.steps !== 0) value = stepOf(o.steps, value);
       if (o.slowS > 0) value = creep(memory.slowPct, o, value, dtS);
       sentUs[o.at] = centre + shapeOutput(o, value) * scale;
     }

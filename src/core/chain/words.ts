@@ -72,6 +72,14 @@ export const plainLight = ({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>)
     ? COLOUR_WORDS.none
     : `${COLOUR_WORDS[colour]}${blinks > 0 ? `, ${blinks} blink${blinks > 1 ? 's' : ''}` : ''}`;
 
+/** What the light of a unit shows in a mode, in our words; dark where nothing is said of it. */
+export const lightIn = ({ traits }: Pick<Unit, 'traits'>, mode: Mode): string =>
+  plainLight(traits.lights.find((l) => l.mode === mode) ?? { colour: 'none', blinks: 0 });
+
+/** Whether its light, as it is described, is another in another mode. */
+export const showsMode = (unit: Pick<Unit, 'traits'>): boolean =>
+  new Set(unit.traits.modes.map((mode) => lightIn(unit, mode))).size > 1;
+
 /** What the light shows in a mode, in the leaflet’s words first. */
 export const lightWords = (unit: Pick<Unit, 'leaflet'>, light: Light): string =>
   withOwn(leafletWord(unit, lightKey(light.mode)), plainLight(light));

@@ -21,6 +21,7 @@ import {
   type Glance,
   type Told,
 } from './index';
+import { unknownOf } from './unknown';
 
 const PERFECT = { wrong: 0, unsure: 0, seed: 1 };
 
@@ -92,10 +93,27 @@ describe('asking the unit', () => {
     expect(end.outside).toBeUndefined();
     expect(end.doubted).toEqual([]);
     expect(untrue(end, keysOf(setup))).toEqual([]);
-    // Six positions that choose a mode take their time.
-    expect(leaving).toBeLessThanOrEqual(name === 'autopilot' ? 20 : 12);
-    expect(told.length).toBeLessThanOrEqual(name === 'autopilot' ? 40 : 30);
+    expect(leaving).toBeLessThanOrEqual(12);
+    expect(told.length).toBeLessThanOrEqual(30);
   });
+
+  it.each(share(NAMES, 4))(
+    '%s: the same in another position of the mode channel shows the same, and one after another what each shows',
+    (name) => {
+      const setup = nothingKnown(described(name));
+      const unknown = unknownOf(setup);
+      const { real } = anyUnit(setup, SEED);
+      const values = keysOf(real);
+      const all = unknown.facets.map((f) =>
+        f.values.findIndex((v) => v.key === (values.get(f.id) ?? f.now)),
+      );
+      const unit = possibleUnit(real);
+      unknown.experiments.forEach((e, i) => {
+        const shown = unknown.parts[i]!.map((part) => unknown.whole(part, all).first);
+        expect(shown.join(' '), e.id).toBe(unit.show(e).first);
+      });
+    },
+  );
 
   const ratios: number[] = [];
   const CASES = Array.from({ length: 300 }, (_, i) => ({
@@ -281,7 +299,15 @@ describe('asking the unit', () => {
   it('is said in words, with everything that can be seen', () => {
     const setup = described('menu-receiver');
     const first = asking(setup, []).next!.experiment;
-    expect(experimentWords(setup, first)).toEqual({
+    const words = experimentWords(setup, first);
+    // The same in one position of the switch after another.
+    expect(words.steps.slice(1).map(({ does }) => does)).toEqual(
+      ['middle', 'near'].map(
+        (position) =>
+          `Put the model level again, then: Switch A ${position}. ${words.steps[0]!.does}`,
+      ),
+    );
+    expect({ ...words, steps: words.steps.slice(0, 1) }).toEqual({
       before: [
         'If the throttle was not opened since power-up: open it once and close it.',
         expect.stringMatching(/everything else at rest, the model level\.$/i) as string,
@@ -308,7 +334,38 @@ describe('asking the unit', () => {
         },
       ],
     });
-    for (const e of experimentsFor(setup)) {
+    const all = experimentsFor(setup);
+    // What changes nothing but the light, and what waits for the surfaces to twitch.
+    expect(
+      experimentWords(
+        setup,
+        all.find((e) => e.steps[0]!.act.kind === 'light')!,
+      ).steps[0],
+    ).toEqual({
+      does: 'Switch A middle. Look at the light of the unit.',
+      looks: [
+        {
+          name: 'the light',
+          watch:
+            'Is it another light than in the position before: another colour, or other blinks?',
+          answers: [
+            ['other', 'another'],
+            ['same', 'the same'],
+            ['unsure', 'could not tell'],
+          ],
+        },
+      ],
+    });
+    const [on, then] = experimentWords(
+      setup,
+      all.find((e) => e.fresh)!,
+    ).steps;
+    expect(on).toMatchObject({
+      does: 'Switch the model on.',
+      looks: [{ watch: 'How often do the surfaces twitch as the unit comes up?' }],
+    });
+    expect(then!.does).toMatch(/^Raise the left wing .* in one movement/);
+    for (const e of all) {
       const looks = experimentWords(setup, e).steps.flatMap((step) => step.looks);
       expect(looks).toHaveLength(looksOf(e).length);
       possibleUnit(setup)

@@ -1,7 +1,7 @@
 import type { Facet } from '../possible';
 import type { Setup } from '../setup';
 import { AGAINST, believed, WRONG } from './belief';
-import { saysNothing, type Answer, type Experiment, type Glance } from './experiment';
+import { looksOf, saysNothing, type Answer, type Experiment, type Glance } from './experiment';
 import { unknownOf } from './unknown';
 
 /** An experiment and what was seen. */
@@ -53,6 +53,8 @@ export interface Asking {
   openBits: number;
 }
 
+/** To read what to do, to set it up and to answer, beside the doing, seconds. Planning figure. */
+const READ_S = 25;
 /** Less than this is not worth an experiment, bits. */
 const WORTH = 0.015;
 /** The same where nothing is taken for usual: what one answer has left open is worth another. */
@@ -72,7 +74,12 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   const unknown = unknownOf(setup);
   const heard = told.flatMap(({ experiment, answer }, at) => {
     const number = unknown.numberOf(experiment);
-    return number === undefined ? [] : [{ number, answer, at }];
+    if (number === undefined) return [];
+    let from = 0;
+    return unknown.parts[number]!.map((part) => {
+      const looks = looksOf(unknown.experiments[part]!).length;
+      return { number: part, answer: answer.slice(from, (from += looks)), at };
+    });
   });
   const { belief, about } = believed(unknown, setup, heard);
 
@@ -87,8 +94,16 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   const open = doubted.filter(({ number }) => !righted(number));
   const twice = open.find((d) => open.some((o) => o !== d && o.number === d.number));
 
+  /** How often each was done, by itself or as a part of another. */
   const asked = new Map<number, number>();
-  for (const { number } of heard) asked.set(number, (asked.get(number) ?? 0) + 1);
+  for (const { experiment } of told) {
+    const number = unknown.numberOf(experiment);
+    const all = number === undefined ? [] : [number, ...unknown.parts[number]!];
+    for (const n of new Set(all)) asked.set(n, (asked.get(n) ?? 0) + 1);
+  }
+  /** What it tells for what it costs. The same thing again says less than another that would show it. */
+  const worthOf = (number: number, bits: number) =>
+    bits / (unknown.experiments[number]!.seconds + READ_S) / (1 + (asked.get(number) ?? 0));
   let left = false;
   /** The experiment that tells most bits a second. */
   const bestBy = (by: 'weights' | 'likes', least: number, exact: boolean): number | undefined => {
@@ -98,10 +113,9 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
       const mirror = unknown.mirrors[number]!;
       if (!exact && mirror !== number && !asked.has(mirror) && !asked.has(number)) return;
       const bits = belief.tells(number, by, exact);
-      if (bits < least) return;
+      if (bits < least * unknown.parts[number]!.length) return;
       left = true;
-      // The same thing again says less than another that would show it.
-      const worth = bits / e.seconds / (1 + (asked.get(number) ?? 0));
+      const worth = worthOf(number, bits);
       if (!best || worth > best.worth) best = { number, worth };
     });
     return best?.number;
@@ -111,9 +125,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
     .flatMap((e, number) => {
       const says = first === undefined ? [] : belief.aboutOf(number);
       return says.flatMap(({ facet, bits }) =>
-        unknown.facets[facet]!.id === first
-          ? [{ number, worth: bits / e.seconds / (1 + (asked.get(number) ?? 0)) }]
-          : [],
+        unknown.facets[facet]!.id === first ? [{ number, worth: worthOf(number, bits) }] : [],
       );
     })
     .toSorted((a, b) => b.worth - a.worth);
@@ -150,8 +162,11 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
             : 'alike';
       return { facet, values, agreeing: keys(AGAINST), by };
     }),
-    doubted: doubted.map(({ at }) => at),
-    outside: twice && { at: twice.at, nearest: belief.expects(twice.number) },
+    doubted: [...new Set(doubted.map(({ at }) => at))],
+    outside: twice && {
+      at: twice.at,
+      nearest: belief.expects(unknown.numberOf(told[twice.at]!.experiment)!),
+    },
     tired,
     openBits: belief.openBits(),
   };

@@ -7,10 +7,21 @@ export type Act =
   /** A stick to its end and let go, the model held as it is. */
   | { kind: 'stab'; stick: string }
   /** A stick held out, then the transmitter off. */
-  | { kind: 'lost'; stick: string; pct: number };
+  | { kind: 'lost'; stick: string; pct: number }
+  /** Switched on: all surfaces are looked at together. */
+  | { kind: 'power-up' }
+  /** Nothing but controls put elsewhere: the light is looked at. */
+  | { kind: 'light' };
 
-/** Something done, and the surfaces that are looked at then, by id. */
+/** What is looked at that is no surface. */
+export const SIGN = 'sign';
+
+/** Something done, and the surfaces that are looked at then, by id; `SIGN` for all of them, or the light. */
 export interface Step {
+  /** Controls that are moved before, with the model put back to level, by id; none: the model is held as it is. */
+  put?: Readonly<Record<string, number>>;
+  /** A stick that is moved to its end and let go then, so that a hold holds the level model. */
+  settle?: string | undefined;
   act: Act;
   watch: readonly string[];
 }
@@ -28,10 +39,15 @@ export interface Experiment {
   steps: readonly Step[];
   /** About how long it takes, in seconds. */
   seconds: number;
+  /** The experiments it is made of, by their ids, where several are done one after another. */
+  parts?: readonly string[];
 }
 
 /** What can be seen of one surface: which way it goes (1 as its angle counts), and whether it stays or comes back. */
-export type Glance = 'none' | '+stays' | '+returns' | '-stays' | '-returns' | 'limp';
+type Moved = 'none' | '+stays' | '+returns' | '-stays' | '-returns' | 'limp';
+
+/** What can be seen: of one surface; of the light, against before; how often all surfaces twitch. */
+export type Glance = Moved | 'same' | 'other' | `twitches ${number}`;
 
 /** What was answered of each surface of each step, in their order; "unsure" says nothing. */
 export type Answer = readonly (Glance | 'unsure')[];

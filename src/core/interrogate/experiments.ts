@@ -1,8 +1,8 @@
-import { axisFunction, mixesItself, placesOf, stickOf } from '../chain';
+import { axisFunction, mixesItself, placesOf, showsMode, stickOf } from '../chain';
 import { authority } from '../model';
-import { AXES, isSwitched, type Axis, type Setup } from '../setup';
+import { AXES, isSwitched, type Axis, type Control, type Setup } from '../setup';
 import { coneOf } from '../verify';
-import type { Experiment, Step } from './experiment';
+import { looksOf, SIGN, type Experiment, type Step } from './experiment';
 import { teaching } from './gestures';
 
 /** How far a model is tilted, and how far where a limit is looked for. */
@@ -11,17 +11,23 @@ const FAR_DEG = 75;
 const HELD_PCT = 60;
 /** More positions of what chooses the mode than this are not tried one by one. */
 const MOST_POSTURES = 9;
+/** What is looked at more often in one position is not done in all of them at once. */
+const MOST_ROUND_LOOKS = 3;
 
 /** About how long each thing takes, seconds; the second and third thing done to a model that is held already less. */
 const TAKES_S = {
   tilt: 20,
   corner: 22,
+  /** Less for the same in another position, than by itself. */
+  less: 15,
   stab: 5,
   further: 4,
   stick: 24,
   lost: 40,
   fresh: 50,
   lead: 60,
+  /** In each position. */
+  light: 3,
 } as const;
 
 type Controls = Readonly<Record<string, number>>;
@@ -99,7 +105,8 @@ export function experimentsFor(setup: Setup): Experiment[] {
       const steps = [tilt({ [first.axis]: side * TILT_DEG[first.axis] }, first.surface)];
       add({ ...on, [first.stick]: 100 }, steps, TAKES_S.stick);
       for (const gain of gains.slice(0, -1)) add({ ...posture, ...gain }, steps, TAKES_S.tilt);
-      if (setup.airframe.motors.length > 0) add(on, steps, TAKES_S.fresh, { fresh: true });
+      const fresh = { act: { kind: 'power-up' }, watch: [SIGN] } as const;
+      add(on, [fresh, ...steps], TAKES_S.fresh, { fresh: true });
       if (unit.traits.place !== 'receiver' && setup.installation.gainLead)
         add(on, steps, TAKES_S.lead, { leadOut: true });
     }
@@ -107,7 +114,62 @@ export function experimentsFor(setup: Setup): Experiment[] {
   for (const { surface, stick } of watched)
     for (const pct of [HELD_PCT, -HELD_PCT])
       add(full, [{ act: { kind: 'lost', stick, pct }, watch: [surface] }], TAKES_S.lost);
+  const [along] = modeSwitches(setup).toSorted(
+    (a, b) => placesOf(b.kind).length - placesOf(a.kind).length,
+  );
+  if (!along) return [...all.values()];
+  const single = [...all.values()];
+  const [start, ...others] = placesOf(along.kind).map(([, value]) => ({ [along.id]: value }));
+  // What the light shows in one position against the one before; the model is left alone.
+  if (showsMode(unit))
+    for (const posture of posturesOf(setup))
+      add(
+        { ...posture, ...full, ...start },
+        others.map((put) => ({ put, act: { kind: 'light' }, watch: [SIGN] })),
+        TAKES_S.light * (1 + others.length),
+      );
+  for (const round of roundsOf(along, single)) if (!teaches(round)) all.set(round.id, round);
   return [...all.values()];
+}
+
+/**
+ * What is done in each position of a switch, as one experiment: the model is put back to level
+ * between them, which takes less than to begin afresh.
+ */
+function roundsOf(along: Control, single: readonly Experiment[]): Experiment[] {
+  const places = placesOf(along.kind).map(([, value]) => value);
+  const placeOf = (e: Experiment) => e.controls[along.id] ?? along.rest;
+  const rows = new Map<string, Experiment[]>();
+  for (const e of single) {
+    if (e.fresh || e.leadOut || looksOf(e).length > MOST_ROUND_LOOKS) continue;
+    if (e.steps.some(({ put }) => put !== undefined)) continue;
+    const { [along.id]: _, ...others } = e.controls;
+    const key = JSON.stringify([others, e.steps]);
+    rows.set(key, [...(rows.get(key) ?? []), e]);
+  }
+  return [...rows.values()].flatMap((row): Experiment[] => {
+    const parts = places.flatMap((value) => row.find((e) => placeOf(e) === value) ?? []);
+    const [start, ...others] = parts;
+    const stabs = start?.steps.flatMap(({ act }) => (act.kind === 'stab' ? [act.stick] : []));
+    if (!start || parts.length < places.length) return [];
+    return [
+      {
+        ...start,
+        id: JSON.stringify(parts.map(({ id }) => id)),
+        steps: [
+          ...start.steps,
+          ...others.flatMap((e) =>
+            e.steps.map((step, i) =>
+              // Moved while tilted, a stick left a hold another attitude to come back to.
+              i > 0 ? step : { ...step, put: { [along.id]: placeOf(e) }, settle: stabs?.[0] },
+            ),
+          ),
+        ],
+        seconds: parts.reduce((sum, e) => sum + e.seconds, -others.length * TAKES_S.less),
+        parts: parts.map(({ id }) => id),
+      },
+    ];
+  });
 }
 
 /** The surface that turns the model most about an axis, of those the unit steadies or not. */
@@ -121,24 +183,28 @@ function watchFor({ airframe }: Setup, axis: Axis): string | undefined {
   )?.id;
 }
 
-/** Every combination of positions of the switches that choose the mode, as controls away from rest. */
-function posturesOf(setup: Setup): Controls[] {
+/** The switches that choose the mode. */
+function modeSwitches(setup: Setup) {
   const { transmitter, unit } = setup;
   const channels = unit.settings.inputs
     .filter((i) => i.carries === 'mode' || i.carries === 'mode2')
     .map((i) => i.channel);
-  const switches = coneOf(setup, channels)
+  return coneOf(setup, channels)
     .controls.map((at) => transmitter.controls[at]!)
     .filter(isSwitched);
-  const rows = switches.reduce<Controls[]>(
-    (list, control) =>
-      list.flatMap((row) =>
-        placesOf(control.kind).map(([, value]) => ({ ...row, [control.id]: value })),
-      ),
-    [{}],
-  );
-  return rows.slice(0, MOST_POSTURES);
 }
+
+/** Every combination of their positions, as controls away from rest. */
+const posturesOf = (setup: Setup): Controls[] =>
+  modeSwitches(setup)
+    .reduce<Controls[]>(
+      (list, control) =>
+        list.flatMap((row) =>
+          placesOf(control.kind).map(([, value]) => ({ ...row, [control.id]: value })),
+        ),
+      [{}],
+    )
+    .slice(0, MOST_POSTURES);
 
 /** Where the gain is at its least, in its middle and at its most, as far as a free control works it. */
 function gainPlaces(setup: Setup): Controls[] {

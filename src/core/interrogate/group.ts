@@ -13,10 +13,12 @@ export interface Group {
 /** A combination that agrees less than this with what was seen, against the best, is dropped. */
 const LEAST = 1e-5;
 /** Combinations that are weighed together at most. */
-export const MOST_TUPLES = 4000;
+export const MOST_TUPLES = 8000;
 
 /** Combinations looked at for a guess. */
 const SOME = 96;
+/** Units drawn by chance for a guess over several groups. */
+export const DRAWS = 96;
 
 /** One facet by itself. @param weights of its values, any scale */
 export const aloneGroup = (facet: number, weights: readonly number[]): Group =>
@@ -116,4 +118,26 @@ export function someOf(group: Group, by: Measure): Weighed {
     while (upTo < pick * sum && at + 1 < group.tuples.length) upTo += group[by][++at]!;
     return [group.tuples[at]!, 1 / SOME];
   });
+}
+
+const drawn = {
+  weights: new WeakMap<Group, Group['tuples']>(),
+  likes: new WeakMap<Group, Group['tuples']>(),
+};
+
+/** Combinations drawn by chance, the likelier the more often, in no order and always the same ones. */
+export function drawnFrom(group: Group, by: Measure): Group['tuples'] {
+  const known = drawn[by].get(group);
+  if (known) return known;
+  const random = randomOf(group.facets.reduce((seed, facet) => seed * 31 + facet, 7));
+  const sum = group[by].reduce((a, b) => a + b, 0);
+  const upTo: number[] = [];
+  group[by].forEach((share, i) => upTo.push((upTo[i - 1] ?? 0) + share));
+  const tuples = Array.from({ length: DRAWS }, () => {
+    const pick = random() * sum;
+    const at = upTo.findIndex((end) => pick < end);
+    return group.tuples.at(at)!;
+  });
+  drawn[by].set(group, tuples);
+  return tuples;
 }

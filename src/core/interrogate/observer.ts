@@ -10,7 +10,12 @@ export interface Eyes {
   seed: number;
 }
 
-const GLANCES: readonly Glance[] = ['none', '+stays', '+returns', '-stays', '-returns'];
+/** What may be seen of one thing, in place of each other. */
+const KINDS: readonly (readonly Glance[])[] = [
+  ['none', '+stays', '+returns', '-stays', '-returns', 'limp'],
+  ['same', 'other'],
+  ['twitches 0', 'twitches 1', 'twitches 2', 'twitches 3'],
+];
 
 /** Somebody with a unit on the bench: tries an experiment and says what was seen. @param real the Setup as it is */
 export function observerOf(real: Setup, eyes: Eyes): (experiment: Experiment) => Answer {
@@ -29,6 +34,8 @@ export function observerOf(real: Setup, eyes: Eyes): (experiment: Experiment) =>
 
 /** Something else than what was to be seen. @param which one of the others, 0…1 */
 export function wrongly(truth: Glance, which: number): Glance {
-  const others = GLANCES.filter((glance) => glance !== truth);
+  const others = KINDS.find((of) => of.includes(truth))!.filter(
+    (glance) => glance !== truth && glance !== 'limp',
+  );
   return others[Math.floor(which * others.length)]!;
 }

@@ -19,9 +19,10 @@ export interface Played {
   looks: readonly Looked[];
 }
 
-/** One surface looked at, by moments: what it is compared with, and from when to when. */
+/** One thing looked at, by moments: what it is compared with, and from when to when. */
 export interface Looked {
-  /** By its place in a frame. */
+  sees: 'surface' | 'light' | 'twitches';
+  /** By its place in a frame; -1 where it is none. */
   surface: number;
   before: number;
   from: number;
@@ -29,6 +30,10 @@ export interface Looked {
   /** With the transmitter off. */
   lost: boolean;
 }
+
+/** The first moment that anything is compared with: before it the model stands level and still, and shows nothing. */
+export const firstOf = (looks: Played['looks']): number =>
+  Math.min(...looks.map(({ before }) => before));
 
 const plays = new WeakMap<Setup, (experiment: Experiment) => Played>();
 
@@ -65,7 +70,7 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
   for (const [id, value] of Object.entries(controls)) put(id, value);
   step(0.02);
   step(HOLD_S);
-  const level = moments.length - 1;
+  let level = moments.length - 1;
   const stands: Record<Axis, number> = { roll: 0, pitch: 0, yaw: 0 };
   const tilt = (deg: Readonly<Partial<Record<Axis, number>>>) => {
     const from = { ...stands };
@@ -81,25 +86,37 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
     for (const axis of AXES) now[RATES[axis]] = 0;
     step(HOLD_S);
   };
-  const looks = steps.flatMap(({ act, watch }) => {
+  /** A stick to its end and let go. */
+  const stab = (stick: string) => {
+    const at = now.controls[chain.layout.controls.get(stick)!]!;
+    put(stick, 100);
+    step(0.5);
+    put(stick, at);
+    step(HOLD_S);
+  };
+  const looks = steps.flatMap(({ put: first, settle, act, watch }) => {
+    const stood = moments.length - 1;
+    if (first) {
+      if (act.kind !== 'light') tilt({ roll: 0, pitch: 0, yaw: 0 });
+      for (const [id, value] of Object.entries(first)) put(id, value);
+      step(HOLD_S);
+      if (settle) stab(settle);
+      level = moments.length - 1;
+    }
     const start = moments.length;
     /** The moment a surface is compared with: the level model, or the stick held out. */
     let before = level;
     /** Only where a surface stands in the end can be seen, or also what it did meanwhile. */
     let whole = false;
+    let sees: Looked['sees'] = 'surface';
     switch (act.kind) {
       case 'tilt':
         tilt(act.deg);
         whole = true;
         break;
-      case 'stab': {
-        const at = now.controls[chain.layout.controls.get(act.stick)!]!;
-        put(act.stick, 100);
-        step(0.5);
-        put(act.stick, at);
-        step(HOLD_S);
+      case 'stab':
+        stab(act.stick);
         break;
-      }
       case 'lost':
         put(act.stick, act.pct);
         step(HOLD_S);
@@ -107,11 +124,19 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
         now.linkUp = false;
         step(0.02);
         step(HOLD_S);
+        break;
+      case 'light':
+        before = stood;
+        sees = 'light';
+        break;
+      case 'power-up':
+        sees = 'twitches';
     }
     const to = moments.length - 1;
     const from = whole ? start : to;
     return watch.map((id): Looked => ({
-      surface: chain.layout.surfaces.get(id)!,
+      sees,
+      surface: chain.layout.surfaces.get(id) ?? -1,
       before,
       from,
       to,

@@ -1,7 +1,7 @@
-import { compileChain, compileReceiver } from '../chain';
+import { compileChain, compileReceiver, lightIn } from '../chain';
 import type { Setup } from '../setup';
 import type { Experiment, Glance } from './experiment';
-import { playsOf } from './play';
+import { firstOf, playsOf } from './play';
 import { shownAs, type Likely, type Shown } from './shown';
 
 /** A surface that moves less is seen to stand still; about this much may be seen either way. Common practice, no source. */
@@ -11,13 +11,13 @@ const DOUBTFUL = 1.6;
 /** One possible unit on the bench: what it shows for an experiment, by the chain. */
 export interface Possible {
   show(experiment: Experiment): Shown;
-  /** The same, and the positions of its mode channel that it was in, from 0. */
+  /** The same, and the position of its mode channel in each moment from the first that is looked at, from 0. */
   look(experiment: Experiment): Look;
 }
 
 interface Look {
   shown: Shown;
-  slots: ReadonlySet<number>;
+  slots: readonly number[];
 }
 
 /** A unit by itself, on a bench of its own. */
@@ -46,17 +46,20 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       const { moments, looks } = playedOf(e);
       const memory = chain.newMemory();
       memory.armed = !e.fresh;
-      const slots = new Set<number>();
-      const first = Math.min(...looks.map(({ before }) => before));
+      const slots: number[] = [];
+      const first = firstOf(looks);
       const seen = looks.map(() => ({ before: 0, off: 0, peak: 0 }));
+      const lit: string[] = [];
       moments.forEach(({ stimulus, sentUs }, at) => {
         frame.sentUs.set(sentUs);
         receiver.step(stimulus, memory, frame);
-        slots.add(frame.slot);
         if (at < first) return;
+        slots.push(frame.slot);
+        lit[at] = lightIn(setup.unit, frame.mode);
         chain.servos(frame);
         chain.surfaces(frame);
         looks.forEach(({ surface, before, from, to }, i) => {
+          if (surface < 0) return;
           const look = seen[i]!;
           const deg = frame.surfaceDeg[surface]!;
           if (at === before) look.before = deg;
@@ -66,9 +69,11 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
         });
       });
       const silent = heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
-      const glances = seen.map(({ peak, off }, i): Likely =>
-        silent && looks[i]!.lost ? ['limp'] : glanceAt(peak, off),
-      );
+      const glances = looks.map(({ sees, before, to, lost }, i): Likely => {
+        if (sees === 'twitches') return [`twitches ${setup.unit.traits.twitchesAtPowerUp}`];
+        if (sees === 'light') return [lit[before] === lit[to] ? 'same' : 'other'];
+        return silent && lost ? ['limp'] : glanceAt(seen[i]!.peak, seen[i]!.off);
+      });
       return { shown: shownAs(glances), slots };
     };
   };

@@ -1,25 +1,29 @@
 import { randomOf } from '../dice';
 import { facetsOf, withValues, type Facet } from '../possible';
-import type { Mode, Setup } from '../setup';
+import type { ChannelFunction, Mode, Setup } from '../setup';
 import type { Act, Experiment, Seen } from './experiment';
 import { experimentsFor } from './experiments';
+import { firstOf, playsOf, type Played } from './play';
 import { benchOf, type Possible } from './show';
 import type { Shown } from './shown';
 
 /** Whether a fact is the mode of a position. */
 const isSlot = ({ id }: Facet): boolean => id.startsWith('slot-');
 
-/** Modes that units have in all positions, to find out which facts an experiment can be about. */
+/** Modes that units have in all positions, to find out which facts an experiment can be about; then each its own. */
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
 
 /** All a Setup's unit may be, compiled once. */
 export class Unknown {
   readonly facets: readonly Facet[];
   readonly experiments: readonly Experiment[];
+  /** Of each experiment, those it is made of; itself where it is one. */
+  readonly parts: readonly (readonly number[])[];
   /** Of each experiment, the first that is the same but for its side. */
   readonly mirrors: readonly number[];
   /** Of each experiment, the facts it can be about. */
   readonly about: readonly (readonly number[])[];
+  private readonly alike: readonly Alike[];
   private readonly units = new Map<string, Possible>();
   private readonly shown = new Map<string, Shown>();
   /** The same for the facts an experiment is about, by what their values count together. */
@@ -27,12 +31,16 @@ export class Unknown {
   private readonly put: (setup: Setup) => Possible;
   private readonly base: readonly number[];
   private readonly numbers: ReadonlyMap<string, number>;
+  private readonly edges: number;
 
   constructor(private readonly setup: Setup) {
     this.facets = facetsOf(setup);
     this.put = benchOf(setup);
     this.experiments = experimentsFor(setup);
     this.numbers = new Map(this.experiments.map((e, i) => [e.id, i]));
+    this.parts = this.experiments.map(
+      ({ parts }, i) => parts?.map((id) => this.numbers.get(id)!) ?? [i],
+    );
     this.base = this.facets.map((f) =>
       Math.max(
         0,
@@ -40,6 +48,14 @@ export class Unknown {
       ),
     );
     this.mirrors = mirrorsOf(this.experiments);
+    this.edges = this.facets.findIndex(({ id }) => id === 'mode-edges');
+    this.alike = alikeOf(
+      setup,
+      this.experiments.filter(({ parts }) => parts === undefined),
+      this.facets,
+      playsOf(setup),
+      this.unit(this.base),
+    );
     this.about = this.aboutWhat();
   }
 
@@ -75,12 +91,31 @@ export class Unknown {
 
   /** What it shows of a unit. @param all the values of all facts */
   whole(experiment: number, all: readonly number[]): Shown {
-    const key = `${experiment} ${all.join()}`;
+    const [of, values] = this.asFirst(experiment, all);
+    const key = `${of} ${values.join()}`;
     const known = this.shown.get(key);
     if (known) return known;
-    const shown = this.unit(all).show(this.experiments[experiment]!);
+    const shown = this.unit(values).show(this.experiments[of]!);
     this.shown.set(key, shown);
     return shown;
+  }
+
+  /**
+   * The same experiment in the positions of the mode channel where it was looked at first, with the modes of its own
+   * positions there. Modes of positions it does not come into make no difference, and are as described.
+   */
+  private asFirst(
+    experiment: number,
+    all: readonly number[],
+  ): readonly [experiment: number, all: readonly number[]] {
+    const { first, slots, firm } = this.alike[experiment]!;
+    // With other edges it may come into other positions.
+    if (!firm) return [experiment, all];
+    if (this.edges >= 0 && all[this.edges] !== this.base[this.edges]) return [experiment, all];
+    const at = this.alike[first]!.slots;
+    const values = all.map((value, i) => (isSlot(this.facets[i]!) ? this.base[i]! : value));
+    slots.forEach((slot, i) => (values[at[i]!] = all[slot]!));
+    return [first, values];
   }
 
   private unit(values: readonly number[]): Possible {
@@ -101,57 +136,116 @@ export class Unknown {
   }
 
   /**
-   * Found by changing one fact after another in units of all kinds; what mirrors another is about the same. The mode of a
-   * position counts wherever the unit comes into that position, and nowhere else: what it does there may look like nothing
-   * in every example.
+   * Found by changing one fact after another in units of all kinds; what mirrors another, or is the same in another
+   * position of the mode channel, is about the same. The mode of a position counts wherever the unit comes into that
+   * position, and nowhere else: what it does there may look like nothing in every example.
    */
   private aboutWhat(): number[][] {
-    const looked = [...new Set(this.mirrors)];
-    const about = new Map(looked.map((e) => [e, new Set<number>()]));
+    const firsts = this.alike.map((_, e) => this.alike[this.mirrors[e]!]!.first);
+    const about = new Map(firsts.map((e) => [e, new Set<number>()]));
+    const looked = [...about.keys()];
     const slotAt = new Map(this.facets.map((f, i) => [f.id, i]));
-    const slots = new Set(this.facets.flatMap((f, i) => (isSlot(f) ? [i] : [])));
     const lookAt = (unit: Possible, e: number): Seen => {
       const { shown, slots } = unit.look(this.experiments[e]!);
-      for (const slot of slots) {
-        const facet = slotAt.get(`slot-${slot + 1}`);
-        if (facet !== undefined) about.get(e)!.add(facet);
-      }
+      if (!this.alike[e]!.firm)
+        for (const slot of new Set(slots)) {
+          const facet = slotAt.get(`slot-${slot + 1}`);
+          if (facet !== undefined) about.get(e)!.add(facet);
+        }
       return shown.first;
     };
     for (const at of this.examples()) {
-      const before = looked.map((e) => lookAt(this.unit(at), e));
+      const before = new Map(looked.map((e) => [e, lookAt(this.unit(at), e)]));
       this.facets.forEach((f, i) => {
-        if (slots.has(i)) return;
+        if (isSlot(f)) return;
         f.values.forEach((_, v) => {
           const waiting = looked.filter((e) => !about.get(e)!.has(i));
           if (v === at[i] || waiting.length === 0) return;
           const other = this.unit(at.with(i, v));
-          for (const e of waiting)
-            if (lookAt(other, e) !== before[looked.indexOf(e)]) about.get(e)!.add(i);
+          for (const e of waiting) if (lookAt(other, e) !== before.get(e)) about.get(e)!.add(i);
         });
       });
     }
-    return this.mirrors.map((e) => [...about.get(e)!].toSorted((a, b) => a - b));
+    return this.parts.map((parts) => {
+      const facts = parts.flatMap((e) => [...about.get(firsts[e]!)!, ...this.alike[e]!.slots]);
+      return [...new Set(facts)].toSorted((a, b) => a - b);
+    });
   }
 
   /** Units as different as can be: each mode everywhere, with anything else by chance. */
   private examples(): number[][] {
     const random = randomOf(30);
-    return EVERYWHERE.map((mode, n) =>
+    const everywhere = EVERYWHERE.map((mode, n) =>
       this.facets.map((f, i) => {
         const at = isSlot(f) ? f.values.findIndex((v) => v.key === mode) : -1;
         if (at >= 0) return at;
         return n === 0 ? this.base[i]! : Math.floor(random() * f.values.length);
       }),
     );
+    return [...everywhere, [...this.base]];
   }
+}
+
+/** An experiment as one of those that differ in nothing but the positions of the mode channel. */
+interface Alike {
+  /** The first of them. */
+  first: number;
+  /** The facts that say which modes the positions it comes into stand for, in the order it comes into them. */
+  slots: readonly number[];
+  /** It comes into the same positions with any unit that has the bands that are described. */
+  firm: boolean;
+}
+
+const isModal = (carries: ChannelFunction): boolean => carries === 'mode' || carries === 'mode2';
+
+/** @param unit any unit with the bands that are described */
+function alikeOf(
+  { unit: { settings, traits }, transmitter }: Setup,
+  experiments: readonly Experiment[],
+  facets: readonly Facet[],
+  playedOf: (experiment: Experiment) => Played,
+  unit: Possible,
+): Alike[] {
+  const facetOf = new Map(facets.map((f, i) => [f.id, i]));
+  const modal = (channel: number) => {
+    const carries = settings.inputs.filter((i) => i.channel === channel).map((i) => i.carries);
+    return carries.length > 0 && carries.every(isModal);
+  };
+  const told = Array.from({ length: transmitter.channels }, (_, i) => i).filter(
+    (i) => !modal(i + 1),
+  );
+  // Where the gain or nothing chooses the mode, its position hangs on more than the bands.
+  const firm =
+    traits.modeSelect.by !== 'gain-sign' &&
+    settings.inputs.every((i) => !isModal(i.carries) || modal(i.channel));
+  const firsts = new Map<string, number>();
+  return experiments.map((e, number) => {
+    const { slots } = unit.look(e);
+    const came = [...new Set(slots)];
+    const named = came.flatMap((slot) => facetOf.get(`slot-${slot + 1}`) ?? []);
+    // Between its bands it has no mode of its own.
+    if (!firm || named.length < came.length) return { first: number, slots: named, firm: false };
+    const { moments, looks } = playedOf(e);
+    const pulses = moments
+      .slice(firstOf(looks))
+      .map(({ sentUs }, i) => `${came.indexOf(slots[i]!)} ${told.map((c) => sentUs[c]).join()}`);
+    const key = JSON.stringify([
+      e.steps,
+      e.fresh,
+      e.leadOut,
+      pulses.filter((row, i) => i === 0 || row !== pulses[i - 1]),
+    ]);
+    const first = firsts.get(key) ?? number;
+    firsts.set(key, first);
+    return { first, slots: named, firm };
+  });
 }
 
 /** Of each experiment, the first of those that are the same but for the side it is done to. */
 function mirrorsOf(experiments: readonly Experiment[]): number[] {
-  const kinds = experiments.map(({ steps, ...e }) => {
+  const kinds = experiments.map(({ steps, parts: _, ...e }) => {
     const side = steps.map(({ act }) => sideOf(act)).find((x) => x !== 0) ?? 1;
-    const to = steps.map(({ act, watch }) => [turned(act, side), watch]);
+    const to = steps.map((step) => ({ ...step, act: turned(step.act, side) }));
     return JSON.stringify({ ...e, id: '', to });
   });
   return kinds.map((k) => kinds.indexOf(k));
@@ -159,15 +253,20 @@ function mirrorsOf(experiments: readonly Experiment[]): number[] {
 
 /** The side something is done to: 1, -1, or 0 where it has none. */
 function sideOf(act: Act): number {
-  if (act.kind === 'stab') return 0;
-  const [size = 0] = act.kind === 'tilt' ? Object.values(act.deg) : [act.pct];
-  return Math.sign(size);
+  switch (act.kind) {
+    case 'tilt':
+      return Math.sign(Object.values(act.deg)[0] ?? 0);
+    case 'lost':
+      return Math.sign(act.pct);
+    default:
+      return 0;
+  }
 }
 
 /** The same done to the other side where that is -1. */
 function turned(act: Act, side: number): Act {
-  if (act.kind === 'stab') return act;
   if (act.kind === 'lost') return { ...act, pct: act.pct * side };
+  if (act.kind !== 'tilt') return act;
   const deg = Object.fromEntries(Object.entries(act.deg).map(([axis, by]) => [axis, by * side]));
   return { ...act, deg };
 }

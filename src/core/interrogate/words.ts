@@ -1,6 +1,6 @@
 import { controlWords, MOVEMENT_WORDS, movementOf } from '../chain';
 import { kindOf, type Axis, type Setup } from '../setup';
-import type { Act, Answer, Experiment, Glance } from './experiment';
+import type { Act, Answer, Experiment, Glance, Step } from './experiment';
 
 type Deg = Readonly<Partial<Record<Axis, number>>>;
 
@@ -40,6 +40,10 @@ export function actWords(setup: Setup, act: Act): string {
       return tiltWords(setup, act.deg);
     case 'stab':
       return `${control(act.stick).label}: to its end, then released`;
+    case 'power-up':
+      return 'Switch the model on';
+    case 'light':
+      return 'Look at the light of the unit';
     case 'lost':
       return `${control(act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off`;
   }
@@ -54,7 +58,7 @@ export function experimentWords(
   const put = Object.entries(controls).map(([id, value]) => controlWords(control(id), value));
   const before = [
     ...(leadOut ? ['Pull the gain lead out of the unit.'] : []),
-    ...(fresh ? ['Switch the model off and on again.'] : []),
+    ...(fresh ? ['Switch the model off.'] : []),
     ...(setup.airframe.motors.length === 0
       ? []
       : [
@@ -66,10 +70,13 @@ export function experimentWords(
   ];
   return {
     before,
-    steps: steps.map(({ act, watch }, i) => ({
-      does: doesWords(setup, act, i > 0),
-      looks: watch.map((surface) => lookWords(setup, act, surface, i > 0)),
-    })),
+    steps: steps.map((step, i) => {
+      const held = step.put === undefined && steps[i - 1]?.act.kind !== 'power-up' && i > 0;
+      return {
+        does: doesWords(setup, step, held),
+        looks: step.watch.map((id) => lookWords(setup, step.act, id, held)),
+      };
+    }),
   };
 }
 
@@ -85,8 +92,19 @@ export function answerWords({ steps }: InWords, answer: Answer): string {
 }
 
 /** @param held the model is held tilted already */
-function doesWords(setup: Setup, act: Act, held: boolean): string {
+function doesWords(setup: Setup, { put, settle, act }: Step, held: boolean): string {
   const words = actWords(setup, act);
+  if (put) {
+    const moved = Object.entries(put).map(([id, value]) =>
+      controlWords(
+        setup.transmitter.controls.find((c) => c.id === id)!,
+        value,
+      ),
+    );
+    if (act.kind === 'light') return `${moved.join(', ')}. ${words}.`;
+    if (settle) moved.push(actWords(setup, { kind: 'stab', stick: settle }));
+    return `Put the model level again, then: ${moved.join('; ')}. ${words} in one movement, and hold the model there for three seconds.`;
+  }
   if (act.kind !== 'tilt') return `${words}.`;
   return held
     ? `Go on: ${words[0]!.toLowerCase()}${words.slice(1)}, and hold the model there for three seconds.`
@@ -94,6 +112,7 @@ function doesWords(setup: Setup, act: Act, held: boolean): string {
 }
 
 function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWords {
+  if (act.kind === 'power-up' || act.kind === 'light') return signWords(act);
   const surface = setup.airframe.surfaces.find((s) => s.id === id)!;
   const name = surface.label.toLowerCase();
   const ways = ([1, -1] as const).map(
@@ -136,4 +155,23 @@ function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWor
         ],
       };
   }
+}
+
+/** How often everything may be seen to twitch. */
+const TIMES = ['not at all', 'once', 'twice', 'three times', 'four times', 'five times'] as const;
+
+/** What is looked at that is no surface: the light, or whether everything twitches as the unit comes up. */
+function signWords({ kind }: Act): LookInWords {
+  const unsure = ['unsure', 'could not tell'] as const;
+  return kind === 'light'
+    ? {
+        name: 'the light',
+        watch: 'Is it another light than in the position before: another colour, or other blinks?',
+        answers: [['other', 'another'], ['same', 'the same'], unsure],
+      }
+    : {
+        name: 'all surfaces',
+        watch: 'How often do the surfaces twitch as the unit comes up?',
+        answers: [...TIMES.map((times, n) => [`twitches ${n}`, times] as const), unsure],
+      };
 }

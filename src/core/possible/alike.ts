@@ -90,9 +90,27 @@ function newTrial(setup: Setup, inUse: boolean): Trial {
   };
 }
 
+/** Controls that alone change what reaches the unit, by their places in the list. */
+function heardOf(chain: Chain): number[] {
+  const inputs = chain.setup.unit.settings.inputs.map((i) => i.channel - 1);
+  const frame = chain.newFrame();
+  const sentWith = (at: number, value: number) => {
+    const stimulus = chain.restStimulus();
+    if (at >= 0) stimulus.controls[at] = value;
+    chain.send(stimulus, chain.newMemory(), frame);
+    return inputs.map((channel) => frame.sentUs[channel]).join();
+  };
+  const rest = sentWith(-1, 0);
+  return chain.setup.transmitter.controls.flatMap((_, at) =>
+    [-100, 0, 100].some((value) => sentWith(at, value) !== rest) ? [at] : [],
+  );
+}
+
 /** Hands, attitudes, time and signal by chance. @returns the next moment */
-function handsOf({ setup, restStimulus }: Chain, inUse: boolean): () => Stimulus {
+function handsOf(chain: Chain, inUse: boolean): () => Stimulus {
+  const { setup, restStimulus } = chain;
   const now = restStimulus();
+  const heard = heardOf(chain);
   const random = randomOf(20261130);
   const controls = setup.transmitter.controls.map((control) => {
     const places = placesOf(control.kind).map(([, value]) => value);
@@ -100,13 +118,15 @@ function handsOf({ setup, restStimulus }: Chain, inUse: boolean): () => Stimulus
   });
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   return () => {
-    const at = Math.floor(random() * controls.length);
-    now.controls[at] = random() < 0.2 ? 200 * random() - 100 : pick(controls[at]!);
+    // Most that is moved matters; what matters with something else only is moved as well.
+    const at =
+      random() < 0.7 && heard.length > 0 ? pick(heard) : Math.floor(random() * controls.length);
+    now.controls[at] = random() < 0.4 ? 200 * random() - 100 : pick(controls[at]!);
     return {
       ...now,
       controls: now.controls.slice(),
-      linkUp: inUse || random() > 0.06,
-      positionFix: inUse || random() > 0.1,
+      linkUp: inUse || random() > 0.15,
+      positionFix: inUse || random() > 0.2,
       rollDeg: pick([0, 0, 20, -20, 80]),
       pitchDeg: pick([0, 0, 15, -15, 60]),
       rollRateDegPerS: pick([0, 0, 90, -90]),

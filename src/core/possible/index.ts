@@ -6,11 +6,13 @@ import { fade } from './traits/fade';
 import { fullStick } from './traits/full-stick';
 import { gainLaw } from './traits/gain-law';
 import { gainLead } from './traits/gain-lead';
+import { lights } from './traits/lights';
 import { modeEdges } from './traits/mode-edges';
 import { ownMix } from './traits/own-mix';
 import { senses } from './traits/senses';
 import { signalLost } from './traits/signal-lost';
 import { slots } from './traits/slots';
+import { twitches } from './traits/twitches';
 import { wingType } from './traits/wing-type';
 
 export { withValues, type Facet, type PossibleTrait, type Value } from './facet';
@@ -30,6 +32,8 @@ export const POSSIBLE: readonly PossibleTrait[] = [
   fade,
   fullStick,
   signalLost,
+  lights,
+  twitches,
 ];
 
 /** Everything that may be otherwise with the unit of a Setup. */

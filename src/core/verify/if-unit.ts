@@ -59,13 +59,16 @@ export function unsettled(setup: Setup): Finding[] {
   const facets = facetsOf(setup);
   return (overUnits(setup)?.provenIf ?? []).flatMap((p): Finding[] => {
     const of = facets.find((f) => f.id === p.restsOn[0]?.facet)?.of ?? [];
+    const unless = unlessWords(p);
     return p.proven
       ? [
           {
             rule: p.requirement,
             requirements: [p.requirement],
             severity: 'caution',
-            says: `“${p.title}” is proven only if ${ifWords(p)}. Nobody has confirmed that on the unit.`,
+            says: unless
+              ? `“${p.title}” is proven unless ${unless}. Nobody has confirmed on the unit which it is.`
+              : `“${p.title}” is proven only if ${ifWords(p)}. Nobody has confirmed that on the unit.`,
             where: pointer('unit', ...of),
             remedies: [],
           },
@@ -79,6 +82,12 @@ export const ifWords = ({ restsOn, together }: ProvenIf): string =>
   restsOn.length > 0
     ? restsOn.map(({ proven }) => proven.join(', or ')).join('; and ')
     : `these are not all true together: ${together.join('; ')}`;
+
+/** "position 3 is return home": with what it fails, where that is shorter than with what it holds. */
+export const unlessWords = ({ restsOn }: ProvenIf): string | undefined => {
+  const [proven, fails] = [restsOn.flatMap((r) => r.proven), restsOn.flatMap((r) => r.fails)];
+  return fails.length > 0 && fails.length < proven.length ? fails.join(', or ') : undefined;
+};
 
 /**
  * Holds the requirements against the units that are still possible: each value of what is only assumed by itself; what

@@ -3,7 +3,14 @@ export type { About, Failure, Finding, Remedy, Severity, Witness, WitnessStep } 
 export type { Rule } from './rule';
 export * from './explore';
 export * from './proof';
-export { ifWords, overUnits, type OverUnits, type ProvenIf, type RestsOn } from './if-unit';
+export {
+  ifWords,
+  overUnits,
+  unlessWords,
+  type OverUnits,
+  type ProvenIf,
+  type RestsOn,
+} from './if-unit';
 export { prove, unreducedCount } from './prove';
 export { witnessOfRow, type ProofRow } from './rows';
 export type { RequirementId } from './requirements/ids';

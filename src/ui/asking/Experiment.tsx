@@ -33,9 +33,13 @@ export function Experiment({
   /** Answered by a button, which is gone then: the next one is where that was. */
   const byButton = useRef(false);
   useEffect(() => {
-    if (!fresh || !byButton.current) return;
+    if (!fresh) return;
+    const first = section.current?.querySelector<HTMLElement>('[role="group"] button');
+    // What is asked next may be below the page where several positions are gone through.
+    if (given.length > 0) first?.closest('[role="group"]')?.scrollIntoView({ block: 'nearest' });
+    if (!byButton.current) return;
     byButton.current = false;
-    section.current?.querySelector<HTMLElement>('[role="group"] button')?.focus();
+    first?.focus();
   }, [fresh, number, given.length]);
   const give = (seen: Answer[number]) => {
     const all = [...given, seen];
@@ -64,7 +68,8 @@ export function Experiment({
         ))}
       </ol>
       {steps.map((step, at) => (
-        <div key={step.does} className="mt-3">
+        // The same is done again in another position.
+        <div key={at} className="mt-3">
           <h2 id={at === 0 ? 'experiment' : undefined} className="text-xl font-bold">
             {step.does}
           </h2>

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { experimentWords, type Settling, type Undecided } from '@/core/interrogate';
 import { facetsOf, type Facet } from '@/core/possible';
 import { groundOf, type Setup } from '@/core/setup';
-import { ifWords, type OverUnits, type ProvenIf } from '@/core/verify';
+import { ifWords, unlessWords, type OverUnits, type ProvenIf } from '@/core/verify';
 import { useSettling } from '../asking/useSettling';
 import { useModel } from '../open/modelStore';
 import { prefixed } from '../open/prefixed';
@@ -50,17 +50,7 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
           {depends.map((p, i) => (
             <li key={p.requirement}>
               <StatusMark status="caution" words={p.title} />
-              <p>
-                Proven only if {ifWords(p)}.
-                {failing(p).length > 0 && (
-                  <span className="text-soft">
-                    {' '}
-                    {failing(p).length > MOST_SAID
-                      ? 'Not with any other value.'
-                      : `Not if ${failing(p).join(', or ')}.`}
-                  </span>
-                )}
-              </p>
+              <Condition provenIf={p} />
               {settled && p.restsOn[0] && (
                 <Settle
                   setup={setup}
@@ -87,6 +77,26 @@ export function StandsOn({ setup, units }: { setup: Setup; units: OverUnits }) {
         </ul>
       </Fold>
     </Section>
+  );
+}
+
+/** With which values a requirement holds, and with which it does not. */
+function Condition({ provenIf }: { provenIf: ProvenIf }) {
+  const unless = unlessWords(provenIf);
+  if (unless) return <p>Proven unless {unless}.</p>;
+  const fails = failing(provenIf);
+  return (
+    <p>
+      Proven only if {ifWords(provenIf)}.
+      {fails.length > 0 && (
+        <span className="text-soft">
+          {' '}
+          {fails.length > MOST_SAID
+            ? 'Not with any other value.'
+            : `Not if ${fails.join(', or ')}.`}
+        </span>
+      )}
+    </p>
   );
 }
 

@@ -44,7 +44,7 @@ export function compileSticks(setup: Setup): (receivedUs: Float64Array, out: Flo
     for (const group of STICK_SOURCES[axis]) {
       const parts = group.flatMap(({ carries, weight }) => {
         const reading = compileReading(setup, carries);
-        return reading ? [{ reading, weight }] : [];
+        return reading ? [{ ...reading, weight }] : [];
       });
       if (parts.length === group.length) return parts;
     }
@@ -55,8 +55,8 @@ export function compileSticks(setup: Setup): (receivedUs: Float64Array, out: Flo
       const parts = axes[i]!;
       let value = 0;
       for (let j = 0; j < parts.length; j++) {
-        const { reading, weight } = parts[j]!;
-        value += weight * readFunction(reading, us);
+        const part = parts[j]!;
+        value += part.weight * shareOf(part, us[part.at]!);
       }
       out[i] = value === value ? value : 0;
     }

@@ -50,6 +50,7 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
         : {},
     present: traits.axes.includes(axis),
   }));
+  const modal = shares.some(({ byMode }) => Object.keys(byMode).length > 0);
   const tuned = readings.some((r) => r !== undefined);
   return (memory, frame) => {
     let value = 1;
@@ -64,14 +65,21 @@ export function compileGain(setup: Setup): (memory: Memory, frame: Frame) => voi
     const master = Number.isNaN(value) ? 0 : gainOf(law, value);
     const secondSet = law === 'sign-selects-set' && value < 0;
     frame.belowMiddle = secondSet;
+    const { gainPct } = frame;
     for (let i = 0; i < 3; i++) {
       const share = shares[i]!;
+      if (!share.present) {
+        gainPct[i] = 0;
+        continue;
+      }
+      let scale = master;
       const reading = tuned ? readings[i] : undefined;
-      const own = reading === undefined ? NaN : readFunction(reading, frame.receivedUs);
-      const scale = Number.isNaN(own) ? master : gainOf(law, own);
-      frame.gainPct[i] = share.present
-        ? 100 * scale * (share.byMode[frame.mode] ?? (secondSet ? share.second : share.first))
-        : 0;
+      if (reading !== undefined) {
+        const own = readFunction(reading, frame.receivedUs);
+        if (own === own) scale = gainOf(law, own);
+      }
+      const usual = secondSet ? share.second : share.first;
+      gainPct[i] = 100 * scale * (modal ? (share.byMode[frame.mode] ?? usual) : usual);
     }
   };
 }

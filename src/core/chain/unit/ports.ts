@@ -82,7 +82,7 @@ export function compilePorts(setup: Setup): PortStep {
     };
   });
   return (sticks, axisSense, memory, frame) => {
-    const { correctionPct, heldPct, portsUs } = frame;
+    const { correctionPct, heldPct, portsUs, belowMiddle } = frame;
     const c0 = correctionPct[0]! * axisSense[0]!;
     const c1 = correctionPct[1]! * axisSense[1]!;
     const c2 = correctionPct[2]! * axisSense[2]!;
@@ -103,13 +103,15 @@ export function compilePorts(setup: Setup): PortStep {
         portsUs[port.at] = us;
         continue;
       }
-      const set = frame.belowMiddle ? port.below : port.above;
-      const held = set.holds ? 0 : 1;
-      us +=
-        set.all *
-        (port.addRoll * (c0 - held * h0) +
-          port.addPitch * (c1 - held * h1) +
-          port.addYaw * (c2 - held * h2));
+      const set = belowMiddle ? port.below : port.above;
+      if (set.all !== 0) {
+        const held = set.holds ? 0 : 1;
+        us +=
+          set.all *
+          (port.addRoll * (c0 - held * h0) +
+            port.addPitch * (c1 - held * h1) +
+            port.addYaw * (c2 - held * h2));
+      }
       if (port.throttle && ((cutThrottle && frame.failsafeActive) || frame.throttleRefused))
         us = CENTRE_US - HALF_TRAVEL_US;
       if (port.travel)

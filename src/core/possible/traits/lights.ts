@@ -1,0 +1,29 @@
+import { showsMode } from '../../chain';
+import { valuesOf, type PossibleTrait } from '../facet';
+
+/**
+ * Whether its light shows the mode. Asked of a unit that is said to have such a light: of which colour another would be,
+ * nobody could say.
+ */
+export const lights: PossibleTrait = {
+  facets: ({ unit }) =>
+    !showsMode(unit)
+      ? []
+      : [
+          {
+            id: 'lights',
+            title: 'whether its light shows the mode',
+            of: ['traits', 'lights'],
+            now: 'as-described',
+            values: valuesOf(
+              [
+                ['as-described', 'its light shows the mode as described', 75],
+                ['silent', 'its light is the same in every mode', 25],
+              ] as const,
+              ({ unit: { traits } }, key) => {
+                if (key === 'silent') traits.lights = [];
+              },
+            ),
+          },
+        ],
+};
