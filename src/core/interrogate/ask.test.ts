@@ -304,7 +304,7 @@ describe('asking the unit', () => {
     expect(words.steps.slice(1).map(({ does }) => does)).toEqual(
       ['middle', 'near'].map(
         (position) =>
-          `Put the model level again, then: Switch A ${position}. ${words.steps[0]!.does}`,
+          `Put the model level again, then: Switch A ${position}. Tilt the model as before, and hold it there for three seconds.`,
       ),
     );
     expect({ ...words, steps: words.steps.slice(0, 1) }).toEqual({

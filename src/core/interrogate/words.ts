@@ -103,7 +103,8 @@ function doesWords(setup: Setup, { put, settle, act }: Step, held: boolean): str
     );
     if (act.kind === 'light') return `${moved.join(', ')}. ${words}.`;
     if (settle) moved.push(actWords(setup, { kind: 'stab', stick: settle }));
-    return `Put the model level again, then: ${moved.join('; ')}. ${words} in one movement, and hold the model there for three seconds.`;
+    // The same as in the position before.
+    return `Put the model level again, then: ${moved.join('; ')}. Tilt the model as before, and hold it there for three seconds.`;
   }
   if (act.kind !== 'tilt') return `${words}.`;
   return held
