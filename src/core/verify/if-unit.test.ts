@@ -6,7 +6,7 @@ import { share } from '../../../tests/kit/share';
 import { UNITS } from '../catalogue';
 import { behaveAlike, facetsOf, grounded, openFacets, withValues } from '../possible';
 import { parseSetup, type Setup } from '../setup';
-import { findingsOf, overUnits, prove, proofOf } from './index';
+import { findingsOf, overUnits, prove, proofOf, unlessWords } from './index';
 
 /** The Setup with some facts about its unit only assumed. */
 const assuming = (setup: Setup, ...ids: readonly string[]): Setup =>
@@ -63,6 +63,25 @@ describe('the proof over possible units', () => {
     const seen = structuredClone(setup);
     seen.unit.grounds!.traits!.gainLaw = 'seen';
     expect(findingsOf(seen).filter((f) => f.rule === 'gain')).toEqual([]);
+  });
+
+  it('says with what it fails where that is shorter', () => {
+    const setup = assuming(makeSetup(), 'slot-1');
+    const rest = overUnits(setup)!.provenIf.find((p) => p.requirement === 'rest')!;
+    const levels =
+      'position 1 is self-levelling, or position 1 is return home, or position 1 is hover';
+    expect(unlessWords(rest)).toBe(levels);
+    expect(findingsOf(setup).filter((f) => f.rule === 'rest')).toEqual([
+      expect.objectContaining({
+        severity: 'caution',
+        says: `“${rest.title}” is proven unless ${levels}. Nobody has confirmed on the unit which it is.`,
+      }),
+    ]);
+    // One value holds and several fail: then that one is said.
+    const law = overUnits(assuming(makeSetup(), 'gain-law'))!.provenIf.find(
+      (p) => p.requirement === 'gain',
+    )!;
+    expect(unlessWords(law)).toBeUndefined();
   });
 
   it.each(share(cleanCases(48), 16))(
