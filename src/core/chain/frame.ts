@@ -136,15 +136,29 @@ export function newFrame(layout: Layout): Frame {
   };
 }
 
+/** Puts a memory back to what it was before the first moment. */
+export function resetMemory(memory: Memory): void {
+  memory.logic.fill(0);
+  memory.slowPct.fill(NaN);
+  memory.lastReceivedUs.fill(NaN);
+  memory.lastPortsUs.fill(NaN);
+  memory.holdErrorDeg.fill(0);
+  memory.lastGainUs = NaN;
+  memory.armed = false;
+  memory.recoveryHeldS = 0;
+}
+
 export function newMemory(layout: Layout): Memory {
-  return {
+  const memory: Memory = {
     logic: new Float64Array(layout.logic.size * 2),
-    slowPct: new Float64Array(layout.channels).fill(NaN),
-    lastReceivedUs: new Float64Array(layout.channels).fill(NaN),
-    lastPortsUs: new Float64Array(layout.ports.size).fill(NaN),
+    slowPct: new Float64Array(layout.channels),
+    lastReceivedUs: new Float64Array(layout.channels),
+    lastPortsUs: new Float64Array(layout.ports.size),
     holdErrorDeg: new Float64Array(3),
     lastGainUs: NaN,
     armed: false,
     recoveryHeldS: 0,
   };
+  resetMemory(memory);
+  return memory;
 }

@@ -1,7 +1,7 @@
 export * from './chain';
 export { USUAL_UNIT, type UnitConstants } from './unit';
 export { compileSender, restStimulusOf, type Sender } from './sender';
-export { type Frame, type Layout, type Memory, type Stimulus } from './frame';
+export { resetMemory, type Frame, type Layout, type Memory, type Stimulus } from './frame';
 export {
   compileCondition,
   placesOf,

@@ -1,5 +1,5 @@
-import { compileChain, compileReceiver, lightIn } from '../chain';
-import type { Setup } from '../setup';
+import { compileChain, compileReceiver, lightIn, resetMemory } from '../chain';
+import type { Mode, Setup } from '../setup';
 import type { Experiment, Glance } from './experiment';
 import { firstOf, playsOf } from './play';
 import { shownAs, type Likely, type Shown } from './shown';
@@ -36,6 +36,7 @@ const leadOut = (setup: Setup): Setup => ({
 export function benchOf(bench: Setup): (setup: Setup) => Possible {
   const chain = compileChain(bench);
   const frame = chain.newFrame();
+  const memory = chain.newMemory();
   const playedOf = playsOf(bench);
   const shows = (setup: Setup) => {
     const receiver = compileReceiver(setup);
@@ -44,18 +45,18 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       .filter((at) => at < setup.transmitter.channels);
     return (e: Experiment): Look => {
       const { moments, looks } = playedOf(e);
-      const memory = chain.newMemory();
+      resetMemory(memory);
       memory.armed = !e.fresh;
       const slots: number[] = [];
       const first = firstOf(looks);
       const seen = looks.map(() => ({ before: 0, off: 0, peak: 0 }));
-      const lit: string[] = [];
+      const modes: Mode[] = [];
       moments.forEach(({ stimulus, sentUs }, at) => {
         frame.sentUs.set(sentUs);
         receiver.step(stimulus, memory, frame);
         if (at < first) return;
         slots.push(frame.slot);
-        lit[at] = lightIn(setup.unit, frame.mode);
+        modes[at - first] = frame.mode;
         chain.servos(frame);
         chain.surfaces(frame);
         looks.forEach(({ surface, before, from, to }, i) => {
@@ -71,7 +72,10 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       const silent = heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
       const glances = looks.map(({ sees, before, to, lost }, i): Likely => {
         if (sees === 'twitches') return [`twitches ${setup.unit.traits.twitchesAtPowerUp}`];
-        if (sees === 'light') return [lit[before] === lit[to] ? 'same' : 'other'];
+        if (sees === 'light') {
+          const lit = (at: number) => lightIn(setup.unit, modes[at - first]!);
+          return [lit(before) === lit(to) ? 'same' : 'other'];
+        }
         return silent && lost ? ['limp'] : glanceAt(seen[i]!.peak, seen[i]!.off);
       });
       return { shown: shownAs(glances), slots };

@@ -1,7 +1,7 @@
 import { randomOf } from '../dice';
 import { facetsOf, withValues, type Facet } from '../possible';
 import type { ChannelFunction, Mode, Setup } from '../setup';
-import type { Act, Experiment, Seen } from './experiment';
+import { looksOf, SIGN, type Act, type Experiment, type Seen } from './experiment';
 import { experimentsFor } from './experiments';
 import { firstOf, playsOf, type Played } from './play';
 import { benchOf, type Possible } from './show';
@@ -159,7 +159,9 @@ export class Unknown {
       this.facets.forEach((f, i) => {
         if (isSlot(f)) return;
         f.values.forEach((_, v) => {
-          const waiting = looked.filter((e) => !about.get(e)!.has(i));
+          const waiting = looked.filter(
+            (e) => !about.get(e)!.has(i) && (!f.sign || looksAtSigns(this.experiments[e]!)),
+          );
           if (v === at[i] || waiting.length === 0) return;
           const other = this.unit(at.with(i, v));
           for (const e of waiting) if (lookAt(other, e) !== before.get(e)) about.get(e)!.add(i);
@@ -185,6 +187,8 @@ export class Unknown {
     return [...everywhere, [...this.base]];
   }
 }
+
+const looksAtSigns = (e: Experiment): boolean => looksOf(e).includes(SIGN);
 
 /** An experiment as one of those that differ in nothing but the positions of the mode channel. */
 interface Alike {

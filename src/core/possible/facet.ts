@@ -23,6 +23,8 @@ export interface Facet {
   /** The value the description has now, by its key; undefined where that is not among the usual ones. */
   now: string | undefined;
   values: readonly Value[];
+  /** It is about what the unit shows, and changes nothing that it does. */
+  sign?: true;
 }
 
 /** A trait whose value is often not known: a file and a line in the registry. */

@@ -14,6 +14,7 @@ export const lights: PossibleTrait = {
             id: 'lights',
             title: 'whether its light shows the mode',
             of: ['traits', 'lights'],
+            sign: true,
             now: 'as-described',
             values: valuesOf(
               [

@@ -25,6 +25,7 @@ export const twitches: PossibleTrait = {
         id: 'twitches',
         title: 'what it shows at power-up',
         of: ['traits', 'twitchesAtPowerUp'],
+        sign: true,
         now: String(now),
         values: valuesOf(
           counts.map(([count, usual]) => [String(count), words(count), usual] as const),
