@@ -122,7 +122,8 @@ function Look({
       </p>
     );
   return (
-    <div role="group" aria-label={watch}>
+    // Clear of the bar at the foot of a phone when it is scrolled to.
+    <div role="group" aria-label={watch} className="scroll-mb-20">
       <p className={`mt-2 ${now ? 'font-semibold' : 'text-soft'}`}>{watch}</p>
       {now && (
         <div className="mt-2 grid gap-2 @md:grid-cols-2">
