@@ -76,7 +76,7 @@ export const plainLight = ({ colour, blinks }: Pick<Light, 'colour' | 'blinks'>)
 export const lightIn = ({ traits }: Pick<Unit, 'traits'>, mode: Mode): string =>
   plainLight(traits.lights.find((l) => l.mode === mode) ?? { colour: 'none', blinks: 0 });
 
-/** Whether its light, as it is described, is another in another mode. */
+/** Whether its light, as described, differs between modes. */
 export const showsMode = (unit: Pick<Unit, 'traits'>): boolean =>
   new Set(unit.traits.modes.map((mode) => lightIn(unit, mode))).size > 1;
 

@@ -310,7 +310,7 @@ describe('asking the unit', () => {
     expect(words.steps.slice(1).map(({ does }) => does)).toEqual(
       ['middle', 'near'].map(
         (position) =>
-          `Put the model level again, then: Switch A ${position}. Tilt the model as before, and hold it there for three seconds.`,
+          `Level the model again, then: Switch A ${position}. Tilt the model as before, and hold it there for three seconds.`,
       ),
     );
     expect({ ...words, steps: words.steps.slice(0, 1) }).toEqual({
@@ -352,11 +352,10 @@ describe('asking the unit', () => {
       looks: [
         {
           name: 'the light',
-          watch:
-            'Is it another light than in the position before: another colour, or other blinks?',
+          watch: 'Has the light changed since the position before, its colour or its blinks?',
           answers: [
-            ['other', 'another'],
-            ['same', 'the same'],
+            ['other', 'it has changed'],
+            ['same', 'it is the same'],
             ['unsure', 'could not tell'],
           ],
         },
@@ -368,7 +367,7 @@ describe('asking the unit', () => {
     ).steps;
     expect(on).toMatchObject({
       does: 'Switch the model on.',
-      looks: [{ watch: 'How often do the surfaces twitch as the unit comes up?' }],
+      looks: [{ watch: 'How often do the servos twitch as the unit starts?' }],
     });
     expect(then!.does).toMatch(/^Raise the left wing .* in one movement/);
     for (const e of all) {

@@ -53,7 +53,7 @@ export interface Asking {
   openBits: number;
 }
 
-/** To read what to do, to set it up and to answer, beside the doing, seconds. Planning figure. */
+/** Time to read, set up and answer an experiment, beside doing it, seconds. Planning figure. */
 const READ_S = 25;
 /** Less than this is not worth an experiment, bits. */
 const WORTH = 0.015;
@@ -101,7 +101,21 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
     const all = number === undefined ? [] : [number, ...unknown.parts[number]!];
     for (const n of new Set(all)) asked.set(n, (asked.get(n) ?? 0) + 1);
   }
-  /** What it tells for what it costs. The same thing again says less than another that would show it. */
+  const partsOf = (number: number) => unknown.parts[number]!;
+  /** A guess is enough for a round: each of its parts can also be done by itself. */
+  const tells = (number: number, by: 'weights' | 'likes', exact: boolean): number => {
+    const parts = partsOf(number);
+    if (parts.length === 1) return belief.tells(number, by, exact);
+    return exact ? 0 : belief.tellsTogether(parts, by);
+  };
+  /** What an answer says of each fact, bits; of a round the most that one of its parts says. */
+  const aboutOf = (number: number): [facet: number, bits: number][] => {
+    const most = new Map<number, number>();
+    for (const { facet, bits } of partsOf(number).flatMap((part) => belief.aboutOf(part)))
+      most.set(facet, Math.max(bits, most.get(facet) ?? 0));
+    return [...most].toSorted(([, a], [, b]) => b - a);
+  };
+  /** What it tells for the time it takes. The same experiment again tells less than another one. */
   const worthOf = (number: number, bits: number) =>
     bits / (unknown.experiments[number]!.seconds + READ_S) / (1 + (asked.get(number) ?? 0));
   let left = false;
@@ -112,8 +126,8 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
       // Its mirror image says as much, as long as neither was done.
       const mirror = unknown.mirrors[number]!;
       if (!exact && mirror !== number && !asked.has(mirror) && !asked.has(number)) return;
-      const bits = belief.tells(number, by, exact);
-      if (bits < least * unknown.parts[number]!.length) return;
+      const bits = tells(number, by, exact);
+      if (bits < least * partsOf(number).length) return;
       left = true;
       const worth = worthOf(number, bits);
       if (!best || worth > best.worth) best = { number, worth };
@@ -122,9 +136,9 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   };
   /** What says most a second about the fact that is asked first. */
   const [wished] = unknown.experiments
-    .flatMap((e, number) => {
-      const says = first === undefined ? [] : belief.aboutOf(number);
-      return says.flatMap(({ facet, bits }) =>
+    .flatMap((_, number) => {
+      const says = first === undefined ? [] : aboutOf(number);
+      return says.flatMap(([facet, bits]) =>
         unknown.facets[facet]!.id === first ? [{ number, worth: worthOf(number, bits) }] : [],
       );
     })
@@ -145,9 +159,9 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
         : {
             experiment: unknown.experiments[next]!,
             again: next === again,
-            about: belief.aboutOf(next).map(({ facet }) => unknown.facets[facet]!.id),
-            bits: belief.tells(next, 'weights', false),
-            confirms: belief.confirms(next),
+            about: aboutOf(next).map(([facet]) => unknown.facets[facet]!.id),
+            bits: tells(next, 'weights', false),
+            confirms: partsOf(next).every((part) => belief.confirms(part)),
           },
     facts: unknown.facets.map((facet, i): KnownFact => {
       const keys = (least: number) => belief.valuesOf(i, least).map((v) => facet.values[v]!.key);
@@ -165,7 +179,9 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
     doubted: [...new Set(doubted.map(({ at }) => at))],
     outside: twice && {
       at: twice.at,
-      nearest: belief.expects(unknown.numberOf(told[twice.at]!.experiment)!),
+      nearest: partsOf(unknown.numberOf(told[twice.at]!.experiment)!).flatMap((part) =>
+        belief.expects(part),
+      ),
     },
     tired,
     openBits: belief.openBits(),

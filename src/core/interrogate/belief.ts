@@ -39,7 +39,7 @@ interface Together {
   shown: (tuple: readonly number[]) => Shown;
 }
 
-/** The beliefs while asking: groups of facts that were tested together. */
+/** The beliefs while asking: groups of facts that were tested together. Experiments here are single ones, never rounds. */
 export class Belief {
   groups: Group[];
   private readonly joints = new Map<string, Group>();
@@ -93,9 +93,6 @@ export class Belief {
    * @param exact not guessed from some of the units that are possible
    */
   tells(experiment: number, by: 'weights' | 'likes', exact: boolean): number {
-    const parts = this.unknown.parts[experiment]!;
-    // Of several one after another a guess will do: each is there by itself as well.
-    if (parts.length > 1) return exact ? 0 : this.tellsTogether(parts, by);
     const found = this.together(experiment);
     if (!found) return 0;
     const { shown } = found;
@@ -110,10 +107,12 @@ export class Belief {
     return entropy(shares.values()) - doubt;
   }
 
-  /** Bits that several experiments, one after another, are expected to bring: guessed from units drawn by chance. */
-  private tellsTogether(parts: readonly number[], by: 'weights' | 'likes'): number {
+  /**
+   * Bits that several experiments, one after another, are expected to bring: guessed from units drawn by chance. 0 where
+   * their answers are too many to be weighed together.
+   */
+  tellsTogether(parts: readonly number[], by: 'weights' | 'likes'): number {
     const all = parts.flatMap((part) => this.about[part]!);
-    // Their answers must be weighed together to be worth what they tell.
     if (sizeOf(this.groups.filter((g) => g.facets.some((f) => all.includes(f)))) > MOST_TUPLES)
       return 0;
     const drawn = parts.map((part) => {
@@ -130,7 +129,7 @@ export class Belief {
     const seen = Array.from({ length: DRAWS }, (_, i) => drawn.map((d) => d[i]!.first).join(' '));
     const doubt = drawn.flat().reduce((sum, { doubtBits }) => sum + doubtBits, 0);
     const guess = entropy(sharesOf(seen.map((s) => [s, 1 / DRAWS]))) - doubt / DRAWS;
-    // Never more than each of them tells by itself.
+    // Together they never tell more than the sum of what each tells.
     return Math.min(
       guess,
       parts.reduce((sum, part) => sum + this.tells(part, by, false), 0),
@@ -139,15 +138,6 @@ export class Belief {
 
   /** What an answer to an experiment is expected to say of each fact it can be about, bits; the most first. */
   aboutOf(experiment: number): { facet: number; bits: number }[] {
-    const parts = this.unknown.parts[experiment]!;
-    if (parts.length > 1) {
-      const most = new Map<number, number>();
-      for (const { facet, bits } of parts.flatMap((part) => this.aboutOf(part)))
-        most.set(facet, Math.max(bits, most.get(facet) ?? 0));
-      return [...most]
-        .map(([facet, bits]) => ({ facet, bits }))
-        .toSorted((a, b) => b.bits - a.bits);
-    }
     const found = this.together(experiment);
     if (!found) return [];
     const { joint, shown } = found;
@@ -165,8 +155,6 @@ export class Belief {
 
   /** Whether units that fit every answer so far would all show the same. */
   confirms(experiment: number): boolean {
-    const parts = this.unknown.parts[experiment]!;
-    if (parts.length > 1) return parts.every((part) => this.confirms(part));
     const found = this.together(experiment);
     if (!found) return true;
     const { joint, shown } = found;
@@ -197,10 +185,7 @@ export class Belief {
 
   /** What the likeliest unit most likely shows, of each surface. */
   expects(experiment: number): readonly Glance[] {
-    const unit = this.likeliestUnit();
-    return this.unknown.parts[experiment]!.flatMap((part) =>
-      this.unknown.whole(part, unit).looks.map(([glance]) => glance),
-    );
+    return this.unknown.whole(experiment, this.likeliestUnit()).looks.map(([glance]) => glance);
   }
 
   /** Facts an experiment is about after all, with the unit as it seems to be: beside those it is known to be about. */

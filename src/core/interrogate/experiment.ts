@@ -8,19 +8,19 @@ export type Act =
   | { kind: 'stab'; stick: string }
   /** A stick held out, then the transmitter off. */
   | { kind: 'lost'; stick: string; pct: number }
-  /** Switched on: all surfaces are looked at together. */
+  /** Switched on; then look at all surfaces together. */
   | { kind: 'power-up' }
-  /** Nothing but controls put elsewhere: the light is looked at. */
+  /** Controls are moved, nothing else; then look at the light. */
   | { kind: 'light' };
 
-/** What is looked at that is no surface. */
+/** In place of a surface: the light, or all surfaces together. */
 export const SIGN = 'sign';
 
-/** Something done, and the surfaces that are looked at then, by id; `SIGN` for all of them, or the light. */
+/** Something done, and the surfaces to look at then, by id, or `SIGN`. */
 export interface Step {
-  /** Controls that are moved before, with the model put back to level, by id; none: the model is held as it is. */
+  /** Controls moved before, by id, with the model level again; absent: the model is held as it is. */
   put?: Readonly<Record<string, number>>;
-  /** A stick that is moved to its end and let go then, so that a hold holds the level model. */
+  /** A stick then moved to its end and released, so that attitude hold takes the level model as its reference. */
   settle?: string | undefined;
   act: Act;
   watch: readonly string[];
@@ -45,6 +45,12 @@ export interface Experiment {
 
 /** What can be seen of one surface: which way it goes (1 as its angle counts), and whether it stays or comes back. */
 type Moved = 'none' | '+stays' | '+returns' | '-stays' | '-returns' | 'limp';
+
+/** Twitches are counted up to this; more look the same. */
+export const MOST_TWITCHES = 5;
+
+/** What a number of twitches looks like. */
+export const twitchesSeen = (count: number): Glance => `twitches ${Math.min(count, MOST_TWITCHES)}`;
 
 /** What can be seen: of one surface; of the light, against before; how often all surfaces twitch. */
 export type Glance = Moved | 'same' | 'other' | `twitches ${number}`;

@@ -11,14 +11,14 @@ const FAR_DEG = 75;
 const HELD_PCT = 60;
 /** More positions of what chooses the mode than this are not tried one by one. */
 const MOST_POSTURES = 9;
-/** What is looked at more often in one position is not done in all of them at once. */
+/** An experiment with more looks than this is not repeated in every position. */
 const MOST_ROUND_LOOKS = 3;
 
 /** About how long each thing takes, seconds; the second and third thing done to a model that is held already less. */
 const TAKES_S = {
   tilt: 20,
   corner: 22,
-  /** Less for the same in another position, than by itself. */
+  /** Saved where the same is repeated in another position. */
   less: 15,
   stab: 5,
   further: 4,
@@ -133,8 +133,8 @@ export function experimentsFor(setup: Setup): Experiment[] {
 }
 
 /**
- * What is done in each position of a switch, as one experiment: the model is put back to level
- * between them, which takes less than to begin afresh.
+ * The same in each position of a switch, as one experiment: the model is levelled between them, which takes less time
+ * than to begin again.
  */
 function roundsOf(along: Control, single: readonly Experiment[]): Experiment[] {
   const places = placesOf(along.kind).map(([, value]) => value);
@@ -160,7 +160,7 @@ function roundsOf(along: Control, single: readonly Experiment[]): Experiment[] {
           ...start.steps,
           ...others.flatMap((e) =>
             e.steps.map((step, i) =>
-              // Moved while tilted, a stick left a hold another attitude to come back to.
+              // A stick moved while the model is tilted gives attitude hold a new reference.
               i > 0 ? step : { ...step, put: { [along.id]: placeOf(e) }, settle: stabs?.[0] },
             ),
           ),

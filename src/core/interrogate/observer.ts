@@ -1,6 +1,12 @@
 import { randomOf } from '../dice';
 import type { Setup } from '../setup';
-import type { Answer, Experiment, Glance } from './experiment';
+import {
+  MOST_TWITCHES,
+  twitchesSeen,
+  type Answer,
+  type Experiment,
+  type Glance,
+} from './experiment';
 import { possibleUnit } from './show';
 
 /** How somebody looks: how often they see an experiment wrong, and how often they cannot tell of a surface; 0…1. */
@@ -14,7 +20,7 @@ export interface Eyes {
 const KINDS: readonly (readonly Glance[])[] = [
   ['none', '+stays', '+returns', '-stays', '-returns', 'limp'],
   ['same', 'other'],
-  ['twitches 0', 'twitches 1', 'twitches 2', 'twitches 3'],
+  Array.from({ length: MOST_TWITCHES + 1 }, (_, count) => twitchesSeen(count)),
 ];
 
 /** Somebody with a unit on the bench: tries an experiment and says what was seen. @param real the Setup as it is */

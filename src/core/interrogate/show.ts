@@ -1,6 +1,6 @@
 import { compileChain, compileReceiver, lightIn, resetMemory } from '../chain';
 import type { Mode, Setup } from '../setup';
-import type { Experiment, Glance } from './experiment';
+import { twitchesSeen, type Experiment, type Glance } from './experiment';
 import { firstOf, playsOf } from './play';
 import { shownAs, type Likely, type Shown } from './shown';
 
@@ -71,7 +71,7 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       });
       const silent = heard.every((at) => Number.isNaN(frame.receivedUs[at]!));
       const glances = looks.map(({ sees, before, to, lost }, i): Likely => {
-        if (sees === 'twitches') return [`twitches ${setup.unit.traits.twitchesAtPowerUp}`];
+        if (sees === 'twitches') return [twitchesSeen(setup.unit.traits.twitchesAtPowerUp)];
         if (sees === 'light') {
           const lit = (at: number) => lightIn(setup.unit, modes[at - first]!);
           return [lit(before) === lit(to) ? 'same' : 'other'];

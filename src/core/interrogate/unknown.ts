@@ -1,16 +1,17 @@
 import { randomOf } from '../dice';
 import { facetsOf, withValues, type Facet } from '../possible';
-import type { ChannelFunction, Mode, Setup } from '../setup';
+import type { Mode, Setup } from '../setup';
 import { looksOf, SIGN, type Act, type Experiment, type Seen } from './experiment';
 import { experimentsFor } from './experiments';
-import { firstOf, playsOf, type Played } from './play';
+import { playsOf } from './play';
+import { inPositions, type InPosition } from './positions';
 import { benchOf, type Possible } from './show';
 import type { Shown } from './shown';
 
 /** Whether a fact is the mode of a position. */
 const isSlot = ({ id }: Facet): boolean => id.startsWith('slot-');
 
-/** Modes that units have in all positions, to find out which facts an experiment can be about; then each its own. */
+/** Modes that a unit has in all its positions, to find out which facts an experiment can be about. */
 const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
 
 /** All a Setup's unit may be, compiled once. */
@@ -23,7 +24,7 @@ export class Unknown {
   readonly mirrors: readonly number[];
   /** Of each experiment, the facts it can be about. */
   readonly about: readonly (readonly number[])[];
-  private readonly alike: readonly Alike[];
+  private readonly positions: readonly InPosition[];
   private readonly units = new Map<string, Possible>();
   private readonly shown = new Map<string, Shown>();
   /** The same for the facts an experiment is about, by what their values count together. */
@@ -49,7 +50,7 @@ export class Unknown {
     );
     this.mirrors = mirrorsOf(this.experiments);
     this.edges = this.facets.findIndex(({ id }) => id === 'mode-edges');
-    this.alike = alikeOf(
+    this.positions = inPositions(
       setup,
       this.experiments.filter(({ parts }) => parts === undefined),
       this.facets,
@@ -108,11 +109,11 @@ export class Unknown {
     experiment: number,
     all: readonly number[],
   ): readonly [experiment: number, all: readonly number[]] {
-    const { first, slots, firm } = this.alike[experiment]!;
+    const { first, slots, firm } = this.positions[experiment]!;
     // With other edges it may come into other positions.
     if (!firm) return [experiment, all];
     if (this.edges >= 0 && all[this.edges] !== this.base[this.edges]) return [experiment, all];
-    const at = this.alike[first]!.slots;
+    const at = this.positions[first]!.slots;
     const values = all.map((value, i) => (isSlot(this.facets[i]!) ? this.base[i]! : value));
     slots.forEach((slot, i) => (values[at[i]!] = all[slot]!));
     return [first, values];
@@ -141,13 +142,13 @@ export class Unknown {
    * position, and nowhere else: what it does there may look like nothing in every example.
    */
   private aboutWhat(): number[][] {
-    const firsts = this.alike.map((_, e) => this.alike[this.mirrors[e]!]!.first);
+    const firsts = this.positions.map((_, e) => this.positions[this.mirrors[e]!]!.first);
     const about = new Map(firsts.map((e) => [e, new Set<number>()]));
     const looked = [...about.keys()];
     const slotAt = new Map(this.facets.map((f, i) => [f.id, i]));
     const lookAt = (unit: Possible, e: number): Seen => {
       const { shown, slots } = unit.look(this.experiments[e]!);
-      if (!this.alike[e]!.firm)
+      if (!this.positions[e]!.firm)
         for (const slot of new Set(slots)) {
           const facet = slotAt.get(`slot-${slot + 1}`);
           if (facet !== undefined) about.get(e)!.add(facet);
@@ -169,12 +170,12 @@ export class Unknown {
       });
     }
     return this.parts.map((parts) => {
-      const facts = parts.flatMap((e) => [...about.get(firsts[e]!)!, ...this.alike[e]!.slots]);
+      const facts = parts.flatMap((e) => [...about.get(firsts[e]!)!, ...this.positions[e]!.slots]);
       return [...new Set(facts)].toSorted((a, b) => a - b);
     });
   }
 
-  /** Units as different as can be: each mode everywhere, with anything else by chance. */
+  /** Units as different as can be: each mode everywhere, with anything else by chance; and the described one. */
   private examples(): number[][] {
     const random = randomOf(30);
     const everywhere = EVERYWHERE.map((mode, n) =>
@@ -189,61 +190,6 @@ export class Unknown {
 }
 
 const looksAtSigns = (e: Experiment): boolean => looksOf(e).includes(SIGN);
-
-/** An experiment as one of those that differ in nothing but the positions of the mode channel. */
-interface Alike {
-  /** The first of them. */
-  first: number;
-  /** The facts that say which modes the positions it comes into stand for, in the order it comes into them. */
-  slots: readonly number[];
-  /** It comes into the same positions with any unit that has the bands that are described. */
-  firm: boolean;
-}
-
-const isModal = (carries: ChannelFunction): boolean => carries === 'mode' || carries === 'mode2';
-
-/** @param unit any unit with the bands that are described */
-function alikeOf(
-  { unit: { settings, traits }, transmitter }: Setup,
-  experiments: readonly Experiment[],
-  facets: readonly Facet[],
-  playedOf: (experiment: Experiment) => Played,
-  unit: Possible,
-): Alike[] {
-  const facetOf = new Map(facets.map((f, i) => [f.id, i]));
-  const modal = (channel: number) => {
-    const carries = settings.inputs.filter((i) => i.channel === channel).map((i) => i.carries);
-    return carries.length > 0 && carries.every(isModal);
-  };
-  const told = Array.from({ length: transmitter.channels }, (_, i) => i).filter(
-    (i) => !modal(i + 1),
-  );
-  // Where the gain or nothing chooses the mode, its position hangs on more than the bands.
-  const firm =
-    traits.modeSelect.by !== 'gain-sign' &&
-    settings.inputs.every((i) => !isModal(i.carries) || modal(i.channel));
-  const firsts = new Map<string, number>();
-  return experiments.map((e, number) => {
-    const { slots } = unit.look(e);
-    const came = [...new Set(slots)];
-    const named = came.flatMap((slot) => facetOf.get(`slot-${slot + 1}`) ?? []);
-    // Between its bands it has no mode of its own.
-    if (!firm || named.length < came.length) return { first: number, slots: named, firm: false };
-    const { moments, looks } = playedOf(e);
-    const pulses = moments
-      .slice(firstOf(looks))
-      .map(({ sentUs }, i) => `${came.indexOf(slots[i]!)} ${told.map((c) => sentUs[c]).join()}`);
-    const key = JSON.stringify([
-      e.steps,
-      e.fresh,
-      e.leadOut,
-      pulses.filter((row, i) => i === 0 || row !== pulses[i - 1]),
-    ]);
-    const first = firsts.get(key) ?? number;
-    firsts.set(key, first);
-    return { first, slots: named, firm };
-  });
-}
 
 /** Of each experiment, the first of those that are the same but for the side it is done to. */
 function mirrorsOf(experiments: readonly Experiment[]): number[] {

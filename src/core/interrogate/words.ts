@@ -20,6 +20,9 @@ export interface InWords {
   steps: readonly { does: string; looks: readonly LookInWords[] }[];
 }
 
+const controlOf = ({ transmitter }: Setup, id: string) =>
+  transmitter.controls.find((c) => c.id === id)!;
+
 /** "Raise the left wing by about 30° and the nose by about 25°" */
 function tiltWords({ airframe }: Setup, { roll = 0, pitch = 0, yaw = 0 }: Deg): string {
   const { front, back, onSurface } = kindOf(airframe);
@@ -34,18 +37,17 @@ function tiltWords({ airframe }: Setup, { roll = 0, pitch = 0, yaw = 0 }: Deg): 
 
 /** "Raise the left wing by about 30° and the nose by about 25°"; of a stick what is done with it. */
 export function actWords(setup: Setup, act: Act): string {
-  const control = (id: string) => setup.transmitter.controls.find((c) => c.id === id)!;
   switch (act.kind) {
     case 'tilt':
       return tiltWords(setup, act.deg);
     case 'stab':
-      return `${control(act.stick).label}: to its end, then released`;
+      return `${controlOf(setup, act.stick).label}: to its end, then released`;
     case 'power-up':
       return 'Switch the model on';
     case 'light':
       return 'Look at the light of the unit';
     case 'lost':
-      return `${control(act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off`;
+      return `${controlOf(setup, act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off`;
   }
 }
 
@@ -54,8 +56,9 @@ export function experimentWords(
   setup: Setup,
   { controls, fresh, leadOut, steps }: Experiment,
 ): InWords {
-  const control = (id: string) => setup.transmitter.controls.find((c) => c.id === id)!;
-  const put = Object.entries(controls).map(([id, value]) => controlWords(control(id), value));
+  const put = Object.entries(controls).map(([id, value]) =>
+    controlWords(controlOf(setup, id), value),
+  );
   const before = [
     ...(leadOut ? ['Pull the gain lead out of the unit.'] : []),
     ...(fresh ? ['Switch the model off.'] : []),
@@ -96,15 +99,12 @@ function doesWords(setup: Setup, { put, settle, act }: Step, held: boolean): str
   const words = actWords(setup, act);
   if (put) {
     const moved = Object.entries(put).map(([id, value]) =>
-      controlWords(
-        setup.transmitter.controls.find((c) => c.id === id)!,
-        value,
-      ),
+      controlWords(controlOf(setup, id), value),
     );
     if (act.kind === 'light') return `${moved.join(', ')}. ${words}.`;
     if (settle) moved.push(actWords(setup, { kind: 'stab', stick: settle }));
     // The same as in the position before.
-    return `Put the model level again, then: ${moved.join('; ')}. Tilt the model as before, and hold it there for three seconds.`;
+    return `Level the model again, then: ${moved.join('; ')}. Tilt the model as before, and hold it there for three seconds.`;
   }
   if (act.kind !== 'tilt') return `${words}.`;
   return held
@@ -158,21 +158,28 @@ function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWor
   }
 }
 
-/** How often everything may be seen to twitch. */
-const TIMES = ['not at all', 'once', 'twice', 'three times', 'four times', 'five times'] as const;
+/** How often the servos twitch, from 0 to `MOST_TWITCHES`. */
+const TIMES = [
+  'not at all',
+  'once',
+  'twice',
+  'three times',
+  'four times',
+  'five times or more',
+] as const;
 
-/** What is looked at that is no surface: the light, or whether everything twitches as the unit comes up. */
+/** What is looked at that is no surface: the light, or whether everything twitches as the unit starts. */
 function signWords({ kind }: Act): LookInWords {
   const unsure = ['unsure', 'could not tell'] as const;
   return kind === 'light'
     ? {
         name: 'the light',
-        watch: 'Is it another light than in the position before: another colour, or other blinks?',
-        answers: [['other', 'another'], ['same', 'the same'], unsure],
+        watch: 'Has the light changed since the position before, its colour or its blinks?',
+        answers: [['other', 'it has changed'], ['same', 'it is the same'], unsure],
       }
     : {
-        name: 'all surfaces',
-        watch: 'How often do the surfaces twitch as the unit comes up?',
+        name: 'all servos',
+        watch: 'How often do the servos twitch as the unit starts?',
         answers: [...TIMES.map((times, n) => [`twitches ${n}`, times] as const), unsure],
       };
 }

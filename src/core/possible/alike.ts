@@ -118,7 +118,7 @@ function handsOf(chain: Chain, inUse: boolean): () => Stimulus {
   });
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   return () => {
-    // Most that is moved matters; what matters with something else only is moved as well.
+    // Mostly controls that reach the unit; at times any, since some matter only together.
     const at =
       random() < 0.7 && heard.length > 0 ? pick(heard) : Math.floor(random() * controls.length);
     now.controls[at] = random() < 0.4 ? 200 * random() - 100 : pick(controls[at]!);

@@ -74,7 +74,7 @@ describe('the proof over possible units', () => {
     expect(findingsOf(setup).filter((f) => f.rule === 'rest')).toEqual([
       expect.objectContaining({
         severity: 'caution',
-        says: `“${rest.title}” is proven unless ${levels}. Nobody has confirmed on the unit which it is.`,
+        says: `“${rest.title}” is proven unless ${levels}. Nobody has confirmed that on the unit.`,
       }),
     ]);
     // One value holds and several fail: then that one is said.

@@ -67,7 +67,7 @@ export function unsettled(setup: Setup): Finding[] {
             requirements: [p.requirement],
             severity: 'caution',
             says: unless
-              ? `“${p.title}” is proven unless ${unless}. Nobody has confirmed on the unit which it is.`
+              ? `“${p.title}” is proven unless ${unless}. Nobody has confirmed that on the unit.`
               : `“${p.title}” is proven only if ${ifWords(p)}. Nobody has confirmed that on the unit.`,
             where: pointer('unit', ...of),
             remedies: [],

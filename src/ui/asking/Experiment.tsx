@@ -35,7 +35,7 @@ export function Experiment({
   useEffect(() => {
     if (!fresh) return;
     const first = section.current?.querySelector<HTMLElement>('[role="group"] button');
-    // What is asked next may be below the page where several positions are gone through.
+    // With several positions the next question may be below the window.
     if (given.length > 0) first?.closest('[role="group"]')?.scrollIntoView({ block: 'nearest' });
     if (!byButton.current) return;
     byButton.current = false;

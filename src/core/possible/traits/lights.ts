@@ -2,8 +2,8 @@ import { showsMode } from '../../chain';
 import { valuesOf, type PossibleTrait } from '../facet';
 
 /**
- * Whether its light shows the mode. Asked of a unit that is said to have such a light: of which colour another would be,
- * nobody could say.
+ * Whether its light shows the mode. Only for a unit that is described with such a light: for any other the colours would
+ * be invented.
  */
 export const lights: PossibleTrait = {
   facets: ({ unit }) =>

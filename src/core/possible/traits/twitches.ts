@@ -10,12 +10,12 @@ const USUAL = [
 
 const words = (count: number): string =>
   count === 0
-    ? 'no surface twitches at power-up'
+    ? 'no servo twitches at power-up'
     : count === 1
-      ? 'the surfaces twitch once at power-up'
-      : `the surfaces twitch ${count} times at power-up`;
+      ? 'the servos twitch once at power-up'
+      : `the servos twitch ${count} times at power-up`;
 
-/** How often the surfaces twitch when it is ready. */
+/** How often the servos twitch at power-up. */
 export const twitches: PossibleTrait = {
   facets: ({ unit }) => {
     const now = unit.traits.twitchesAtPowerUp;
