@@ -381,6 +381,22 @@ describe('asking the unit', () => {
     }
   });
 
+  it.each([0, 3, 5, 9])(
+    '%d twitches at power-up can be answered, and answered wrongly',
+    (count) => {
+      const setup = described('menu-receiver');
+      const real = structuredClone(setup);
+      real.unit.traits.twitchesAtPowerUp = count;
+      const e = experimentsFor(setup).find((x) => x.fresh)!;
+      const [look] = experimentWords(setup, e).steps[0]!.looks;
+      const [truth] = observerOf(real, PERFECT)(e);
+      expect(truth).toBe(`twitches ${Math.min(count, 5)}`);
+      const other = wrongly(truth as Glance, 0.9);
+      expect(other).not.toBe(truth);
+      expect(look!.answers.map(([a]) => a)).toEqual(expect.arrayContaining([truth, other]));
+    },
+  );
+
   it('writes what it found into the description, as seen', () => {
     const setup = nothingKnown(described('menu-receiver'));
     const real = withValues(setup, [
