@@ -71,7 +71,15 @@ export interface Frame {
   /** Trailing edge down positive; left positive on upright surfaces and wheels. */
   surfaceDeg: Float64Array;
   motorPct: Float64Array;
+  /** Which of `RESTS_ON` this moment rests on, as bits. */
+  restsOn: number;
 }
+
+/**
+ * Traits that count in some moments only, a bit each. A moment without the bit of a trait comes out the same with any
+ * value of it, but for `fade`; the chain sets a bit where it reads the trait.
+ */
+export const RESTS_ON = { arming: 1, gainLead: 2, fade: 4, fullStick: 8, signalLost: 16 } as const;
 
 /** All state that outlives a step. Passed in, changed, passed on. */
 export interface Memory {
@@ -133,6 +141,7 @@ export function newFrame(layout: Layout): Frame {
     servoDeg: new Float64Array(layout.servos.size),
     surfaceDeg: new Float64Array(layout.surfaces.size),
     motorPct: new Float64Array(layout.motors.size),
+    restsOn: 0,
   };
 }
 

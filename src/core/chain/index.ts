@@ -1,7 +1,14 @@
 export * from './chain';
 export { USUAL_UNIT, type UnitConstants } from './unit';
 export { compileSender, restStimulusOf, type Sender } from './sender';
-export { resetMemory, type Frame, type Layout, type Memory, type Stimulus } from './frame';
+export {
+  resetMemory,
+  RESTS_ON,
+  type Frame,
+  type Layout,
+  type Memory,
+  type Stimulus,
+} from './frame';
 export {
   compileCondition,
   placesOf,

@@ -23,6 +23,8 @@ export interface Facet {
   /** The value the description has now, by its key; undefined where that is not among the usual ones. */
   now: string | undefined;
   values: readonly Value[];
+  /** Its bit of `RESTS_ON`, where the chain says in which moments it counts. */
+  restsOn?: number;
   /** It is about what the unit shows, and changes nothing that it does. */
   sign?: true;
 }

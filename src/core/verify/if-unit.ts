@@ -3,9 +3,9 @@ import { pointer, type Setup } from '../setup';
 import { factsOf, leavesUse } from './engine';
 import { listening } from './explore';
 import type { Finding } from './finding';
-import { proofOf, type ProofOptions, type Result } from './proof';
-import { resultsOf } from './prove';
-import { REQUIREMENTS } from './requirements';
+import type { ProofOptions } from './proof';
+import { cameTo, type Came } from './prove';
+import { REQUIREMENTS, type Requirement } from './requirements';
 import type { RequirementId } from './requirements/ids';
 
 /** One thing about the unit that nobody knows, and what depends on it. */
@@ -39,9 +39,6 @@ export interface OverUnits {
   idle: readonly About[];
   provenIf: readonly ProvenIf[];
 }
-
-const isProven = (result: Result): boolean =>
-  result.failures.length === 0 && result.leftOut.length === 0;
 
 const keyOf = (value: Value | undefined): string[] => (value ? [value.key] : []);
 
@@ -89,64 +86,82 @@ export const unlessWords = ({ restsOn }: ProvenIf): string | undefined => {
   return fails.length > 0 && fails.length < proven.length ? fails.join(', or ') : undefined;
 };
 
+/** A unit with one value put, and what the requirements that it may change come to. */
+interface Put {
+  facet: Facet;
+  value: Value;
+  unit: Setup;
+  /** It does otherwise while in use; only asked where the chain does not say what rests on it. */
+  inUse: boolean;
+  came: ReadonlyMap<RequirementId, Came>;
+}
+
 /**
  * Holds the requirements against the units that are still possible: each value of what is only assumed by itself; what
  * holds in all of those also where everything is otherwise at once, each value in one such unit. Not every combination.
+ * Nothing is proved again that does not rest on what was put.
  * @param setup the described unit; it is one of the possible ones
  * @returns undefined where it was given up
  */
 function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   const heard = listening(options.onProgress);
   const heeded = { ...options, ...heard.options };
-  const base = proofOf(setup, heeded);
-  const facets = openFacets(setup);
-  const changing = facets.flatMap((facet) => {
-    const values = facet.values.flatMap((value) => {
-      const when = value.key === facet.now ? 'never' : apart(setup, withValues(setup, [value]));
-      return when === 'never' ? [] : [{ value, inUse: when === 'in-use' }];
-    });
-    return values.length > 0 ? [{ facet, values }] : [];
-  });
-  const about = ({ id, title, of }: Facet): About => ({ id, title, of });
-  const own = new Map(base.results.map((r) => [r.id, isProven(r)]));
+  const own = cameTo(setup, REQUIREMENTS, heeded);
   const waiting = REQUIREMENTS.filter((r) => own.has(r.id));
-  /** Those that come to something else with another unit. */
-  const otherwise = (unit: Setup, of: typeof waiting) =>
-    resultsOf(unit, of, heeded).flatMap((r) => (isProven(r) === own.get(r.id) ? [] : [r.id]));
-
   /** What is the same while the unit is in use can only change these. */
   const beyond = waiting.filter((r) => r.claims(factsOf(setup)).some(leavesUse));
-  const alone = changing.flatMap(({ facet, values }) =>
-    values.map(({ value, inUse }) => {
-      const unit = withValues(setup, [value]);
-      return { facet, value, inUse, unit, differ: otherwise(unit, inUse ? waiting : beyond) };
-    }),
+  const put = (facet: Facet, value: Value): Put[] => {
+    if (value.key === facet.now) return [];
+    const unit = withValues(setup, [value]);
+    const { restsOn } = facet;
+    const when = restsOn === undefined ? apart(setup, unit) : 'never';
+    const of =
+      restsOn !== undefined
+        ? waiting.filter(({ id }) => (own.get(id)!.restsOn & restsOn) !== 0)
+        : when === 'never'
+          ? []
+          : when === 'in-use'
+            ? waiting
+            : beyond;
+    return of.length === 0
+      ? []
+      : [{ facet, value, unit, inUse: when === 'in-use', came: cameTo(unit, of, heeded) }];
+  };
+  const facets = openFacets(setup);
+  const changing = facets.flatMap((facet) => {
+    const alone = facet.values.flatMap((value) => put(facet, value));
+    return alone.length > 0 ? [{ facet, alone }] : [];
+  });
+  const alone = changing.flatMap((c) => c.alone);
+  const differs = (came: Put['came'], id: RequirementId) =>
+    (came.get(id) ?? own.get(id)!).proven !== own.get(id)!.proven;
+  const firm = waiting.filter(
+    ({ id }) => own.get(id)!.proven && !alone.some(({ came }) => differs(came, id)),
   );
-  const depending = new Set(alone.flatMap(({ differ }) => differ));
-  const firm = waiting.filter((r) => own.get(r.id) && !depending.has(r.id));
-  const rows = Array.from(
-    { length: Math.max(0, ...changing.map(({ values }) => values.length)) },
-    (_, i) => changing.map(({ values }) => values[i % values.length]!.value),
+  const rows = Array.from({ length: Math.max(0, ...changing.map((c) => c.alone.length)) }, (_, i) =>
+    changing.map((c) => c.alone[i % c.alone.length]!),
   );
   // With one thing alone that may be otherwise there is no together.
   const together = (changing.length > 1 && firm.length > 0 ? rows : []).map((row) => {
-    const unit = withValues(setup, row);
-    // Where one thing at most changes what it does in use, that was looked at above, if it does the same beside the others.
-    const using = alone.filter((a) => a.inUse && row.includes(a.value));
-    const like = using.length > 1 ? undefined : (using[0]?.unit ?? setup);
-    const looked = like !== undefined && apart(like, unit) !== 'in-use';
-    return { row, differ: otherwise(unit, looked ? firm.filter((r) => beyond.includes(r)) : firm) };
+    const unit = withValues(
+      setup,
+      row.map(({ value }) => value),
+    );
+    const open = firm.filter(({ id }) => !aloneSays(id, row, own));
+    return { row, came: cameTo(unit, inReach(setup, unit, row, open, beyond), heeded) };
   });
   if (heard.gaveUp()) return undefined;
+  const about = ({ id, title, of }: Facet): About => ({ id, title, of });
   return {
     idle: facets.filter((f) => !changing.some((c) => c.facet === f)).map(about),
     provenIf: waiting.flatMap(({ id, title }): ProvenIf[] => {
-      const holds = own.get(id)!;
-      const restsOn = changing.flatMap(({ facet, values }): RestsOn[] => {
-        const others = alone.filter((t) => t.facet === facet && t.differ.includes(id));
+      const holds = own.get(id)!.proven;
+      const restsOn = changing.flatMap((c): RestsOn[] => {
+        const { facet } = c;
+        const others = c.alone.filter(({ came }) => differs(came, id));
         if (others.length === 0) return [];
         const now = facet.values.find((v) => v.key === facet.now);
-        const same = values.filter((v) => !others.some(({ value }) => value === v.value));
+        const same = c.alone.filter((a) => !others.includes(a));
         const as = [now, ...same.map(({ value }) => value)];
         const other = others.map(({ value }) => value);
         const [proven, fails] = holds ? [as, other] : [other, as];
@@ -160,7 +175,7 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
           },
         ];
       });
-      const joint = together.find(({ differ }) => differ.includes(id));
+      const joint = together.find(({ came }) => differs(came, id));
       if (restsOn.length === 0 && !joint) return [];
       return [
         {
@@ -168,9 +183,45 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
           title,
           proven: holds,
           restsOn,
-          together: joint?.row.map(({ words }) => words) ?? [],
+          together: joint?.row.map(({ value }) => value.words) ?? [],
         },
       ];
     }),
   };
+}
+
+/**
+ * Whether what a requirement comes to with one value of a row, or with none, is what it comes to with the whole row:
+ * nothing that it saw then rests on the others.
+ */
+function aloneSays(
+  id: RequirementId,
+  row: readonly Put[],
+  own: ReadonlyMap<RequirementId, Came>,
+): boolean {
+  return [undefined, ...row].some((one) => {
+    const came = one?.came.get(id) ?? own.get(id)!;
+    return row.every(
+      ({ facet: { restsOn } }, i) =>
+        row[i] === one || (restsOn !== undefined && (came.restsOn & restsOn) === 0),
+    );
+  });
+}
+
+/**
+ * Those of some requirements that a row of values can change. Where one value at most changes what the unit does in use,
+ * that was looked at by itself: if the unit does the same in use beside the others, only what leaves use is left.
+ */
+function inReach(
+  setup: Setup,
+  unit: Setup,
+  row: readonly Put[],
+  open: readonly Requirement[],
+  beyond: readonly Requirement[],
+): readonly Requirement[] {
+  if (open.length === 0 || row.some(({ facet }) => facet.restsOn !== undefined)) return open;
+  const using = row.filter(({ inUse }) => inUse);
+  const like = using.length > 1 ? undefined : (using[0]?.unit ?? setup);
+  const looked = like !== undefined && apart(like, unit) !== 'in-use';
+  return looked ? open.filter((r) => beyond.includes(r)) : open;
 }

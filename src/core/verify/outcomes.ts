@@ -59,6 +59,8 @@ const keyOf = (facts: Facts, requirement: Requirement, limit: number | undefined
 export interface Looked extends Outcome {
   /** Claims of a list, by key, with what of the list holds in every state. */
   holds: Readonly<Record<string, readonly string[]>>;
+  /** What its claims rest on, as bits of `RESTS_ON`. */
+  restsOn: number;
 }
 
 /**
@@ -90,6 +92,7 @@ export function outcomesOf(
       leftOut: [...new Set(own.flatMap((v) => v.leftOut))],
       claims: claims.length,
       holds: Object.fromEntries(own.map((v) => [v.claim.key, v.states > 0 ? v.holds : []])),
+      restsOn: own.reduce((bits, v) => bits | v.restsOn, 0),
     };
     found[i] = looked;
     if (!gaveUp) outcomes.put(keys[i]!, looked);

@@ -4,6 +4,7 @@ import { isContinuous, listening, remembers } from './explore';
 import type { Proof, ProofOptions, Result } from './proof';
 import { outcomesOf, type Looked } from './outcomes';
 import { REQUIREMENTS, type Requirement } from './requirements';
+import type { RequirementId } from './requirements/ids';
 import { ordersTable, rowsOf } from './rows';
 
 /** Holds every requirement against a Setup. */
@@ -30,16 +31,27 @@ export function prove(setup: Setup, options: ProofOptions = {}): Proof {
   };
 }
 
+/** Whether a requirement is proven, and what that rests on, as bits of `RESTS_ON`. */
+export interface Came {
+  proven: boolean;
+  restsOn: number;
+}
+
 /** What some requirements come to, and nothing else: where only verdicts are compared. */
-export const resultsOf = (
+export function cameTo(
   setup: Setup,
   requirements: readonly Requirement[],
   options: ProofOptions = {},
-): Result[] => {
+): Map<RequirementId, Came> {
   const heard = listening(options.onProgress);
   const heeded = { ...options, ...heard.options, gaveUp: heard.gaveUp };
-  return lookedAt(setup, requirements, heeded).map(({ result }) => result);
-};
+  return new Map(
+    lookedAt(setup, requirements, heeded).map(({ result, outcome: { restsOn } }) => [
+      result.id,
+      { proven: result.failures.length === 0 && result.leftOut.length === 0, restsOn },
+    ]),
+  );
+}
 
 function lookedAt(
   setup: Setup,

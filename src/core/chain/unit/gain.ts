@@ -1,5 +1,5 @@
 import { AXES, type Setup } from '../../setup';
-import type { Frame, Memory } from '../frame';
+import { RESTS_ON, type Frame, type Memory } from '../frame';
 import { pulseUs } from '../outputs';
 import { compileReading, readFunction } from './decode';
 import { CENTRE_US, HALF_TRAVEL_US, gainOf } from './laws';
@@ -19,8 +19,12 @@ export function compileGainPulse(setup: Setup): (memory: Memory, frame: Frame) =
     at < 0 && pulled !== undefined ? pulseUs(setup.transmitter.pulse, pulled) : undefined;
   return (memory, frame) => {
     const us = at < 0 ? NaN : frame.receivedUs[at]!;
-    if (!Number.isNaN(us)) memory.lastGainUs = us;
-    return Number.isNaN(us) && keeps ? (pulledUs ?? memory.lastGainUs) : us;
+    if (!Number.isNaN(us)) {
+      memory.lastGainUs = us;
+      return us;
+    }
+    frame.restsOn |= RESTS_ON.gainLead;
+    return keeps ? (pulledUs ?? memory.lastGainUs) : us;
   };
 }
 

@@ -1,5 +1,5 @@
 import { AXES, type Setup } from '../../setup';
-import type { Frame, Memory, Stimulus } from '../frame';
+import { RESTS_ON, type Frame, type Memory, type Stimulus } from '../frame';
 import { compileReading, compileSticks, readFunction, senses } from './decode';
 import { compileGain } from './gain';
 import { pitchWithThrottleDeg, type UnitConstants } from './laws';
@@ -69,12 +69,14 @@ export function compileUnit(
   };
 
   return (stimulus, memory, frame) => {
+    frame.restsOn = stimulus.linkUp ? 0 : RESTS_ON.signalLost;
     readSticks(frame.receivedUs, sticks);
     selectMode(frame, memory);
     sense(stimulus, frame);
 
     const throttleValue = throttle ? readFunction(throttle, frame.receivedUs) : NaN;
     const throttlePct = Number.isNaN(throttleValue) ? 0 : (throttleValue + 1) * 50;
+    if (!memory.armed || !stimulus.positionFix) frame.restsOn |= RESTS_ON.arming;
     if (!armsByThrottle || throttlePct > traits.armThrottlePct) memory.armed = true;
     frame.armed = memory.armed;
     const blocked = waitsForFix && (frame.mode === 'level' || frame.mode === 'home');

@@ -1,5 +1,5 @@
 import { AXES, type Mode, type Setup } from '../../setup';
-import type { Frame, Memory, Stimulus } from '../frame';
+import { RESTS_ON, type Frame, type Memory, type Stimulus } from '../frame';
 import { HOLD_DEADBAND_PCT, ROLL_THROUGH_PCT, fadeOf, type UnitConstants } from './laws';
 
 /** Attitude the unit aims for with sticks centred, and how far a stick may ask. */
@@ -55,6 +55,17 @@ export function compileStabilize(
       const strength = off ? 0 : (-gainPct[i]! / 100) * left;
       heldPct[i] = strength * holdPctPerDeg * held;
       correctionPct[i] = strength * ratePctPerDegS * rates[i]! + heldPct[i]!;
+      if (off || stickPct[i] === 0) continue;
+      const tilts = i < 2;
+      if (tilts && mode === 'level' && Math.abs(stickPct[i]!) >= ROLL_THROUGH_PCT)
+        frame.restsOn |= RESTS_ON.fullStick;
+      // Levelling puts another correction in the place of this one.
+      if (
+        gainPct[i] !== 0 &&
+        (rates[i] !== 0 || held !== 0) &&
+        !(tilts && levels(mode, stickPct[i]!))
+      )
+        frame.restsOn |= RESTS_ON.fade;
     }
     if (off) return;
 

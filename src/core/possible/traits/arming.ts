@@ -1,3 +1,4 @@
+import { RESTS_ON } from '../../chain';
 import { kindOf, type Setup } from '../../setup';
 import { valuesOf, type PossibleTrait } from '../facet';
 
@@ -24,6 +25,7 @@ export const arming: PossibleTrait = {
         id: 'arming',
         title: 'when it starts to work',
         of: ['traits', 'arming'],
+        restsOn: RESTS_ON.arming,
         now,
         values: valuesOf(
           VALUES.filter(([start]) => start === now || fits(setup, start)),

@@ -1,3 +1,4 @@
+import { RESTS_ON } from '../../chain';
 import { AXES } from '../../setup';
 import { valuesOf, type PossibleTrait, type Value } from '../facet';
 
@@ -29,6 +30,7 @@ export const fade: PossibleTrait = {
         id: 'fade',
         title: 'with a stick out',
         of: ['traits', 'stickFade'],
+        restsOn: RESTS_ON.fade,
         now: usual?.[0] ?? AS_DESCRIBED.key,
         values: usual ? values : [AS_DESCRIBED, ...values],
       },

@@ -1,3 +1,4 @@
+import { RESTS_ON } from '../../chain';
 import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
@@ -14,6 +15,7 @@ export const fullStick: PossibleTrait = {
             id: 'full-stick',
             title: 'levelling at full stick',
             of: ['settings', 'levelKind'],
+            restsOn: RESTS_ON.fullStick,
             now: unit.settings.levelKind ?? 'limits',
             values: valuesOf(VALUES, (next, key) => {
               next.unit.settings.levelKind = key;

@@ -1,3 +1,4 @@
+import { RESTS_ON } from '../../chain';
 import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
@@ -16,6 +17,7 @@ export const gainLead: PossibleTrait = {
             id: 'gain-lead',
             title: 'without a gain pulse',
             of: ['traits', 'gainLeadMissing'],
+            restsOn: RESTS_ON.gainLead,
             now: unit.traits.gainLeadMissing,
             values: valuesOf(VALUES, (next, key) => {
               next.unit.traits.gainLeadMissing = key;

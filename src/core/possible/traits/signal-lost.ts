@@ -1,4 +1,4 @@
-import { knowsLinkLost } from '../../chain';
+import { knowsLinkLost, RESTS_ON } from '../../chain';
 import { valuesOf, type PossibleTrait } from '../facet';
 
 const VALUES = [
@@ -16,6 +16,7 @@ export const signalLost: PossibleTrait = {
         id: 'signal-lost',
         title: 'when the signal is lost',
         of: ['traits', 'failsafe'],
+        restsOn: RESTS_ON.signalLost,
         now: setup.installation.receiver?.lost ?? 'presets',
         values: valuesOf(VALUES, ({ installation: next }, key) => {
           next.receiver = { tellsUnit: next.receiver?.tellsUnit ?? tellsUnit, lost: key };

@@ -37,9 +37,17 @@ export class Case {
   readonly supported = new Set<string>();
   margins: number[] = [];
   places: readonly number[] | undefined;
+  /** What the moments it was asked in rest on, as bits of `RESTS_ON`. */
+  restsOn = 0;
 
   constructor(readonly claim: StateClaim) {
     this.choices = claim.asked === 'one-of' ? [...claim.choices] : [];
+  }
+
+  /** Takes note of what it was shown. */
+  saw(moments: readonly Moment[]): readonly Moment[] {
+    for (const { frame } of moments) this.restsOn |= frame.restsOn;
+    return moments;
   }
 
   take(margin: number, now: Moment, at: Standing): void {

@@ -26,7 +26,14 @@ export function decide(
   const groups = new Map<string, StateClaim[]>();
   for (const claim of claims) {
     if (claim.form === 'setup') {
-      verdicts.set(claim, { claim, failures: [claim.failure], states: 1, leftOut: [], holds: [] });
+      verdicts.set(claim, {
+        claim,
+        failures: [claim.failure],
+        states: 1,
+        leftOut: [],
+        holds: [],
+        restsOn: 0,
+      });
       continue;
     }
     const key = JSON.stringify(claim.scope);
@@ -51,7 +58,14 @@ function together(
   if (table.tooLarge) {
     const by = [...table.tooLarge.controls, ...table.tooLarge.entries].slice(0, 5).join(', ');
     const leftOut = [`${channelWords(facts, scope.channels)}: too many states, by ${by}`];
-    return claims.map((claim) => ({ claim, failures: [], states: 0, leftOut, holds: [] }));
+    return claims.map((claim) => ({
+      claim,
+      failures: [],
+      states: 0,
+      leftOut,
+      holds: [],
+      restsOn: 0,
+    }));
   }
   const cases = claims.map((c) => new Case(c));
   const pass = new Pass(facts, stage, table, cases);
@@ -102,7 +116,8 @@ class Pass {
   }
 
   /** Whether the pulses at the ends of a cell already prove a claim for the whole cell. */
-  private byPulses({ claim }: Case, cell: Cell): boolean {
+  private byPulses(c: Case, cell: Cell): boolean {
+    const { claim } = c;
     if (claim.form !== 'moment' || claim.asked !== 'always' || !claim.byPulses || claim.when)
       return false;
     const { facts, stage, table } = this;
@@ -110,15 +125,15 @@ class Pass {
       this.units.every((unit) => {
         const { value } = placesIn(facts, table, cell, claim.scope, -1).next();
         const now = stage.put(value!, memory, unit);
-        return ([0, 1] as const).every(
-          (end) =>
-            claim.holds(
-              stage.arriving(
-                now,
-                table.watch.map(({ at }, i) => [at, cell.us[2 * i + end]!]),
-              ),
-            ) >= 0,
-        );
+        c.saw([now]);
+        return ([0, 1] as const).every((end) => {
+          const arrived = stage.arriving(
+            now,
+            table.watch.map(({ at }, i) => [at, cell.us[2 * i + end]!]),
+          );
+          c.saw([arrived]);
+          return claim.holds(arrived) >= 0;
+        });
       }),
     );
   }
@@ -177,6 +192,7 @@ class Pass {
 
   private ask(c: Case, now: Moment, at: Standing): void {
     const { claim } = c;
+    c.saw([now]);
     if (claim.when && !claim.when(now)) return;
     if (claim.form === 'moment') {
       if (claim.asked === 'one-of') {
@@ -199,7 +215,7 @@ class Pass {
       const key = own.keys.index(stage.sweepKey(claim.control, c.places!));
       const margin = (own.margins[key] ??= claim.holds(
         c.places!,
-        stage.sweep(claim.control, c.places!),
+        c.saw(stage.sweep(claim.control, c.places!)),
       ));
       c.take(margin, now, at);
       return;
@@ -215,7 +231,7 @@ class Pass {
       const list = play.allowed.get(c) ?? [];
       play.allowed.set(c, list);
       if (!list[key]) {
-        const seen = this.stage.play(claim.scripts);
+        const seen = c.saw(this.stage.play(claim.scripts));
         list[key] = claim.choices.map((x) => claim.allows(seen, x));
       }
       this.narrow(c, list[key], now, at);
@@ -223,7 +239,7 @@ class Pass {
     }
     const margins = play.margins.get(c) ?? [];
     play.margins.set(c, margins);
-    margins[key] ??= claim.holds(this.stage.play(claim.scripts), now);
+    margins[key] ??= claim.holds(c.saw(this.stage.play(claim.scripts)), now);
     c.take(margins[key], now, at);
   }
 

@@ -156,25 +156,31 @@ export class Stage {
     return pulses;
   }
 
-  /** Plays scripts one after another, each from the state, and gives every look. */
+  /** Plays scripts one after another, each from the state, and gives every look; a look rests on all that came before it. */
   play(scripts: readonly Script[]): Moment[] {
     this.used = 0;
     const looks: Moment[] = [];
     const { chain } = this.facts;
     const { stimulus, memory } = this;
     const { frame } = this.running;
+    let restsOn = 0;
     const step = (dtS: number) => {
       stimulus.dtS = dtS;
       memory.slowPct.fill(NaN);
       chain.step(stimulus, memory, frame);
+      restsOn |= frame.restsOn;
     };
     for (const script of scripts) {
       this.begin();
+      restsOn = 0;
       frame.receivedUs.set(this.nowSeen.frame.receivedUs);
       frame.logic.set(this.nowSeen.frame.logic);
       for (const act of script) {
-        if ('look' in act) looks.push(this.look(frame, act.look));
-        else this.act(act, step);
+        if ('look' in act) {
+          const seen = this.look(frame, act.look);
+          seen.frame.restsOn |= restsOn;
+          looks.push(seen);
+        } else this.act(act, step);
       }
     }
     this.begin();

@@ -22,6 +22,8 @@ export interface Verdict {
   leftOut: string[];
   /** Of a list: what holds in every state. */
   holds: readonly string[];
+  /** What it rests on, as bits of `RESTS_ON`: without the bit of a trait it comes to the same with any value of it. */
+  restsOn: number;
 }
 
 /** The result of a claim: its failures with their examples, each replayed on the chain before it is reported. */
@@ -59,7 +61,7 @@ export function verdictOf(
     // The simplest example, unless it would lower the severity.
     failures.push(plain?.severity === worst.severity ? plain : worst);
   }
-  return { claim, failures, states: c.states, leftOut, holds: c.choices };
+  return { claim, failures, states: c.states, leftOut, holds: c.choices, restsOn: c.restsOn };
 }
 
 /** A simpler example must have at least this share of the worst margin. */
