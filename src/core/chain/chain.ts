@@ -1,4 +1,4 @@
-import type { Setup } from '../setup';
+import type { Mode, Setup } from '../setup';
 import { compileActuators } from './actuators';
 import { type Frame, type Layout, type Memory, type Stimulus } from './frame';
 import { carriedChannels, compileLink } from './link';
@@ -33,10 +33,16 @@ export interface Receiver {
   step(stimulus: Stimulus, memory: Memory, frame: Frame): void;
 }
 
-/** Compiles what hears a transmitter, without the transmitter and the servos. */
-export function compileReceiver(setup: Setup, constants: UnitConstants = USUAL_UNIT): Receiver {
+/**
+ * Compiles what hears a transmitter, without the transmitter and the servos.
+ * @param slots the modes of the unit's slots; read again in each moment, so that units that differ in them alone can share it
+ */
+export function compileReceiver(
+  setup: Setup,
+  slots: readonly Mode[] = setup.unit.settings.slots,
+): Receiver {
   const link = compileLink(setup);
-  const unit = compileUnit(setup, constants);
+  const unit = compileUnit(setup, USUAL_UNIT, slots);
   return {
     step(stimulus, memory, frame) {
       link(stimulus.linkUp, memory, frame);

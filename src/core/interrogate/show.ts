@@ -11,12 +11,14 @@ const DOUBTFUL = 1.6;
 /** One possible unit on the bench: what it shows for an experiment, by the chain. */
 export interface Possible {
   show(experiment: Experiment): Shown;
-  /** The same, and the position of its mode channel in each moment from the first that is looked at, from 0. */
+  /** The same, glance by glance, and the position of its mode channel in each moment from the first that is looked at, from 0. */
   look(experiment: Experiment): Look;
+  /** The same unit with other modes in its positions. */
+  inModes(modes: readonly Mode[]): Possible;
 }
 
 interface Look {
-  shown: Shown;
+  looks: readonly Likely[];
   slots: readonly number[];
 }
 
@@ -39,15 +41,17 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
   const memory = chain.newMemory();
   const playedOf = playsOf(bench);
   const shows = (setup: Setup) => {
-    const receiver = compileReceiver(setup);
+    const slots = [...setup.unit.settings.slots];
+    const receiver = compileReceiver(setup, slots);
     const heard = setup.unit.settings.inputs
       .map((i) => i.channel - 1)
       .filter((at) => at < setup.transmitter.channels);
-    return (e: Experiment): Look => {
+    return (e: Experiment, inSlots: readonly Mode[]): Look => {
+      slots.splice(0, slots.length, ...inSlots);
       const { moments, looks } = playedOf(e);
       resetMemory(memory);
       memory.armed = !e.fresh;
-      const slots: number[] = [];
+      const cameTo: number[] = [];
       const first = firstOf(looks);
       const seen = looks.map(() => ({ before: 0, off: 0, peak: 0 }));
       const modes: Mode[] = [];
@@ -55,7 +59,7 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
         frame.sentUs.set(sentUs);
         receiver.step(stimulus, memory, frame);
         if (at < first) return;
-        slots.push(frame.slot);
+        cameTo.push(frame.slot);
         modes[at - first] = frame.mode;
         chain.servos(frame);
         chain.surfaces(frame);
@@ -78,15 +82,18 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
         }
         return silent && lost ? ['limp'] : glanceAt(seen[i]!.peak, seen[i]!.off);
       });
-      return { shown: shownAs(glances), slots };
+      return { looks: glances, slots: cameTo };
     };
   };
   return (setup) => {
     const plugged = shows(setup);
     let pulled: typeof plugged | undefined;
-    const look = (e: Experiment): Look =>
-      (e.leadOut ? (pulled ??= shows(leadOut(setup))) : plugged)(e);
-    return { look, show: (e) => look(e).shown };
+    const inModes = (modes: readonly Mode[]): Possible => {
+      const look = (e: Experiment): Look =>
+        (e.leadOut ? (pulled ??= shows(leadOut(setup))) : plugged)(e, modes);
+      return { look, show: (e) => shownAs(look(e).looks), inModes };
+    };
+    return inModes(setup.unit.settings.slots);
   };
 }
 

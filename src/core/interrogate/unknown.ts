@@ -1,18 +1,12 @@
-import { randomOf } from '../dice';
 import { facetsOf, withValues, type Facet } from '../possible';
 import type { Mode, Setup } from '../setup';
-import { looksOf, SIGN, type Act, type Experiment, type Seen } from './experiment';
+import { aboutWhat, isSlot } from './about';
+import type { Act, Experiment } from './experiment';
 import { experimentsFor } from './experiments';
 import { playsOf } from './play';
 import { inPositions, type InPosition } from './positions';
 import { benchOf, type Possible } from './show';
 import type { Shown } from './shown';
-
-/** Whether a fact is the mode of a position. */
-const isSlot = ({ id }: Facet): boolean => id.startsWith('slot-');
-
-/** Modes that a unit has in all its positions, to find out which facts an experiment can be about. */
-const EVERYWHERE: readonly Mode[] = ['rate', 'level', 'hold', 'rate', 'level', 'trainer', 'home'];
 
 /** All a Setup's unit may be, compiled once. */
 export class Unknown {
@@ -33,6 +27,8 @@ export class Unknown {
   private readonly base: readonly number[];
   private readonly numbers: ReadonlyMap<string, number>;
   private readonly edges: number;
+  /** The facts that are the modes of the positions, in their order. */
+  private readonly slots: readonly number[];
 
   constructor(private readonly setup: Setup) {
     this.facets = facetsOf(setup);
@@ -48,6 +44,7 @@ export class Unknown {
         f.values.findIndex((v) => v.key === f.now),
       ),
     );
+    this.slots = this.facets.flatMap((f, i) => (isSlot(f) ? [i] : []));
     this.mirrors = mirrorsOf(this.experiments);
     this.edges = this.facets.findIndex(({ id }) => id === 'mode-edges');
     this.positions = inPositions(
@@ -57,7 +54,7 @@ export class Unknown {
       playsOf(setup),
       this.unit(this.base),
     );
-    this.about = this.aboutWhat();
+    this.about = this.aboutEach();
   }
 
   numberOf(id: string): number | undefined {
@@ -119,77 +116,49 @@ export class Unknown {
     return [first, values];
   }
 
+  /** A unit by the values of its facts. Those that differ in the modes of their positions alone share what is compiled. */
   private unit(values: readonly number[]): Possible {
-    const key = values.join();
+    const others = values.map((value, f) => (isSlot(this.facets[f]!) ? 0 : value)).join();
     const found =
-      this.units.get(key) ??
+      this.units.get(others) ??
       this.put(
         withValues(
           this.setup,
-          this.facets.flatMap(({ values: all, now }, f) => {
-            const value = all[values[f]!]!;
-            return value.key === now ? [] : [value];
+          this.facets.flatMap((facet, f) => {
+            const value = facet.values[values[f]!]!;
+            return isSlot(facet) || value.key === facet.now ? [] : [value];
           }),
         ),
       );
-    this.units.set(key, found);
-    return found;
+    this.units.set(others, found);
+    const modes = [...this.setup.unit.settings.slots];
+    this.slots.forEach(
+      (f, slot) => (modes[slot] = this.facets[f]!.values[values[f]!]!.key as Mode),
+    );
+    return found.inModes(modes);
   }
 
   /**
-   * Found by changing one fact after another in units of all kinds; what mirrors another, or is the same in another
-   * position of the mode channel, is about the same. The mode of a position counts wherever the unit comes into that
-   * position, and nowhere else: what it does there may look like nothing in every example.
+   * What mirrors another, or is the same in another position of the mode channel, is about the same. The mode of a position
+   * counts wherever the unit comes into that position, and nowhere else: what it does there may look like nothing in
+   * every example.
    */
-  private aboutWhat(): number[][] {
+  private aboutEach(): number[][] {
     const firsts = this.positions.map((_, e) => this.positions[this.mirrors[e]!]!.first);
-    const about = new Map(firsts.map((e) => [e, new Set<number>()]));
-    const looked = [...about.keys()];
-    const slotAt = new Map(this.facets.map((f, i) => [f.id, i]));
-    const lookAt = (unit: Possible, e: number): Seen => {
-      const { shown, slots } = unit.look(this.experiments[e]!);
-      if (!this.positions[e]!.firm)
-        for (const slot of new Set(slots)) {
-          const facet = slotAt.get(`slot-${slot + 1}`);
-          if (facet !== undefined) about.get(e)!.add(facet);
-        }
-      return shown.first;
-    };
-    for (const at of this.examples()) {
-      const before = new Map(looked.map((e) => [e, lookAt(this.unit(at), e)]));
-      this.facets.forEach((f, i) => {
-        if (isSlot(f)) return;
-        f.values.forEach((_, v) => {
-          const waiting = looked.filter(
-            (e) => !about.get(e)!.has(i) && (!f.sign || looksAtSigns(this.experiments[e]!)),
-          );
-          if (v === at[i] || waiting.length === 0) return;
-          const other = this.unit(at.with(i, v));
-          for (const e of waiting) if (lookAt(other, e) !== before.get(e)) about.get(e)!.add(i);
-        });
-      });
-    }
+    const about = aboutWhat({
+      facets: this.facets,
+      experiments: this.experiments,
+      looked: [...new Set(firsts)],
+      firm: (e) => this.positions[e]!.firm,
+      base: this.base,
+      unit: (values) => this.unit(values),
+    });
     return this.parts.map((parts) => {
       const facts = parts.flatMap((e) => [...about.get(firsts[e]!)!, ...this.positions[e]!.slots]);
       return [...new Set(facts)].toSorted((a, b) => a - b);
     });
   }
-
-  /** Units as different as can be: each mode everywhere, with anything else by chance; and the described one. */
-  private examples(): number[][] {
-    const random = randomOf(30);
-    const everywhere = EVERYWHERE.map((mode, n) =>
-      this.facets.map((f, i) => {
-        const at = isSlot(f) ? f.values.findIndex((v) => v.key === mode) : -1;
-        if (at >= 0) return at;
-        return n === 0 ? this.base[i]! : Math.floor(random() * f.values.length);
-      }),
-    );
-    return [...everywhere, [...this.base]];
-  }
 }
-
-const looksAtSigns = (e: Experiment): boolean => looksOf(e).includes(SIGN);
 
 /** Of each experiment, the first of those that are the same but for the side it is done to. */
 function mirrorsOf(experiments: readonly Experiment[]): number[] {

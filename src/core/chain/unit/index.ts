@@ -1,4 +1,4 @@
-import { AXES, type Setup } from '../../setup';
+import { AXES, type Mode, type Setup } from '../../setup';
 import { RESTS_ON, type Frame, type Memory, type Stimulus } from '../frame';
 import { compileReading, compileSticks, readFunction, senses } from './decode';
 import { compileGain } from './gain';
@@ -27,13 +27,17 @@ export const knowsLinkLost = ({
   unit.traits.place === 'receiver' ||
   (installation.receiver?.tellsUnit ?? unit.traits.place === 'satellite');
 
-/** Fifth link: the unit, interpreted from its traits and settings. */
+/**
+ * Fifth link: the unit, interpreted from its traits and settings.
+ * @param slots the modes of its slots; read again in each moment
+ */
 export function compileUnit(
   setup: Setup,
   constants: UnitConstants,
+  slots: readonly Mode[] = setup.unit.settings.slots,
 ): (stimulus: Stimulus, memory: Memory, frame: Frame) => void {
   const { traits, settings } = setup.unit;
-  const selectMode = compileModeSelect(setup);
+  const selectMode = compileModeSelect(setup, slots);
   const readGain = compileGain(setup);
   const readSticks = compileSticks(setup);
   const sense = compileSensor(setup, constants);

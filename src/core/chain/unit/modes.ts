@@ -7,10 +7,15 @@ import { CENTRE_US } from './laws';
 /** Slot for pulses that fall between the bands: the unit is taken to be a plain receiver there. */
 export const NO_SLOT = -1;
 
-/** Which slot the transmitter has selected, and the mode it stands for. */
-export function compileModeSelect(setup: Setup): (frame: Frame, memory: Memory) => void {
+/**
+ * Which slot the transmitter has selected, and the mode it stands for.
+ * @param slots the modes of the slots; read again in each moment
+ */
+export function compileModeSelect(
+  setup: Setup,
+  slots: readonly Mode[],
+): (frame: Frame, memory: Memory) => void {
   const { traits, settings } = setup.unit;
-  const { slots } = settings;
   const select = traits.modeSelect;
   const channelOf = (carries: 'mode' | 'mode2' | 'gain') => {
     const input = settings.inputs.find((i) => i.carries === carries);
@@ -18,7 +23,7 @@ export function compileModeSelect(setup: Setup): (frame: Frame, memory: Memory) 
   };
   const set = (frame: Frame, slot: number) => {
     frame.slot = slot;
-    frame.mode = (slots[slot] ?? 'off') as Mode;
+    frame.mode = slots[slot] ?? 'off';
   };
   switch (select.by) {
     case 'fixed':
