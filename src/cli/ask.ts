@@ -52,6 +52,7 @@ export function asked(real: Setup, eyes: Eyes): Asked {
       does: [
         ...words.before,
         ...words.steps.flatMap(({ does, looks }) => [does, ...looks.map(({ watch }) => watch)]),
+        ...words.after,
       ],
       answer: answerWords(words, answer),
       again,

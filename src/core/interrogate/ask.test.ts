@@ -314,6 +314,7 @@ describe('asking the unit', () => {
       ),
     );
     expect({ ...words, steps: words.steps.slice(0, 1) }).toEqual({
+      after: [],
       before: [
         'If the throttle was not opened since power-up: open it once and close it.',
         expect.stringMatching(/everything else at rest, the model level\.$/i) as string,

@@ -1,7 +1,14 @@
 import type { Facet } from '../possible';
 import type { Setup } from '../setup';
 import { AGAINST, believed, WRONG } from './belief';
-import { looksOf, saysNothing, type Answer, type Experiment, type Glance } from './experiment';
+import {
+  looksOf,
+  rewrites,
+  saysNothing,
+  type Answer,
+  type Experiment,
+  type Glance,
+} from './experiment';
 import { unknownOf } from './unknown';
 
 /** An experiment and what was seen. */
@@ -120,9 +127,15 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
     bits / (unknown.experiments[number]!.seconds + READ_S) / (1 + (asked.get(number) ?? 0));
   let left = false;
   /** The experiment that tells most bits a second. */
-  const bestBy = (by: 'weights' | 'likes', least: number, exact: boolean): number | undefined => {
+  const bestBy = (
+    by: 'weights' | 'likes',
+    least: number,
+    exact: boolean,
+    rewriting: boolean,
+  ): number | undefined => {
     let best: { number: number; worth: number } | undefined;
     unknown.experiments.forEach((e, number) => {
+      if (rewrites(e) !== rewriting) return;
       // Its mirror image says as much, as long as neither was done.
       const mirror = unknown.mirrors[number]!;
       if (!exact && mirror !== number && !asked.has(mirror) && !asked.has(number)) return;
@@ -136,18 +149,20 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   };
   /** What says most a second about the fact that is asked first. */
   const [wished] = unknown.experiments
-    .flatMap((_, number) => {
-      const says = first === undefined ? [] : aboutOf(number);
+    .flatMap((e, number) => {
+      const says = first === undefined || rewrites(e) ? [] : aboutOf(number);
       return says.flatMap(([facet, bits]) =>
         unknown.facets[facet]!.id === first ? [{ number, worth: worthOf(number, bits) }] : [],
       );
     })
     .toSorted((a, b) => b.worth - a.worth);
   // First what tells most of usual units; then whatever a single answer, or none, has left open.
-  const best =
-    bestBy('weights', WORTH, false) ??
-    bestBy('weights', WORTH, true) ??
-    bestBy('likes', WORTH_SEEN, true);
+  const bestOf = (rewriting: boolean) =>
+    bestBy('weights', WORTH, false, rewriting) ??
+    bestBy('weights', WORTH, true, rewriting) ??
+    bestBy('likes', WORTH_SEEN, true, rewriting);
+  // What a unit has learned is put at risk last.
+  const best = bestOf(false) ?? bestOf(true);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
   const wanted = twice ? undefined : (again ?? wished?.number ?? best);
   const tired = wanted !== undefined && told.length >= MOST;

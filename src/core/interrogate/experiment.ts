@@ -11,7 +11,18 @@ export type Act =
   /** Switched on; then look at all surfaces together. */
   | { kind: 'power-up' }
   /** Controls are moved, nothing else; then look at the light. */
-  | { kind: 'light' };
+  | { kind: 'light' }
+  /**
+   * Tilted, level captured so in the way of the description, then level again; then look where a surface stands against
+   * before. It leaves the unit with a wrong level.
+   */
+  | { kind: 'teach'; deg: Readonly<Partial<Record<Axis, number>>>; hands: readonly HandMove[] };
+
+/** Controls moved, and how long they are held there, seconds. */
+export interface HandMove {
+  put: Readonly<Record<string, number>>;
+  forS: number;
+}
 
 /** In place of a surface: the light, or all surfaces together. */
 export const SIGN = 'sign';
@@ -64,6 +75,10 @@ export type Seen = string;
 /** The surfaces of an experiment in the order they are looked at. */
 export const looksOf = ({ steps }: Pick<Experiment, 'steps'>): readonly string[] =>
   steps.flatMap(({ watch }) => watch);
+
+/** Whether it leaves a unit with something else than it had learned. */
+export const rewrites = ({ steps }: Pick<Experiment, 'steps'>): boolean =>
+  steps.some(({ act }) => act.kind === 'teach');
 
 /** Whether an answer says nothing at all. */
 export const saysNothing = (answer: Answer): boolean => answer.every((a) => a === 'unsure');

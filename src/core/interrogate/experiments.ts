@@ -1,16 +1,15 @@
 import { axisFunction, mixesItself, placesOf, showsMode, stickOf } from '../chain';
 import { authority } from '../model';
-import { AXES, isSwitched, type Axis, type Control, type Setup } from '../setup';
-import { coneOf } from '../verify';
-import { looksOf, SIGN, type Experiment, type Step } from './experiment';
+import { AXES, type Axis, type Control, type Setup } from '../setup';
+import { capturingLevel } from './capturing';
+import { looksOf, rewrites, SIGN, type Experiment, type Step } from './experiment';
 import { teaching } from './gestures';
+import { gainPlaces, modeSwitches, posturesOf, type Controls } from './postures';
 
 /** How far a model is tilted, and how far where a limit is looked for. */
 const TILT_DEG: Readonly<Record<Axis, number>> = { roll: 30, pitch: 25, yaw: 60 };
 const FAR_DEG = 75;
 const HELD_PCT = 60;
-/** More positions of what chooses the mode than this are not tried one by one. */
-const MOST_POSTURES = 9;
 /** An experiment with more looks than this is not repeated in every position. */
 const MOST_ROUND_LOOKS = 3;
 
@@ -26,17 +25,16 @@ const TAKES_S = {
   lost: 40,
   fresh: 50,
   lead: 60,
+  teach: 45,
   /** In each position. */
   light: 3,
 } as const;
-
-type Controls = Readonly<Record<string, number>>;
 
 /**
  * Everything that may be tried on the bench with this transmitter and program: in each position of what chooses the
  * mode, the model tilted both ways about each axis the unit may know, by a corner, further, with its stick given
  * meanwhile, with its stick out, with other gains, freshly powered, without the gain lead, and with the signal lost.
- * Nothing that would teach a unit something.
+ * Nothing that would teach a unit something, but for level captured in the way of its description.
  */
 export function experimentsFor(setup: Setup): Experiment[] {
   const { unit, transmitter } = setup;
@@ -73,6 +71,8 @@ export function experimentsFor(setup: Setup): Experiment[] {
   const gains = gainPlaces(setup);
   const full = gains.at(-1)!;
   const roll = watched.find(({ axis }) => axis === 'roll');
+  const pitch = watched.find(({ axis }) => axis === 'pitch');
+  const hands = capturingLevel(setup);
   for (const posture of posturesOf(setup)) {
     const on = { ...posture, ...full };
     for (const side of [1, -1] as const)
@@ -101,6 +101,12 @@ export function experimentsFor(setup: Setup): Experiment[] {
       if (other && other !== surface)
         add(on, [tilt({ [axis]: TILT_DEG[axis] }, surface, other)], TAKES_S.corner);
     }
+    if (hands && pitch)
+      add(
+        on,
+        [{ act: { kind: 'teach', deg: { pitch: TILT_DEG.pitch }, hands }, watch: [pitch.surface] }],
+        TAKES_S.teach,
+      );
     for (const side of [1, -1] as const) {
       const steps = [tilt({ [first.axis]: side * TILT_DEG[first.axis] }, first.surface)];
       add({ ...on, [first.stick]: 100 }, steps, TAKES_S.stick);
@@ -141,7 +147,7 @@ function roundsOf(along: Control, single: readonly Experiment[]): Experiment[] {
   const placeOf = (e: Experiment) => e.controls[along.id] ?? along.rest;
   const rows = new Map<string, Experiment[]>();
   for (const e of single) {
-    if (e.fresh || e.leadOut || looksOf(e).length > MOST_ROUND_LOOKS) continue;
+    if (e.fresh || e.leadOut || rewrites(e) || looksOf(e).length > MOST_ROUND_LOOKS) continue;
     if (e.steps.some(({ put }) => put !== undefined)) continue;
     const { [along.id]: _, ...others } = e.controls;
     const key = JSON.stringify([others, e.steps]);
@@ -181,37 +187,4 @@ function watchFor({ airframe }: Setup, axis: Axis): string | undefined {
     (a, b) => (a && a.by >= b.by ? a : b),
     undefined,
   )?.id;
-}
-
-/** The switches that choose the mode. */
-function modeSwitches(setup: Setup) {
-  const { transmitter, unit } = setup;
-  const channels = unit.settings.inputs
-    .filter((i) => i.carries === 'mode' || i.carries === 'mode2')
-    .map((i) => i.channel);
-  return coneOf(setup, channels)
-    .controls.map((at) => transmitter.controls[at]!)
-    .filter(isSwitched);
-}
-
-/** Every combination of their positions, as controls away from rest. */
-const posturesOf = (setup: Setup): Controls[] =>
-  modeSwitches(setup)
-    .reduce<Controls[]>(
-      (list, control) =>
-        list.flatMap((row) =>
-          placesOf(control.kind).map(([, value]) => ({ ...row, [control.id]: value })),
-        ),
-      [{}],
-    )
-    .slice(0, MOST_POSTURES);
-
-/** Where the gain is at its least, in its middle and at its most, as far as a free control works it. */
-function gainPlaces(setup: Setup): Controls[] {
-  const { transmitter, unit } = setup;
-  const channels = unit.settings.inputs.filter((i) => i.carries === 'gain').map((i) => i.channel);
-  const free = coneOf(setup, channels)
-    .controls.map((at) => transmitter.controls[at]!)
-    .find((c) => !isSwitched(c) && c.kind !== 'trim' && c.kind !== 'stick');
-  return free ? [-100, 0, 100].map((value) => ({ [free.id]: value })) : [{}];
 }

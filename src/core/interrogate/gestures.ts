@@ -1,26 +1,49 @@
-import { axisFunction, compileChain, compileCorner, createEar, gesturesOf } from '../chain';
+import {
+  axisFunction,
+  compileChain,
+  compileCorner,
+  createEar,
+  FOR_LEVEL,
+  gesturesOf,
+} from '../chain';
 import { AXES, type Setup, type StickHolds } from '../setup';
-import type { Experiment } from './experiment';
+import { rewrites, type Experiment } from './experiment';
 import { playsOf } from './play';
 
 /**
- * Whether doing an experiment would also be a gesture that teaches the unit something, asked of the chain: sticks that
- * come into a corner of its description, however short, and to either end, since what the leaflet shows may be for
- * another transmitter; two sticks at their ends where nobody knows which corner; or a channel that is flicked.
+ * Whether doing an experiment would also be a gesture that teaches the unit something it is not meant to, asked of the
+ * chain: sticks that come into a corner of its description, however short, and to either end, since what the leaflet shows
+ * may be for another transmitter; two sticks at their ends where nobody knows which corner; or a channel that is flicked. One
+ * that is meant to capture level must be heard as that, and as nothing else.
  */
 export function teaching(setup: Setup): (experiment: Experiment) => boolean {
-  const frame = compileChain(setup).newFrame();
+  const chain = compileChain(setup);
+  const frame = chain.newFrame();
   const playedOf = playsOf(setup);
   const { traits } = setup.unit;
   const corner = compileCorner(setup);
-  const described = gesturesOf(setup.unit).flatMap(({ by }) =>
-    by.kind === 'corner' ? [by.holds] : [],
-  );
+  const gestures = gesturesOf(setup.unit);
+  const described = gestures.flatMap(({ by }) => (by.kind === 'corner' ? [by.holds] : []));
   const corners = traits.captureGestures.includes('stick-corners')
     ? [...described, ...pairsOf(setup)]
     : described;
-  if (corners.length === 0 && gesturesOf(setup.unit).length === 0) return () => false;
+  if (corners.length === 0 && gestures.length === 0) return () => false;
+  /** What the unit hears of an experiment. */
+  const heardOf = (experiment: Experiment) => {
+    const ear = createEar(setup);
+    const memory = chain.newMemory();
+    return playedOf(experiment).moments.flatMap(({ stimulus, sentUs }) => {
+      frame.receivedUs.set(sentUs);
+      chain.unit(stimulus, memory, frame);
+      return ear.hear(frame, stimulus.dtS);
+    });
+  };
   return (experiment) => {
+    if (rewrites(experiment)) {
+      if (traits.levelCapture?.by === 'button') return false;
+      const heard = heardOf(experiment);
+      return heard.length === 0 || heard.some((g) => g.for !== FOR_LEVEL);
+    }
     const ear = createEar(setup);
     return playedOf(experiment).moments.some(({ stimulus, sentUs }) => {
       frame.receivedUs.set(sentUs);

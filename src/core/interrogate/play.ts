@@ -17,6 +17,8 @@ const RATES: Readonly<Record<Axis, 'rollRateDegPerS' | 'pitchRateDegPerS' | 'yaw
 export interface Played {
   moments: readonly { stimulus: Stimulus; sentUs: Float64Array }[];
   looks: readonly Looked[];
+  /** The moments in which level is captured, from the first to the last, and how the model lies then. */
+  teaches?: { from: number; to: number; pitchDeg: number } | undefined;
 }
 
 /** One thing looked at, by moments: what it is compared with, and from when to when. */
@@ -94,6 +96,7 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
     put(stick, at);
     step(HOLD_S);
   };
+  let teaches: Played['teaches'];
   const looks = steps.flatMap(({ put: first, settle, act, watch }) => {
     const stood = moments.length - 1;
     if (first) {
@@ -129,6 +132,22 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
         before = stood;
         sees = 'light';
         break;
+      case 'teach': {
+        before = moments.length - 1;
+        tilt(act.deg);
+        const rest = now.controls.slice();
+        const from = moments.length;
+        for (const move of act.hands) {
+          for (const [id, value] of Object.entries(move.put)) put(id, value);
+          step(0);
+          step(move.forS);
+        }
+        now.controls.set(rest);
+        step(HOLD_S);
+        teaches = { from, to: moments.length - 1, pitchDeg: stands.pitch };
+        tilt({ roll: 0, pitch: 0, yaw: 0 });
+        break;
+      }
       case 'power-up':
         sees = 'twitches';
     }
@@ -143,5 +162,5 @@ function play(chain: Chain, { controls, steps }: Experiment): Played {
       lost: act.kind === 'lost',
     }));
   });
-  return { moments, looks };
+  return { moments, looks, teaches };
 }

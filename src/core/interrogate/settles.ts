@@ -1,6 +1,6 @@
 import { facetsOf, withValues } from '../possible';
 import type { Setup } from '../setup';
-import { looksOf, type Experiment, type Glance } from './experiment';
+import { looksOf, rewrites, type Experiment, type Glance } from './experiment';
 import { experimentsFor } from './experiments';
 import { benchOf } from './show';
 
@@ -35,6 +35,7 @@ export function settling(setup: Setup, { facet: id, keys }: Undecided): Settling
       .map((v) => bench(v.key === facet.now ? setup : withValues(setup, [v])));
   const [holds, fails] = [unitsWith(keys.proven), unitsWith(keys.fails)];
   const [best] = experimentsFor(setup)
+    .filter((experiment) => !rewrites(experiment))
     .flatMap((experiment) => {
       const shown = (units: typeof holds) => units.map((u) => u.show(experiment).looks);
       const [holding, failing] = [shown(holds), shown(fails)];

@@ -1,4 +1,11 @@
-import { compileChain, compileReceiver, lightIn, resetMemory } from '../chain';
+import {
+  compileChain,
+  compileReceiver,
+  createEar,
+  FOR_LEVEL,
+  lightIn,
+  resetMemory,
+} from '../chain';
 import type { Mode, Setup } from '../setup';
 import { twitchesSeen, type Experiment, type Glance } from './experiment';
 import { firstOf, playsOf } from './play';
@@ -25,6 +32,15 @@ interface Look {
 /** A unit by itself, on a bench of its own. */
 export const possibleUnit = (setup: Setup): Possible => benchOf(setup)(setup);
 
+/** After level was captured with the model lying so. @param pitchDeg from its flying attitude */
+const taughtAt = (setup: Setup, pitchDeg: number): Setup => ({
+  ...setup,
+  installation: {
+    ...setup.installation,
+    levelCapture: { pitchDeg: pitchDeg + setup.airframe.measures.flyingPitchDeg },
+  },
+});
+
 /** With its gain lead out, after a gain at the upper end. */
 const leadOut = (setup: Setup): Setup => ({
   ...setup,
@@ -48,7 +64,10 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       .filter((at) => at < setup.transmitter.channels);
     return (e: Experiment, inSlots: readonly Mode[]): Look => {
       slots.splice(0, slots.length, ...inSlots);
-      const { moments, looks } = playedOf(e);
+      const { moments, looks, teaches } = playedOf(e);
+      let hears = receiver;
+      const ear = teaches && createEar(setup);
+      let captures = setup.unit.traits.levelCapture?.by === 'button';
       resetMemory(memory);
       memory.armed = !e.fresh;
       const cameTo: number[] = [];
@@ -57,7 +76,12 @@ export function benchOf(bench: Setup): (setup: Setup) => Possible {
       const modes: Mode[] = [];
       moments.forEach(({ stimulus, sentUs }, at) => {
         frame.sentUs.set(sentUs);
-        receiver.step(stimulus, memory, frame);
+        hears.step(stimulus, memory, frame);
+        if (teaches && at >= teaches.from && at <= teaches.to) {
+          captures ||= ear!.hear(frame, stimulus.dtS).some((g) => g.for === FOR_LEVEL);
+          if (at === teaches.to && captures)
+            hears = compileReceiver(taughtAt(setup, teaches.pitchDeg), slots);
+        }
         if (at < first) return;
         cameTo.push(frame.slot);
         modes[at - first] = frame.mode;

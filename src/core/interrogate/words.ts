@@ -1,3 +1,4 @@
+import { levelCaptureOf } from '../capture';
 import { controlWords, MOVEMENT_WORDS, movementOf } from '../chain';
 import { kindOf, type Axis, type Setup } from '../setup';
 import type { Act, Answer, Experiment, Glance, Step } from './experiment';
@@ -18,6 +19,8 @@ export interface InWords {
   before: readonly string[];
   /** What is done, and what is looked at then. */
   steps: readonly { does: string; looks: readonly LookInWords[] }[];
+  /** Once everything is answered: what has to be put right. */
+  after: readonly string[];
 }
 
 const controlOf = ({ transmitter }: Setup, id: string) =>
@@ -46,6 +49,8 @@ export function actWords(setup: Setup, act: Act): string {
       return 'Switch the model on';
     case 'light':
       return 'Look at the light of the unit';
+    case 'teach':
+      return `${tiltWords(setup, act.deg)}, and keep the model like that: ${levelCaptureOf(setup).words}. Then put the model level`;
     case 'lost':
       return `${controlOf(setup, act.stick).label}: hold it at about ${Math.abs(act.pct)} % ${act.pct > 0 ? 'one way' : 'the other way'}, then switch the transmitter off`;
   }
@@ -80,6 +85,11 @@ export function experimentWords(
         looks: step.watch.map((id) => lookWords(setup, step.act, id, held)),
       };
     }),
+    after: steps.some(({ act }) => act.kind === 'teach')
+      ? [
+          `If it has moved, the unit has taken that attitude for level. Put that right now: with the model level, ${levelCaptureOf(setup).words}.`,
+        ]
+      : [],
   };
 }
 
@@ -137,6 +147,12 @@ function lookWords(setup: Setup, act: Act, id: string, held: boolean): LookInWor
           ['none', held ? 'stays where it stood with the model level' : 'does not move'],
           unsure,
         ],
+      };
+    case 'teach':
+      return {
+        name,
+        watch: `Where does the ${name} stand now, compared with before?`,
+        answers: [...standing, ['none', 'where it stood before'], unsure],
       };
     case 'stab':
       return {

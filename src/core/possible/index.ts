@@ -6,6 +6,7 @@ import { fade } from './traits/fade';
 import { fullStick } from './traits/full-stick';
 import { gainLaw } from './traits/gain-law';
 import { gainLead } from './traits/gain-lead';
+import { levelCapture } from './traits/level-capture';
 import { lights } from './traits/lights';
 import { modeEdges } from './traits/mode-edges';
 import { ownMix } from './traits/own-mix';
@@ -34,6 +35,7 @@ export const POSSIBLE: readonly PossibleTrait[] = [
   signalLost,
   lights,
   twitches,
+  levelCapture,
 ];
 
 /** Everything that may be otherwise with the unit of a Setup. */

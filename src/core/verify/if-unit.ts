@@ -111,7 +111,7 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   /** What is the same while the unit is in use can only change these. */
   const beyond = waiting.filter((r) => r.claims(factsOf(setup)).some(leavesUse));
   const put = (facet: Facet, value: Value): Put[] => {
-    if (value.key === facet.now) return [];
+    if (value.key === facet.now || facet.sign) return [];
     const unit = withValues(setup, [value]);
     const { restsOn } = facet;
     const when = restsOn === undefined ? apart(setup, unit) : 'never';

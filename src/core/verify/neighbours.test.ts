@@ -5,7 +5,7 @@ import { FULL, SEED } from '../../../tests/kit/share';
 import { parseSetup } from '../setup';
 import { prove } from './index';
 
-const EACH = FULL ? 200 : 8;
+const EACH = FULL ? 200 : 5;
 
 describe.each(FAULT_CLASSES.map((c) => [c.requirement, c.words, c] as const))(
   '%s: %s',

@@ -1,6 +1,6 @@
 import type { Line, Setup } from '../setup';
 import type { Claim, Facts, Verdict } from './engine';
-import { coneOf, Newest, partOfProgram } from './explore';
+import { coneOf, Newest, partOfProgram, type Cone } from './explore';
 import type { Outcome } from './finding';
 import type { Requirement } from './requirements';
 
@@ -44,12 +44,21 @@ function bodyOf(setup: Setup): string {
 /** Lines that say by their purpose what a requirement takes them for, wherever they stand. */
 const MEANT = new Set<Line['purpose']>(['panic', 'launch', 'throttle-cut', 'mix']);
 
+const parts = new WeakMap<Cone, string>();
+
 /** The part of a program some channels are made of, and lines meant for something, with their places. */
-const partOf = (setup: Setup, channels: readonly number[]): string =>
-  JSON.stringify([
-    partOfProgram(setup, coneOf(setup, channels)),
-    setup.program.lines.flatMap((l, i) => (MEANT.has(l.purpose) ? [[i, l]] : [])),
-  ]);
+function partOf(setup: Setup, channels: readonly number[]): string {
+  const cone = coneOf(setup, channels);
+  const found =
+    parts.get(cone) ??
+    JSON.stringify([
+      partOfProgram(setup, cone),
+      setup.program.lines.flatMap((l, i) => (MEANT.has(l.purpose) ? [[i, l]] : [])),
+    ]);
+  // A cone belongs to one program.
+  parts.set(cone, found);
+  return found;
+}
 
 /** By what an outcome is known: the requirement, and all that it looks at. */
 const keyOf = (facts: Facts, requirement: Requirement, limit: number | undefined): string =>

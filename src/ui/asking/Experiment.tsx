@@ -6,7 +6,7 @@ import { useKeys } from '../open/keys';
 
 /** One experiment: what to do, where to look, and an answer to press for each surface. */
 export function Experiment({
-  words: { before, steps },
+  words: { before, steps, after },
   number,
   seconds,
   why,
@@ -87,6 +87,11 @@ export function Experiment({
             );
           })}
         </div>
+      ))}
+      {after.map((line) => (
+        <p key={line} className="mt-3">
+          {line}
+        </p>
       ))}
       {why && <p className="text-soft mt-3 text-sm">{why}</p>}
       {back && (

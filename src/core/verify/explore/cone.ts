@@ -24,9 +24,27 @@ const BETWEEN = new Set(['stick', 'knob', 'slider', 'trim']);
 export const isContinuous = (setup: Setup, at: number): boolean =>
   BETWEEN.has(setup.transmitter.controls[at]!.kind);
 
-/** Follows reads back to the controls. */
+/** Cones of a program that were asked for, by where they start. */
+interface Known {
+  controls: readonly Control[];
+  cones: Map<string, Cone>;
+}
+
+const known = new WeakMap<Setup['program'], Known>();
+
+/** Follows reads back to the controls; once for each program: Setups are immutable. */
 export function coneOfReads(setup: Setup, from: readonly Read[]): Cone {
-  const { program, transmitter } = setup;
+  const { controls } = setup.transmitter;
+  const found = known.get(setup.program);
+  const own = found?.controls === controls ? found : { controls, cones: new Map<string, Cone>() };
+  known.set(setup.program, own);
+  const key = from.map((read) => JSON.stringify(read)).join();
+  const cone = own.cones.get(key) ?? followed(setup, from);
+  own.cones.set(key, cone);
+  return cone;
+}
+
+function followed({ program, transmitter }: Setup, from: readonly Read[]): Cone {
   const reads = allReads(program, from);
   const named = (kind: 'control' | 'logic' | 'variable') =>
     new Set(reads.flatMap((r) => (r.kind === kind ? [r.id] : [])));
