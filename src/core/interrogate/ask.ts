@@ -54,6 +54,8 @@ export interface Asking {
    * most like it would have shown.
    */
   outside: { at: number; nearest: readonly Glance[] } | undefined;
+  /** The last experiment after which the unit may have a wrong level, by its place in the list. */
+  wrongLevel: number | undefined;
   /** So much was asked that the rest is left to be described by hand. */
   tired: boolean;
   /** How much is not known yet, bits: with what no experiment tells apart. */
@@ -165,6 +167,11 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   const best = bestOf(false) ?? bestOf(true);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
   const wanted = twice ? undefined : (again ?? wished?.number ?? best);
+  const wrongLevel = told.findLastIndex(({ experiment, answer }) => {
+    const number = unknown.numberOf(experiment);
+    // Where nothing moved, nothing was taken for level.
+    return number !== undefined && rewrites(unknown.experiments[number]!) && answer[0] !== 'none';
+  });
   const tired = wanted !== undefined && told.length >= MOST;
   const next = tired ? undefined : wanted;
   return {
@@ -198,6 +205,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
         belief.expects(part),
       ),
     },
+    wrongLevel: wrongLevel < 0 ? undefined : wrongLevel,
     tired,
     openBits: belief.openBits(),
   };

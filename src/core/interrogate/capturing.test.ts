@@ -53,7 +53,7 @@ function askedOf(described: Setup, real: Setup) {
     now = asking(setup, told);
   }
   const fact = now.facts.find((f) => f.facet.id === 'level-capture');
-  return { done, fact, outside: now.outside };
+  return { done, fact, end: now };
 }
 
 describe('level captured as an experiment', () => {
@@ -74,8 +74,10 @@ describe('level captured as an experiment', () => {
     const setup = captures(WAYS[way]);
     const facet = facetsOf(setup).find((f) => f.id === 'level-capture')!;
     for (const value of facet.values) {
-      const { done, fact, outside } = askedOf(setup, withValues(setup, [value]));
-      expect(outside).toBeUndefined();
+      const { done, fact, end } = askedOf(setup, withValues(setup, [value]));
+      expect(end.outside).toBeUndefined();
+      // Where it was captured, it has to be put right.
+      expect(end.wrongLevel).toBe(value.key === 'otherwise' ? undefined : done.length - 1);
       // On its way home it levels as well, and does not listen: not captured there says nothing.
       const untold = way === 'corner while levelling' && value.key === 'otherwise';
       expect([fact?.by, fact?.values]).toEqual(

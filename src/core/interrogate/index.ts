@@ -14,4 +14,10 @@ export { observerOf, wrongly, type Eyes } from './observer';
 export { recordOf } from './record';
 export { settling, type Settling, type Undecided } from './settles';
 export { possibleUnit, type Possible } from './show';
-export { answerWords, experimentWords, type InWords, type LookInWords } from './words';
+export {
+  answerWords,
+  experimentWords,
+  putRightWords,
+  type InWords,
+  type LookInWords,
+} from './words';

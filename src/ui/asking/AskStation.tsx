@@ -7,6 +7,7 @@ import {
   experimentsFor,
   experimentWords,
   found,
+  putRightWords,
   recordOf,
   type Answer,
   type Asking,
@@ -68,6 +69,12 @@ export function AskStation() {
         {openFacets(setup).length === 0 && told.length === 0 && (
           <p className="card">
             Nothing about this unit is only assumed. Asking confirms what its leaflet says.
+          </p>
+        )}
+        {state?.wrongLevel !== undefined && (
+          <p className="border-caution bg-card text-caution border-l-4 px-3 py-1" role="status">
+            In experiment {state.wrongLevel + 1} the unit may have learned a wrong level.{' '}
+            {putRightWords(setup)} Capture level again with care at <em>Level</em>.
           </p>
         )}
         {!state ? (
