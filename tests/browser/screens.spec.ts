@@ -3,7 +3,8 @@ import { expectAccessible, expectNoSideways, openModel, test } from './kit';
 import { STATION_IDS } from '@/core/procedure';
 import { share } from '../kit/share';
 
-test.use({ turns: 1 });
+// Every second day: what a screen shows is looked at whenever it is changed.
+test.use({ turns: 2 });
 
 /** Opens a page and holds that nothing in it went wrong. */
 async function openQuietly(page: Page, path: string) {

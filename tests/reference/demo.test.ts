@@ -10,44 +10,44 @@ import { listModels, type ShelfEntry } from '@/server/shelf';
 import { openWorkshop } from '@/server/workshop';
 
 const store = openWorkshop(':memory:');
-const jobs = new Map<string, JobStep[]>();
 const shelf = new Map<string, ShelfEntry>();
+
+function jobFor(name: string): JobStep[] {
+  const { setup, evidence } = getModel(shelf.get(name)!.id, store);
+  return jobOf({ setup, evidence, findings: verify(setup) });
+}
 
 beforeAll(async () => {
   LAKE_HOLLOW.forEach((make, n) => storeModel(store, `model-${n}`, make()));
-  for (const entry of (await listModels(store)).entries) {
-    const name = entry.name.split(',')[0]!;
-    const { setup, evidence } = getModel(entry.id, store);
-    jobs.set(name, jobOf({ setup, evidence, findings: verify(setup) }));
-    shelf.set(name, entry);
-  }
+  for (const entry of (await listModels(store)).entries)
+    shelf.set(entry.name.split(',')[0]!, entry);
 }, 60_000);
 
 describe('the models of Lake Hollow, six of them each in its own state', () => {
   it('the floatplane is ready', () => {
-    expect(isReady(jobs.get('Loon')!)).toBe(true);
+    expect(isReady(jobFor('Loon'))).toBe(true);
     expect(shelf.get('Loon')).toMatchObject({ status: 'proven', words: 'ready' });
   });
   it('the delta crashed: what depends on it is stale, and why is said', () => {
-    const stale = jobs.get('Skua')!.filter((j) => j.status === 'stale');
+    const stale = jobFor('Skua').filter((j) => j.status === 'stale');
     expect(stale.length).toBeGreaterThan(8);
     expect(stale.every((j) => j.reasons.length > 0)).toBe(true);
     expect(shelf.get('Skua')!.words).toMatch(/steps again: .*crash/);
   });
   it('the sailplane has a hole in its panic', () => {
-    expect(stoppedAt(jobs.get('Tern')!)!.step.id).toBe('program');
+    expect(stoppedAt(jobFor('Tern'))!.step.id).toBe('program');
     expect(shelf.get('Tern')!.words).toContain('Panic gives off');
   });
   it('the tug is in the middle of the job, with two faults', () => {
-    expect(stoppedAt(jobs.get('Otter')!)!.step.id).toBe('program');
-    expect(jobs.get('Otter')!.filter((j) => j.status === 'todo').length).toBeGreaterThan(5);
+    expect(stoppedAt(jobFor('Otter'))!.step.id).toBe('program');
+    expect(jobFor('Otter').filter((j) => j.status === 'todo').length).toBeGreaterThan(5);
   });
   it('the boat was never tried with its link off', () => {
-    expect(jobs.get('Pike')!.find((j) => j.step.id === 'failsafe')!.status).toBe('todo');
+    expect(jobFor('Pike').find((j) => j.step.id === 'failsafe')!.status).toBe('todo');
     expect(shelf.get('Pike')!.words).toBe('next: failsafe');
   });
   it('the car has a second-hand unit that was not reset', () => {
-    expect(stoppedAt(jobs.get('Lynx')!)!.step.id).toBe('identify');
+    expect(stoppedAt(jobFor('Lynx'))!.step.id).toBe('identify');
     expect(shelf.get('Lynx')!.words).toMatch(/^Identify: The unit is second-hand/);
   });
   it('all are valid files, with two seasons of log between them', () => {

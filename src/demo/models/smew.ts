@@ -17,7 +17,7 @@ export function smew(): DemoModel {
         measures: {
           ...canard.measures,
           spanMm: 1240,
-          lengthMm: 940,
+          lengthMm: 1080,
           chordMm: 250,
           massG: 1150,
           stance: 'nose-wheel',
