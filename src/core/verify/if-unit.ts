@@ -113,19 +113,22 @@ function workedOut(setup: Setup, options: ProofOptions): OverUnits | undefined {
   const put = (facet: Facet, value: Value): Put[] => {
     if (value.key === facet.now || facet.sign) return [];
     const unit = withValues(setup, [value]);
+    const proved = (of: readonly Requirement[], inUse: boolean): Put[] =>
+      of.length === 0 ? [] : [{ facet, value, unit, inUse, came: cameTo(unit, of, heeded) }];
     const { restsOn } = facet;
-    const when = restsOn === undefined ? apart(setup, unit) : 'never';
-    const of =
-      restsOn !== undefined
-        ? waiting.filter(({ id }) => (own.get(id)!.restsOn & restsOn) !== 0)
-        : when === 'never'
-          ? []
-          : when === 'in-use'
-            ? waiting
-            : beyond;
-    return of.length === 0
-      ? []
-      : [{ facet, value, unit, inUse: when === 'in-use', came: cameTo(unit, of, heeded) }];
+    if (restsOn !== undefined)
+      return proved(
+        waiting.filter(({ id }) => (own.get(id)!.restsOn & restsOn) !== 0),
+        false,
+      );
+    switch (apart(setup, unit)) {
+      case 'in-use':
+        return proved(waiting, true);
+      case 'out-of-use':
+        return proved(beyond, false);
+      case 'never':
+        return [];
+    }
   };
   const facets = openFacets(setup);
   const changing = facets.flatMap((facet) => {
