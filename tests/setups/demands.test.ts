@@ -584,7 +584,7 @@ const DEMANDS: Partial<Record<Name, Record<string, (asked: Asked) => void>>> = {
     },
     'level by another corner': (a) =>
       expect(levelCaptureOf(a.setup).words).toBe(
-        'hold the elevator stick back and the aileron stick right and the rudder stick left for 3 s',
+        'hold the elevator stick back, the aileron stick right and the rudder stick left for 3 s',
       ),
     'a channel reversed on the way moves the corner': ({ setup: plain }) => {
       const setup = structuredClone(plain);

@@ -61,9 +61,11 @@ export function holdsOf(setup: Setup, holds: StickHolds): Hold[] {
   });
 }
 
-/** "the elevator stick back and the aileron stick right" */
+const LIST = new Intl.ListFormat('en-GB');
+
+/** "the elevator stick back, the aileron stick right and the rudder stick left" */
 export const holdWords = (holds: readonly Hold[]): string =>
-  holds.map((h) => `the ${h.stick} stick ${h.to}`).join(' and ');
+  LIST.format(holds.map((h) => `the ${h.stick} stick ${h.to}`));
 
 /** How to hold the sticks for a gesture the leaflet shows in a corner, after all reversals. */
 export function cornerWords(moved: readonly MovedStick[]): string {
