@@ -103,7 +103,12 @@ const sameStart = (a: Experiment, b: Experiment): boolean =>
   a.leadOut === b.leadOut &&
   JSON.stringify(a.controls) === JSON.stringify(b.controls);
 
-function runsOf({ experiments, looked, firm }: Asked): Run[] {
+/** Experiments sorted by how they begin; each of those that are looked at is in one run. */
+export function runsOf({
+  experiments,
+  looked,
+  firm,
+}: Pick<Asked, 'experiments' | 'looked' | 'firm'>): Run[] {
   const made: { longest: number; steps: Step[]; members: number[] }[] = [];
   const byLength = looked.toSorted(
     (a, b) => experiments[b]!.steps.length - experiments[a]!.steps.length,
