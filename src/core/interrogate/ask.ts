@@ -167,13 +167,29 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
   const best = bestOf(false) ?? bestOf(true);
   const again = open[0] && (!left || open.length > 1) ? open[0].number : undefined;
   const wanted = twice ? undefined : (again ?? wished?.number ?? best);
-  const wrongLevel = told.findLastIndex(({ experiment, answer }) => {
+  const taught = told.findLastIndex(({ experiment }) => {
     const number = unknown.numberOf(experiment);
-    // Where nothing moved, nothing was taken for level.
-    return number !== undefined && rewrites(unknown.experiments[number]!) && answer[0] !== 'none';
+    return number !== undefined && rewrites(unknown.experiments[number]!);
   });
   const tired = wanted !== undefined && told.length >= MOST;
   const next = tired ? undefined : wanted;
+  const facts = unknown.facets.map((facet, i): KnownFact => {
+    const keys = (least: number) => belief.valuesOf(i, least).map((v) => facet.values[v]!.key);
+    const values = keys(RULED_OUT);
+    const untold = !about.some((of) => of.includes(i));
+    const by = untold
+      ? 'untold'
+      : values.length === 1 && heardOf.has(i)
+        ? 'seen'
+        : left
+          ? 'open'
+          : 'alike';
+    return { facet, values, agreeing: keys(AGAINST), by };
+  });
+  const notTaught = facts.some(
+    ({ facet, by, values }) =>
+      facet.id === 'level-capture' && by === 'seen' && values[0] !== facet.now,
+  );
   return {
     next:
       next === undefined
@@ -185,19 +201,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
             bits: tells(next, 'weights', false),
             confirms: partsOf(next).every((part) => belief.confirms(part)),
           },
-    facts: unknown.facets.map((facet, i): KnownFact => {
-      const keys = (least: number) => belief.valuesOf(i, least).map((v) => facet.values[v]!.key);
-      const values = keys(RULED_OUT);
-      const untold = !about.some((of) => of.includes(i));
-      const by = untold
-        ? 'untold'
-        : values.length === 1 && heardOf.has(i)
-          ? 'seen'
-          : left
-            ? 'open'
-            : 'alike';
-      return { facet, values, agreeing: keys(AGAINST), by };
-    }),
+    facts,
     doubted: [...new Set(doubted.map(({ at }) => at))],
     outside: twice && {
       at: twice.at,
@@ -205,7 +209,7 @@ export function asking(setup: Setup, told: readonly Told[], first?: string): Ask
         belief.expects(part),
       ),
     },
-    wrongLevel: wrongLevel < 0 ? undefined : wrongLevel,
+    wrongLevel: taught < 0 || notTaught ? undefined : taught,
     tired,
     openBits: belief.openBits(),
   };

@@ -86,14 +86,14 @@ export function experimentWords(
       };
     }),
     after: steps.some(({ act }) => act.kind === 'teach')
-      ? [`If it has moved, the unit has taken that attitude for level. ${putRightWords(setup)}`]
+      ? [`The unit may have taken that attitude for level. ${putRightWords(setup)}`]
       : [],
   };
 }
 
 /** How a unit that was taught a wrong level gets the right one back. */
 export const putRightWords = (setup: Setup): string =>
-  `Put that right now: with the model level, ${levelCaptureOf(setup).words}.`;
+  `Put that right: with the model level, ${levelCaptureOf(setup).words}.`;
 
 /** An answer, or what a unit would have shown: "left aileron: goes down, then returns; elevator: does not move". */
 export function answerWords({ steps }: InWords, answer: Answer): string {
