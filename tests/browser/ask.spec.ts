@@ -1,7 +1,14 @@
 import { expect } from '@playwright/test';
-import { experimentsFor, experimentWords, observerOf } from '../../src/core/interrogate';
-import { facetsOf, withValues } from '../../src/core/possible';
+import {
+  asking,
+  experimentsFor,
+  experimentWords,
+  observerOf,
+  type Told,
+} from '../../src/core/interrogate';
+import { facetsOf, withoutLeaflet, withValues } from '../../src/core/possible';
 import type { Setup } from '../../src/core/setup';
+import { makeSetup } from '../kit/setups';
 import { expectAccessible, expectNoSideways, newModel, tabTo, test } from './kit';
 
 test('a second-hand unit without a leaflet, from New model until it is known, by key, half of it on a phone', async ({
@@ -126,6 +133,47 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
   const read = (await kept()).unit;
   expect(read.traits.modeSelect).toMatchObject({ withinUs: 10, bands: [{ toUs: 1342 }, {}, {}] });
   expect(read.grounds?.traits?.modeSelect).toBe('seen');
+});
+
+test('what a unit has learned is put at risk last, and how to put it right stays on the page', async ({
+  page,
+}) => {
+  const data = withoutLeaflet({
+    ...makeSetup('conventional', 'gesture-stabilizer'),
+    name: 'Taught teal',
+  });
+  const made = await page.request.post('/api/import', { data });
+  const { id } = (await made.json()) as { id: string };
+  const setup = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
+  // Everything that comes before is answered already.
+  const see = observerOf(setup, { wrong: 0, unsure: 0, seed: 1 });
+  const told: Told[] = [];
+  for (;;) {
+    const { experiment } = asking(setup, told).next!;
+    if (experiment.steps.some(({ act }) => act.kind === 'teach')) break;
+    told.push({ experiment: experiment.id, answer: see(experiment) });
+  }
+  await page.addInitScript(
+    ([key, kept]) => sessionStorage.getItem(key!) ?? sessionStorage.setItem(key!, kept!),
+    [`draft:asked:${id}`, JSON.stringify(told)],
+  );
+  await page.goto(`/models/${id}/ask`);
+  await expect(page.getByText(`Experiment ${told.length + 1}`, { exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('heading', {
+      name: /^Raise the nose .* keep the model like that: hold the elevator stick back, .* for 3 s\. Then put the model level\.$/,
+    }),
+  ).toBeVisible();
+  const right = page.getByText(
+    /may have learned a wrong level\. Put that right: with the model level/,
+  );
+  await expect(right).toBeHidden();
+  await page.getByRole('button', { name: /stands further up/ }).click();
+  await expect(right).toBeVisible();
+  await expectAccessible(page);
+  // Taken back, nothing was taught.
+  await page.getByRole('button', { name: 'Take back the last answer' }).click();
+  await expect(right).toBeHidden();
 });
 
 test('the leaflet was lost later: what was written down is only assumed from then on', async ({
