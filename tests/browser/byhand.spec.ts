@@ -5,7 +5,7 @@ import { parseSetup, type Setup } from '@/core/setup';
 import { verify } from '@/core/verify';
 import { expectAccessible, newModel, test } from './kit';
 
-test.use({ turns: 1 });
+test.use({ turns: 2 });
 
 /** The hand at the program of one model: its parts, words picked and numbers typed where they stand. */
 class Hand {

@@ -4,7 +4,7 @@ import type { Setup } from '@/core/setup';
 import { share } from '../kit/share';
 import { answerLooks, test } from './kit';
 
-test.use({ turns: 1 });
+test.use({ turns: 2 });
 
 // Every tick is counted here.
 test.use({ confirms: false });

@@ -167,6 +167,12 @@ export class Belief {
     return this.groups.reduce((sum, { weights }) => sum + entropy(weights), 0);
   }
 
+  /** What was believed before, where the same was heard. */
+  resume(groups: Group[]): void {
+    this.groups = groups;
+    this.joints.clear();
+  }
+
   hear(experiment: number, answer: Answer): void {
     if (saysNothing(answer)) return;
     const found = this.together(experiment);
@@ -174,8 +180,7 @@ export class Belief {
     const { shown } = found;
     // Seen wrong is one slip, of however many surfaces.
     const after = weighed(found.joint, (t) => shown(t).agreeing(answer) || WRONG);
-    this.groups = [...found.others, ...parted(after)];
-    this.joints.clear();
+    this.resume([...found.others, ...parted(after)]);
   }
 
   /** Whether the likeliest unit shows an answer. */
@@ -239,25 +244,50 @@ const MOST_LOOKS = 4;
 export function believed(
   unknown: Unknown,
   setup: Setup,
-  heard: readonly { number: number; answer: Answer }[],
-  about: readonly (readonly number[])[] = unknown.about,
-  looks = 0,
+  heard: readonly Heard[],
+): { belief: Belief; about: readonly (readonly number[])[] } {
+  return lookedAgain(unknown, setup, heard, { about: unknown.about, added: '' }, 0);
+}
+
+/** An answer to an experiment, by its number. */
+interface Heard {
+  number: number;
+  answer: Answer;
+}
+
+/** The facts each experiment is about, and what was added to those first known, as text. */
+interface Abouts {
+  about: readonly (readonly number[])[];
+  added: string;
+}
+
+function lookedAgain(
+  unknown: Unknown,
+  setup: Setup,
+  heard: readonly Heard[],
+  { about, added }: Abouts,
+  looks: number,
 ): { belief: Belief; about: readonly (readonly number[])[] } {
   const belief = new Belief(unknown, setup, about);
-  for (const { number, answer } of heard) belief.hear(number, answer);
+  let so = added;
+  for (const { number, answer } of heard) {
+    // One answer more is heard after all that were heard last time.
+    so += ` ${number}: ${answer.join()}`;
+    const known = unknown.beliefs.get(so);
+    if (known) belief.resume(known);
+    else belief.hear(number, answer);
+    unknown.beliefs.set(so, belief.groups);
+  }
   const more = new Map(
     [...new Set(heard.map(({ number }) => number))].flatMap((number) => {
       const missing = belief.missing(number);
       return missing.length > 0 ? [[number, missing] as const] : [];
     }),
   );
-  return more.size === 0 || looks === MOST_LOOKS
-    ? { belief, about }
-    : believed(
-        unknown,
-        setup,
-        heard,
-        about.map((facts, e) => [...facts, ...(more.get(e) ?? [])].toSorted((a, b) => a - b)),
-        looks + 1,
-      );
+  if (more.size === 0 || looks === MOST_LOOKS) return { belief, about };
+  const next: Abouts = {
+    about: about.map((facts, e) => [...facts, ...(more.get(e) ?? [])].toSorted((a, b) => a - b)),
+    added: `${added} ${JSON.stringify([...more])}`,
+  };
+  return lookedAgain(unknown, setup, heard, next, looks + 1);
 }

@@ -3,6 +3,7 @@ import type { Mode, Setup } from '../setup';
 import { aboutWhat, isSlot } from './about';
 import type { Act, Experiment } from './experiment';
 import { experimentsFor } from './experiments';
+import type { Group } from './group';
 import { playsOf } from './play';
 import { inPositions, type InPosition } from './positions';
 import { benchOf, type Possible } from './show';
@@ -18,6 +19,8 @@ export class Unknown {
   readonly mirrors: readonly number[];
   /** Of each experiment, the facts it can be about. */
   readonly about: readonly (readonly number[])[];
+  /** What was believed after some answers, by what was heard. */
+  readonly beliefs = new Map<string, Group[]>();
   private readonly positions: readonly InPosition[];
   private readonly units = new Map<string, Possible>();
   private readonly shown = new Map<string, Shown>();
