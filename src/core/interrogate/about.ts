@@ -55,12 +55,9 @@ export function aboutWhat(asked: Asked): Map<number, Set<number>> {
         glancesOf(unit(values), run.experiment).seen.flatMap((glance, k) =>
           glance === seen[k] ? [] : [k],
         );
+      const known = (i: number) => run.of.every(({ number }) => about.get(number)!.has(i));
       const open = facets.flatMap((f, i) =>
-        isSlot(f) ||
-        (f.sign && !looksOf(run.experiment).includes(SIGN)) ||
-        run.of.every(({ number }) => about.get(number)!.has(i))
-          ? []
-          : [i],
+        isSlot(f) || (f.sign && !looksOf(run.experiment).includes(SIGN)) || known(i) ? [] : [i],
       );
       const flipped = flips.map((flip) =>
         at.map((value, i) => (open.includes(i) ? flip[i]! : value)),
@@ -68,7 +65,7 @@ export function aboutWhat(asked: Asked): Map<number, Set<number>> {
       if (flipped.every((values) => changed(values).length === 0)) continue;
       for (const i of open)
         for (let v = 0; v < facets[i]!.values.length; v++) {
-          if (v === at[i]) continue;
+          if (v === at[i] || known(i)) continue;
           const places = changed(at.with(i, v));
           for (const { number, glances } of run.of)
             if (glances.some((k) => places.includes(k))) about.get(number)!.add(i);
