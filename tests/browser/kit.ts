@@ -209,17 +209,27 @@ export async function setWord(page: Page, title: string, words: string) {
   throw new Error(`${title} cannot be ${words}`);
 }
 
-/** Tabs until the named control has focus, as someone without a mouse would. */
+/** The names of the control that has focus, or of all there are; none of what only scrolls, which holds all its words. */
+const namesOf = (page: Page, which: 'focused' | 'all'): Promise<string[]> =>
+  page.evaluate((of) => {
+    const controls = 'a, button, input, select, textarea';
+    const found = of === 'all' ? document.querySelectorAll(controls) : [document.activeElement];
+    return [...found].flatMap((e) =>
+      e?.matches(controls)
+        ? [e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '']
+        : [],
+    );
+  }, which);
+
+/** Tabs until the named control has focus, as someone without a mouse would; it is waited for first. */
 export async function tabTo(page: Page, name: RegExp | string, limit = 80) {
+  const isIt = (text: string) => (typeof name === 'string' ? text.includes(name) : name.test(text));
+  await expect
+    .poll(async () => (await namesOf(page, 'all')).some(isIt), `${name} is there`)
+    .toBe(true);
   for (let i = 0; i < limit; i++) {
     await page.keyboard.press('Tab');
-    const text = await page.evaluate(() => {
-      const e = document.activeElement as HTMLElement | null;
-      // What scrolls is stopped at as well, and holds the words of everything in it.
-      if (!e?.matches('a, button, input, select, textarea')) return '';
-      return e.getAttribute('aria-label') ?? e.closest('label')?.textContent ?? e.textContent ?? '';
-    });
-    if (typeof name === 'string' ? text.includes(name) : name.test(text)) return;
+    if ((await namesOf(page, 'focused')).some(isIt)) return;
   }
   throw new Error(`Tab never reached ${name}`);
 }
