@@ -32,7 +32,7 @@ export const test = base.extend<{
   takenUp: undefined;
 }>({
   /** A story is taken up on one day in so many, but those that nothing else stands for. */
-  turns: [4, { option: true }],
+  turns: [6, { option: true }],
   takenUp: [
     async ({ turns }, give, info) => {
       info.skip(!isTurn(info.title, turns), 'another day');

@@ -6,7 +6,7 @@ import { randomOf } from '../dice';
 import type { Setup } from '../setup';
 import { facetsOf, withValues, type Facet } from './index';
 
-const SCENES = 160;
+const SCENES = 120;
 /** Moments of a scene, one after another. */
 const LONG = 3;
 
@@ -63,7 +63,7 @@ describe('what a moment rests on', () => {
   const counted = (setup: Setup) =>
     facetsOf(setup).filter((f): f is Facet & { restsOn: number } => f.restsOn !== undefined);
 
-  it.each(share(cleanCases(48), 12))(
+  it.each(share(cleanCases(48), 24))(
     '$name: without its bit, any value of a trait gives the same',
     ({ setup: whole }) => {
       const random = randomOf(20261201);
