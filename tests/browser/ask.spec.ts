@@ -138,9 +138,11 @@ test('a second-hand unit without a leaflet, from New model until it is known, by
 test('what a unit has learned is put at risk last, and how to put it right stays on the page', async ({
   page,
 }) => {
+  const plain = makeSetup('conventional', 'gesture-stabilizer');
   const data = withoutLeaflet({
-    ...makeSetup('conventional', 'gesture-stabilizer'),
+    ...plain,
     name: 'Taught teal',
+    installation: { ...plain.installation, levelCapture: { pitchDeg: 2 } },
   });
   const made = await page.request.post('/api/import', { data });
   const { id } = (await made.json()) as { id: string };
@@ -170,6 +172,10 @@ test('what a unit has learned is put at risk last, and how to put it right stays
   await expect(right).toBeHidden();
   await page.getByRole('button', { name: /stands further up/ }).click();
   await expect(right).toBeVisible();
+  // The level that was written down before counts no longer.
+  await expect(page.getByText(/Saved, version 2/)).toBeVisible();
+  const after = (await (await page.request.get(`/api/models/${id}/export`)).json()) as Setup;
+  expect(after.installation.levelCapture).toBeUndefined();
   await expectAccessible(page);
   // Taken back, nothing was taught.
   await page.getByRole('button', { name: 'Take back the last answer' }).click();

@@ -1,4 +1,5 @@
-import { compileChain, compileCorner, placesOf, stickOf } from '../chain';
+import { holdsOf, STICK_ENDS } from '../capture';
+import { placesOf, stickOf } from '../chain';
 import { isSwitched, type Setup, type StickHolds } from '../setup';
 import { modeSwitches } from './postures';
 import type { HandMove } from './experiment';
@@ -42,24 +43,15 @@ const flicked = (id: string, from: number, to: number, times: number): HandMove[
     forS: FLICK_S,
   }));
 
-/** The sticks of a corner at the ends at which the unit sees them there. */
-function cornerOf(setup: Setup, holds: StickHolds, seconds: number): HandMove[] | undefined {
-  if (holds.some(({ stick }) => stick === 'throttle')) return undefined;
-  const chain = compileChain(setup);
-  const frame = chain.newFrame();
-  const corner = compileCorner(setup);
-  const reached = holds.flatMap((hold): [string, number][] => {
-    const at = stickOf(setup.transmitter, hold.stick);
-    const end = [100, -100].find((value) => {
-      if (at < 0) return false;
-      const stimulus = chain.restStimulus();
-      stimulus.controls[at] = value;
-      chain.send(stimulus, chain.newMemory(), frame);
-      return corner([hold], frame) >= 1;
-    });
-    return end === undefined ? [] : [[setup.transmitter.controls[at]!.id, end]];
+/** The sticks of a corner held where the person is told to hold them; whether the unit hears that is asked elsewhere. */
+function cornerOf(setup: Setup, corner: StickHolds, seconds: number): HandMove[] | undefined {
+  const { transmitter } = setup;
+  const held = holdsOf(setup, corner);
+  if (held.length < corner.length || held.some(({ stick }) => stick === 'throttle'))
+    return undefined;
+  const put = held.flatMap(({ stick, to }): [string, number][] => {
+    const control = transmitter.controls[stickOf(transmitter, stick)];
+    return control ? [[control.id, to === STICK_ENDS[stick][1] ? 100 : -100]] : [];
   });
-  return reached.length < holds.length
-    ? undefined
-    : [{ put: Object.fromEntries(reached), forS: seconds + LONGER_S }];
+  return [{ put: Object.fromEntries(put), forS: seconds + LONGER_S }];
 }

@@ -2,6 +2,7 @@ export { asking, type Asking, type KnownFact, type NextExperiment, type Told } f
 export { edgeRead, edgesToRead, withEdges, type EdgeReading, type EdgesToRead } from './edges';
 export {
   looksOf,
+  rewrites,
   saysNothing,
   type Act,
   type Answer,

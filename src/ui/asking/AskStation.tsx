@@ -9,6 +9,7 @@ import {
   found,
   putRightWords,
   recordOf,
+  rewrites,
   type Answer,
   type Asking,
   type KnownFact,
@@ -49,7 +50,14 @@ export function AskStation() {
   // The model on the stand is put as the experiment begins; it does what the description says.
   usePut(useMemo(() => next && { controls: next.experiment.controls }, [next]));
   const answer = (seen: Answer) => {
-    if (next && fresh) setTold([...told, { experiment: next.experiment.id, answer: seen }]);
+    if (!next || !fresh) return;
+    setTold([...told, { experiment: next.experiment.id, answer: seen }]);
+    // What was captured before counts no longer, and what was seen of it is stale.
+    if (rewrites(next.experiment) && setup.installation.levelCapture)
+      edit(
+        [{ op: 'remove', path: '/installation/levelCapture' }],
+        'level may be captured otherwise',
+      );
   };
   const back = () => setTold(told.slice(0, -1));
   const after = useMemo(() => found(setup, facts), [setup, facts]);
